@@ -1,0 +1,25 @@
+// Angles are radians, clockwise from north when they are directions.
+
+const TURN = 2 * Math.PI;
+
+/** Radians from degrees. */
+export function radians(angle_deg: number): number {
+  return (angle_deg * Math.PI) / 180;
+}
+
+/** Degrees from radians. */
+export function degrees(angle_rad: number): number {
+  return (angle_rad * 180) / Math.PI;
+}
+
+/** The same direction in 0 ≤ angle < 2π; NaN stays NaN. */
+export function wrapTurn(angle_rad: number): number {
+  const wrapped = angle_rad - TURN * Math.floor(angle_rad / TURN);
+  // A tiny negative angle rounds to a full turn, which is no longer below 2π.
+  return wrapped >= TURN ? 0 : wrapped;
+}
+
+/** The same direction in −π ≤ angle < π. */
+export function wrapHalfTurn(angle_rad: number): number {
+  return wrapTurn(angle_rad + Math.PI) - Math.PI;
+}

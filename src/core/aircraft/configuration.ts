@@ -1,0 +1,22 @@
+import { z } from "zod";
+import { type AircraftDocument, PropellerState } from "./aircraft-document";
+
+/** What is out, open or turning. */
+export const Configuration = z.object({
+  propeller: PropellerState,
+  /** Index into the aircraft's flaps. */
+  flap: z.int().min(0).max(7),
+  gearDown: z.boolean(),
+  /** Share of full sideslip drag. */
+  slip: z.number().min(0, "Slip is 0 to 1.").max(1, "Slip is 0 to 1."),
+  /** Ids of open drag items (cowl flaps, doors). */
+  items: z.array(z.string()).max(12),
+});
+
+/** @see Configuration */
+export type Configuration = z.infer<typeof Configuration>;
+
+/** The glide a pilot sets up first: flap and gear up, everything shut, propeller as the dead engine leaves it. */
+export function cleanGlide(aircraft: AircraftDocument): Configuration {
+  return { propeller: aircraft.polar?.deadPropeller ? "windmilling" : "none", flap: 0, gearDown: !(aircraft.polar?.gear.retractable ?? false), slip: 0, items: [] };
+}

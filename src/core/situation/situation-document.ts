@@ -1,0 +1,71 @@
+// The situation that all stages share: one aircraft, one moment, one pilot. Versioned; validated on the way in and out.
+import { z } from "zod";
+import { Configuration } from "../aircraft/configuration";
+import { WindColumn } from "../air/wind";
+import { LatLon } from "../earth/geodesic";
+import { failure, issuesOf, success, type Outcome } from "../outcome";
+
+const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
+
+/** What the pilot can do and has practised. */
+export const Pilot = z.object({
+  reaction_s: range(0, 30, "A reaction takes 0 to 30 seconds; 4 is usual."),
+  bank_rad: range(0.0872, 1.2218, "A turn in a glide is flown with 5° to 70° of bank."),
+  stallMargin: range(1.05, 2, "The stall margin in a turn is 1.05 to 2 times the stall speed; 1.2 is usual."),
+  daysSincePractised: range(0, 36_500, "Days since practised: 0 to 36,500."),
+});
+
+/** How the approach is to be flown. */
+export const ApproachPlan = z.object({
+  reserve_m: range(0, 1000, "A reserve of height is 0 to 1,000 m (3,280 ft)."),
+  final_m: range(0, 3000, "A straight final is 0 to 3,000 m."),
+  key: z.enum(["none", "overhead-left", "overhead-right", "abeam-left", "abeam-right"]),
+  /** The two schools of glide speed. */
+  glideSpeed: z.enum(["book", "wind"]),
+  clearance_m: range(0, 1000, "A clearance over terrain is 0 to 1,000 m (3,280 ft)."),
+});
+
+/** The document, version 1. */
+export const SituationDocument = z.object({
+  schema: z.literal("utrimax/situation"),
+  version: z.literal(1),
+  name: z.string().trim().min(1, "A situation needs a name.").max(80, "At most 80 characters."),
+  aircraftId: z.string().min(1).max(64),
+  mass_kg: range(50, 700_000, "A mass is between 50 kg and 700 t."),
+  /** 0 at the forward limit, 1 at the aft limit. */
+  centreOfGravity: range(0, 1, "The centre of gravity lies between its limits: 0 forward, 1 aft."),
+  configuration: Configuration,
+  position: LatLon,
+  altitude_m: range(-500, 15_000, "An altitude is −500 m to 15,000 m (49,200 ft)."),
+  /** True. */
+  heading_rad: range(0, 2 * Math.PI, "A heading is 0° to 360°."),
+  wind: WindColumn,
+  air: z.object({
+    qnh_Pa: range(85_000, 109_000, "QNH is 850 to 1090 hPa (25.1 to 32.2 inHg)."),
+    deviation_K: range(-60, 60, "A temperature within 60 °C of the standard one is needed."),
+  }),
+  metar: z.string().max(2000).nullable(),
+  pilot: Pilot,
+  plan: ApproachPlan,
+  terrainId: z.string().max(64).nullable(),
+  /** The day, for magnetic variation: ISO date. */
+  day: z.iso.date("A day is written 2026-11-24."),
+});
+
+/** @see SituationDocument */
+export type SituationDocument = z.infer<typeof SituationDocument>;
+
+/**
+ * Reads a situation of any version.
+ *
+ * @returns `future_version` for a document of a later Utrimax, `situation_invalid` with the first fault otherwise
+ */
+export function readSituation(value: unknown): Outcome<SituationDocument> {
+  const head = z.object({ schema: z.literal("utrimax/situation"), version: z.number() }).safeParse(value);
+  if (!head.success) return failure("situation_invalid", "This is not a Utrimax situation.", "schema");
+  if (head.data.version > 1) return failure("future_version", `This situation was saved by a later Utrimax (version ${head.data.version}); this one reads version 1. Nothing was changed.`, "version");
+  const parsed = SituationDocument.safeParse(value);
+  if (parsed.success) return success(parsed.data);
+  const [first] = issuesOf(parsed.error);
+  return failure("situation_invalid", `${first.path || "The document"}: ${first.message}`, first.path);
+}

@@ -1,0 +1,51 @@
+import { z } from "zod";
+import { calculation } from "../calculation";
+import { LatLon } from "../earth/geodesic";
+import { localPlane } from "../earth/local-plane";
+import type { TerrainGrid } from "../earth/terrain";
+import { ReachInput, reachOf } from "../landing/reach";
+import { reachWorking } from "../landing/reach-working";
+import { success } from "../outcome";
+import { WorkingStep } from "../working";
+
+/** A small piece of terrain in the request itself: rows from the south-west, west to east. */
+const InlineTerrain = z
+  .strictObject({ origin: LatLon, west_m: z.number(), south_m: z.number(), cell_m: z.number().positive(), columns: z.int().min(2).max(512), rows: z.int().min(2).max(512), elevations_m: z.array(z.number().min(-500).max(9000)) })
+  .refine((grid) => grid.elevations_m.length === grid.columns * grid.rows, { message: "elevations_m holds columns × rows values.", path: ["elevations_m"] });
+
+const Ledger = z.array(z.object({ account: z.string(), name: z.string(), height_m: z.number(), time_s: z.number() }));
+
+/** Every landing end with its best glide path, ranked. */
+export const pathCalculation = calculation({
+  name: "path",
+  question: "Which landing ends can I make from here, by which path, and what does each cost in height?",
+  sources: ["L. E. Dubins, Amer. J. Math. 79 (1957)", "equilibrium of straight and turning glides", "ICAO Doc 7488"],
+  input: ReachInput.extend({ terrain: InlineTerrain.nullable().default(null), explainEndId: z.string().nullable().default(null) }).strict(),
+  output: z.object({
+    ends: z.array(z.object({
+      endId: z.string(), name: z.string(), status: z.enum(["reached", "reserve", "short", "terrain", "none"]), reason: z.string().nullable(),
+      words: z.string().nullable(), margin_m: z.number().nullable(), used_m: z.number().nullable(), time_s: z.number().nullable(),
+      ledger: Ledger, ways: z.array(z.object({ words: z.string(), margin_m: z.number() })), failedWays: z.array(z.object({ words: z.string(), message: z.string() })),
+      clearance_m: z.number().nullable(), tailwind_mps: z.number(), crosswind_mps: z.number(),
+      points: z.array(z.object({ latitude_deg: z.number(), longitude_deg: z.number(), altitude_m: z.number(), time_s: z.number(), entry: z.number() })),
+    })),
+    working: z.array(WorkingStep),
+  }),
+  run({ terrain, explainEndId, ...input }) {
+    const grid: TerrainGrid | null = terrain ? { ...terrain, elevations_m: Float32Array.from(terrain.elevations_m) } : null;
+    const reach = reachOf(input, grid);
+    if (!reach.ok) return reach;
+    const plane = localPlane(grid?.origin ?? input.position);
+    const explained = reach.value.ends.find((end) => end.endId === explainEndId) ?? reach.value.ends[0];
+    return success({
+      ends: reach.value.ends.map((end) => ({
+        endId: end.endId, name: end.name, status: end.status, reason: end.issue?.message ?? null,
+        words: end.path?.words.join(" ") ?? null, margin_m: end.path?.margin_m ?? null, used_m: end.path?.used_m ?? null, time_s: end.path?.time_s ?? null,
+        ledger: [...(end.path?.ledger ?? [])], ways: [...end.ways], failedWays: [...end.failedWays],
+        clearance_m: end.clearance?.least_m ?? null, tailwind_mps: end.tailwind_mps, crosswind_mps: end.crosswind_mps,
+        points: end.points.map(({ x_m, y_m, ...point }) => ({ ...plane.toLatLon({ x_m, y_m }), ...point })),
+      })),
+      working: reachWorking(input, reach.value, explained),
+    });
+  },
+});

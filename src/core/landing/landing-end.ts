@@ -1,0 +1,56 @@
+import { z } from "zod";
+import { LatLon, destination, geodesicBetween } from "../earth/geodesic";
+import { type Aerodrome, type LandingSite, type Strip, Surface } from "./places";
+
+/** One direction of one strip: where to aim, which way to land, what is there. */
+export const LandingEnd = z.object({
+  id: z.string().min(1).max(140),
+  /** "Skerrow 29". */
+  name: z.string().min(1).max(80),
+  threshold: LatLon,
+  aim: LatLon,
+  /** True direction of landing. */
+  headingTrue_rad: z.number().min(0).max(2 * Math.PI),
+  elevation_m: z.number().min(-430).max(9000),
+  length_m: z.number().positive(),
+  width_m: z.number().positive(),
+  surface: Surface,
+  /** Surveyed field or beach, not a runway. */
+  unprepared: z.boolean(),
+});
+
+/** @see LandingEnd */
+export type LandingEnd = z.infer<typeof LandingEnd>;
+
+/** A glide approach aims into the strip, not at its edge: a quarter of the length, at most this far. Common practice. */
+const AIM_SHARE = 0.25;
+const AIM_LIMIT_M = 200;
+
+function endsOf(name: string, strip: Strip, unprepared: boolean): LandingEnd[] {
+  return [0, 1].map((i) => {
+    const here = strip.ends[i];
+    const there = strip.ends[1 - i];
+    const line = geodesicBetween(here.threshold, there.threshold);
+    const length_m = line.distance_m - here.displaced_m;
+    return {
+      id: `${strip.id}:${here.designator}`,
+      name: `${name} ${here.designator}`,
+      threshold: here.threshold,
+      aim: destination(here.threshold, line.azimuthStart_rad, here.displaced_m + Math.min(AIM_SHARE * length_m, AIM_LIMIT_M)),
+      headingTrue_rad: line.azimuthStart_rad,
+      elevation_m: here.elevation_m,
+      length_m,
+      width_m: strip.width_m,
+      surface: strip.surface,
+      unprepared,
+    };
+  });
+}
+
+/** Every end that can be landed on, runways first. */
+export function landingEnds(aerodromes: readonly Aerodrome[], sites: readonly LandingSite[]): LandingEnd[] {
+  return [
+    ...aerodromes.flatMap((aerodrome) => aerodrome.runways.flatMap((strip) => endsOf(aerodrome.name, strip, false))),
+    ...sites.flatMap((site) => endsOf(site.name, site.strip, true)),
+  ];
+}

@@ -1,0 +1,219 @@
+// "Which runway can I make from here?": every landing end, the best glide path to each, ranked by the height left.
+// Joins the aircraft's polar, the air, the wind and the terrain to the path search. Not here: length needed, obstacles.
+import { z } from "zod";
+import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Configuration } from "../aircraft/configuration";
+import { type DragShare, type Polar, polarOf, stallSpeed_mps } from "../aircraft/polar";
+import { WindColumn, type WindVector, windProfile } from "../air/wind";
+import { LatLon } from "../earth/geodesic";
+import { type LocalPlane, localPlane } from "../earth/local-plane";
+import type { TerrainGrid } from "../earth/terrain";
+import { type DescentIntegrals, type IntegralsAt, descentIntegrals } from "../glide/descent-integrals";
+import { type GlidePath, type PathPoint, type PathProblem, pathPoints, searchPaths } from "../glide/glide-path";
+import { speedToFly } from "../glide/speed-to-fly";
+import { type StraightGlide, bestGlide } from "../glide/straight-glide";
+import { type TerrainClearance, terrainClearance } from "../glide/terrain-check";
+import { type Issue, type Outcome, success } from "../outcome";
+import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-document";
+import { LandingEnd } from "./landing-end";
+
+/** What the question needs to know, in one object. */
+export const ReachInput = z.object({
+  aircraft: AircraftDocument,
+  mass_kg: SituationDocument.shape.mass_kg,
+  configuration: Configuration,
+  air: SituationDocument.shape.air,
+  wind: WindColumn,
+  position: LatLon,
+  altitude_m: SituationDocument.shape.altitude_m,
+  headingTrue_rad: SituationDocument.shape.heading_rad,
+  pilot: Pilot,
+  plan: ApproachPlan,
+  ends: z.array(LandingEnd).min(1, "At least one landing end is needed.").max(400, "At most 400 landing ends at once."),
+});
+
+/** @see ReachInput */
+export type ReachInput = z.infer<typeof ReachInput>;
+
+/** `reached` with the reserve in hand, `reserve` only by spending it, `short` otherwise; `terrain` when ground is in the way; `none` without a path. */
+export type ReachStatus = "reached" | "reserve" | "short" | "terrain" | "none";
+
+/** The answer for one landing end. */
+export interface EndReach {
+  readonly endId: string;
+  readonly name: string;
+  readonly status: ReachStatus;
+  readonly issue: Issue | null;
+  readonly path: GlidePath | null;
+  readonly points: readonly PathPoint[];
+  readonly clearance: TerrainClearance | null;
+  /** The other ways and what they leave, best first. */
+  readonly ways: readonly { readonly words: string; readonly margin_m: number }[];
+  readonly failedWays: readonly { readonly words: string; readonly message: string }[];
+  readonly glide: StraightGlide | null;
+  /** Wind at 10 m over the strip: along the landing direction (tail positive) and from the right positive. */
+  readonly tailwind_mps: number;
+  readonly crosswind_mps: number;
+}
+
+/** The answer for all ends, the best first. */
+export interface Reach {
+  readonly ends: readonly EndReach[];
+  readonly polar: Polar;
+  readonly shares: readonly DragShare[];
+  readonly best: StraightGlide;
+  readonly vs1_mps: number;
+}
+
+/** How deep below a landing end the sums over height go on before they are continued straight, m. */
+const BELOW_M = 1500;
+/** Above the start, so that its own altitude lies inside the table, m. */
+const ABOVE_M = 20;
+/** Order of the list: what is in reach, then what spends the reserve, then what falls short, then what does not work. */
+const RANK: Record<ReachStatus, number> = { reached: 0, reserve: 1, short: 2, terrain: 3, none: 4 };
+
+/**
+ * The ways to every landing end, ranked.
+ *
+ * @param terrain - ground to clear; null when none is known, then paths are not checked
+ * @param origin - of the plane that the points of the paths are in: the terrain's, or any place near
+ * @returns failures of the polar (`mass_outside`, …) and of the wind (`layers_repeat`); an end that cannot be reached is not a failure
+ */
+export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: LatLon = terrain?.origin ?? input.position): Outcome<Reach> {
+  const found = polarOf(input.aircraft, input.mass_kg, input.configuration);
+  if (!found.ok) return found;
+  const { polar, shares } = found.value;
+  const stall_mps = stallSpeed_mps(polar);
+  const best = bestGlide(polar);
+  const plane = localPlane(origin);
+  const start = { ...plane.toPlane(input.position), altitude_m: input.altitude_m, heading_rad: input.headingTrue_rad + plane.convergence_rad(input.position) };
+  const turned = turnedWind(input.wind, plane.convergence_rad(input.position));
+  const tables = new Map<number, { integrals: DescentIntegrals; wind: (altitude_m: number) => WindVector }>();
+  const ends: EndReach[] = [];
+  for (const end of input.ends) {
+    let table = tables.get(end.elevation_m);
+    if (!table) {
+      const wind = windProfile(turned, end.elevation_m);
+      if (!wind.ok) return wind;
+      table = { wind: wind.value, integrals: descentIntegrals(input.air, wind.value, end.elevation_m - BELOW_M, Math.max(input.altitude_m, end.elevation_m) + ABOVE_M) };
+      tables.set(end.elevation_m, table);
+    }
+    ends.push(reachEnd({ input, end, polar, best, start, plane, terrain, ...table }));
+  }
+  ends.sort((a, b) => RANK[a.status] - RANK[b.status] || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity));
+  return success({ ends, polar, shares, best, vs1_mps: stall_mps });
+}
+
+interface EndProblem {
+  input: ReachInput;
+  end: LandingEnd;
+  polar: Polar;
+  best: StraightGlide;
+  start: PathProblem["start"];
+  plane: LocalPlane;
+  terrain: TerrainGrid | null;
+  integrals: DescentIntegrals;
+  wind: (altitude_m: number) => WindVector;
+}
+
+function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, wind }: EndProblem): EndReach {
+  const aim = plane.toPlane(end.aim);
+  const heading_rad = end.headingTrue_rad + plane.convergence_rad(end.aim);
+  const ground = wind(end.elevation_m + 10);
+  const along = ground.east_mps * Math.sin(heading_rad) + ground.north_mps * Math.cos(heading_rad);
+  const fromLeft = ground.east_mps * Math.cos(heading_rad) - ground.north_mps * Math.sin(heading_rad);
+  const common = { endId: end.id, name: end.name, tailwind_mps: along, crosswind_mps: -fromLeft };
+  const impossible = (issue: Issue): EndReach => ({ ...common, status: "none", issue, path: null, points: [], clearance: null, ways: [], failedWays: [], glide: null });
+
+  let problem: PathProblem = {
+    polar, integrals, start,
+    glide: best,
+    target: { ...aim, heading_rad, altitude_m: end.elevation_m },
+    choices: { bank_rad: input.pilot.bank_rad, stallMargin: input.pilot.stallMargin, reaction_s: input.pilot.reaction_s, reserve_m: input.plan.reserve_m, final_m: input.plan.final_m, key: input.plan.key },
+  };
+  let search = searchPaths(problem);
+  if (!search.ok) return impossible(search.issue);
+  if (input.plan.glideSpeed === "wind") {
+    const faster = glideForWind(problem, search.value.paths[0]);
+    if (!faster.ok) return impossible(faster.issue);
+    problem = { ...problem, glide: faster.value };
+    search = searchPaths(problem);
+    if (!search.ok) return impossible(search.issue);
+  }
+  const { paths, failed } = search.value;
+  let chosen = paths[0];
+  let points = pathPoints(problem, chosen);
+  let clearance = terrain ? terrainClearance(terrain, points, aim, input.plan.clearance_m) : null;
+  // The cheapest way may run into a hill that the next one avoids; a dearer way is worth taking only while it still arrives.
+  for (let i = 1; i < paths.length && blocked(clearance) && terrain && paths[i].margin_m >= 0; i += 1) {
+    const other = pathPoints(problem, paths[i]);
+    const otherClearance = terrainClearance(terrain, other, aim, input.plan.clearance_m);
+    if (!blocked(otherClearance)) {
+      chosen = paths[i];
+      points = other;
+      clearance = otherClearance;
+    }
+  }
+  const arrives = chosen.margin_m + input.plan.reserve_m >= 0;
+  const status: ReachStatus = arrives && blocked(clearance) ? "terrain" : chosen.margin_m >= 0 ? "reached" : arrives ? "reserve" : "short";
+  return {
+    ...common,
+    status,
+    issue: null,
+    path: chosen,
+    points,
+    clearance,
+    ways: paths.map((path) => ({ words: path.words.join(" "), margin_m: path.margin_m })),
+    failedWays: failed.map((way) => ({ words: way.words.join(" "), message: way.issue.message })),
+    glide: problem.glide,
+  };
+}
+
+function blocked(clearance: TerrainClearance | null): boolean {
+  return clearance !== null && clearance.least_m !== null && clearance.least_m < 0;
+}
+
+/** Speed to fly along the straight of a path, in the mean wind of its height band. */
+function glideForWind(problem: PathProblem, path: GlidePath): Outcome<StraightGlide> {
+  const leg = path.legs[0];
+  const high: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
+  const low: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
+  problem.integrals.at(leg.altitudes_m[1], high);
+  problem.integrals.at(Math.min(leg.altitudes_m[2], leg.altitudes_m[1] - 1), low);
+  const weight = high.time_m - low.time_m;
+  const east = (high.east_m2ps - low.east_m2ps) / weight;
+  const north = (high.north_m2ps - low.north_m2ps) / weight;
+  const band = Math.max(leg.altitudes_m[1] - leg.altitudes_m[2], 1);
+  const speed = (problem.glide.eas_mps * band) / weight;
+  const track = Math.atan2(speed * Math.sin(leg.straightHeading_rad) + east, speed * Math.cos(leg.straightHeading_rad) + north);
+  return speedToFly(
+    problem.polar,
+    { along_mps: east * Math.sin(track) + north * Math.cos(track), across_mps: east * Math.cos(track) - north * Math.sin(track), vertical_mps: 0 },
+    (weight / band) ** 2,
+  );
+}
+
+/** A wind column seen from a plane whose north leans from true north. */
+function turnedWind(wind: WindColumn, lean_rad: number): WindColumn {
+  return {
+    surface: wind.surface ? { ...wind.surface, from_rad: wind.surface.from_rad + lean_rad } : null,
+    layers: wind.layers.map((layer) => ({ ...layer, from_rad: layer.from_rad + lean_rad })),
+  };
+}
+
+/** The question a situation asks of some landing ends; `aircraft` is the one the situation names. */
+export function reachInput(situation: SituationDocument, aircraft: AircraftDocument, ends: readonly LandingEnd[]): ReachInput {
+  return {
+    aircraft,
+    mass_kg: situation.mass_kg,
+    configuration: situation.configuration,
+    air: situation.air,
+    wind: situation.wind,
+    position: situation.position,
+    altitude_m: situation.altitude_m,
+    headingTrue_rad: situation.heading_rad,
+    pilot: situation.pilot,
+    plan: situation.plan,
+    ends: [...ends],
+  };
+}

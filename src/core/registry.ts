@@ -1,0 +1,38 @@
+// Every calculation by name: the table of contents of the core.
+import { z } from "zod";
+import type { Calculation, Progress } from "./calculation";
+import { airspeedCalculation } from "./calculations/airspeed";
+import { atmosphereCalculation } from "./calculations/atmosphere";
+import { glideCalculation } from "./calculations/glide";
+import { metarCalculation } from "./calculations/metar";
+import { pathCalculation } from "./calculations/path";
+import { polarCalculation } from "./calculations/polar";
+import { type Issue, issuesOf } from "./outcome";
+
+/** In the order in which they are listed. */
+export const CALCULATIONS: readonly Calculation[] = [atmosphereCalculation, airspeedCalculation, metarCalculation, polarCalculation, glideCalculation, pathCalculation];
+
+/** A result, or every fault of the input. */
+export type CalculationResult = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly unknown: boolean; readonly issues: readonly Issue[] };
+
+/**
+ * Runs a calculation on untrusted input.
+ *
+ * @returns `unknown: true` when there is no calculation of that name; otherwise the faults of the input or of the model's validity
+ */
+export function calculate(name: string, input: unknown, progress?: Progress): CalculationResult {
+  const found = CALCULATIONS.find((candidate) => candidate.name === name);
+  if (!found) return { ok: false, unknown: true, issues: [{ code: "no_such_calculation", path: "", message: `There is no calculation “${name}”. Known: ${CALCULATIONS.map((entry) => entry.name).join(", ")}.` }] };
+  const parsed = found.input.safeParse(input);
+  if (!parsed.success) return { ok: false, unknown: false, issues: issuesOf(parsed.error) };
+  const outcome = found.run(parsed.data, progress);
+  if (!outcome.ok) return { ok: false, unknown: false, issues: [outcome.issue] };
+  return { ok: true, value: found.output.parse(outcome.value) };
+}
+
+/** Name, question, sources and JSON Schema of a calculation's input and output; null when there is none of that name. */
+export function describeCalculation(name: string): { name: string; question: string; sources: readonly string[]; input: unknown; output: unknown } | null {
+  const found = CALCULATIONS.find((candidate) => candidate.name === name);
+  if (!found) return null;
+  return { name, question: found.question, sources: found.sources, input: z.toJSONSchema(found.input, { io: "input" }), output: z.toJSONSchema(found.output, { io: "output" }) };
+}

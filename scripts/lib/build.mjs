@@ -1,0 +1,36 @@
+// Builds the application when a source is newer than the last build.
+import { existsSync, statSync } from "node:fs";
+import { readdir, stat, writeFile } from "node:fs/promises";
+import path from "node:path";
+import { run } from "./processes.mjs";
+import { ROOT } from "./setup.mjs";
+import { step } from "./step.mjs";
+
+const SOURCES = ["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
+const STAMP = path.join(ROOT, ".next", "utrimax-built");
+
+/** Runs `next build` unless nothing has changed since it last succeeded. */
+export async function ensureBuilt() {
+  const built = existsSync(STAMP) ? statSync(STAMP).mtimeMs : 0;
+  const began = Date.now();
+  if (built > 0 && (await newest(SOURCES.map((name) => path.join(ROOT, name)))) < built) return;
+  await step("build", async () => {
+    await run("npx", ["next", "build"], { cwd: ROOT, quiet: true, env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" } });
+    await writeFile(STAMP, new Date(began).toISOString());
+  });
+}
+
+/**
+ * @param {string[]} entries
+ * @returns {Promise<number>} the latest change below them, ms since the epoch
+ */
+async function newest(entries) {
+  let latest = 0;
+  for (const entry of entries) {
+    if (!existsSync(entry)) continue;
+    const facts = await stat(entry);
+    latest = Math.max(latest, facts.mtimeMs);
+    if (facts.isDirectory()) latest = Math.max(latest, await newest((await readdir(entry)).map((name) => path.join(entry, name))));
+  }
+  return latest;
+}

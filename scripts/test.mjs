@@ -1,0 +1,17 @@
+// npm test: everything that must hold, from a fresh clone: set-up, checks, unit tests with coverage, build, browser journeys.
+import { leave, run } from "./lib/processes.mjs";
+import { ROOT, ensureDebianPackages, ensureNodePackages, ensureNodeVersion, ensureStateFolder } from "./lib/setup.mjs";
+import { step } from "./lib/step.mjs";
+
+try {
+  ensureNodeVersion();
+  await ensureStateFolder();
+  await ensureNodePackages();
+  await ensureDebianPackages(["mariadb", "chromium"]);
+  await step("checks", () => run("node", ["scripts/check.mjs"], { cwd: ROOT }));
+  await step("unit and server tests", () => run("node", ["scripts/unit.mjs", "--coverage"], { cwd: ROOT }));
+  await step("browser journeys", () => run("node", ["scripts/e2e.mjs"], { cwd: ROOT }));
+  console.log("All checks passed.");
+} catch (error) {
+  await leave(1, error);
+}

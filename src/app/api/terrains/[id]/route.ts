@@ -1,0 +1,21 @@
+import { refuse, requireAccount, route } from "@/server/route";
+import { removeTerrain, terrainElevations } from "@/server/terrains";
+
+interface Context {
+  params: Promise<{ id: string }>;
+}
+
+const missing = () => refuse(404, "no_such_terrain", "There is no such terrain in your account.");
+
+/** The elevations as they are stored: the browser unpacks the gzip itself. */
+export const GET = route<Context>(async (_, { params }) => {
+  const account = await requireAccount();
+  const elevations = await terrainElevations(account.id, (await params).id);
+  if (!elevations) return missing();
+  return new Response(new Uint8Array(elevations), { headers: { "content-type": "application/octet-stream", "content-encoding": "gzip", "cache-control": "private, max-age=86400" } });
+});
+
+export const DELETE = route<Context>(async (_, { params }) => {
+  const account = await requireAccount();
+  return (await removeTerrain(account.id, (await params).id)) ? Response.json({ ok: true }) : missing();
+});

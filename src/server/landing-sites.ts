@@ -1,0 +1,24 @@
+// Surveyed fields and beaches.
+import { randomUUID } from "node:crypto";
+import type { RowDataPacket } from "mysql2/promise";
+import { LandingSite } from "@/core/landing/places";
+import { LIBRARY_ACCOUNT } from "./accounts";
+import { type Queryable, database } from "./database";
+
+/** Sites of an account and of the library; `own` leaves the library out. */
+export async function listLandingSites(accountId: string, own = false): Promise<LandingSite[]> {
+  const [rows] = await database().execute<RowDataPacket[]>("SELECT id, name, kind, notes, strip FROM landing_sites WHERE account_id IN (?, ?) ORDER BY name", [accountId, own ? accountId : LIBRARY_ACCOUNT]);
+  return rows.map((row) => LandingSite.parse({ id: row.id, name: row.name, kind: row.kind, notes: row.notes, strip: JSON.parse(String(row.strip)) }));
+}
+
+/** Writes a site under its id, replacing the one of the same account. */
+export async function putLandingSite(accountId: string, site: LandingSite, connection: Queryable): Promise<void> {
+  await connection.execute("DELETE FROM landing_sites WHERE id = ? AND account_id = ?", [site.id, accountId]);
+  await connection.execute("INSERT INTO landing_sites (id, account_id, name, kind, notes, strip) VALUES (?, ?, ?, ?, ?, ?)", [site.id, accountId, site.name, site.kind, site.notes, JSON.stringify(site.strip)]);
+}
+
+/** Adds a copy under an id of its own. */
+export async function addLandingSite(accountId: string, site: LandingSite, connection: Queryable): Promise<void> {
+  const id = randomUUID();
+  await putLandingSite(accountId, { ...site, id, strip: { ...site.strip, id: `${id}-strip` } }, connection);
+}

@@ -1,0 +1,65 @@
+// The core behind comlink. It holds the terrain, so that a question is only a few numbers; no formulas here.
+import * as Comlink from "comlink";
+import type { LatLon } from "@/core/earth/geodesic";
+import { type MagneticVariation, magneticVariation } from "@/core/earth/magnetic-variation";
+import { type TerrainGrid, elevationAt_m } from "@/core/earth/terrain";
+import { localPlane } from "@/core/earth/local-plane";
+import { type Reach, type ReachInput, reachOf } from "@/core/landing/reach";
+import { reachWorking } from "@/core/landing/reach-working";
+import { type Outcome, failure } from "@/core/outcome";
+import { type CalculationResult, calculate } from "@/core/registry";
+import type { WorkingStep } from "@/core/working";
+import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
+
+let terrain: TerrainGrid | null = null;
+
+const api = {
+  /** Takes the terrain that later questions are about; null for none. */
+  async useTerrain(source: { url: string; frame: Omit<TerrainGrid, "elevations_m"> } | null): Promise<void> {
+    if (!source) {
+      terrain = null;
+      return;
+    }
+    const answer = await fetch(source.url);
+    if (!answer.ok) throw new Error(`useTerrain: expected elevations, got ${answer.status}`);
+    terrain = { ...source.frame, elevations_m: new Int16Array(await answer.arrayBuffer()) };
+  },
+
+  /** Every landing end ranked, with the ground height under the aircraft. */
+  reach(input: ReachInput, origin: LatLon): { outcome: Outcome<Reach>; ground_m: number | null; took_ms: number } {
+    const began = performance.now();
+    const outcome = reachOf(input, terrain, origin);
+    const here = terrain ? localPlane(terrain.origin).toPlane(input.position) : null;
+    return { outcome, ground_m: terrain && here ? elevationAt_m(terrain, here.x_m, here.y_m) : null, took_ms: performance.now() - began };
+  },
+
+  /** The working of one landing end. */
+  working(input: ReachInput, endId: string): Outcome<WorkingStep[]> {
+    const reach = reachOf(input, terrain);
+    if (!reach.ok) return reach;
+    const end = reach.value.ends.find((candidate) => candidate.endId === endId);
+    return end ? { ok: true, value: reachWorking(input, reach.value, end) } : failure("no_such_end", "This landing end is no longer in the list.");
+  },
+
+  /** Any calculation of the registry. */
+  calculate(name: string, input: unknown): CalculationResult {
+    return calculate(name, input);
+  },
+
+  /** Magnetic variation at a place and day. */
+  variation(place: LatLon, day: string): MagneticVariation {
+    return magneticVariation(place, new Date(`${day}T00:00:00Z`));
+  },
+
+  /** Relief as an image; null without terrain. */
+  async relief(view: ReliefView, palette: ReliefPalette): Promise<ImageBitmap | null> {
+    if (!terrain) return null;
+    const image = await createImageBitmap(new ImageData(reliefPixels(terrain, view, palette), view.width, view.height));
+    return Comlink.transfer(image, [image]);
+  },
+};
+
+/** What the worker offers. */
+export type CoreWorker = typeof api;
+
+Comlink.expose(api);

@@ -18,6 +18,8 @@ const START_LIMIT_MS = 60_000;
  */
 export async function startDatabase(folder, fixedPort) {
   const data = path.join(folder, "mysql");
+  const user = await runningOn(folder);
+  if (user) throw new Error(`The database in ${folder} is in use: another Utrimax runs from this checkout (its database is process ${user}). Stop that one first, or set DATABASE_URL.`);
   if (!existsSync(path.join(data, "mysql"))) {
     await rm(data, { recursive: true, force: true });
     await mkdir(folder, { recursive: true });
@@ -50,6 +52,18 @@ export async function startDatabase(folder, fixedPort) {
   await output.close();
   await accepting(port, server, log);
   return { server, port, url: `mysql://root@127.0.0.1:${port}/utrimax` };
+}
+
+/**
+ * @param {string} folder
+ * @returns {Promise<number | null>} the server that uses the folder at present
+ */
+async function runningOn(folder) {
+  const pid = Number(await readFile(path.join(folder, "mariadb.pid"), "utf8").catch(() => ""));
+  if (!pid) return null;
+  // A number left behind by a crash may belong to something else by now.
+  const name = await readFile(`/proc/${pid}/comm`, "utf8").catch(() => "");
+  return name.trim() === "mariadbd" ? pid : null;
 }
 
 /**

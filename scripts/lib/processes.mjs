@@ -1,11 +1,16 @@
 // Child processes that never outlive us: each runs in its own group, and every way out of this process ends the groups.
 import { spawn } from "node:child_process";
+import { existsSync } from "node:fs";
 
 /** @type {Map<import("node:child_process").ChildProcess, number>} */
 const running = new Map();
 
 /** How long a process may take to end by itself before it is killed; the database needs a second or two to flush. */
 const GRACE_MS = 8000;
+
+/** Lets the kernel end a child when we are killed so hard that no handler of ours runs; part of Debian's essential packages. */
+const SETPRIV = "/usr/bin/setpriv";
+const TIED_TO_US = existsSync(SETPRIV) ? ["--pdeathsig", "TERM", "--"] : null;
 
 /**
  * Starts a long-running process in its own group.
@@ -15,7 +20,8 @@ const GRACE_MS = 8000;
  * @param {import("node:child_process").SpawnOptions} [options]
  */
 export function launch(command, args, options = {}) {
-  const child = spawn(command, args, { stdio: "inherit", ...options, detached: true });
+  const [program, programArgs] = TIED_TO_US ? [SETPRIV, [...TIED_TO_US, command, ...args]] : [command, args];
+  const child = spawn(program, programArgs, { stdio: "inherit", ...options, detached: true });
   if (child.pid) {
     running.set(child, child.pid);
     child.once("exit", () => running.delete(child));

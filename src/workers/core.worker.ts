@@ -21,8 +21,9 @@ const api = {
       return;
     }
     const answer = await fetch(source.url);
-    if (!answer.ok) throw new Error(`useTerrain: expected elevations, got ${answer.status}`);
-    terrain = { ...source.frame, elevations_m: new Int16Array(await answer.arrayBuffer()) };
+    if (!answer.ok || !answer.body) throw new Error(`useTerrain: expected elevations, got ${answer.status}`);
+    const raw = await new Response(answer.body.pipeThrough(new DecompressionStream("gzip"))).arrayBuffer();
+    terrain = { ...source.frame, elevations_m: new Int16Array(raw) };
   },
 
   /** Every landing end ranked, with the ground height under the aircraft. */

@@ -3,13 +3,16 @@
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
-import { type DragShare, type Polar, polarOf, stallSpeed_mps } from "../aircraft/polar";
+import { type DragShare, type Polar, levelTurnLoadFactor, polarOf, stallSpeed_mps } from "../aircraft/polar";
+import { airspeedsFromEas } from "../air/airspeed";
+import { airAtAltitude } from "../air/altimetry";
 import { WindColumn, type WindVector, windProfile } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
 import { type LocalPlane, localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
 import { type DescentIntegrals, type IntegralsAt, descentIntegrals } from "../glide/descent-integrals";
 import { type GlidePath, type PathPoint, type PathProblem, pathPoints, searchPaths } from "../glide/glide-path";
+import { type TurnSpeed, turnSpeed } from "../glide/gliding-turn";
 import { speedToFly } from "../glide/speed-to-fly";
 import { type StraightGlide, bestGlide } from "../glide/straight-glide";
 import { type TerrainClearance, terrainClearance } from "../glide/terrain-check";
@@ -51,18 +54,26 @@ export interface EndReach {
   readonly ways: readonly { readonly words: string; readonly margin_m: number }[];
   readonly failedWays: readonly { readonly words: string; readonly message: string }[];
   readonly glide: StraightGlide | null;
+  /** What the airspeed indicator shows in that glide, at the start. */
+  readonly glideCalibrated_mps: number | null;
   /** Wind at 10 m over the strip: along the landing direction (tail positive) and from the right positive. */
   readonly tailwind_mps: number;
   readonly crosswind_mps: number;
 }
 
-/** The answer for all ends, the best first. */
+/** The answer for all ends: runways within reach first, then surveyed sites, each by the height left; then what falls short. */
 export interface Reach {
   readonly ends: readonly EndReach[];
   readonly polar: Polar;
   readonly shares: readonly DragShare[];
   readonly best: StraightGlide;
-  readonly vs1_mps: number;
+  readonly turn: ReachTurn;
+}
+
+/** The turns of every path: speed, and the stall that goes with the bank. */
+export interface ReachTurn extends TurnSpeed {
+  readonly loadFactor: number;
+  readonly stallEas_mps: number;
 }
 
 /** How deep below a landing end the sums over height go on before they are continued straight, m. */
@@ -83,7 +94,8 @@ export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: 
   const found = polarOf(input.aircraft, input.mass_kg, input.configuration);
   if (!found.ok) return found;
   const { polar, shares } = found.value;
-  const stall_mps = stallSpeed_mps(polar);
+  const loadFactor = levelTurnLoadFactor(input.pilot.bank_rad);
+  const turn = { ...turnSpeed(polar, input.pilot.bank_rad, input.pilot.stallMargin), loadFactor, stallEas_mps: stallSpeed_mps(polar, loadFactor) };
   const best = bestGlide(polar);
   const plane = localPlane(origin);
   const start = { ...plane.toPlane(input.position), altitude_m: input.altitude_m, heading_rad: input.headingTrue_rad + plane.convergence_rad(input.position) };
@@ -100,8 +112,11 @@ export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: 
     }
     ends.push(reachEnd({ input, end, polar, best, start, plane, terrain, ...table }));
   }
-  ends.sort((a, b) => RANK[a.status] - RANK[b.status] || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity));
-  return success({ ends, polar, shares, best, vs1_mps: stall_mps });
+  const unprepared = new Set(input.ends.filter((end) => end.unprepared).map((end) => end.id));
+  // A field is second choice to a runway that can be reached with the reserve in hand, however much more height it leaves.
+  const kind = (end: EndReach) => (end.status === "reached" && unprepared.has(end.endId) ? 1 : 0);
+  ends.sort((a, b) => RANK[a.status] - RANK[b.status] || kind(a) - kind(b) || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity));
+  return success({ ends, polar, shares, best, turn });
 }
 
 interface EndProblem {
@@ -123,7 +138,7 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
   const along = ground.east_mps * Math.sin(heading_rad) + ground.north_mps * Math.cos(heading_rad);
   const fromLeft = ground.east_mps * Math.cos(heading_rad) - ground.north_mps * Math.sin(heading_rad);
   const common = { endId: end.id, name: end.name, tailwind_mps: along, crosswind_mps: -fromLeft };
-  const impossible = (issue: Issue): EndReach => ({ ...common, status: "none", issue, path: null, points: [], clearance: null, ways: [], failedWays: [], glide: null });
+  const impossible = (issue: Issue): EndReach => ({ ...common, status: "none", issue, path: null, points: [], clearance: null, ways: [], failedWays: [], glide: null, glideCalibrated_mps: null });
 
   let problem: PathProblem = {
     polar, integrals, start,
@@ -166,7 +181,13 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
     ways: paths.map((path) => ({ words: path.words.join(" "), margin_m: path.margin_m })),
     failedWays: failed.map((way) => ({ words: way.words.join(" "), message: way.issue.message })),
     glide: problem.glide,
+    glideCalibrated_mps: calibrated_mps(problem.glide.eas_mps, input),
   };
+}
+
+function calibrated_mps(eas_mps: number, { altitude_m, air }: ReachInput): number | null {
+  const speeds = airspeedsFromEas(eas_mps, airAtAltitude(altitude_m, air));
+  return speeds.ok ? speeds.value.cas_mps : null;
 }
 
 function blocked(clearance: TerrainClearance | null): boolean {

@@ -101,8 +101,8 @@ export function formatNumber(value: number, digits = 0, step = 1): string {
   return `${negative ? "−" : ""}${grouped}${fraction ? `.${fraction}` : ""}`;
 }
 
-/** SI value in the chosen unit, rounded, with a thin space and the unit: "1 620 ft". */
+/** SI value in the chosen unit, rounded, with the unit after a space that does not break: "1 620 ft". */
 export function formatSi(kind: QuantityKind, name: string, si: number): string {
   const unit = unitOf(kind, name);
-  return `${formatNumber(fromSi(kind, name, si), unit.digits, unit.step)}\u202f${unit.label}`;
+  return `${formatNumber(fromSi(kind, name, si), unit.digits, unit.step)}\u00a0${unit.label}`;
 }

@@ -15,6 +15,9 @@ export const Pilot = z.object({
   daysSincePractised: range(0, 36_500, "Days since practised: 0 to 36,500."),
 });
 
+/** @see Pilot */
+export type Pilot = z.infer<typeof Pilot>;
+
 /** How the approach is to be flown. */
 export const ApproachPlan = z.object({
   reserve_m: range(0, 1000, "A reserve of height is 0 to 1,000 m (3,280 ft)."),
@@ -24,6 +27,9 @@ export const ApproachPlan = z.object({
   glideSpeed: z.enum(["book", "wind"]),
   clearance_m: range(0, 1000, "A clearance over terrain is 0 to 1,000 m (3,280 ft)."),
 });
+
+/** @see ApproachPlan */
+export type ApproachPlan = z.infer<typeof ApproachPlan>;
 
 /** The document, version 1. */
 export const SituationDocument = z.object({

@@ -3,18 +3,21 @@ import { temporal } from "zundo";
 import { create } from "zustand";
 import type { SituationDocument } from "@/core/situation/situation-document";
 
-/** How the work stands to what is stored. `away`: the database cannot be reached, the work is kept here and saved later. */
+/** What the page is doing about the database. `away`: it cannot be reached, the work is kept here and saved later. */
+type Link = "idle" | "saving" | "away";
+
+/** How the work stands to what is stored. */
 export type SaveState = "saved" | "unsaved" | "saving" | "away";
 
 interface SituationState {
   readonly id: string;
   readonly saved: SituationDocument;
   readonly current: SituationDocument;
-  readonly saveState: SaveState;
+  readonly link: Link;
   /** Opens another situation; the draft, if any, is what was left unsaved in this browser. */
   open(id: string, saved: SituationDocument, draft?: SituationDocument): void;
   change(patch: Partial<SituationDocument> | ((current: SituationDocument) => Partial<SituationDocument>)): void;
-  setSaveState(saveState: SaveState): void;
+  setLink(link: Link): void;
   markSaved(document: SituationDocument): void;
 }
 
@@ -40,15 +43,11 @@ export const useSituation = create<SituationState>()(
       id: "",
       saved: EMPTY,
       current: EMPTY,
-      saveState: "saved",
-      open: (id, saved, draft) => set({ id, saved, current: draft ?? saved, saveState: draft ? "unsaved" : "saved" }),
-      change: (patch) =>
-        set((state) => ({
-          current: { ...state.current, ...(typeof patch === "function" ? patch(state.current) : patch) },
-          saveState: state.saveState === "away" ? "away" : "unsaved",
-        })),
-      setSaveState: (saveState) => set({ saveState }),
-      markSaved: (document) => set((state) => ({ saved: document, saveState: state.current === document ? "saved" : "unsaved" })),
+      link: "idle",
+      open: (id, saved, draft) => set({ id, saved, current: draft ?? saved, link: "idle" }),
+      change: (patch) => set((state) => ({ current: { ...state.current, ...(typeof patch === "function" ? patch(state.current) : patch) } })),
+      setLink: (link) => set({ link }),
+      markSaved: (document) => set({ saved: document, link: "idle" }),
     }),
     {
       partialize: ({ current }) => ({ current }),
@@ -58,3 +57,9 @@ export const useSituation = create<SituationState>()(
     },
   ),
 );
+
+/** How the work stands to what is stored. */
+export function saveStateOf({ link, saved, current }: Pick<SituationState, "link" | "saved" | "current">): SaveState {
+  if (link !== "idle") return link;
+  return saved === current ? "saved" : "unsaved";
+}

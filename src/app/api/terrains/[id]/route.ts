@@ -7,12 +7,12 @@ interface Context {
 
 const missing = () => refuse(404, "no_such_terrain", "There is no such terrain in your account.");
 
-/** The elevations as they are stored: the browser unpacks the gzip itself. */
+/** The elevations as they are stored, gzip of 16-bit little-endian metres. Not as a content encoding: the server would strip that. */
 export const GET = route<Context>(async (_, { params }) => {
   const account = await requireAccount();
   const elevations = await terrainElevations(account.id, (await params).id);
   if (!elevations) return missing();
-  return new Response(new Uint8Array(elevations), { headers: { "content-type": "application/octet-stream", "content-encoding": "gzip", "cache-control": "private, max-age=86400" } });
+  return new Response(new Uint8Array(elevations), { headers: { "content-type": "application/gzip", "cache-control": "private, max-age=86400" } });
 });
 
 export const DELETE = route<Context>(async (_, { params }) => {

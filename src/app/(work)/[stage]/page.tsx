@@ -1,0 +1,19 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { LandingStage } from "@/ui/landing/LandingStage";
+import { StagePreview } from "@/ui/shell/StagePreview";
+import { stageOf } from "@/ui/shell/stages";
+
+interface Props {
+  params: Promise<{ stage: string }>;
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  return { title: stageOf((await params).stage)?.name ?? "No such page" };
+}
+
+export default async function StagePage({ params }: Props) {
+  const stage = stageOf((await params).stage);
+  if (!stage) notFound();
+  return stage.slug === "landing" ? <LandingStage /> : <StagePreview slug={stage.slug} />;
+}

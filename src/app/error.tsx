@@ -1,0 +1,4 @@
+"use client";
+import { ErrorNotice } from "@/ui/shell/ErrorNotice";
+
+export default ErrorNotice;

@@ -1,0 +1,13 @@
+"use client";
+import { ErrorNotice } from "@/ui/shell/ErrorNotice";
+import "./globals.css";
+
+export default function GlobalError(props: { error: Error; reset: () => void }) {
+  return (
+    <html lang="en">
+      <body>
+        <ErrorNotice {...props} />
+      </body>
+    </html>
+  );
+}

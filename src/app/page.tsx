@@ -1,0 +1,10 @@
+import { redirect } from "next/navigation";
+import { currentAccount } from "@/server/sessions";
+import { Welcome } from "@/ui/account/Welcome";
+
+export const dynamic = "force-dynamic";
+
+export default async function HomePage() {
+  if (await currentAccount()) redirect("/landing");
+  return <Welcome />;
+}

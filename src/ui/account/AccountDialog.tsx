@@ -1,0 +1,71 @@
+"use client";
+import { Download, LogOut, Upload } from "lucide-react";
+import { useRouter } from "next/navigation";
+import { useRef, useState } from "react";
+import { toast } from "sonner";
+import { type Answer, send, sendRaw } from "@/ui/request";
+import { Panel } from "@/ui/shell/Panel";
+import { useDialogs } from "@/ui/shell/dialogs-store";
+import { useWorkspace } from "@/ui/shell/library";
+import { TerrainField } from "./TerrainField";
+
+/** Largest account file that is sent, bytes; the server refuses more too. */
+const LIMIT = 40 * 1024 * 1024;
+
+/** Who is signed in, everything as one file, terrain of one's own, and the way out. */
+export function AccountDialog() {
+  const { account } = useWorkspace();
+  const router = useRouter();
+  const show = useDialogs((state) => state.show);
+  const file = useRef<HTMLInputElement>(null);
+  const [busy, setBusy] = useState(false);
+
+  const importFile = async (chosen: File) => {
+    if (chosen.size > LIMIT) return toast(`This file has ${Math.round(chosen.size / 1024 / 1024)} MB; at most 40 MB can be imported. Nothing was sent.`);
+    setBusy(true);
+    const answer: Answer<Record<string, number>> = await sendRaw("POST", "/api/account/import", await chosen.text());
+    setBusy(false);
+    if (!answer.ok) return toast(answer.issues.map((issue) => issue.message).join(" "));
+    toast(`Imported: ${Object.entries(answer.value).map(([what, count]) => `${count} ${what}`).join(", ")}.`);
+    router.refresh();
+  };
+  const signOut = async () => {
+    const answer = await send("DELETE", "/api/session");
+    if (!answer.ok) return toast(answer.issues.map((issue) => issue.message).join(" "));
+    show(null);
+    router.push("/");
+    router.refresh();
+  };
+  return (
+    <Panel name="account" title="Account">
+      <p>
+        {account.kind === "guest" ? "You are a guest of the demo. Your work stays for 30 days and can be reached from this browser only." : `Signed in as ${account.email}.`}
+      </p>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <a className="btn btn-quiet" href="/api/account/export" download>
+          <Download size={15} aria-hidden="true" /> Export everything
+        </a>
+        <button type="button" className="btn btn-quiet" disabled={busy} onClick={() => file.current?.click()}>
+          <Upload size={15} aria-hidden="true" /> {busy ? "Importing …" : "Import everything"}
+        </button>
+        <input
+          ref={file}
+          type="file"
+          accept="application/json,.json"
+          className="hidden"
+          aria-label="Account file"
+          onChange={(event) => {
+            const [chosen] = event.currentTarget.files ?? [];
+            event.currentTarget.value = "";
+            if (chosen) void importFile(chosen);
+          }}
+        />
+        <button type="button" className="btn" onClick={() => void signOut()}>
+          <LogOut size={15} aria-hidden="true" /> Sign out
+        </button>
+      </div>
+      <p className="mt-2 text-[13px] text-ink2">An import adds copies of what the file holds; nothing that is here is replaced.</p>
+      <TerrainField />
+    </Panel>
+  );
+}

@@ -1,0 +1,85 @@
+"use client";
+import { type KeyboardEvent, useId, useState } from "react";
+import { formatNumber } from "@/core/quantities/units";
+import type { Check } from "./fault";
+
+interface Props {
+  label: string;
+  /** Shown value, in `unit`. */
+  value: number | null;
+  unit: string;
+  digits: number;
+  /** What one press of an arrow key adds; ten times that with Shift. */
+  step: number;
+  check: Check;
+  onChange: (value: number) => void;
+  hint?: string;
+  autoFocus?: boolean;
+}
+
+/** Digits as typed, with the marks people use between and in numbers. */
+function parsed(text: string): number {
+  const cleaned = text.replace(/[\s\u202f\u00a0]/g, "").replace("−", "-").replace(",", ".");
+  return cleaned === "" ? NaN : Number(cleaned);
+}
+
+/** A number with its unit. What is valid takes effect while it is typed; what is not is explained and changes nothing. */
+export function NumberField({ label, value, unit, digits, step, check, onChange, hint, autoFocus }: Props) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const shown = typed ?? (value === null ? "" : formatNumber(value, digits));
+  const number = typed === null ? null : parsed(typed);
+  const fault = number === null ? null : Number.isFinite(number) ? check(number) : typed === "" ? "A number is needed here." : `“${typed}” is not a number.`;
+
+  const take = (text: string) => {
+    setTyped(text);
+    const next = parsed(text);
+    if (Number.isFinite(next) && check(next) === null) onChange(next);
+  };
+  const nudge = (event: KeyboardEvent) => {
+    const direction = event.key === "ArrowUp" ? 1 : event.key === "ArrowDown" ? -1 : 0;
+    if (direction === 0) return;
+    event.preventDefault();
+    const size = step * (event.shiftKey ? 10 : 1);
+    // On to the next whole step, so that 68 becomes 70 and not 78.
+    const from = number !== null && Number.isFinite(number) ? number : (value ?? 0);
+    const next = Number((Math.round((from + direction * size) / step) * step).toFixed(6));
+    take(formatNumber(next, digits));
+  };
+
+  return (
+    <div>
+      <label htmlFor={id} className="mb-0.5 block text-sm text-ink2">
+        {label}
+      </label>
+      <div className="flex items-baseline gap-1.5">
+        <input
+          id={id}
+          className="field num w-28 text-right"
+          inputMode="decimal"
+          autoComplete="off"
+          value={shown}
+          autoFocus={autoFocus}
+          onFocus={(event) => event.currentTarget.select()}
+          onChange={(event) => take(event.currentTarget.value)}
+          onKeyDown={nudge}
+          onBlur={() => fault === null && setTyped(null)}
+          aria-invalid={fault ? true : undefined}
+          aria-describedby={fault ? `${id}-fault` : hint ? `${id}-hint` : undefined}
+        />
+        <span className="num text-sm text-ink2">{unit}</span>
+      </div>
+      {fault ? (
+        <p id={`${id}-fault`} role="alert" className="mt-0.5 max-w-64 text-sm text-brick">
+          {fault}
+        </p>
+      ) : (
+        hint && (
+          <p id={`${id}-hint`} className="mt-0.5 max-w-64 text-sm text-ink2">
+            {hint}
+          </p>
+        )
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,115 @@
+"use client";
+import { useEffect, useMemo, useRef } from "react";
+import type { LandingEnd } from "@/core/landing/landing-end";
+import type { EndReach } from "@/core/landing/reach";
+import { assertNever } from "@/core/outcome";
+import { fromSi } from "@/core/quantities/units";
+import { useLandingEnds } from "@/ui/shell/library";
+import { useFormat, useUnits } from "@/ui/units/units-store";
+import { Figure } from "@/ui/working/Figure";
+import { STATUS_TONE, formatMargin } from "./margin";
+import { shownEnd, useReach } from "./reach-store";
+import { wayInWords } from "./way";
+
+/** Ends that fall short by more than the height at hand are not near enough to matter. */
+function nearEnough({ path, status }: EndReach): boolean {
+  return status === "none" || (path !== null && path.margin_m > -path.have_m);
+}
+
+/** Every landing end within reach or nearly so, the best first. */
+export function EndTable() {
+  const ends = useReach((state) => state.answer?.reach?.ends);
+  const shown = useReach(shownEnd);
+  const pin = useReach((state) => state.pin);
+  const all = useLandingEnds();
+  const strips = useMemo(() => new Map(all.map((end) => [end.id, end])), [all]);
+  const list = useMemo(() => (ends ?? []).filter(nearEnough), [ends]);
+  const current = useRef<HTMLTableRowElement>(null);
+  const shownId = shown?.endId;
+  useEffect(() => {
+    current.current?.scrollIntoView({ block: "nearest" });
+  }, [shownId]);
+  if (!ends) return null;
+  if (list.length === 0) return <p className="p-4">No landing place is near enough to be worth a path. Move the aircraft, or add a site.</p>;
+  return (
+    <table className="w-full text-[13.5px]">
+      <caption className="sr-only">Landing ends: runways within reach first, then surveyed sites, each by the height left</caption>
+      <thead className="sticky top-0 z-10 bg-sheet">
+        <tr className="text-right text-[13px] text-ink2">
+          <th className="px-3 py-1.5 text-left font-normal">Landing end</th>
+          <th className="px-1.5 font-normal">left</th>
+          <th className="px-1.5 font-normal">uses</th>
+          <th className="px-1.5 font-normal">time</th>
+          <th className="px-1.5 font-normal">wind</th>
+          <th className="px-1.5 font-normal">
+            <abbr className="no-underline" title="Crosswind from the left (L) or right (R)">
+              cross
+            </abbr>
+          </th>
+          <th className="px-1.5 font-normal">strip</th>
+          <th className="px-3 text-left font-normal">way</th>
+        </tr>
+      </thead>
+      <tbody>
+        {list.map((end) => (
+          <EndRow key={end.endId} end={end} strip={strips.get(end.endId)} current={end.endId === shownId} rowRef={end.endId === shownId ? current : undefined} onPin={() => pin(end.endId)} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: LandingEnd | undefined; current: boolean; rowRef?: React.Ref<HTMLTableRowElement>; onPin: () => void }) {
+  const format = useFormat();
+  const speedUnit = useUnits((state) => state.units.speed);
+  const { path } = end;
+  const whole = (speed_mps: number) => Math.round(Math.abs(fromSi("speed", speedUnit, speed_mps)));
+  const along = whole(end.tailwind_mps);
+  const across = whole(end.crosswind_mps);
+  return (
+    <tr ref={rowRef} className={`border-t border-rule text-right hover:bg-mark ${current ? "bg-mark" : ""}`} onClick={onPin}>
+      <th scope="row" className="max-w-48 truncate px-3 py-1 text-left text-[14px] font-normal">
+        <button type="button" className={`rounded text-left ${current ? "font-bold" : ""}`} aria-pressed={current} onClick={onPin}>
+          {end.name}
+        </button>
+      </th>
+      <td className="px-1.5 whitespace-nowrap">
+        {path ? (
+          <Figure title={`What is left, ${end.name}`} figure="margin" endId={end.endId} className={STATUS_TONE[end.status]}>
+            {formatMargin(path.margin_m, format)}
+          </Figure>
+        ) : (
+          <span className="text-brick">no path</span>
+        )}
+      </td>
+      <td className="num px-1.5 whitespace-nowrap">{path && format("height", path.used_m)}</td>
+      <td className="num px-1.5">{path && minutes(path.time_s)}</td>
+      <td className="num px-1.5 whitespace-nowrap">{along === 0 ? "0" : `${end.tailwind_mps > 0 ? "tail" : "head"} ${along}`}</td>
+      <td className="num px-1.5 whitespace-nowrap">{across === 0 ? "0" : `${across} ${end.crosswind_mps > 0 ? "R" : "L"}`}</td>
+      <td className="num px-1.5 whitespace-nowrap">{strip && `${format("length", strip.length_m)} ${strip.surface}`}</td>
+      <td className="max-w-64 truncate px-3 text-left">{saying(end)}</td>
+    </tr>
+  );
+}
+
+function saying(end: EndReach): string {
+  switch (end.status) {
+    case "reached":
+      return wayInWords(end);
+    case "reserve":
+      return `spends the reserve: ${wayInWords(end)}`;
+    case "terrain":
+      return "ground in the way";
+    case "short":
+      return "falls short";
+    case "none":
+      return end.issue?.message ?? "no path";
+    default:
+      return assertNever(end.status);
+  }
+}
+
+function minutes(time_s: number): string {
+  const whole = Math.round(time_s);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
+}

@@ -1,0 +1,35 @@
+"use client";
+import { TriangleAlert } from "lucide-react";
+import { radians } from "@/core/quantities/angle";
+import { useSituation } from "@/ui/situation/situation-store";
+import { shownEnd, useReach } from "./reach-store";
+import { useLandingEnds } from "@/ui/shell/library";
+
+/** Steeper than this, a low turn is named as what it is. */
+const STEEP_RAD = radians(44.5);
+
+/** What must be said where this can hurt somebody: always the first, the others where they apply. */
+export function LandingCautions() {
+  const bank_rad = useSituation((state) => state.current.pilot.bank_rad);
+  const terrainId = useSituation((state) => state.current.terrainId);
+  const end = useReach(shownEnd);
+  const strip = useLandingEnds().find((candidate) => candidate.id === end?.endId);
+  const cautions = [
+    "Estimate for planning and practice. The flight manual, local rules and your instructor come first.",
+    bank_rad > STEEP_RAD && "Low steep turns kill by stall and spin. Look at the margin over the stall, not only at the height saved.",
+    strip?.unprepared && "Surveyed, not prepared: surface, stock, people and lines change. Look before you commit.",
+    end && end.tailwind_mps > 2.6 && "Tailwind on landing: the ground speed and the stopping distance grow. Stopping is not computed yet.",
+    terrainId === null && "No terrain is chosen: paths are not checked against the ground.",
+    end?.clearance && end.clearance.unknown > 0 && "Part of the path lies outside the terrain that is known.",
+  ].filter((text): text is string => Boolean(text));
+  return (
+    <ul className="flex flex-col gap-1.5 border-t border-rule px-4 py-2.5 text-[13px] text-ink2" aria-label="Cautions">
+      {cautions.map((text) => (
+        <li key={text} className="flex gap-2">
+          <TriangleAlert size={15} className="mt-0.5 shrink-0 text-ochre" aria-label="Caution:" />
+          {text}
+        </li>
+      ))}
+    </ul>
+  );
+}

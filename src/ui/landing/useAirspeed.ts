@@ -1,0 +1,11 @@
+"use client";
+import { formatSi } from "@/core/quantities/units";
+import { useAircraft } from "@/ui/shell/library";
+import { useUnits } from "@/ui/units/units-store";
+
+/** Formats an airspeed in the user's unit and, where the aircraft's instrument shows another, in that one too. */
+export function useAirspeed(): (speed_mps: number) => string {
+  const unit = useUnits((state) => state.units.speed);
+  const { speedUnit } = useAircraft().document;
+  return (speed_mps) => (speedUnit === unit ? formatSi("speed", unit, speed_mps) : `${formatSi("speed", speedUnit, speed_mps)} (${formatSi("speed", unit, speed_mps)})`);
+}

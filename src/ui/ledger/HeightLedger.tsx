@@ -1,0 +1,144 @@
+"use client";
+import type { LedgerEntry } from "@/core/glide/glide-path";
+import { fromSi, toSi } from "@/core/quantities/units";
+import type { EndReach } from "@/core/landing/reach";
+import { useReach } from "@/ui/landing/reach-store";
+import { useFormat, useUnits } from "@/ui/units/units-store";
+import { Figure } from "@/ui/working/Figure";
+import { ACCOUNT_FILL } from "./accounts";
+
+/** Where the column stands, px. */
+const COLUMN = { left: 44, width: 54, top: 30 };
+/** Least distance between two lines of text, px. */
+const LINE = 21;
+
+/** A block of the column: from and to are heights over the ground line, m. */
+interface Block {
+  readonly entry: LedgerEntry;
+  readonly index: number;
+  readonly from_m: number;
+  readonly to_m: number;
+}
+
+function blocksOf(ledger: readonly LedgerEntry[], have_m: number): Block[] {
+  let from_m = have_m;
+  return ledger.map((entry, index) => {
+    const block = { entry, index, from_m, to_m: from_m - entry.height_m };
+    from_m = block.to_m;
+    return block;
+  });
+}
+
+/** Moves lines of text apart that would lie on each other, keeping their order. */
+function spread(wanted: readonly number[], bottom: number): number[] {
+  const placed = [...wanted];
+  for (let i = 1; i < placed.length; i += 1) placed[i] = Math.max(placed[i], placed[i - 1] + LINE);
+  let limit = bottom;
+  for (let i = placed.length - 1; i >= 0; i -= 1) {
+    placed[i] = Math.min(placed[i], limit);
+    limit = placed[i] - LINE;
+  }
+  return placed;
+}
+
+/** A step for about seven marks: 1, 2 or 5 times a power of ten. */
+function markStep(range: number): number {
+  const rough = range / 7;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  return [1, 2, 5, 10].map((factor) => factor * power).find((step) => step >= rough) ?? 10 * power;
+}
+
+/** The account in height: what you have, what each part costs, what is left above the ground line or hangs below it. */
+export function HeightLedger({ end, height }: { end: EndReach; height: number }) {
+  const unit = useUnits((state) => state.units.height);
+  const format = useFormat();
+  const pointed = useReach((state) => state.pointedEntry);
+  const point = useReach((state) => state.point);
+  const { path } = end;
+  if (!path) return null;
+  const { have_m, margin_m, ledger } = path;
+  const blocks = blocksOf(ledger, have_m);
+  const low_m = Math.min(0, margin_m);
+  const bottom = height - 34;
+  const scale = (bottom - COLUMN.top) / Math.max(have_m - low_m, 1);
+  const y = (height_m: number) => COLUMN.top + (have_m - height_m) * scale;
+  const shown = blocks.filter((block) => block.entry.height_m > 0.05);
+  const rows = shown.map((block) => (y(block.from_m) + y(block.to_m)) / 2);
+  const marginRow = margin_m >= 0 ? (y(margin_m) + y(0)) / 2 : y(low_m) - 4;
+  const placed = spread([...rows, marginRow], bottom + 2);
+  const step = markStep(fromSi("height", unit, have_m - low_m));
+  const marks: number[] = [];
+  for (let mark = Math.ceil(fromSi("height", unit, low_m) / step) * step; mark <= fromSi("height", unit, have_m); mark += step) marks.push(mark);
+  const right = COLUMN.left + COLUMN.width;
+
+  return (
+    <figure className="relative" style={{ height }} aria-label={`Height ledger to ${end.name}`}>
+      <svg width="100%" height={height} aria-hidden="true">
+        <defs>
+          <pattern id="hatch-reserve" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width="7" height="7" fill="var(--sheet)" />
+            <line x1="0" y1="0" x2="0" y2="7" stroke="var(--ink2)" strokeWidth="2.4" />
+          </pattern>
+          <pattern id="hatch-short" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--brick)" strokeWidth="3" />
+          </pattern>
+        </defs>
+        {marks.map((mark) => {
+          const at = y(toSi("height", unit, mark));
+          return (
+            <g key={mark}>
+              <line x1={COLUMN.left - 8} x2={COLUMN.left} y1={at} y2={at} stroke="var(--ink2)" />
+              <text x={COLUMN.left - 11} y={at + 4} textAnchor="end" fontSize="12" className="num" fill="var(--ink2)">
+                {mark < 0 ? `−${-mark}` : mark}
+              </text>
+            </g>
+          );
+        })}
+        {shown.map((block) => (
+          <rect
+            key={block.index}
+            x={COLUMN.left}
+            width={COLUMN.width}
+            y={y(block.from_m)}
+            height={Math.max(1, y(block.to_m) - y(block.from_m))}
+            fill={block.entry.account === "reserve" ? "url(#hatch-reserve)" : ACCOUNT_FILL[block.entry.account]}
+            stroke="var(--ink)"
+            strokeWidth={pointed === block.index ? 3 : 1}
+            onPointerEnter={() => point(block.index)}
+            onPointerLeave={() => point(null)}
+          />
+        ))}
+        {margin_m >= 0 ? (
+          <rect x={COLUMN.left} width={COLUMN.width} y={y(margin_m)} height={Math.max(2, y(0) - y(margin_m))} fill="var(--sheet)" stroke="var(--pine)" strokeWidth="2.5" />
+        ) : (
+          <rect x={COLUMN.left} width={COLUMN.width} y={y(0)} height={Math.max(2, y(margin_m) - y(0))} fill="url(#hatch-short)" stroke="var(--brick)" strokeWidth="2.5" />
+        )}
+        <line x1={COLUMN.left - 14} x2="100%" y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth="2" />
+        {[...rows, marginRow].map((from, i) => (
+          <path key={i} d={`M${right + 1} ${from} h6 L${right + 14} ${placed[i]} h4`} fill="none" stroke="var(--rule)" />
+        ))}
+      </svg>
+      <p className="absolute top-0 left-0 text-[14px] font-semibold whitespace-nowrap">You have {format("height", have_m)} over the aim point</p>
+      <ol>
+        {shown.map((block, i) => (
+          <li key={block.index} className="absolute right-0" style={{ left: right + 20, top: placed[i] - 11 }} onPointerEnter={() => point(block.index)} onPointerLeave={() => point(null)}>
+            <Figure title={`${block.entry.name}, ${end.name}`} figure={block.entry.name} endId={end.endId} className={`grid w-full grid-cols-[1fr_auto_40px] items-baseline text-left ${pointed === block.index ? "bg-mark" : ""}`}>
+              <span className="font-sans font-semibold">{block.entry.name}</span>
+              <span>{format("height", block.entry.height_m)}</span>
+              <span className="text-right text-[13px] text-ink2">{block.entry.time_s > 0 ? `${Math.round(block.entry.time_s)}\u202fs` : ""}</span>
+            </Figure>
+          </li>
+        ))}
+        <li className="absolute right-0" style={{ left: right + 20, top: placed[placed.length - 1] - 19 }}>
+          <Figure title={`${margin_m >= 0 ? "Margin" : "Shortfall"}, ${end.name}`} figure="margin" endId={end.endId} className={`flex w-full items-baseline justify-between text-left ${margin_m >= 0 ? "text-pine" : "text-brick"}`}>
+            <span className="font-sans font-semibold">{margin_m >= 0 ? "Margin" : "Short by"}</span>
+            <span className="text-[28px] leading-9 font-semibold">{format("height", Math.abs(margin_m))}</span>
+          </Figure>
+        </li>
+      </ol>
+      <figcaption className="num absolute right-0 text-[12px] text-ink2" style={{ top: y(0) + (margin_m >= 0 ? 5 : -18) }}>
+        aim point, {end.name}
+      </figcaption>
+    </figure>
+  );
+}

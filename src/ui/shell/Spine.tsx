@@ -1,0 +1,70 @@
+"use client";
+import Link from "next/link";
+import { useSelectedLayoutSegment } from "next/navigation";
+import { formatNumber } from "@/core/quantities/units";
+import { shownEnd, useReach } from "@/ui/landing/reach-store";
+import { formatMargin } from "@/ui/landing/margin";
+import { useSituation, saveStateOf } from "@/ui/situation/situation-store";
+import { useFormat } from "@/ui/units/units-store";
+import { Mark } from "./Mark";
+import { useDialogs } from "./dialogs-store";
+import { STAGES } from "./stages";
+
+/** The eight stages in order of work, each with its headline figure: the spine is the summary. */
+export function Spine() {
+  const here = useSelectedLayoutSegment();
+  const headlines = useHeadlines();
+  const name = useSituation((state) => state.current.name);
+  const saveState = useSituation(saveStateOf);
+  const show = useDialogs((state) => state.show);
+  return (
+    <nav className="row-span-2 row-start-1 flex min-h-0 flex-col overflow-auto" aria-label="Stages">
+      <div className="px-4 py-3.5">
+        <Mark />
+      </div>
+      <ol>
+        {STAGES.map(({ slug, name: title, built }, i) => {
+          const current = slug === here;
+          const headline = headlines[slug];
+          return (
+            <li key={slug} className="border-b border-rule first:border-t">
+              <Link href={`/${slug}`} aria-current={current ? "page" : undefined} className={`flex min-h-[54px] items-start gap-3 border-l-4 px-3 py-1.5 ${current ? "relative z-10 -mr-px border-harbour bg-sheet" : "border-transparent hover:bg-mark"}`}>
+                <span className="num pt-0.5 text-[13px] text-ink2">{i + 1}</span>
+                <span className="flex min-w-0 flex-col">
+                  <span className="font-semibold">{title}</span>
+                  <span className={`num truncate text-[13px] ${headline?.tone ?? "text-ink2"}`}>{headline?.text ?? (built ? "…" : "not built yet")}</span>
+                </span>
+              </Link>
+            </li>
+          );
+        })}
+      </ol>
+      <button type="button" className="mt-auto border-t border-rule px-4 py-3 text-left text-[13px] text-ink2 hover:bg-mark" onClick={() => show("situations")}>
+        <span className="block truncate font-semibold text-ink">{name}</span>
+        {saveState === "saved" && "saved"}
+        {saveState === "saving" && "saving …"}
+        {saveState === "unsaved" && "changed, not saved yet"}
+        {saveState === "away" && "kept here, database away"}
+      </button>
+    </nav>
+  );
+}
+
+interface Headline {
+  readonly text: string;
+  readonly tone?: string;
+}
+
+function useHeadlines(): Partial<Record<(typeof STAGES)[number]["slug"], Headline>> {
+  const answer = useReach((state) => state.answer);
+  const pinnedId = useReach((state) => state.pinnedId);
+  const format = useFormat();
+  const end = shownEnd({ answer, pinnedId });
+  const best = answer?.reach?.best;
+  const landing: Headline | undefined = answer?.issue
+    ? { text: "no answer", tone: "text-brick" }
+    : end === null
+      ? undefined
+      : { text: end.path ? `${formatMargin(end.path.margin_m, format)} ${end.name}` : `no path, ${end.name}`, tone: end.status === "reached" ? "text-pine" : end.status === "reserve" ? "text-ochre" : "text-brick" };
+  return { aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+}

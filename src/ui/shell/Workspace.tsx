@@ -1,0 +1,76 @@
+"use client";
+import { type ReactNode, useEffect, useState } from "react";
+import { Toaster } from "sonner";
+import { Tooltip } from "radix-ui";
+import type { StoredSituation } from "@/server/situations";
+import { draftOf } from "@/ui/situation/draft";
+import { useSituation } from "@/ui/situation/situation-store";
+import { useSaving } from "@/ui/situation/useSaving";
+import { useUnits } from "@/ui/units/units-store";
+import { useReachAnswer } from "@/ui/landing/useReachAnswer";
+import { WorkingPanel } from "@/ui/working/WorkingPanel";
+import { CommandPalette } from "./CommandPalette";
+import { KeyList } from "./KeyList";
+import { SituationStrip } from "./SituationStrip";
+import { Spine } from "./Spine";
+import { StatusBar } from "./StatusBar";
+import { type WorkspaceData, WorkspaceProvider } from "./library";
+import { ShellKeys } from "./ShellKeys";
+import { SituationsDialog } from "@/ui/situation/SituationsDialog";
+import { UnitsDialog } from "@/ui/units/UnitsDialog";
+import { AccountDialog } from "@/ui/account/AccountDialog";
+import { SharedSituation } from "@/ui/situation/SharedSituation";
+
+/** The frame around every stage: spine, situation strip, stage, status. */
+export function Workspace({ children, ...data }: WorkspaceData & { children: ReactNode }) {
+  return (
+    <WorkspaceProvider value={data}>
+      <OpenFirst situations={data.situations}>
+        <Frame>{children}</Frame>
+      </OpenFirst>
+    </WorkspaceProvider>
+  );
+}
+
+/** Opens the situation worked on last in this browser, or the account's latest, before anything reads the store. */
+function OpenFirst({ situations, children }: { situations: readonly StoredSituation[]; children: ReactNode }) {
+  const [ready, setReady] = useState(false);
+  useEffect(() => {
+    void useUnits.persist.rehydrate();
+    const last = localStorage.getItem("utrimax:situation");
+    const first = situations.find((situation) => situation.id === last) ?? situations[0];
+    const { open, id } = useSituation.getState();
+    if (!situations.some((situation) => situation.id === id)) {
+      open(first.id, first.document, draftOf(first.id));
+      useSituation.temporal.getState().clear();
+    }
+    setReady(true);
+  }, [situations]);
+  return ready ? children : <p className="p-8 text-ink2">Opening …</p>;
+}
+
+function Frame({ children }: { children: ReactNode }) {
+  useSaving();
+  useReachAnswer();
+  return (
+    <Tooltip.Provider delayDuration={400}>
+      <div className="grid h-full grid-cols-[196px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] no-print">
+        <Spine />
+        <SituationStrip />
+        <main className="col-start-2 row-start-2 min-h-0 overflow-auto border-l border-rule" id="stage">
+          {children}
+        </main>
+        <StatusBar />
+      </div>
+      <ShellKeys />
+      <SharedSituation />
+      <WorkingPanel />
+      <CommandPalette />
+      <KeyList />
+      <SituationsDialog />
+      <UnitsDialog />
+      <AccountDialog />
+      <Toaster position="bottom-center" toastOptions={{ className: "panel !bg-sheet !text-ink !font-sans !text-[15px]", duration: 8000 }} />
+    </Tooltip.Provider>
+  );
+}

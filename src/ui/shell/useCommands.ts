@@ -1,0 +1,63 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { toast } from "sonner";
+import { downloadPath } from "@/ui/landing/path-download";
+import { shownEnd, useReach } from "@/ui/landing/reach-store";
+import { useWorkspace } from "@/ui/shell/library";
+import { downloadSituation, useSituationActions } from "@/ui/situation/useSituationActions";
+import { situationLink } from "@/ui/situation/shared-link";
+import { useSituation } from "@/ui/situation/situation-store";
+import { saveSituation } from "@/ui/situation/useSaving";
+import { chooseAppearance, shownAppearance } from "./appearance";
+import { useDialogs } from "./dialogs-store";
+import { STAGES } from "./stages";
+
+/** Something that can be done from anywhere, by key or by name. */
+export interface Command {
+  readonly title: string;
+  readonly group: "Stages" | "Situation" | "Path" | "Page";
+  /** As react-hotkeys-hook reads it; empty for none. */
+  readonly keys: string;
+  /** As it is printed. */
+  readonly keyLabel: string;
+  run(): void;
+}
+
+/** All of them: the one list behind the keys, the palette and the list of keys. */
+export function useCommands(): Command[] {
+  const router = useRouter();
+  const { library } = useWorkspace();
+  const show = useDialogs((state) => state.show);
+  const { copy } = useSituationActions();
+  const path = (format: "geojson" | "gpx") => () => {
+    const end = shownEnd(useReach.getState());
+    const origin = useReach.getState().answer?.origin;
+    if (!end?.path || !origin) toast("There is no path to export: no way leads to a landing end from here.");
+    else void downloadPath(format, end, origin);
+  };
+  return [
+    ...STAGES.map(({ slug, name }, i): Command => ({ title: name, group: "Stages", keys: String(i + 1), keyLabel: String(i + 1), run: () => router.push(`/${slug}`) })),
+    { title: "Save the situation", group: "Situation", keys: "ctrl+s, meta+s", keyLabel: "Ctrl S", run: () => void saveSituation() },
+    { title: "Undo", group: "Situation", keys: "ctrl+z, meta+z", keyLabel: "Ctrl Z", run: () => useSituation.temporal.getState().undo() },
+    { title: "Redo", group: "Situation", keys: "ctrl+shift+z, meta+shift+z, ctrl+y", keyLabel: "Ctrl Shift Z", run: () => useSituation.temporal.getState().redo() },
+    { title: "Open, rename, delete or import situations", group: "Situation", keys: "o", keyLabel: "o", run: () => show("situations") },
+    { title: "Copy the situation", group: "Situation", keys: "", keyLabel: "", run: () => void copy() },
+    { title: "Export the situation as JSON", group: "Situation", keys: "", keyLabel: "", run: () => downloadSituation(useSituation.getState().current, library) },
+    {
+      title: "Copy a link to this situation",
+      group: "Situation",
+      keys: "",
+      keyLabel: "",
+      run: () => void navigator.clipboard.writeText(situationLink(location.href, useSituation.getState().current)).then(() => toast("The link is on the clipboard. It holds aircraft, mass, place, wind and air."), () => toast("The browser does not let the page use the clipboard.")),
+    },
+    { title: "Export the path as GeoJSON", group: "Path", keys: "", keyLabel: "", run: path("geojson") },
+    { title: "Export the path as GPX", group: "Path", keys: "", keyLabel: "", run: path("gpx") },
+    { title: "Follow the best landing end", group: "Path", keys: "b", keyLabel: "b", run: () => useReach.getState().pin(null) },
+    { title: "Commands", group: "Page", keys: "/, shift+/", keyLabel: "/", run: () => show("commands") },
+    { title: "List of keys", group: "Page", keys: "shift+?", keyLabel: "?", run: () => show("keys") },
+    { title: "Units", group: "Page", keys: "u", keyLabel: "u", run: () => show("units") },
+    { title: "Print the card", group: "Page", keys: "p", keyLabel: "p", run: () => window.print() },
+    { title: "Day or night", group: "Page", keys: "t", keyLabel: "t", run: () => chooseAppearance(shownAppearance() === "day" ? "night" : "day") },
+    { title: "Account, export and import of everything", group: "Page", keys: "", keyLabel: "", run: () => show("account") },
+  ];
+}

@@ -1,0 +1,53 @@
+"use client";
+import { PropellerState } from "@/core/aircraft/aircraft-document";
+import { cleanGlide } from "@/core/aircraft/configuration";
+import { CheckField } from "@/ui/forms/CheckField";
+import { ChoiceField } from "@/ui/forms/ChoiceField";
+import { NumberField } from "@/ui/forms/NumberField";
+import { checkBy } from "@/ui/forms/fault";
+import { Configuration } from "@/core/aircraft/configuration";
+import { useAircraft, useWorkspace } from "@/ui/shell/library";
+import { ChipEditor } from "./ChipEditor";
+import { useSituation } from "./situation-store";
+import { useChanged } from "./useChanged";
+
+const PROPELLER_WORDS: Record<PropellerState, string> = { windmilling: "windmilling", stopped: "stopped", coarse: "coarse pitch", feathered: "feathered", none: "does not matter" };
+const slipCheck = checkBy(Configuration.shape.slip);
+
+/** Which aircraft, and what of it is out, open or turning. */
+export function AircraftEditor() {
+  const { aircraft } = useWorkspace().library;
+  const { id, document } = useAircraft();
+  const configuration = useSituation((state) => state.current.configuration);
+  const change = useSituation((state) => state.change);
+  const changed = useChanged("aircraftId", "configuration");
+  const { polar } = document;
+  const set = (patch: Partial<Configuration>) => change((current) => ({ configuration: { ...current.configuration, ...patch } }));
+  const choose = (aircraftId: string) => {
+    const next = aircraft.find((candidate) => candidate.id === aircraftId)?.document;
+    // Another aircraft starts as its dead engine leaves it, at its usual mass: nothing of the old one's fits.
+    if (next) change({ aircraftId, mass_kg: next.mass.usual_kg, configuration: cleanGlide(next) });
+  };
+  const propellers = PropellerState.options.filter((state) => state !== "none" && polar?.deadPropeller?.[state] != null);
+
+  return (
+    <ChipEditor label="Aircraft" value={document.name} changed={changed}>
+      <ChoiceField label="Aircraft" value={id} autoFocus onChange={choose} choices={aircraft.map((entry) => ({ value: entry.id, label: entry.document.name }))} hint={document.description} />
+      {polar ? (
+        <>
+          {propellers.length > 0 && (
+            <ChoiceField label="Propeller of the dead engine" value={configuration.propeller} onChange={(propeller) => set({ propeller })} choices={propellers.map((value) => ({ value, label: PROPELLER_WORDS[value] }))} />
+          )}
+          <ChoiceField label="Flap" value={String(configuration.flap)} onChange={(flap) => set({ flap: Number(flap) })} choices={polar.flaps.map((flap, i) => ({ value: String(i), label: flap.name }))} />
+          <CheckField label={polar.gear.retractable ? "Gear down" : "Gear down (fixed)"} checked={configuration.gearDown} disabled={!polar.gear.retractable} onChange={(gearDown) => set({ gearDown })} />
+          {polar.items.map((item) => (
+            <CheckField key={item.id} label={item.name} checked={configuration.items.includes(item.id)} onChange={(open) => set({ items: open ? [...configuration.items, item.id] : configuration.items.filter((entry) => entry !== item.id) })} />
+          ))}
+          <NumberField label="Sideslip, share of a full slip" value={configuration.slip * 100} unit="%" digits={0} step={10} check={(shown) => slipCheck(shown / 100) && "Slip is 0 to 100 %."} onChange={(shown) => set({ slip: shown / 100 })} />
+        </>
+      ) : (
+        <p className="text-ink2">Without a fixed wing it has no glide of the kind planned here.</p>
+      )}
+    </ChipEditor>
+  );
+}

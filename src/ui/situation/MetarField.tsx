@@ -1,0 +1,79 @@
+"use client";
+import { useId, useState } from "react";
+import { deviationAtStation_K } from "@/core/air/altimetry";
+import { type MetarReport, readMetar } from "@/core/air/metar";
+import { useWorkspace } from "@/ui/shell/library";
+import { nearestAerodrome } from "./place";
+import { useSituation } from "./situation-store";
+
+/** Fills wind and air from a pasted METAR, and says what it did not understand. */
+export function MetarField() {
+  const id = useId();
+  const { aerodromes } = useWorkspace().library;
+  const { metar, position } = useSituation((state) => state.current);
+  const change = useSituation((state) => state.change);
+  const [text, setText] = useState(metar ?? "");
+  const [fault, setFault] = useState<string | null>(null);
+  const [report, setReport] = useState<MetarReport | null>(null);
+
+  const read = () => {
+    const found = readMetar(text);
+    setFault(found.ok ? null : found.issue.message);
+    setReport(found.ok ? found.value : null);
+    if (!found.ok) return;
+    const { wind, temperature_K, qnh_Pa } = found.value;
+    // The station is taken to stand at the nearest aerodrome: a METAR does not carry its elevation.
+    const elevation_m = nearestAerodrome(position, aerodromes)?.elevation_m ?? 0;
+    change((current) => {
+      const pressure_Pa = qnh_Pa ?? current.air.qnh_Pa;
+      return {
+        metar: text,
+        air: { qnh_Pa: pressure_Pa, deviation_K: temperature_K === null ? current.air.deviation_K : deviationAtStation_K(temperature_K, elevation_m, pressure_Pa) },
+        wind: wind ? { ...current.wind, surface: { from_rad: wind.from_rad ?? 0, speed_mps: wind.from_rad === null ? 0 : wind.speed_mps } } : current.wind,
+      };
+    });
+  };
+
+  return (
+    <div>
+      <label htmlFor={id} className="mb-0.5 block text-sm text-ink2">
+        METAR
+      </label>
+      <div className="flex gap-2">
+        <input
+          id={id}
+          className="field num"
+          placeholder="TRSK 241200Z 25014KT 9999 12/08 Q1016"
+          value={text}
+          aria-invalid={fault ? true : undefined}
+          aria-describedby={`${id}-said`}
+          onChange={(event) => setText(event.currentTarget.value)}
+          onKeyDown={(event) => event.key === "Enter" && read()}
+        />
+        <button type="button" className="btn shrink-0" onClick={read}>
+          Use it
+        </button>
+      </div>
+      <div id={`${id}-said`} role="status" className="mt-1 text-sm">
+        {fault && <p className="text-brick">{fault}</p>}
+        {report && <Said report={report} />}
+      </div>
+    </div>
+  );
+}
+
+function Said({ report }: { report: MetarReport }) {
+  const { wind } = report;
+  const taken = [wind && "wind", report.temperature_K !== null && "temperature", report.qnh_Pa !== null && "QNH"].filter(Boolean).join(", ");
+  return (
+    <>
+      <p className="text-pine">Taken: {taken}. Layers aloft are unchanged.</p>
+      {wind && wind.from_rad === null && <p className="text-ochre">Caution: the wind is variable. It is planned as calm; try the worst direction too.</p>}
+      {wind?.gust_mps != null && <p className="text-ochre">Caution: gusts are reported. The mean wind is used; leave a larger reserve.</p>}
+      {wind?.variesBetween_rad && <p className="text-ochre">Caution: the direction varies; the mean is used.</p>}
+      {wind?.atLeast && <p className="text-ochre">Caution: the report says this speed or more.</p>}
+      {report.missing.length > 0 && <p>Missing in the report: {report.missing.join(", ")}.</p>}
+      {report.notUnderstood.length > 0 && <p>Not understood and not used: {report.notUnderstood.join(" ")}.</p>}
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+"use client";
+import { degrees } from "@/core/quantities/angle";
+import { Pilot } from "@/core/situation/situation-document";
+import { AngleField } from "@/ui/forms/AngleField";
+import { NumberField } from "@/ui/forms/NumberField";
+import { checkBy } from "@/ui/forms/fault";
+import { ChipEditor } from "./ChipEditor";
+import { useSituation } from "./situation-store";
+import { useChanged } from "./useChanged";
+
+const reactionCheck = checkBy(Pilot.shape.reaction_s);
+const bankCheck = checkBy(Pilot.shape.bank_rad);
+const marginCheck = checkBy(Pilot.shape.stallMargin);
+const daysCheck = checkBy(Pilot.shape.daysSincePractised);
+
+/** What the pilot can do. */
+export function PilotEditor() {
+  const pilot = useSituation((state) => state.current.pilot);
+  const change = useSituation((state) => state.change);
+  const set = (patch: Partial<Pilot>) => change((current) => ({ pilot: { ...current.pilot, ...patch } }));
+  return (
+    <ChipEditor label="Pilot" value={`${pilot.reaction_s.toFixed(pilot.reaction_s % 1 ? 1 : 0)} s · ${Math.round(degrees(pilot.bank_rad))}°`} changed={useChanged("pilot")} width={320}>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="Reaction" value={pilot.reaction_s} unit="s" digits={pilot.reaction_s % 1 ? 1 : 0} step={1} autoFocus check={reactionCheck} onChange={(reaction_s) => set({ reaction_s })} />
+        <AngleField label="Bank in turns" value={pilot.bank_rad} check={bankCheck} onChange={(bank_rad) => set({ bank_rad })} />
+        <NumberField label="Stall margin in turns" value={pilot.stallMargin} unit="× V_S" digits={2} step={0.05} check={marginCheck} onChange={(stallMargin) => set({ stallMargin })} />
+        <NumberField label="Days since practised" value={pilot.daysSincePractised} unit="d" digits={0} step={1} check={daysCheck} onChange={(daysSincePractised) => set({ daysSincePractised })} />
+      </div>
+      <p className="text-sm text-ink2">The reaction is flown straight on at the glide’s sink. Bank no steeper than you have practised: a low steep turn ends in a stall when the margin goes.</p>
+    </ChipEditor>
+  );
+}

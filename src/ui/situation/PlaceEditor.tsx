@@ -1,0 +1,92 @@
+"use client";
+import { useEffect, useState } from "react";
+import { LatLon } from "@/core/earth/geodesic";
+import type { MagneticVariation } from "@/core/earth/magnetic-variation";
+import { degrees, wrapTurn } from "@/core/quantities/angle";
+import { SituationDocument } from "@/core/situation/situation-document";
+import { core } from "@/ui/core/core";
+import { AngleField } from "@/ui/forms/AngleField";
+import { ChoiceField } from "@/ui/forms/ChoiceField";
+import { NumberField } from "@/ui/forms/NumberField";
+import { QuantityField } from "@/ui/forms/QuantityField";
+import { checkBy } from "@/ui/forms/fault";
+import { useWorkspace } from "@/ui/shell/library";
+import { useFormat } from "@/ui/units/units-store";
+import { ChipEditor } from "./ChipEditor";
+import { nearestAerodrome } from "./place";
+import { useSituation } from "./situation-store";
+import { useChanged } from "./useChanged";
+
+const altitudeCheck = checkBy(SituationDocument.shape.altitude_m);
+const headingCheck = checkBy(SituationDocument.shape.heading_rad);
+const latitudeCheck = checkBy(LatLon.shape.latitude_deg);
+const longitudeCheck = checkBy(LatLon.shape.longitude_deg);
+const dayCheck = (text: string) => (SituationDocument.shape.day.safeParse(text).success ? null : "A day is written 2026-11-24.");
+
+/** Where, how high, which way; terrain and magnetic variation of the place. */
+export function PlaceEditor() {
+  const { aerodromes, terrains } = useWorkspace().library;
+  const { position, altitude_m, heading_rad, day, terrainId } = useSituation((state) => state.current);
+  const change = useSituation((state) => state.change);
+  const format = useFormat();
+  const variation = useVariation(position, day);
+  const near = nearestAerodrome(position, aerodromes);
+  const place = near ? `${format("distance", near.distance_m)} ${near.point} ${near.name}` : "set a position";
+  const magnetic = variation ? wrapTurn(heading_rad - variation.variation_rad) : null;
+  return (
+    <ChipEditor label="Place" value={`${place} · ${format("height", altitude_m)}`} changed={useChanged("position", "altitude_m", "heading_rad", "day", "terrainId")} width={340}>
+      <div className="grid grid-cols-2 gap-3">
+        <QuantityField label="Altitude above sea level" kind="height" value={altitude_m} step={100} autoFocus check={altitudeCheck} onChange={(value) => change({ altitude_m: value })} />
+        <AngleField label="Heading, true" value={heading_rad} check={headingCheck} onChange={(value) => change({ heading_rad: value })} hint={magnetic === null ? undefined : `${Math.round(degrees(magnetic)) || 360}° magnetic`} />
+        <NumberField label="Latitude, north +" value={position.latitude_deg} unit="°" digits={4} step={0.01} check={latitudeCheck} onChange={(latitude_deg) => change({ position: { ...position, latitude_deg } })} />
+        <NumberField label="Longitude, east +" value={position.longitude_deg} unit="°" digits={4} step={0.01} check={longitudeCheck} onChange={(longitude_deg) => change({ position: { ...position, longitude_deg } })} />
+      </div>
+      <p className="text-sm text-ink2">Or drag the aircraft on the map; its handle turns the heading.</p>
+      <ChoiceField label="Terrain" value={terrainId ?? ""} onChange={(id) => change({ terrainId: id === "" ? null : id })} choices={[{ value: "", label: "none (paths are not checked against ground)" }, ...terrains.map((terrain) => ({ value: terrain.id, label: terrain.name }))]} />
+      <DayField value={day} onChange={(value) => change({ day: value })} />
+      {variation && (
+        <p className={variation.warning ? "text-sm text-ochre" : "text-sm text-ink2"}>
+          Magnetic variation {Math.abs(degrees(variation.variation_rad)).toFixed(1)}° {variation.variation_rad >= 0 ? "east" : "west"}, {variation.model}, epoch {variation.epoch_year}.{variation.warning && ` Caution: ${variation.warning}`}
+        </p>
+      )}
+    </ChipEditor>
+  );
+}
+
+function DayField({ value, onChange }: { value: string; onChange: (value: string) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const fault = typed === null ? null : dayCheck(typed);
+  return (
+    <label className="block text-sm text-ink2">
+      Day, for magnetic variation
+      <input
+        type="date"
+        className="field num mt-0.5"
+        value={typed ?? value}
+        aria-invalid={fault ? true : undefined}
+        onChange={(event) => {
+          setTyped(event.currentTarget.value);
+          if (!dayCheck(event.currentTarget.value)) onChange(event.currentTarget.value);
+        }}
+        onBlur={() => setTyped(null)}
+      />
+      {fault && (
+        <span role="alert" className="text-brick">
+          {fault}
+        </span>
+      )}
+    </label>
+  );
+}
+
+function useVariation(place: LatLon, day: string): MagneticVariation | null {
+  const [variation, setVariation] = useState<MagneticVariation | null>(null);
+  useEffect(() => {
+    let stale = false;
+    void core().variation(place, day).then((found) => !stale && setVariation(found));
+    return () => {
+      stale = true;
+    };
+  }, [place, day]);
+  return variation;
+}

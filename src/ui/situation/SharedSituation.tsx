@@ -1,0 +1,30 @@
+"use client";
+import { useEffect } from "react";
+import { toast } from "sonner";
+import { cleanGlide } from "@/core/aircraft/configuration";
+import { useWorkspace } from "@/ui/shell/library";
+import { situationOfLink } from "./shared-link";
+import { useSituation } from "./situation-store";
+
+/** Applies what a shared address carries, as a change that can be undone, and cleans the address. */
+export function SharedSituation() {
+  const { aircraft } = useWorkspace().library;
+  useEffect(() => {
+    const { current, change } = useSituation.getState();
+    const shared = situationOfLink(location.search, current);
+    if (!shared) return;
+    history.replaceState(history.state, "", location.pathname);
+    if ("fault" in shared) {
+      toast(shared.fault);
+      return;
+    }
+    const next = aircraft.find((candidate) => candidate.id === shared.change.aircraftId)?.document;
+    if (!next) {
+      toast("The link names an aircraft that is not in your library; it was not used.");
+      return;
+    }
+    change({ ...shared.change, ...(shared.change.aircraftId === current.aircraftId ? {} : { configuration: cleanGlide(next) }) });
+    toast("The link’s aircraft, place, wind and air are in use. Undo brings yours back.");
+  }, [aircraft]);
+  return null;
+}

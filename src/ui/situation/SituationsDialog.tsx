@@ -1,0 +1,97 @@
+"use client";
+import { Copy, Download, Trash2, Upload } from "lucide-react";
+import { useRef, useState } from "react";
+import { SituationDocument } from "@/core/situation/situation-document";
+import { Panel } from "@/ui/shell/Panel";
+import { useDialogs } from "@/ui/shell/dialogs-store";
+import { useWorkspace } from "@/ui/shell/library";
+import { checkText } from "@/ui/forms/fault";
+import { useSituation } from "./situation-store";
+import { downloadSituation, openSituation, useSituationActions } from "./useSituationActions";
+
+const nameCheck = checkText(SituationDocument.shape.name);
+
+/** All situations of the account: open, rename, copy, delete, import, export. */
+export function SituationsDialog() {
+  const { situations, library } = useWorkspace();
+  const { id, current } = useSituation();
+  const show = useDialogs((state) => state.show);
+  const actions = useSituationActions();
+  const file = useRef<HTMLInputElement>(null);
+  return (
+    <Panel name="situations" title="Situations" wide>
+      <NameField key={id} name={current.name} onChange={actions.rename} />
+      <div className="mt-3 flex flex-wrap gap-2 border-b border-rule pb-4">
+        <button type="button" className="btn btn-quiet" onClick={() => void actions.copy()}>
+          <Copy size={15} aria-hidden="true" /> Copy
+        </button>
+        <button type="button" className="btn btn-quiet" onClick={() => downloadSituation(current, library)}>
+          <Download size={15} aria-hidden="true" /> Export JSON
+        </button>
+        <button type="button" className="btn btn-quiet" onClick={() => file.current?.click()}>
+          <Upload size={15} aria-hidden="true" /> Import JSON
+        </button>
+        <input
+          ref={file}
+          type="file"
+          accept="application/json,.json"
+          className="hidden"
+          aria-label="Situation file"
+          onChange={(event) => {
+            const [chosen] = event.currentTarget.files ?? [];
+            event.currentTarget.value = "";
+            if (chosen) void actions.importFile(chosen, library);
+          }}
+        />
+      </div>
+      <ul className="mt-2">
+        {situations.map((situation) => (
+          <li key={situation.id} className="flex items-center gap-2 border-b border-rule py-1">
+            <button
+              type="button"
+              className="min-w-0 flex-1 rounded px-2 py-1 text-left hover:bg-mark"
+              aria-current={situation.id === id ? "true" : undefined}
+              onClick={() => {
+                if (situation.id !== id) openSituation(situation.id, situation.document);
+                show(null);
+              }}
+            >
+              <span className="block truncate font-semibold">{situation.document.name}</span>
+              <span className="num block text-[13px] text-ink2">
+                {situation.id === id ? "open now" : `saved ${situation.updatedAt.slice(0, 16).replace("T", " ")} UTC`}
+              </span>
+            </button>
+            <button type="button" className="rounded p-1.5 hover:bg-mark disabled:opacity-40" disabled={situation.id === id} aria-label={`Delete ${situation.document.name}`} onClick={() => void actions.remove(situation.id, situation.document.name)}>
+              <Trash2 size={16} aria-hidden="true" />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-3 text-[13px] text-ink2">The open situation cannot be deleted; open another first. A deletion can be undone.</p>
+    </Panel>
+  );
+}
+
+function NameField({ name, onChange }: { name: string; onChange: (name: string) => void }) {
+  const [typed, setTyped] = useState(name);
+  const fault = nameCheck(typed);
+  return (
+    <label className="block">
+      <span className="mb-0.5 block text-sm text-ink2">Name of the open situation</span>
+      <input
+        className="field"
+        value={typed}
+        aria-invalid={fault ? true : undefined}
+        onChange={(event) => {
+          setTyped(event.currentTarget.value);
+          if (!nameCheck(event.currentTarget.value)) onChange(event.currentTarget.value);
+        }}
+      />
+      {fault && (
+        <span role="alert" className="text-sm text-brick">
+          {fault}
+        </span>
+      )}
+    </label>
+  );
+}

@@ -1,0 +1,74 @@
+"use client";
+import { Plus, Trash2 } from "lucide-react";
+import { WindLayer, type WindColumn } from "@/core/air/wind";
+import { degrees } from "@/core/quantities/angle";
+import { fromSi, type UnitChoice } from "@/core/quantities/units";
+import { AngleField } from "@/ui/forms/AngleField";
+import { CheckField } from "@/ui/forms/CheckField";
+import { QuantityField } from "@/ui/forms/QuantityField";
+import { checkBy } from "@/ui/forms/fault";
+import { useUnits } from "@/ui/units/units-store";
+import { ChipEditor } from "./ChipEditor";
+import { MetarField } from "./MetarField";
+import { useSituation } from "./situation-store";
+import { useChanged } from "./useChanged";
+
+const fromCheck = checkBy(WindLayer.shape.from_rad);
+const speedCheck = checkBy(WindLayer.shape.speed_mps);
+const altitudeCheck = checkBy(WindLayer.shape.altitude_m);
+
+/** "250/14", direction from and speed in the user's unit. */
+export function formatWind(wind: { from_rad: number; speed_mps: number }, units: UnitChoice): string {
+  const speed = Math.round(fromSi("speed", units.speed, wind.speed_mps));
+  if (speed === 0) return "calm";
+  const from = Math.round(degrees(wind.from_rad)) % 360 || 360;
+  return `${String(from).padStart(3, "0")}/${String(speed).padStart(2, "0")}`;
+}
+
+function summary({ surface, layers }: WindColumn, units: UnitChoice): string {
+  const lowest = [...layers].sort((a, b) => a.altitude_m - b.altitude_m)[0];
+  const aloft = lowest ? `${formatWind(lowest, units)} at ${(fromSi("height", units.height, lowest.altitude_m) / 1000).toFixed(units.height === "ft" ? 0 : 1)}k` : "";
+  return [surface ? formatWind(surface, units) : "", aloft].filter(Boolean).join(" · ") || "calm";
+}
+
+/** Wind at the ground and aloft. */
+export function WindEditor() {
+  const wind = useSituation((state) => state.current.wind);
+  const change = useSituation((state) => state.change);
+  const units = useUnits((state) => state.units);
+  const set = (patch: Partial<WindColumn>) => change((current) => ({ wind: { ...current.wind, ...patch } }));
+  const setLayer = (i: number, patch: Partial<WindLayer>) => set({ layers: wind.layers.map((layer, at) => (at === i ? { ...layer, ...patch } : layer)) });
+  const highest = Math.max(0, ...wind.layers.map((layer) => layer.altitude_m));
+  return (
+    <ChipEditor label="Wind" value={summary(wind, units)} changed={useChanged("wind")} width={470}>
+      <MetarField />
+      <fieldset className="flex flex-col gap-2 border-t border-rule pt-3">
+        <legend className="sr-only">Wind at the surface</legend>
+        <CheckField label="Surface wind, 10 m above ground" checked={wind.surface !== null} onChange={(known) => set({ surface: known ? { from_rad: 0, speed_mps: 0 } : null })} />
+        {wind.surface && (
+          <div className="grid grid-cols-3 gap-3">
+            <AngleField label="From, true" value={wind.surface.from_rad} step={10} check={fromCheck} onChange={(from_rad) => wind.surface && set({ surface: { ...wind.surface, from_rad } })} />
+            <QuantityField label="Speed" kind="speed" value={wind.surface.speed_mps} check={speedCheck} onChange={(speed_mps) => wind.surface && set({ surface: { ...wind.surface, speed_mps } })} />
+          </div>
+        )}
+      </fieldset>
+      <fieldset className="flex flex-col gap-2 border-t border-rule pt-3">
+        <legend className="sr-only">Wind aloft</legend>
+        <p className="text-sm text-ink2">Aloft. Between layers the wind is joined as vectors; below the lowest it follows the 1/7 law.</p>
+        {wind.layers.map((layer, i) => (
+          <div key={i} className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-3">
+            <QuantityField label="Altitude" kind="height" value={layer.altitude_m} step={500} check={altitudeCheck} onChange={(altitude_m) => setLayer(i, { altitude_m })} />
+            <AngleField label="From, true" value={layer.from_rad} step={10} check={fromCheck} onChange={(from_rad) => setLayer(i, { from_rad })} />
+            <QuantityField label="Speed" kind="speed" value={layer.speed_mps} check={speedCheck} onChange={(speed_mps) => setLayer(i, { speed_mps })} />
+            <button type="button" className="mb-1.5 rounded p-1 hover:bg-mark" aria-label={`Remove layer ${i + 1}`} onClick={() => set({ layers: wind.layers.filter((_, at) => at !== i) })}>
+              <Trash2 size={16} aria-hidden="true" />
+            </button>
+          </div>
+        ))}
+        <button type="button" className="btn btn-quiet self-start" disabled={wind.layers.length >= 20} onClick={() => set({ layers: [...wind.layers, { altitude_m: highest + 914.4, from_rad: wind.surface?.from_rad ?? 0, speed_mps: wind.surface?.speed_mps ?? 0 }] })}>
+          <Plus size={15} aria-hidden="true" /> Add a layer
+        </button>
+      </fieldset>
+    </ChipEditor>
+  );
+}

@@ -1,0 +1,45 @@
+// A situation as a file: the document, and the aircraft when it is the account's own, so that it opens anywhere.
+import { z } from "zod";
+import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { type Outcome, failure, issuesOf, success } from "@/core/outcome";
+import { type SituationDocument, readSituation } from "@/core/situation/situation-document";
+
+/** Largest file read, bytes; a real one is under 10 kB. */
+const LIMIT = 1024 * 1024;
+
+/** What a situation file brings. */
+export interface SituationFile {
+  readonly document: SituationDocument;
+  /** The aircraft it was made with, when that was not one of the shared library. */
+  readonly aircraft: AircraftDocument | null;
+}
+
+/** The text of a situation file. */
+export function writeSituationFile(document: SituationDocument, aircraft: AircraftDocument | null): string {
+  return JSON.stringify(aircraft ? { ...document, aircraft } : document, null, 1);
+}
+
+/**
+ * Reads a situation file.
+ *
+ * @returns `not_json`, `too_large`, `future_version`, `situation_invalid` or `aircraft_invalid`, in a pilot's words
+ */
+export function readSituationFile(text: string): Outcome<SituationFile> {
+  if (text.length > LIMIT) return failure("too_large", "A situation file is smaller than 1 MB; this is something else. Nothing was imported.");
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return failure("not_json", "This file is not JSON: it is damaged or something else. Nothing was imported.");
+  }
+  const document = readSituation(value);
+  if (!document.ok) return document;
+  const { aircraft } = z.object({ aircraft: z.unknown().optional() }).parse(value);
+  if (aircraft === undefined) return success({ document: document.value, aircraft: null });
+  const parsed = AircraftDocument.safeParse(aircraft);
+  if (!parsed.success) {
+    const [first] = issuesOf(parsed.error);
+    return failure("aircraft_invalid", `The aircraft in this file is damaged (${first.path}: ${first.message}). Nothing was imported.`);
+  }
+  return success({ document: document.value, aircraft: parsed.data });
+}

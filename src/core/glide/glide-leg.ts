@@ -74,7 +74,8 @@ const PARTS: TurnStraightTurn = { turn1_rad: 0, straight_m: 0, turn2_rad: 0, hea
  * Finds one word of the leg.
  *
  * @returns `word_impossible` when the circles overlap, `wind_exceeds_airspeed` when the final or the leg makes no headway,
- *   `not_settled` when the drift does not converge (wind near the airspeed)
+ *   `turn_flips` when a turn would be none with one drift and a full circle with the next, so that this way round has no
+ *   steady solution, `not_settled` when the drift does not converge for another reason (wind near the airspeed)
  */
 export function solveLeg(problem: LegProblem, word: Word): Outcome<SolvedLeg> {
   const { performance, integrals, start, arrival, final_m } = problem;
@@ -93,6 +94,9 @@ export function solveLeg(problem: LegProblem, word: Word): Outcome<SolvedLeg> {
   let h2 = h1;
   let h3 = h1;
   let h4 = h1;
+  let lastTurn1 = 0;
+  let lastTurn2 = 0;
+  let flips = 0;
   for (let round = 1; round <= MAX_ROUNDS; round += 1) {
     // Final: crab against the mean wind of its own height band.
     // With no band yet (first round, or no final at all) the wind over one metre is the wind there.
@@ -181,11 +185,15 @@ export function solveLeg(problem: LegProblem, word: Word): Outcome<SolvedLeg> {
       // Kept between a crawl and a leap: a word that flips between two solutions would otherwise throw it about.
       relaxation = Math.min(Math.max(relaxation, 0.3), 1.6);
     }
+    if (round > 1 && (Math.abs(parts.turn1_rad - lastTurn1) > Math.PI || Math.abs(parts.turn2_rad - lastTurn2) > Math.PI)) flips += 1;
+    lastTurn1 = parts.turn1_rad;
+    lastTurn2 = parts.turn2_rad;
     driftX += relaxation * residualX;
     driftY += relaxation * residualY;
     lastResidualX = residualX;
     lastResidualY = residualY;
   }
+  if (flips > MAX_ROUNDS / 8) return failure("turn_flips", "In this wind a turn of this way round flips between none and a full circle: it has no steady solution. Another way round does.");
   return failure("not_settled", "The wind drift does not settle for this way round (wind close to the glide speed).");
 }
 

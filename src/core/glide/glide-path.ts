@@ -97,7 +97,7 @@ export function legPerformance(polar: Polar, glide: StraightGlide, bank_rad: num
  * Searches all ways from a start to a landing point.
  *
  * @returns paths by falling margin, and the ways that do not exist with the reason; a failure when no way exists at all
- *   (`wind_exceeds_airspeed`, `word_impossible`, `not_settled`) or a choice is out of range
+ *   (`wind_exceeds_airspeed`, `word_impossible`, `turn_flips`, `not_settled`) or a choice is out of range
  */
 export function searchPaths(problem: PathProblem): Outcome<PathSearch> {
   const { choices } = problem;
@@ -211,8 +211,15 @@ export interface PathPoint {
 const TURN_STEP_RAD = Math.PI / 24;
 const STRAIGHT_STEP_M = 100;
 
-/** Points along a path, dense enough to draw and to check against terrain. */
-export function pathPoints(problem: PathProblem, path: GlidePath): PathPoint[] {
+/** Spacing for paths that are only drawn, m: ends out of reach lie far away. */
+export const DRAWING_STEP_M = 800;
+
+/**
+ * Points along a path.
+ *
+ * @param straightStep_m - greatest distance between points on straights; the default is dense enough to check against terrain
+ */
+export function pathPoints(problem: PathProblem, path: GlidePath, straightStep_m: number = STRAIGHT_STEP_M): PathPoint[] {
   const { glide, integrals, start, choices } = problem;
   const performance = legPerformance(problem.polar, glide, choices.bank_rad, choices.stallMargin);
   const points: PathPoint[] = [];
@@ -252,14 +259,14 @@ export function pathPoints(problem: PathProblem, path: GlidePath): PathPoint[] {
 
   const first = path.legStarts[0];
   const reactionAir = (start.altitude_m - first.altitude_m) * glide.ratio;
-  let at: { x_m: number; y_m: number; altitude_m: number } = trace(start, first.altitude_m, performance.straightSinkEas_mps, steps(reactionAir, STRAIGHT_STEP_M), along(start.heading_rad, reactionAir));
+  let at: { x_m: number; y_m: number; altitude_m: number } = trace(start, first.altitude_m, performance.straightSinkEas_mps, steps(reactionAir, straightStep_m), along(start.heading_rad, reactionAir));
   path.legs.forEach((leg, i) => {
     const [sign1, sign2] = turnSigns(leg.word);
     const heading = path.legStarts[i].heading_rad;
     at = trace(at, leg.altitudes_m[1], performance.turnSinkEas_mps, steps(leg.turn1_rad, TURN_STEP_RAD), around(heading, sign1, leg.radius1_m, leg.radiusSlope1_mprad, leg.turn1_rad));
-    at = trace(at, leg.altitudes_m[2], performance.straightSinkEas_mps, steps(leg.straight_m, STRAIGHT_STEP_M), along(leg.straightHeading_rad, leg.straight_m));
+    at = trace(at, leg.altitudes_m[2], performance.straightSinkEas_mps, steps(leg.straight_m, straightStep_m), along(leg.straightHeading_rad, leg.straight_m));
     at = trace(at, leg.altitudes_m[3], performance.turnSinkEas_mps, steps(leg.turn2_rad, TURN_STEP_RAD), around(leg.straightHeading_rad, sign2, leg.radius2_m, leg.radiusSlope2_mprad, leg.turn2_rad));
-    if (i === path.legs.length - 1) at = trace(at, leg.altitudes_m[4], performance.straightSinkEas_mps, steps(leg.finalAir_m, STRAIGHT_STEP_M), along(leg.finalHeading_rad, leg.finalAir_m));
+    if (i === path.legs.length - 1) at = trace(at, leg.altitudes_m[4], performance.straightSinkEas_mps, steps(leg.finalAir_m, straightStep_m), along(leg.finalHeading_rad, leg.finalAir_m));
   });
   return points;
 }

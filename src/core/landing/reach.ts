@@ -11,7 +11,7 @@ import { LatLon } from "../earth/geodesic";
 import { type LocalPlane, localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
 import { type DescentIntegrals, type IntegralsAt, descentIntegrals } from "../glide/descent-integrals";
-import { type GlidePath, type PathPoint, type PathProblem, pathPoints, searchPaths } from "../glide/glide-path";
+import { DRAWING_STEP_M, type GlidePath, type PathPoint, type PathProblem, pathPoints, searchPaths } from "../glide/glide-path";
 import { type TurnSpeed, turnSpeed } from "../glide/gliding-turn";
 import { speedToFly } from "../glide/speed-to-fly";
 import { type StraightGlide, bestGlide } from "../glide/straight-glide";
@@ -157,8 +157,10 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
   }
   const { paths, failed } = search.value;
   let chosen = paths[0];
-  let points = pathPoints(problem, chosen);
-  let clearance = terrain ? terrainClearance(terrain, points, aim, input.plan.clearance_m) : null;
+  const arrives = chosen.margin_m + input.plan.reserve_m >= 0;
+  // What does not arrive is short whatever the ground is like: it is drawn, not checked.
+  let points = pathPoints(problem, chosen, arrives ? undefined : DRAWING_STEP_M);
+  let clearance = terrain && arrives ? terrainClearance(terrain, points, aim, input.plan.clearance_m) : null;
   // The cheapest way may run into a hill that the next one avoids; a dearer way is worth taking only while it still arrives.
   for (let i = 1; i < paths.length && blocked(clearance) && terrain && paths[i].margin_m >= 0; i += 1) {
     const other = pathPoints(problem, paths[i]);
@@ -169,7 +171,6 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
       clearance = otherClearance;
     }
   }
-  const arrives = chosen.margin_m + input.plan.reserve_m >= 0;
   const status: ReachStatus = arrives && blocked(clearance) ? "terrain" : chosen.margin_m >= 0 ? "reached" : arrives ? "reserve" : "short";
   return {
     ...common,

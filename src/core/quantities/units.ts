@@ -10,6 +10,8 @@ interface Unit {
   readonly digits: number;
   /** Round the shown value to this step (heights to 10 ft); 1 when left out. */
   readonly step?: number;
+  /** No gap between thousands: 1016 hPa is never written otherwise. */
+  readonly plain?: boolean;
 }
 
 /** The kinds of quantity and their units; the first of each is the default. */
@@ -38,7 +40,7 @@ export const UNITS = {
     t: { label: "t", factor: 1000, digits: 2 },
   },
   pressure: {
-    hPa: { label: "hPa", factor: 100, digits: 0 },
+    hPa: { label: "hPa", factor: 100, digits: 0, plain: true },
     inHg: { label: "inHg", factor: PA_PER_INHG, digits: 2 },
   },
   temperature: {
@@ -104,5 +106,6 @@ export function formatNumber(value: number, digits = 0, step = 1): string {
 /** SI value in the chosen unit, rounded, with the unit after a space that does not break: "1 620 ft". */
 export function formatSi(kind: QuantityKind, name: string, si: number): string {
   const unit = unitOf(kind, name);
-  return `${formatNumber(fromSi(kind, name, si), unit.digits, unit.step)}\u00a0${unit.label}`;
+  const number = formatNumber(fromSi(kind, name, si), unit.digits, unit.step);
+  return `${unit.plain ? number.replace("\u202f", "") : number}\u00a0${unit.label}`;
 }

@@ -5,7 +5,6 @@ import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { type Answer, send, sendRaw } from "@/ui/request";
 import { Panel } from "@/ui/shell/Panel";
-import { useDialogs } from "@/ui/shell/dialogs-store";
 import { useWorkspace } from "@/ui/shell/library";
 import { TerrainField } from "./TerrainField";
 
@@ -16,7 +15,6 @@ const LIMIT = 40 * 1024 * 1024;
 export function AccountDialog() {
   const { account } = useWorkspace();
   const router = useRouter();
-  const show = useDialogs((state) => state.show);
   const file = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
 
@@ -32,9 +30,8 @@ export function AccountDialog() {
   const signOut = async () => {
     const answer = await send("DELETE", "/api/session");
     if (!answer.ok) return toast(answer.issues.map((issue) => issue.message).join(" "));
-    show(null);
-    router.push("/");
-    router.refresh();
+    // A whole new page, which leads to the start: nothing of this account stays in memory.
+    location.reload();
   };
   return (
     <Panel name="account" title="Account">

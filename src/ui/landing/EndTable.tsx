@@ -11,10 +11,16 @@ import { STATUS_TONE, formatMargin } from "./margin";
 import { shownEnd, useReach } from "./reach-store";
 import { wayInWords } from "./way";
 
+/** Shortfalls up to this are listed however little height there is, m (about 2,000 ft). */
+const ALWAYS_LISTED_M = 610;
+
 /** Ends that fall short by more than the height at hand are not near enough to matter. */
 function nearEnough({ path, status }: EndReach): boolean {
-  return status === "none" || (path !== null && path.margin_m > -path.have_m);
+  return status === "none" || (path !== null && path.margin_m > -Math.max(path.have_m, ALWAYS_LISTED_M));
 }
+
+/** Columns that a narrow window has no room for; the ledger and the map say the same. */
+const WIDE_ONLY = "max-[1150px]:hidden";
 
 /** Every landing end within reach or nearly so, the best first. */
 export function EndTable() {
@@ -32,13 +38,13 @@ export function EndTable() {
   if (!ends) return null;
   if (list.length === 0) return <p className="p-4">No landing place is near enough to be worth a path. Move the aircraft, or add a site.</p>;
   return (
-    <table className="w-full text-[13.5px]">
+    <table className="w-full text-[13px]">
       <caption className="sr-only">Landing ends: runways within reach first, then surveyed sites, each by the height left</caption>
       <thead className="sticky top-0 z-10 bg-sheet">
         <tr className="text-right text-[13px] text-ink2">
           <th className="px-3 py-1.5 text-left font-normal">Landing end</th>
           <th className="px-1.5 font-normal">left</th>
-          <th className="px-1.5 font-normal">uses</th>
+          <th className={`px-1.5 font-normal ${WIDE_ONLY}`}>uses</th>
           <th className="px-1.5 font-normal">time</th>
           <th className="px-1.5 font-normal">wind</th>
           <th className="px-1.5 font-normal">
@@ -46,7 +52,7 @@ export function EndTable() {
               cross
             </abbr>
           </th>
-          <th className="px-1.5 font-normal">strip</th>
+          <th className={`px-1.5 font-normal ${WIDE_ONLY}`}>strip</th>
           <th className="px-3 text-left font-normal">way</th>
         </tr>
       </thead>
@@ -82,11 +88,11 @@ function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: 
           <span className="text-brick">no path</span>
         )}
       </td>
-      <td className="num px-1.5 whitespace-nowrap">{path && format("height", path.used_m)}</td>
+      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{path && format("height", path.used_m)}</td>
       <td className="num px-1.5">{path && minutes(path.time_s)}</td>
       <td className="num px-1.5 whitespace-nowrap">{along === 0 ? "0" : `${end.tailwind_mps > 0 ? "tail" : "head"} ${along}`}</td>
       <td className="num px-1.5 whitespace-nowrap">{across === 0 ? "0" : `${across} ${end.crosswind_mps > 0 ? "R" : "L"}`}</td>
-      <td className="num px-1.5 whitespace-nowrap">{strip && `${format("length", strip.length_m)} ${strip.surface}`}</td>
+      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{strip && `${format("length", strip.length_m)} ${strip.surface}`}</td>
       <td className="max-w-64 truncate px-3 text-left">{saying(end)}</td>
     </tr>
   );

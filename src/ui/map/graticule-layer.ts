@@ -42,7 +42,7 @@ export function fillGraticule(layer: VectorLayer, plane: LocalPlane, [west, sout
   const longitudes = corners.map((corner) => corner.longitude_deg);
   const [south_deg, north_deg] = [Math.min(...latitudes), Math.max(...latitudes)];
   const [west_deg, east_deg] = [Math.min(...longitudes), Math.max(...longitudes)];
-  const step = STEPS_DEG.find((candidate) => (north_deg - south_deg) / candidate <= 4) ?? 2;
+  const step = STEPS_DEG.find((candidate) => (north_deg - south_deg) / candidate <= 4 && (east_deg - west_deg) / candidate <= 6) ?? 2;
   const line = (from: [number, number], to: [number, number]) =>
     Array.from({ length: BENDS + 1 }, (_, i) => {
       const share = i / BENDS;

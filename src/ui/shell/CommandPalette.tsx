@@ -15,7 +15,7 @@ export function CommandPalette() {
       open={shown}
       onOpenChange={(open) => show(open ? "commands" : null)}
       label="Commands"
-      overlayClassName="fixed inset-0 z-40 bg-ink/25"
+      overlayClassName="fixed inset-0 z-40 bg-[#0b0e13]/35"
       contentClassName="panel fixed top-[14vh] left-1/2 z-50 w-[92vw] max-w-xl -translate-x-1/2"
     >
       <Command.Input placeholder="What would you like to do?" className="w-full border-b border-rule bg-transparent px-4 py-3 outline-none" />

@@ -11,7 +11,7 @@ export function Panel({ name, title, children, wide = false }: { name: DialogNam
   return (
     <Dialog.Root open={shown} onOpenChange={(open) => show(open ? name : null)}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-[#0b0e13]/35" />
         <Dialog.Content className={`panel fixed top-[8vh] left-1/2 z-50 flex max-h-[84vh] w-[92vw] -translate-x-1/2 flex-col ${wide ? "max-w-3xl" : "max-w-lg"}`} aria-describedby={undefined}>
           <div className="flex items-center justify-between border-b border-rule px-5 py-3">
             <Dialog.Title className="text-lg font-bold">{title}</Dialog.Title>
@@ -19,7 +19,9 @@ export function Panel({ name, title, children, wide = false }: { name: DialogNam
               <X size={18} aria-hidden="true" />
             </Dialog.Close>
           </div>
-          <div className="min-h-0 overflow-auto px-5 py-4">{children}</div>
+          <div className="min-h-0 overflow-auto px-5 py-4" tabIndex={0} role="region" aria-label={title}>
+            {children}
+          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

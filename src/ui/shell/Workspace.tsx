@@ -1,7 +1,8 @@
 "use client";
-import { type ReactNode, useEffect, useState } from "react";
+import { type ReactNode, useEffect, useRef } from "react";
 import { Toaster } from "sonner";
 import { Tooltip } from "radix-ui";
+import type { Preferences } from "@/server/accounts";
 import type { StoredSituation } from "@/server/situations";
 import { draftOf } from "@/ui/situation/draft";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -18,6 +19,7 @@ import { type WorkspaceData, WorkspaceProvider } from "./library";
 import { ShellKeys } from "./ShellKeys";
 import { SituationsDialog } from "@/ui/situation/SituationsDialog";
 import { UnitsDialog } from "@/ui/units/UnitsDialog";
+import { adoptPreferences } from "@/ui/account/preferences";
 import { AccountDialog } from "@/ui/account/AccountDialog";
 import { SharedSituation } from "@/ui/situation/SharedSituation";
 
@@ -25,7 +27,7 @@ import { SharedSituation } from "@/ui/situation/SharedSituation";
 export function Workspace({ children, ...data }: WorkspaceData & { children: ReactNode }) {
   return (
     <WorkspaceProvider value={data}>
-      <OpenFirst situations={data.situations}>
+      <OpenFirst situations={data.situations} preferences={data.account.preferences}>
         <Frame>{children}</Frame>
       </OpenFirst>
     </WorkspaceProvider>
@@ -33,18 +35,18 @@ export function Workspace({ children, ...data }: WorkspaceData & { children: Rea
 }
 
 /** Opens the situation worked on last in this browser, or the account's latest, before anything reads the store. */
-function OpenFirst({ situations, children }: { situations: readonly StoredSituation[]; children: ReactNode }) {
-  const [ready, setReady] = useState(false);
+function OpenFirst({ situations, preferences, children }: { situations: readonly StoredSituation[]; preferences: Preferences; children: ReactNode }) {
+  const ready = useSituation((state) => state.id !== "");
+  const firstPreferences = useRef(preferences);
   useEffect(() => {
     void useUnits.persist.rehydrate();
+    adoptPreferences(firstPreferences.current);
+  }, []);
+  useEffect(() => {
     const last = localStorage.getItem("utrimax:situation");
     const first = situations.find((situation) => situation.id === last) ?? situations[0];
     const { open, id } = useSituation.getState();
-    if (!situations.some((situation) => situation.id === id)) {
-      open(first.id, first.document, draftOf(first.id));
-      useSituation.temporal.getState().clear();
-    }
-    setReady(true);
+    if (!situations.some((situation) => situation.id === id)) open(first.id, first.document, draftOf(first.id));
   }, [situations]);
   return ready ? children : <p className="p-8 text-ink2">Opening …</p>;
 }
@@ -54,7 +56,7 @@ function Frame({ children }: { children: ReactNode }) {
   useReachAnswer();
   return (
     <Tooltip.Provider delayDuration={400}>
-      <div className="grid h-full grid-cols-[196px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] no-print">
+      <div className="grid h-full grid-cols-[196px_minmax(0,1fr)] max-[1150px]:grid-cols-[164px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] no-print">
         <Spine />
         <SituationStrip />
         <main className="col-start-2 row-start-2 min-h-0 overflow-auto border-l border-rule" id="stage">

@@ -13,6 +13,12 @@ export function shownAppearance(): "day" | "night" {
   return document.documentElement.dataset.appearance === "night" ? "night" : "day";
 }
 
+/** What the user chose in this browser. */
+export function chosenAppearance(): Appearance {
+  const stored = localStorage.getItem(KEY);
+  return stored === "day" || stored === "night" ? stored : "system";
+}
+
 /** Keeps a choice and shows it. */
 export function chooseAppearance(choice: Appearance): void {
   localStorage.setItem(KEY, choice);

@@ -9,7 +9,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 
 /** What the server gave the page to work with. */
 export interface WorkspaceData {
-  readonly account: Pick<Account, "kind" | "email">;
+  readonly account: Pick<Account, "kind" | "email" | "preferences">;
   readonly library: Library;
   readonly situations: readonly StoredSituation[];
 }

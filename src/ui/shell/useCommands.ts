@@ -1,6 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { toast } from "sonner";
+import { chooseAndTellAppearance } from "@/ui/account/preferences";
 import { downloadPath } from "@/ui/landing/path-download";
 import { shownEnd, useReach } from "@/ui/landing/reach-store";
 import { useWorkspace } from "@/ui/shell/library";
@@ -8,7 +9,7 @@ import { downloadSituation, useSituationActions } from "@/ui/situation/useSituat
 import { situationLink } from "@/ui/situation/shared-link";
 import { useSituation } from "@/ui/situation/situation-store";
 import { saveSituation } from "@/ui/situation/useSaving";
-import { chooseAppearance, shownAppearance } from "./appearance";
+import { shownAppearance } from "./appearance";
 import { useDialogs } from "./dialogs-store";
 import { STAGES } from "./stages";
 
@@ -54,10 +55,10 @@ export function useCommands(): Command[] {
     { title: "Export the path as GPX", group: "Path", keys: "", keyLabel: "", run: path("gpx") },
     { title: "Follow the best landing end", group: "Path", keys: "b", keyLabel: "b", run: () => useReach.getState().pin(null) },
     { title: "Commands", group: "Page", keys: "/, shift+/", keyLabel: "/", run: () => show("commands") },
-    { title: "List of keys", group: "Page", keys: "shift+?", keyLabel: "?", run: () => show("keys") },
+    { title: "List of keys", group: "Page", keys: "?, shift+?", keyLabel: "?", run: () => show("keys") },
     { title: "Units", group: "Page", keys: "u", keyLabel: "u", run: () => show("units") },
     { title: "Print the card", group: "Page", keys: "p", keyLabel: "p", run: () => window.print() },
-    { title: "Day or night", group: "Page", keys: "t", keyLabel: "t", run: () => chooseAppearance(shownAppearance() === "day" ? "night" : "day") },
+    { title: "Day or night", group: "Page", keys: "t", keyLabel: "t", run: () => chooseAndTellAppearance(shownAppearance() === "day" ? "night" : "day") },
     { title: "Account, export and import of everything", group: "Page", keys: "", keyLabel: "", run: () => show("account") },
   ];
 }

@@ -28,7 +28,7 @@ export function AircraftEditor() {
     // Another aircraft starts as its dead engine leaves it, at its usual mass: nothing of the old one's fits.
     if (next) change({ aircraftId, mass_kg: next.mass.usual_kg, configuration: cleanGlide(next) });
   };
-  const propellers = PropellerState.options.filter((state) => state !== "none" && polar?.deadPropeller?.[state] != null);
+  const propellers = PropellerState.options.filter((state) => state !== "none" && (polar?.deadPropeller?.[state] ?? null) !== null);
 
   return (
     <ChipEditor label="Aircraft" value={document.name} changed={changed}>

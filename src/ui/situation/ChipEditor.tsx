@@ -9,15 +9,17 @@ interface Props {
   changed: boolean;
   children: ReactNode;
   width?: number;
+  /** Gives way when the strip is too short. */
+  yields?: boolean;
 }
 
 /** One part of the situation: what it is now, and an editor behind it. */
-export function ChipEditor({ label, value, changed, children, width = 320 }: Props) {
+export function ChipEditor({ label, value, changed, children, width = 320, yields = false }: Props) {
   return (
     <Popover.Root>
-      <Popover.Trigger className="flex min-w-0 flex-col items-start border-r border-rule px-3 py-1.5 text-left hover:bg-mark data-[state=open]:bg-mark">
+      <Popover.Trigger className={`flex flex-col items-start border-r border-rule px-2.5 ${yields ? "min-w-16" : "shrink-0"} py-1.5 text-left hover:bg-mark data-[state=open]:bg-mark`}>
         <span className="text-[13px] text-ink2">{label}</span>
-        <span className="num max-w-full truncate text-[15px]">
+        <span className="num max-w-full truncate text-[14px]">
           {value}
           {changed && (
             <>

@@ -69,7 +69,7 @@ function Said({ report }: { report: MetarReport }) {
     <>
       <p className="text-pine">Taken: {taken}. Layers aloft are unchanged.</p>
       {wind && wind.from_rad === null && <p className="text-ochre">Caution: the wind is variable. It is planned as calm; try the worst direction too.</p>}
-      {wind?.gust_mps != null && <p className="text-ochre">Caution: gusts are reported. The mean wind is used; leave a larger reserve.</p>}
+      {typeof wind?.gust_mps === "number" && <p className="text-ochre">Caution: gusts are reported. The mean wind is used; leave a larger reserve.</p>}
       {wind?.variesBetween_rad && <p className="text-ochre">Caution: the direction varies; the mean is used.</p>}
       {wind?.atLeast && <p className="text-ochre">Caution: the report says this speed or more.</p>}
       {report.missing.length > 0 && <p>Missing in the report: {report.missing.join(", ")}.</p>}

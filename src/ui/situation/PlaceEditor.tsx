@@ -34,7 +34,7 @@ export function PlaceEditor() {
   const place = near ? `${format("distance", near.distance_m)} ${near.point} ${near.name}` : "set a position";
   const magnetic = variation ? wrapTurn(heading_rad - variation.variation_rad) : null;
   return (
-    <ChipEditor label="Place" value={`${place} · ${format("height", altitude_m)}`} changed={useChanged("position", "altitude_m", "heading_rad", "day", "terrainId")} width={340}>
+    <ChipEditor label="Place" value={`${place} · ${format("height", altitude_m)}`} changed={useChanged("position", "altitude_m", "heading_rad", "day", "terrainId")} width={340} yields>
       <div className="grid grid-cols-2 gap-3">
         <QuantityField label="Altitude above sea level" kind="height" value={altitude_m} step={100} autoFocus check={altitudeCheck} onChange={(value) => change({ altitude_m: value })} />
         <AngleField label="Heading, true" value={heading_rad} check={headingCheck} onChange={(value) => change({ heading_rad: value })} hint={magnetic === null ? undefined : `${Math.round(degrees(magnetic)) || 360}° magnetic`} />

@@ -18,6 +18,13 @@ export function SituationsDialog() {
   const show = useDialogs((state) => state.show);
   const actions = useSituationActions();
   const file = useRef<HTMLInputElement>(null);
+  const [deleted, setDeleted] = useState<readonly { id: string; name: string }[]>([]);
+  const remove = async (situation: { id: string; name: string }) => {
+    if (await actions.mark(situation.id, true)) setDeleted((list) => [situation, ...list]);
+  };
+  const restore = async (situationId: string) => {
+    if (await actions.mark(situationId, false)) setDeleted((list) => list.filter((entry) => entry.id !== situationId));
+  };
   return (
     <Panel name="situations" title="Situations" wide>
       <NameField key={id} name={current.name} onChange={actions.rename} />
@@ -45,6 +52,16 @@ export function SituationsDialog() {
         />
       </div>
       <ul className="mt-2">
+        {deleted.map((situation) => (
+          <li key={situation.id} className="flex items-center gap-2 border-b border-rule px-2 py-1.5">
+            <span role="status" className="min-w-0 flex-1 truncate text-ink2">
+              “{situation.name}” is deleted.
+            </span>
+            <button type="button" className="btn btn-quiet" onClick={() => void restore(situation.id)}>
+              Undo
+            </button>
+          </li>
+        ))}
         {situations.map((situation) => (
           <li key={situation.id} className="flex items-center gap-2 border-b border-rule py-1">
             <button
@@ -61,7 +78,7 @@ export function SituationsDialog() {
                 {situation.id === id ? "open now" : `saved ${situation.updatedAt.slice(0, 16).replace("T", " ")} UTC`}
               </span>
             </button>
-            <button type="button" className="rounded p-1.5 hover:bg-mark disabled:opacity-40" disabled={situation.id === id} aria-label={`Delete ${situation.document.name}`} onClick={() => void actions.remove(situation.id, situation.document.name)}>
+            <button type="button" className="rounded p-1.5 hover:bg-mark disabled:opacity-40" disabled={situation.id === id} aria-label={`Delete ${situation.document.name}`} onClick={() => void remove({ id: situation.id, name: situation.document.name })}>
               <Trash2 size={16} aria-hidden="true" />
             </button>
           </li>

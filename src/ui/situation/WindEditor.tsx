@@ -40,7 +40,7 @@ export function WindEditor() {
   const setLayer = (i: number, patch: Partial<WindLayer>) => set({ layers: wind.layers.map((layer, at) => (at === i ? { ...layer, ...patch } : layer)) });
   const highest = Math.max(0, ...wind.layers.map((layer) => layer.altitude_m));
   return (
-    <ChipEditor label="Wind" value={summary(wind, units)} changed={useChanged("wind")} width={470}>
+    <ChipEditor label="Wind" value={summary(wind, units)} changed={useChanged("wind")} width={520} yields>
       <MetarField />
       <fieldset className="flex flex-col gap-2 border-t border-rule pt-3">
         <legend className="sr-only">Wind at the surface</legend>

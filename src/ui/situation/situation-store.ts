@@ -24,13 +24,15 @@ interface SituationState {
 /** Changes closer together than this are one step to undo: a drag, a word typed. */
 const STEP_MS = 700;
 
+/** When the last change came; a group of changes ends when the next comes late enough. */
+let lastChange_ms = -Infinity;
+
 /** Grouping of changes: calls through at the start of a group only. */
 function grouped<A extends unknown[]>(call: (...args: A) => void): (...args: A) => void {
-  let last = -Infinity;
   return (...args) => {
     const now = performance.now();
-    if (now - last > STEP_MS) call(...args);
-    last = now;
+    if (now - lastChange_ms > STEP_MS) call(...args);
+    lastChange_ms = now;
   };
 }
 
@@ -44,7 +46,12 @@ export const useSituation = create<SituationState>()(
       saved: EMPTY,
       current: EMPTY,
       link: "idle",
-      open: (id, saved, draft) => set({ id, saved, current: draft ?? saved, link: "idle" }),
+      open: (id, saved, draft) => {
+        set({ id, saved, current: draft ?? saved, link: "idle" });
+        // Opening is not a change to undo, and the next change is a step of its own however soon it comes.
+        useSituation.temporal.getState().clear();
+        lastChange_ms = -Infinity;
+      },
       change: (patch) => set((state) => ({ current: { ...state.current, ...(typeof patch === "function" ? patch(state.current) : patch) } })),
       setLink: (link) => set({ link }),
       markSaved: (document) => set({ saved: document, link: "idle" }),

@@ -24,7 +24,6 @@ function say(issues: readonly Issue[]): void {
 /** Opens a situation: what was left unsaved of it in this browser comes back too. */
 export function openSituation(id: string, document: SituationDocument): void {
   useSituation.getState().open(id, document, draftOf(id));
-  useSituation.temporal.getState().clear();
   useReach.getState().pin(null);
 }
 
@@ -66,14 +65,16 @@ export function useSituationActions() {
       if (await add(document)) toast(`“${document.name}” is imported and open.`);
     },
     rename: (name: string) => useSituation.getState().change({ name }),
-    remove: async (id: string, name: string) => {
-      const answer = await send("PATCH", `/api/situations/${id}`, { deleted: true });
-      if (!answer.ok) return say(answer.issues);
-      keepDraft(id, null);
+    /** Deletes a situation or brings it back. */
+    mark: async (id: string, deleted: boolean): Promise<boolean> => {
+      const answer = await send("PATCH", `/api/situations/${id}`, { deleted });
+      if (!answer.ok) {
+        say(answer.issues);
+        return false;
+      }
+      if (deleted) keepDraft(id, null);
       router.refresh();
-      toast(`“${name}” is deleted.`, {
-        action: { label: "Undo", onClick: () => void send("PATCH", `/api/situations/${id}`, { deleted: false }).then((undone) => (undone.ok ? router.refresh() : say(undone.issues))) },
-      });
+      return true;
     },
   };
 }

@@ -1,6 +1,7 @@
 "use client";
 import { type QuantityKind, UNITS } from "@/core/quantities/units";
 import { ChoiceField } from "@/ui/forms/ChoiceField";
+import { tellPreferences } from "@/ui/account/preferences";
 import { Panel } from "@/ui/shell/Panel";
 import { useUnits } from "./units-store";
 
@@ -22,10 +23,16 @@ export function UnitsDialog() {
     <Panel name="units" title="Units">
       <div className="grid grid-cols-2 gap-3">
         {(Object.keys(UNITS) as QuantityKind[]).map((kind) => (
-          <ChoiceField key={kind} label={KIND_WORDS[kind]} value={units[kind]} choices={Object.entries(UNITS[kind]).map(([value, unit]) => ({ value, label: unit.label }))} onChange={(unit) => choose(kind, unit)} />
+          <ChoiceField key={kind} label={KIND_WORDS[kind]} value={units[kind]} choices={Object.entries(UNITS[kind]).map(([value, unit]) => ({ value, label: unit.label }))} onChange={(unit) => {
+              choose(kind, unit);
+              tellPreferences();
+            }} />
         ))}
       </div>
-      <button type="button" className="btn btn-quiet mt-4" onClick={reset}>
+      <button type="button" className="btn btn-quiet mt-4" onClick={() => {
+          reset();
+          tellPreferences();
+        }}>
         Back to the usual ones
       </button>
     </Panel>

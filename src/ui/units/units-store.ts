@@ -4,7 +4,8 @@ import { DEFAULT_UNITS, type QuantityKind, UNITS, type UnitChoice, formatSi } fr
 
 interface UnitsState {
   readonly units: UnitChoice;
-  choose(kind: QuantityKind, unit: string): void;
+  /** Unknown kinds and units change nothing: they come from stored choices too. */
+  choose(kind: string, unit: string): void;
   reset(): void;
 }
 
@@ -13,7 +14,7 @@ export const useUnits = create<UnitsState>()(
   persist(
     (set) => ({
       units: DEFAULT_UNITS,
-      choose: (kind, unit) => set((state) => (unit in UNITS[kind] ? { units: { ...state.units, [kind]: unit } } : state)),
+      choose: (kind, unit) => set((state) => (kind in UNITS && unit in UNITS[kind as QuantityKind] ? { units: { ...state.units, [kind]: unit } } : state)),
       reset: () => set({ units: DEFAULT_UNITS }),
     }),
     { name: "utrimax:units", skipHydration: true },

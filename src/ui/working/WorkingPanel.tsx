@@ -24,7 +24,7 @@ export function WorkingPanel() {
   return (
     <Dialog.Root open={request !== null} onOpenChange={(open) => !open && close()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/15" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-[#0b0e13]/25" />
         <Dialog.Content className="print-sheet fixed inset-y-0 right-0 z-50 flex w-[720px] max-w-[94vw] flex-col border-l border-ink2 bg-sheet" aria-describedby={undefined}>
           <div className="flex items-center gap-2 border-b border-rule px-5 py-3">
             <Dialog.Title className="mr-auto text-lg font-bold">{request?.title}: the working</Dialog.Title>

@@ -1,6 +1,6 @@
-import { listAircraft } from "@/server/aircraft";
 import { SituationDocument } from "@/core/situation/situation-document";
-import { readBody, refuse, requireAccount, route } from "@/server/route";
+import { readBody, refusal, requireAccount, route } from "@/server/route";
+import { missingReferences } from "@/server/situation-references";
 import { addSituation, listSituations } from "@/server/situations";
 
 export const GET = route(async () => {
@@ -11,7 +11,7 @@ export const GET = route(async () => {
 export const POST = route(async (request) => {
   const account = await requireAccount();
   const document = await readBody(request, SituationDocument);
-  const usable = (await listAircraft(account.id)).some((aircraft) => aircraft.id === document.aircraftId);
-  if (!usable) return refuse(422, "no_such_aircraft", "The aircraft of this situation is not in your library.", "aircraftId");
+  const unusable = await missingReferences(account.id, document);
+  if (unusable.length > 0) return refusal(422, unusable);
   return Response.json({ id: await addSituation(account.id, document) }, { status: 201 });
 });

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { SituationDocument } from "@/core/situation/situation-document";
-import { listAircraft } from "@/server/aircraft";
-import { readBody, refuse, requireAccount, route } from "@/server/route";
+import { readBody, refusal, refuse, requireAccount, route } from "@/server/route";
+import { missingReferences } from "@/server/situation-references";
 import { markSituation, saveSituation } from "@/server/situations";
 
 interface Context {
@@ -13,8 +13,8 @@ const missing = () => refuse(404, "no_such_situation", "There is no such situati
 export const PUT = route<Context>(async (request, { params }) => {
   const account = await requireAccount();
   const document = await readBody(request, SituationDocument);
-  const usable = (await listAircraft(account.id)).some((aircraft) => aircraft.id === document.aircraftId);
-  if (!usable) return refuse(422, "no_such_aircraft", "The aircraft of this situation is not in your library.", "aircraftId");
+  const unusable = await missingReferences(account.id, document);
+  if (unusable.length > 0) return refusal(422, unusable);
   return (await saveSituation(account.id, (await params).id, document)) ? Response.json({ ok: true }) : missing();
 });
 

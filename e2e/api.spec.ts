@@ -1,0 +1,140 @@
+// The server from outside: validation, limits, and that no account reaches another's rows.
+import { type APIRequestContext, expect, test } from "@playwright/test";
+import { newAccount } from "./demo";
+
+interface Stored {
+  id: string;
+  document: Record<string, unknown> & { name: string };
+}
+
+async function situations(request: APIRequestContext): Promise<Stored[]> {
+  return (await (await request.get("/api/situations")).json()).situations;
+}
+
+test("one account cannot read or write another's rows through any route", async ({ playwright, baseURL }) => {
+  const mine = await playwright.request.newContext({ baseURL });
+  const theirs = await playwright.request.newContext({ baseURL });
+  const nobody = await playwright.request.newContext({ baseURL });
+  await newAccount(mine);
+  await newAccount(theirs);
+  const [secret] = await situations(theirs);
+  const aircraft = (await (await theirs.get("/api/aircraft")).json()).aircraft[0].document;
+  const ownAircraft = (await (await theirs.post("/api/aircraft", { data: { ...aircraft, name: "Secret plane" } })).json()).id;
+  const grid = "ncols 2\nnrows 2\nxllcorner 0\nyllcorner 0\ncellsize 100\n1 2\n3 4\n";
+  const terrain = (await (await theirs.post("/api/terrains?name=Secret&latitude_deg=-47&longitude_deg=-131", { data: grid })).json()).id;
+  expect(terrain).toBeTruthy();
+
+  // Reading.
+  expect((await situations(mine)).map((situation) => situation.id)).not.toContain(secret.id);
+  expect(await (await mine.get("/api/aircraft")).text()).not.toContain("Secret plane");
+  expect((await mine.get(`/api/terrains/${terrain}`)).status()).toBe(404);
+  expect(await (await mine.get("/api/terrains")).text()).not.toContain(terrain);
+  expect(await (await mine.get("/api/account/export")).text()).not.toContain("Secret");
+  expect(await (await mine.get("/landing")).text()).not.toContain("Secret plane");
+  // Writing.
+  const own = (await situations(mine))[0].document;
+  expect((await mine.put(`/api/situations/${secret.id}`, { data: { ...own, name: "Taken over" } })).status()).toBe(404);
+  expect((await mine.patch(`/api/situations/${secret.id}`, { data: { deleted: true } })).status()).toBe(404);
+  expect((await mine.delete(`/api/terrains/${terrain}`)).status()).toBe(404);
+  // Referring to.
+  expect((await mine.post("/api/situations", { data: { ...own, aircraftId: ownAircraft } })).status()).toBe(422);
+  expect((await mine.put(`/api/situations/${(await situations(mine))[0].id}`, { data: { ...own, aircraftId: ownAircraft } })).status()).toBe(422);
+  expect((await mine.post("/api/situations", { data: { ...own, terrainId: terrain } })).status()).toBe(422);
+  // The library is nobody's to change.
+  expect((await mine.delete("/api/terrains/tarn-reach")).status()).toBe(404);
+  // What was theirs is as it was.
+  expect((await situations(theirs))[0].document.name).toBe(secret.document.name);
+  expect((await theirs.get(`/api/terrains/${terrain}`)).status()).toBe(200);
+  // Without a session nothing is to be had.
+  for (const path of ["/api/situations", "/api/aircraft", "/api/terrains", "/api/terrains/tarn-reach", "/api/account/export"]) expect((await nobody.get(path)).status(), path).toBe(401);
+  expect((await nobody.post("/api/account/import", { data: {} })).status()).toBe(401);
+  for (const context of [mine, theirs, nobody]) await context.dispose();
+});
+
+test("everything of an account goes out as one file and into an empty one with nothing lost", async ({ playwright, baseURL }) => {
+  const from = await playwright.request.newContext({ baseURL });
+  const into = await playwright.request.newContext({ baseURL });
+  await newAccount(from);
+  await newAccount(into);
+  const aircraft = (await (await from.get("/api/aircraft")).json()).aircraft[0].document;
+  const aircraftId = (await (await from.post("/api/aircraft", { data: { ...aircraft, name: "My own" } })).json()).id;
+  const terrainId = (await (await from.post("/api/terrains?name=Mine&latitude_deg=-47&longitude_deg=-131", { data: "ncols 2\nnrows 2\nxllcorner 0\nyllcorner 0\ncellsize 100\n1 2\n3 4\n" })).json()).id;
+  const [first] = await situations(from);
+  await from.put(`/api/situations/${first.id}`, { data: { ...first.document, name: "Own aircraft, own ground", aircraftId, terrainId } });
+  for (const situation of await situations(into)) await into.patch(`/api/situations/${situation.id}`, { data: { deleted: true } });
+
+  const archive = await (await from.get("/api/account/export")).json();
+  const imported = await into.post("/api/account/import", { data: archive });
+  expect(imported.status()).toBe(201);
+  expect(await imported.json()).toEqual({ aircraft: 1, aerodromes: 0, sites: 0, situations: 1, terrains: 1 });
+  const again = await (await into.get("/api/account/export")).json();
+  // Ids are new; everything else is the same, and references point to the new rows.
+  const plain = (value: typeof archive) => JSON.parse(JSON.stringify(value), (key, entry) => (["id", "aircraftId", "terrainId"].includes(key) ? "-" : entry));
+  expect(plain(again)).toEqual(plain(archive));
+  expect(again.situations[0].document.aircraftId).toBe(again.aircraft[0].id);
+  expect(again.situations[0].document.terrainId).toBe(again.terrains[0].id);
+
+  // Damaged or later: refused whole.
+  const count = (await situations(into)).length;
+  for (const damaged of [{ ...archive, version: 2 }, { ...archive, situations: [{ id: "x", document: { ...archive.situations[0].document, mass_kg: -1 } }] }, { ...archive, terrains: [{ ...archive.terrains[0], elevations: "AAAA" }] }, "nonsense"]) {
+    const answer = await into.post("/api/account/import", { data: damaged });
+    expect([400, 422]).toContain(answer.status());
+    expect((await answer.json()).issues[0].message.length).toBeGreaterThan(10);
+  }
+  expect((await situations(into)).length).toBe(count);
+  await from.dispose();
+  await into.dispose();
+});
+
+test("sign in, wrong password, taken address, sign out", async ({ playwright, baseURL }) => {
+  const request = await playwright.request.newContext({ baseURL });
+  const email = await newAccount(request);
+  const cookie = (await request.storageState()).cookies.find((candidate) => candidate.name === "utrimax_session");
+  expect(cookie).toMatchObject({ httpOnly: true, sameSite: "Lax" });
+  expect((await request.delete("/api/session")).status()).toBe(200);
+  expect((await request.get("/api/situations")).status()).toBe(401);
+  expect((await request.post("/api/session", { data: { email, password: "not the right one" } })).status()).toBe(401);
+  expect((await request.post("/api/accounts", { data: { email, password: "a long enough one" } })).status()).toBe(409);
+  expect((await request.post("/api/session", { data: { email: email.toUpperCase(), password: "a long enough one" } })).status()).toBe(200);
+  expect((await request.get("/api/situations")).status()).toBe(200);
+  expect((await request.post("/api/accounts", { data: { email: "no address", password: "short" } })).status()).toBe(422);
+  // A page of another site cannot act in the visitor's name.
+  expect((await request.post("/api/demo", { headers: { origin: "https://elsewhere.example" } })).status()).toBe(403);
+  await request.dispose();
+});
+
+test("calculations answer with working, and name each fault with its path", async ({ request }) => {
+  const right = await request.post("/api/calc/atmosphere", { data: { altitude_m: 1524, deviation_K: 19.9 } });
+  expect(right.status()).toBe(200);
+  const body = await right.json();
+  expect(body.working.length).toBeGreaterThan(3);
+  const wrong = await request.post("/api/calc/atmosphere", { data: { altitude_m: 99_000, qnh_Pa: 5, extra: 1 } });
+  expect(wrong.status()).toBe(422);
+  expect((await wrong.json()).issues.map((issue: { path: string }) => issue.path).sort()).toEqual(["", "altitude_m", "qnh_Pa"]);
+  expect((await request.post("/api/calc/nothing", { data: {} })).status()).toBe(404);
+  expect((await request.post("/api/calc/atmosphere", { data: Buffer.from("{"), headers: { "content-type": "application/json" } })).status()).toBe(400);
+  const schema = await (await request.get("/api/calc/path")).json();
+  expect(schema.input.properties.mass_kg).toBeTruthy();
+});
+
+test("what is too large or damaged is refused and the server stays up", async ({ playwright, baseURL }) => {
+  const request = await playwright.request.newContext({ baseURL });
+  await newAccount(request);
+  const large = Buffer.alloc(50 * 1024 * 1024, "9");
+  for (const path of ["/api/calc/atmosphere", "/api/situations", "/api/account/import", "/api/terrains?name=Large"]) {
+    const answer = await request.post(path, { data: large, headers: { "content-type": "application/json" } }).catch((error: Error) => error);
+    // The server may close the connection once it has answered, before all of it was sent.
+    if (answer instanceof Error) expect(answer.message).toMatch(/EPIPE|ECONNRESET|socket hang up/);
+    else expect(answer.status(), path).toBe(413);
+  }
+  expect((await request.get("/api/health")).status()).toBe(200);
+  const truncated = await request.post("/api/terrains?name=Cut&latitude_deg=-47&longitude_deg=-131", { data: "ncols 50\nnrows 50\nxllcorner 0\nyllcorner 0\ncellsize 100\n1 2 3" });
+  expect(truncated.status()).toBe(422);
+  expect((await truncated.json()).issues[0].message).toContain("cut off");
+  expect((await (await request.get("/api/terrains")).json()).terrains).toHaveLength(1);
+  const [situation] = await situations(request);
+  const late = await request.put(`/api/situations/${situation.id}`, { data: { ...situation.document, version: 7 } });
+  expect(late.status()).toBe(422);
+  expect((await situations(request))[0].document).toEqual(situation.document);
+  await request.dispose();
+});

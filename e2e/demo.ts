@@ -1,0 +1,36 @@
+import { type APIRequestContext, type Page, expect } from "@playwright/test";
+
+/** Opens the demo and waits for its first answer. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Open the demo" }).click();
+  await expect(page.getByRole("heading", { name: "Which runway can I make from here?" })).toBeVisible();
+  await answered(page);
+}
+
+/** Waits until the ledger stands and the map is drawn. */
+export async function answered(page: Page): Promise<void> {
+  await expect(page.getByRole("row", { name: /Skerrow 11/ })).toBeVisible();
+  await expect(page.locator("[role=application] canvas").first()).toBeVisible();
+}
+
+/** Height left to a landing end as the ranking shows it, ft. */
+export async function leftTo(page: Page, name: string): Promise<number> {
+  const text = await page.getByRole("row", { name: new RegExp(`^${name}`) }).getByRole("cell").first().innerText();
+  const match = /([+−])([\d\u202f]+)/.exec(text);
+  if (!match) throw new Error(`leftTo: expected a height, got ${text}`);
+  return Number(match[2].replace(/\u202f/g, "")) * (match[1] === "−" ? -1 : 1);
+}
+
+/** Types into a number field of an editor that is open. */
+export async function type(page: Page, label: string, value: string): Promise<void> {
+  await page.getByRole("textbox", { name: label, exact: true }).first().fill(value);
+}
+
+/** Opens a new account by program and returns its name. */
+export async function newAccount(request: APIRequestContext): Promise<string> {
+  const email = `pilot-${Math.random().toString(36).slice(2)}@example.org`;
+  const answer = await request.post("/api/accounts", { data: { email, password: "a long enough one" } });
+  expect(answer.status()).toBe(201);
+  return email;
+}

@@ -1,0 +1,80 @@
+// Every view by day and by night, wide and narrow: axe finds nothing, nothing is cut off. `@picture` refreshes the pictures of the docs.
+import AxeBuilder from "@axe-core/playwright";
+import { type Page, expect, test } from "@playwright/test";
+import { answered, openDemo } from "./demo";
+
+const STAGES = ["aircraft", "departure", "en-route", "engine-out", "restart", "landing", "rehearse", "debrief"];
+
+async function clean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`)).toEqual([]);
+}
+
+for (const colorScheme of ["light", "dark"] as const) {
+  for (const viewport of [{ width: 1280, height: 800 }, { width: 1024, height: 768 }]) {
+    test(`axe finds nothing by ${colorScheme === "light" ? "day" : "night"} at ${viewport.width}`, async ({ browser, baseURL }) => {
+      test.setTimeout(180_000);
+      const page = await (await browser.newContext({ baseURL, colorScheme, viewport, reducedMotion: "reduce" })).newPage();
+      await page.goto("/");
+      await clean(page);
+      await openDemo(page);
+      await clean(page);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+      for (const chip of ["Aircraft", "Mass", "Place", "Wind", "Air", "Pilot"]) {
+        await page.getByRole("button", { name: new RegExp(`^${chip} `) }).click();
+        await expect(page.getByRole("dialog")).toBeVisible();
+        await clean(page);
+        await page.keyboard.press("Escape");
+      }
+      await page.getByRole("button", { name: "Approach plan" }).click();
+      await clean(page);
+      await page.keyboard.press("Escape");
+      for (const key of ["/", "?", "u", "o"]) {
+        await page.keyboard.press(key);
+        await expect(page.getByRole("dialog")).toBeVisible();
+        await clean(page);
+        await page.keyboard.press("Escape");
+      }
+      await page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click();
+      await expect(page.getByRole("dialog").getByRole("table")).toBeVisible();
+      await clean(page);
+      await page.keyboard.press("Escape");
+      for (const stage of STAGES.filter((name) => name !== "landing")) {
+        await page.goto(`/${stage}`);
+        await expect(page.getByRole("link", { name: "Plan a landing from here" })).toBeVisible();
+        await clean(page);
+      }
+      await page.goto("/no-such-page");
+      await expect(page.getByRole("heading", { name: "There is no page here." })).toBeVisible();
+      await clean(page);
+      await page.context().close();
+    });
+  }
+}
+
+test("the card prints on A5 with the figures of the screen", async ({ page }) => {
+  await openDemo(page);
+  await page.emulateMedia({ media: "print" });
+  const card = page.locator(".print-card");
+  await expect(card).toBeVisible();
+  await expect(card).toContainText("Skerrow 11: right turn now");
+  await expect(page.getByRole("navigation", { name: "Stages" })).toBeHidden();
+});
+
+for (const [name, colorScheme, prepare] of [
+  ["landing-day", "light", async () => undefined],
+  ["landing-night", "dark", async () => undefined],
+  ["wind-editor", "light", async (page: Page) => page.getByRole("button", { name: /^Wind / }).click()],
+  ["working", "light", async (page: Page) => page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click()],
+] as const) {
+  test(`picture of ${name} @picture`, async ({ browser, baseURL }) => {
+    const page = await (await browser.newContext({ baseURL, colorScheme, viewport: { width: 1280, height: 800 } })).newPage();
+    await openDemo(page);
+    await answered(page);
+    await prepare(page);
+    // The relief is drawn in the worker; nothing in the page says when the canvas has it.
+    await page.waitForTimeout(2500);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+    await page.context().close();
+  });
+}

@@ -1,0 +1,26 @@
+import { defineConfig } from "@playwright/test";
+
+/** Debian's Chromium; nothing is downloaded. As root it needs to run without its sandbox. */
+const chromium = {
+  executablePath: "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
+};
+
+export default defineConfig({
+  testDir: "e2e",
+  outputDir: "test-results",
+  // One server and one database: the journeys take turns.
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  forbidOnly: true,
+  reporter: [["list"]],
+  use: {
+    baseURL: process.env.BASE_URL,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: chromium,
+    trace: "retain-on-failure",
+    // A download or a clipboard prompt must not hang a test.
+    actionTimeout: 15_000,
+  },
+});

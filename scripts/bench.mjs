@@ -1,0 +1,75 @@
+// npm run bench: rates as ratios to a plain reference, start-up time, size of the first load. Not part of the tests: timings are not.
+import path from "node:path";
+import { chromium } from "@playwright/test";
+import { gzipSync } from "node:zlib";
+import { prepareDatabase, serve } from "./lib/application.mjs";
+import { ensureBuilt } from "./lib/build.mjs";
+import { startDatabase } from "./lib/database.mjs";
+import { freePort } from "./lib/ports.mjs";
+import { leave, run, stopAll } from "./lib/processes.mjs";
+import { ROOT, STATE, ensureDebianPackages, ensureNodePackages } from "./lib/setup.mjs";
+
+/** Goals: JavaScript of the Landing stage at first view, and a second start. */
+const FIRST_LOAD_KB = 350;
+const SECOND_START_S = 10;
+
+try {
+  await ensureNodePackages();
+  await ensureDebianPackages(["mariadb", "chromium"]);
+  await run(path.join(ROOT, "node_modules/.bin/tsx"), ["bench/paths.ts"], { cwd: ROOT });
+  await ensureBuilt();
+  const folder = path.join(STATE, "test-database");
+  await prepareOnce(folder);
+  const began = performance.now();
+  const database = await startDatabase(folder);
+  await prepareDatabase(database.url);
+  const { address } = await serve({ databaseUrl: database.url, port: await freePort(3200), quiet: true });
+  console.log(`second start, built and loaded: ${((performance.now() - began) / 1000).toFixed(1)} s (goal under ${SECOND_START_S} s)`);
+  await firstLoad(address);
+  await stopAll();
+} catch (error) {
+  await leave(1, error);
+}
+
+/** @param {string} folder */
+async function prepareOnce(folder) {
+  const { url } = await startDatabase(folder);
+  await prepareDatabase(url);
+  await stopAll();
+}
+
+/** @param {string} address */
+async function firstLoad(address) {
+  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
+  const page = await browser.newPage();
+  await page.goto(address);
+  await page.getByRole("button", { name: "Open the demo" }).click();
+  await page.getByRole("table").waitFor();
+  // Opened again as a page of its own: what a pilot's browser fetches for the Landing stage.
+  /** @type {Map<string, number>} */
+  const scripts = new Map();
+  const fresh = await (await browser.newContext({ storageState: await page.context().storageState() })).newPage();
+  fresh.on("response", async (response) => {
+    if (response.url().includes(".js")) scripts.set(response.url(), gzipSync(await response.body()).byteLength);
+  });
+  const began = performance.now();
+  await fresh.goto(`${address}/landing`);
+  await fresh.getByRole("table").waitFor();
+  const answered_s = (performance.now() - began) / 1000;
+  await fresh.waitForTimeout(2500);
+  const html = await (await fresh.request.get(`${address}/landing`)).text();
+  const named = [...scripts].filter(([url]) => html.includes(new URL(url).pathname));
+  const sum = (/** @type {[string, number][]} */ list) => list.reduce((total, [, size]) => total + size, 0) / 1024;
+  const names = biggest(scripts);
+  console.log(`Landing stage: first answer ${answered_s.toFixed(1)} s after opening; JavaScript at first view ${sum(named).toFixed(0)} kB compressed (goal under ${FIRST_LOAD_KB} kB), with map and worker ${sum([...scripts]).toFixed(0)} kB in ${scripts.size} files`);
+  console.log(names);
+  await browser.close();
+}
+
+/**
+ * @param {Map<string, number>} scripts
+ * @returns {string}
+ */
+function biggest(scripts) {
+  return [...scripts].sort((a, b) => b[1] - a[1]).slice(0, 5).map(([url, size]) => `  ${(size / 1024).toFixed(0).padStart(4)} kB ${new URL(url).pathname}`).join("\n");
+}

@@ -1,0 +1,34 @@
+// npm run test:e2e: the built application on a database of its own, driven by Playwright. `--screenshots` refreshes the pictures in docs instead.
+import path from "node:path";
+import { prepareDatabase, serve } from "./lib/application.mjs";
+import { ensureBuilt } from "./lib/build.mjs";
+import { startDatabase } from "./lib/database.mjs";
+import { freePort } from "./lib/ports.mjs";
+import { leave, run, stopAll } from "./lib/processes.mjs";
+import { ROOT, STATE, ensureDebianPackages, ensureNodePackages } from "./lib/setup.mjs";
+import { step } from "./lib/step.mjs";
+
+const screenshots = process.argv.includes("--screenshots");
+const args = process.argv.slice(2).filter((arg) => arg !== "--screenshots");
+const folder = path.join(STATE, "test-database");
+
+const OUTAGE_MS = 12_000;
+
+try {
+  await ensureNodePackages();
+  await ensureDebianPackages(["mariadb", "chromium"]);
+  await ensureBuilt();
+  const database = await step("test database", () => startDatabase(folder));
+  await step("schema and demo world", () => prepareDatabase(database.url));
+  // A journey stops the database to see what happens; it comes back by itself, later than that journey needs.
+  database.server.once("exit", () => setTimeout(() => void startDatabase(folder, database.port).catch((error) => leave(1, error)), OUTAGE_MS));
+  const { address } = await step("server", async () => serve({ databaseUrl: database.url, port: await freePort(3100), quiet: true, env: { UTRIMAX_RATE_FACTOR: "100" } }));
+  const grep = screenshots ? ["--grep", "@picture"] : ["--grep-invert", "@picture"];
+  await run(path.join(ROOT, "node_modules/.bin/playwright"), ["test", ...grep, ...args], {
+    cwd: ROOT,
+    env: { ...process.env, BASE_URL: address, TEST_DATABASE_FOLDER: folder },
+  });
+  await stopAll();
+} catch (error) {
+  await leave(1, error);
+}

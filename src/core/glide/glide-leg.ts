@@ -55,6 +55,7 @@ export interface SolvedLeg {
   readonly rounds: number;
 }
 
+const TURN = 2 * Math.PI;
 /** The drift has settled when it moves by less than this, m: under the width of a line on any map. */
 const SETTLED_M = 0.02;
 /** Rounds before giving up. Settling takes 5 to 10; only winds close to the airspeed need more. */
@@ -71,13 +72,28 @@ const BEND_2: Displacement = { x_m: 0, y_m: 0 };
 const PARTS: TurnStraightTurn = { turn1_rad: 0, straight_m: 0, turn2_rad: 0, heading_rad: 0 };
 
 /**
- * Finds one word of the leg.
+ * A turn that ends up this close to a full circle is first tried as a small turn the other way, rad. The turn's angle then runs on
+ * smoothly through zero while the drift settles; jumping from none to a full circle, it would settle on the circle or not at all.
+ */
+const BACK_RAD = 1;
+/** A settled turn this little below zero is none: rounding. 1e-6 rad of a 1 km radius is 1 mm. */
+const NO_TURN_RAD = -1e-6;
+
+/**
+ * Finds one word of the leg; of two ways to fly it, the one without a needless circle.
  *
  * @returns `word_impossible` when the circles overlap, `wind_exceeds_airspeed` when the final or the leg makes no headway,
  *   `turn_flips` when a turn would be none with one drift and a full circle with the next, so that this way round has no
  *   steady solution, `not_settled` when the drift does not converge for another reason (wind near the airspeed)
  */
 export function solveLeg(problem: LegProblem, word: Word): Outcome<SolvedLeg> {
+  const short = settle(problem, word, BACK_RAD);
+  if (short.ok && short.value.turn1_rad >= NO_TURN_RAD && short.value.turn2_rad >= NO_TURN_RAD) return short;
+  return settle(problem, word, 0);
+}
+
+/** Iterates the drift; turns within `back_rad` of a full circle count as small ones the other way, and may end below zero. */
+function settle(problem: LegProblem, word: Word, back_rad: number): Outcome<SolvedLeg> {
   const { performance, integrals, start, arrival, final_m } = problem;
   const [sign1, sign2] = turnSigns(word);
   const trackX = Math.sin(arrival.heading_rad);
@@ -128,6 +144,8 @@ export function solveLeg(problem: LegProblem, word: Word): Outcome<SolvedLeg> {
       PARTS,
     );
     if (!parts) return failure("word_impossible", "The two turns overlap: this way round does not exist.");
+    if (parts.turn1_rad > TURN - back_rad) parts.turn1_rad -= TURN;
+    if (parts.turn2_rad > TURN - back_rad) parts.turn2_rad -= TURN;
     const n1 = start.altitude_m - (parts.turn1_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma1;
     const n2 = n1 - parts.straight_m / performance.straightRatio;
     const n3 = n2 - (parts.turn2_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma2;

@@ -156,6 +156,23 @@ describe("glide path", () => {
     );
   });
 
+  it("from afar no small change of heading makes the best way jump (property; a full circle once stood in for no turn)", () => {
+    const heights = legPerformance(ALDER, bestGlide(ALDER), CHOICES.bank_rad, CHOICES.stallMargin).turnHeightPerRadianSeaLevel_m;
+    const step = 0.05;
+    fc.assert(
+      fc.property(columns, fc.double({ min: 0, max: 6.28, noNaN: true }), fc.double({ min: 3000, max: 6000, noNaN: true }), (wind, bearing, away) => {
+        let last: number | null = null;
+        for (let heading_rad = 0; heading_rad < 2 * Math.PI; heading_rad += step) {
+          const margin = best(problem({ wind, start: { x_m: away * Math.sin(bearing), y_m: away * Math.cos(bearing), heading_rad, altitude_m: 1500 } })).margin_m;
+          // The change turned at the turn's cost, thinner air included, and what the reaction's 4 s carry the start aside.
+          if (last !== null) expect(Math.abs(margin - last)).toBeLessThan(step * (1.3 * heights + (4 * 40) / 5) + 0.5);
+          last = margin;
+        }
+      }),
+      { numRuns: 25, seed: 21 },
+    );
+  });
+
   it("its drawn points end at the aim point too", () => {
     const p = problem({ wind: { surface: { from_rad: 2, speed_mps: 7 }, layers: [] } });
     const points = pathPoints(p, best(p));
@@ -271,5 +288,11 @@ describe("key positions", () => {
     if (!found.ok) throw new Error(found.issue.message);
     // The prototype does not say its speed in the turn; midway between best glide and best glide·√n reproduces it to 1.6e-4.
     expect(Math.abs(found.value.height_m / height_m - 1)).toBeLessThan(2e-4);
+  });
+
+  it("Alder S1 at 1,100 kg, 30°, no wind: base, a quarter turn and 300 m of final before the aim point (cross-check)", () => {
+    const speed = turnSpeed(ALDER, radians(30), 1.05);
+    const base_m = (Math.PI / 2) * glidingTurn(ALDER, speed.cl, radians(30), RHO0).heightPerRadian_m + 300 / bestGlide(ALDER).ratio;
+    expect(Math.abs(base_m / 78.176 - 1)).toBeLessThan(2e-4);
   });
 });

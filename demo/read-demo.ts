@@ -1,0 +1,36 @@
+// The demo world from its files, for tests, benchmarks and scripts.
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import { z } from "zod";
+import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { readEsriAscii } from "@/core/earth/esri-ascii";
+import type { TerrainGrid } from "@/core/earth/terrain";
+import { Aerodrome, LandingSite } from "@/core/landing/places";
+import { SituationDocument } from "@/core/situation/situation-document";
+
+const read = (file: string) => readFileSync(path.resolve(import.meta.dirname, file), "utf8");
+
+/** Place of the plane's x 0, y 0. */
+export const DEMO_ORIGIN = { latitude_deg: -47, longitude_deg: -131 };
+
+/** An aircraft by the name of its file. */
+export function demoAircraft(name: string): AircraftDocument {
+  return AircraftDocument.parse(JSON.parse(read(`aircraft/${name}.json`)));
+}
+
+/** Aerodromes and surveyed sites. */
+export function demoPlaces(): { aerodromes: Aerodrome[]; sites: LandingSite[] } {
+  return z.object({ aerodromes: z.array(Aerodrome), sites: z.array(LandingSite) }).parse(JSON.parse(read("world/places.json")));
+}
+
+/** The situation that the demo opens with. */
+export function demoSituation(): SituationDocument {
+  return SituationDocument.parse(JSON.parse(read("world/situation.json")));
+}
+
+/** The terrain of the Tarn Reach. */
+export function demoTerrain(): TerrainGrid {
+  const terrain = readEsriAscii(read("terrain/tarn-reach.asc"), DEMO_ORIGIN);
+  if (!terrain.ok) throw new Error(`demoTerrain: expected a terrain, got ${terrain.issue.message}`);
+  return terrain.value.grid;
+}

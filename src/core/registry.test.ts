@@ -1,0 +1,73 @@
+import { describe, expect, it } from "vitest";
+import { demoAircraft, demoPlaces, demoSituation } from "../../demo/read-demo";
+import { landingEnds } from "./landing/landing-end";
+import { reachInput } from "./landing/reach";
+import { CALCULATIONS, calculate, describeCalculation } from "./registry";
+import type { WorkingStep } from "./working";
+
+const alder = demoAircraft("alder-s1");
+const { aerodromes, sites } = demoPlaces();
+const situation = demoSituation();
+const { configuration, air, wind, pilot } = situation;
+
+const INPUTS: Record<string, Record<string, unknown>> = {
+  atmosphere: { altitude_m: 1524, deviation_K: 19.906 },
+  airspeed: { from: "cas", value: 128.61, altitudePressure_m: 3048 },
+  metar: { text: "TRSK 241200Z 25014KT 9999 12/08 Q1016", elevation_m: 19 },
+  polar: { aircraft: alder, mass_kg: 1100, configuration },
+  glide: { aircraft: alder, mass_kg: 1100, configuration, air, wind, altitude_m: 700, trackTrue_rad: 2.4, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin },
+  path: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)) },
+};
+
+function run(name: string, change: Record<string, unknown> = {}): Record<string, unknown> & { working: WorkingStep[] } {
+  const result = calculate(name, { ...INPUTS[name], ...change });
+  if (!result.ok) throw new Error(JSON.stringify(result.issues));
+  return result.value as Record<string, unknown> & { working: WorkingStep[] };
+}
+
+describe("registry", () => {
+  it.each(CALCULATIONS.map((calculation) => calculation.name))("%s answers with a working that has sources, and refuses nonsense with paths", (name) => {
+    const { working } = run(name);
+    expect(working.length).toBeGreaterThan(0);
+    for (const step of working) {
+      expect(step.source).not.toBe("");
+      if (typeof step.value === "number") expect(Number.isFinite(step.value)).toBe(true);
+    }
+    // The answer survives JSON.
+    expect(JSON.parse(JSON.stringify(run(name)))).toEqual(run(name));
+    const nothing = calculate(name, {});
+    expect(nothing.ok).toBe(false);
+    if (!nothing.ok) expect(nothing.issues.every((issue) => issue.path !== "")).toBe(true);
+    expect(calculate(name, { ...INPUTS[name], surplus: 1 }).ok).toBe(false);
+    const described = describeCalculation(name);
+    expect(described?.sources.length).toBeGreaterThan(0);
+    expect(described?.input).toMatchObject({ type: "object" });
+  });
+
+  it("knows what it does not know", () => {
+    expect(calculate("turnback-by-magic", {})).toMatchObject({ ok: false, unknown: true });
+    expect(describeCalculation("turnback-by-magic")).toBeNull();
+  });
+
+  it("hands on the model's own limits as faults", () => {
+    const result = calculate("polar", { ...INPUTS.polar, mass_kg: 1200 });
+    expect(result.ok ? [] : result.issues.map((issue) => [issue.code, issue.path])).toEqual([["mass_outside", "mass_kg"]]);
+    const supersonic = calculate("airspeed", { from: "mach", value: 1.2, altitudePressure_m: 0 });
+    expect(supersonic.ok ? [] : supersonic.issues.map((issue) => issue.code)).toEqual(["not_subsonic"]);
+    for (const from of ["eas", "tas"]) expect(calculate("airspeed", { from, value: 100, altitudePressure_m: 3000 }).ok).toBe(true);
+    const windy = calculate("glide", { ...INPUTS.glide, trackTrue_rad: 4.36, wind: { surface: { from_rad: 4.36, speed_mps: 120 }, layers: [] } });
+    expect(windy.ok ? [] : windy.issues.map((issue) => issue.code)).toEqual(["wind_exceeds_airspeed"]);
+  });
+
+  it("path gives the same figures as the reach it stands on, with places on the Earth, and checks ground that comes along", () => {
+    const flat = { origin: situation.position, west_m: -20_000, south_m: -20_000, cell_m: 20_000, columns: 3, rows: 3, elevations_m: new Array(9).fill(0) };
+    const answer = run("path", { terrain: flat }) as unknown as { ends: { name: string; status: string; margin_m: number; clearance_m: number | null; points: { latitude_deg: number }[] }[] };
+    expect(answer.ends[0].name).toBe("Skerrow 11");
+    expect(answer.ends[0].points[0].latitude_deg).toBeCloseTo(situation.position.latitude_deg, 9);
+    expect(answer.ends[0].clearance_m).not.toBeNull();
+    const high = run("path", { terrain: { ...flat, elevations_m: new Array(9).fill(690) } }) as unknown as typeof answer;
+    expect(high.ends.some((end) => end.status === "terrain")).toBe(true);
+    const damaged = calculate("path", { ...INPUTS.path, terrain: { ...flat, columns: 5 } });
+    expect(damaged.ok ? [] : damaged.issues.map((issue) => issue.path)).toEqual(["terrain.elevations_m"]);
+  });
+});

@@ -1,0 +1,114 @@
+// The server against a real database, which the test command starts.
+import type { RowDataPacket } from "mysql2/promise";
+import { afterAll, describe, expect, it } from "vitest";
+import { LIBRARY_ACCOUNT, accountForCredentials, createGuest, createUser, forgetOldGuests } from "./accounts";
+import { listAerodromes } from "./aerodromes";
+import { listAircraft } from "./aircraft";
+import { database, isDatabaseAway, transaction } from "./database";
+import { demoSituation, loadDemoLibrary } from "./demo-library";
+import { listLandingSites } from "./landing-sites";
+import { migrate } from "./migrate";
+import { addSituation, listSituations, markSituation, saveSituation } from "./situations";
+import { listTerrains, terrainElevations, unpackElevations } from "./terrains";
+
+const email = () => `test-${Math.random().toString(36).slice(2)}@example.org`;
+
+afterAll(async () => {
+  await database().execute("DELETE FROM accounts WHERE email LIKE 'test-%@example.org'");
+  await database().end();
+});
+
+async function countOf(table: "aircraft" | "aerodromes" | "runways" | "landing_sites" | "terrains"): Promise<number> {
+  const [rows] = await database().execute<RowDataPacket[]>(`SELECT COUNT(*) AS n FROM ${table}`);
+  return Number(rows[0].n);
+}
+
+describe("schema and demo world", () => {
+  it("migrating again runs nothing, at the same time neither", async () => {
+    expect(await Promise.all([migrate(), migrate(), migrate()])).toEqual([[], [], []]);
+  });
+
+  it("loading the demo again changes nothing; changed files are loaded over the old ones", async () => {
+    const tables = ["aircraft", "aerodromes", "runways", "landing_sites", "terrains"] as const;
+    const before = await Promise.all(tables.map(countOf));
+    expect(await loadDemoLibrary()).toBe(false);
+    await database().execute("UPDATE accounts SET preferences = '{}' WHERE id = ?", [LIBRARY_ACCOUNT]);
+    expect(await loadDemoLibrary()).toBe(true);
+    expect(await Promise.all(tables.map(countOf))).toEqual(before);
+  });
+
+  it("holds the whole Tarn Reach for everybody", async () => {
+    const id = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
+    expect((await listAircraft(id)).filter((aircraft) => aircraft.shared).map((aircraft) => aircraft.document.name)).toEqual(["Alder S1", "Cedar J2", "Hazel H2", "Hornbeam T2C", "Larch T2", "Osier G1", "Rowan R1", "Thorn V12"]);
+    expect((await listAerodromes(id)).map((aerodrome) => aerodrome.name)).toEqual(["Brannoc Strip", "Cape Orrin", "Lowen Pad", "Mossgarth", "Skerrow", "Tolvane"]);
+    expect(await listLandingSites(id)).toHaveLength(12);
+    const [terrain] = await listTerrains(id);
+    const packed = await terrainElevations(id, terrain.id);
+    const elevations = await unpackElevations(packed ?? Buffer.alloc(0));
+    expect(elevations).toHaveLength(1001 * 1001);
+    // The ridge of the main island.
+    expect(elevations.reduce((highest, z) => Math.max(highest, z), 0)).toBeGreaterThan(1700);
+  });
+});
+
+describe("accounts", () => {
+  it("open with the right password alone, and an address is taken once", async () => {
+    const credentials = { email: email(), password: "a long enough one" };
+    const id = await createUser(credentials);
+    expect(await accountForCredentials(credentials)).toBe(id);
+    expect(await accountForCredentials({ ...credentials, password: "another long one" })).toBeNull();
+    expect(await accountForCredentials({ ...credentials, email: email() })).toBeNull();
+    expect(await createUser(credentials)).toBeNull();
+    const [rows] = await database().execute<RowDataPacket[]>("SELECT password_hash FROM accounts WHERE id = ?", [id]);
+    expect(String(rows[0].password_hash)).toMatch(/^\$argon2id\$/);
+  });
+
+  it("guests without a session are forgotten after a while, with their rows", async () => {
+    const id = await transaction(createGuest);
+    const situation = await addSituation(id, await demoSituation());
+    await database().execute("UPDATE accounts SET created_at = NOW(3) - INTERVAL 90 DAY WHERE id = ?", [id]);
+    await forgetOldGuests(database());
+    const [rows] = await database().execute<RowDataPacket[]>("SELECT id FROM situations WHERE id = ?", [situation]);
+    expect(rows).toHaveLength(0);
+  });
+});
+
+describe("situations", () => {
+  it("are saved, found again unchanged, deleted and brought back by their own account only", async () => {
+    const [mine, theirs] = await Promise.all([createUser({ email: email(), password: "a long enough one" }), createUser({ email: email(), password: "a long enough one" })]);
+    if (!mine || !theirs) throw new Error("expected two accounts");
+    const document = await demoSituation();
+    const id = await addSituation(mine, document);
+    expect((await listSituations(mine)).map((situation) => situation.document)).toEqual([document]);
+    expect(await listSituations(theirs)).toEqual([]);
+    expect(await saveSituation(theirs, id, { ...document, name: "Theirs" })).toBe(false);
+    expect(await markSituation(theirs, id, true)).toBe(false);
+    // Saving what is there already counts as saved.
+    expect(await saveSituation(mine, id, document)).toBe(true);
+    expect(await markSituation(mine, id, true)).toBe(true);
+    expect(await listSituations(mine)).toEqual([]);
+    expect(await saveSituation(mine, id, document)).toBe(false);
+    expect(await markSituation(mine, id, false)).toBe(true);
+    expect(await listSituations(mine)).toHaveLength(1);
+  });
+});
+
+describe("database", () => {
+  it("rolls back what does not come to its end", async () => {
+    const address = email();
+    await expect(
+      transaction(async (connection) => {
+        await connection.execute("INSERT INTO accounts (id, kind, email, preferences) VALUES (UUID(), 'user', ?, '{}')", [address]);
+        throw new Error("stopped half-way");
+      }),
+    ).rejects.toThrow("stopped half-way");
+    const [rows] = await database().execute<RowDataPacket[]>("SELECT id FROM accounts WHERE email = ?", [address]);
+    expect(rows).toHaveLength(0);
+  });
+
+  it("tells a database that is away from a fault of ours", () => {
+    expect(isDatabaseAway({ code: "ECONNREFUSED" })).toBe(true);
+    expect(isDatabaseAway({ code: "ER_PARSE_ERROR" })).toBe(false);
+    expect(isDatabaseAway(null)).toBe(false);
+  });
+});

@@ -156,21 +156,22 @@ describe("glide path", () => {
     );
   });
 
-  it("from afar no small change of heading makes the best way jump (property; a full circle once stood in for no turn)", () => {
-    const heights = legPerformance(ALDER, bestGlide(ALDER), CHOICES.bank_rad, CHOICES.stallMargin).turnHeightPerRadianSeaLevel_m;
+  it("from afar no small change of heading makes the best way jump (a full circle once stood in for no turn)", () => {
     const step = 0.05;
-    fc.assert(
-      fc.property(columns, fc.double({ min: 0, max: 6.28, noNaN: true }), fc.double({ min: 3000, max: 6000, noNaN: true }), (wind, bearing, away) => {
+    for (let from_rad = 0; from_rad < 6; from_rad += 0.75) {
+      const wind: WindColumn = { surface: { from_rad, speed_mps: 7 }, layers: [{ altitude_m: 600, from_rad: from_rad + 0.3, speed_mps: 10 }, { altitude_m: 1500, from_rad: from_rad + 0.6, speed_mps: 12 }] };
+      const base = problem({ wind });
+      // From behind the runway, where the last turn is small: there no turn and a full circle lie next to each other.
+      for (let bearing = Math.PI - 0.4; bearing < Math.PI + 0.41; bearing += 0.1) {
         let last: number | null = null;
         for (let heading_rad = 0; heading_rad < 2 * Math.PI; heading_rad += step) {
-          const margin = best(problem({ wind, start: { x_m: away * Math.sin(bearing), y_m: away * Math.cos(bearing), heading_rad, altitude_m: 1500 } })).margin_m;
-          // The change turned at the turn's cost, thinner air included, and what the reaction's 4 s carry the start aside.
-          if (last !== null) expect(Math.abs(margin - last)).toBeLessThan(step * (1.3 * heights + (4 * 40) / 5) + 0.5);
+          const margin = best({ ...base, start: { x_m: 3500 * Math.sin(bearing), y_m: 3500 * Math.cos(bearing), heading_rad, altitude_m: 1500 } }).margin_m;
+          // 0.05 rad more of turn costs a metre, the start carried aside by the reaction about another; a full circle costs 150 m.
+          if (last !== null) expect(Math.abs(margin - last)).toBeLessThan(5);
           last = margin;
         }
-      }),
-      { numRuns: 25, seed: 21 },
-    );
+      }
+    }
   });
 
   it("its drawn points end at the aim point too", () => {

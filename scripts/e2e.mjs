@@ -21,13 +21,15 @@ try {
   const database = await step("test database", () => startDatabase(folder));
   await step("schema and demo world", () => prepareDatabase(database.url));
   // A journey stops the database to see what happens; it comes back by itself, later than that journey needs.
-  database.server.once("exit", () => setTimeout(() => void startDatabase(folder, database.port).catch((error) => leave(1, error)), OUTAGE_MS));
+  let finished = false;
+  database.server.once("exit", () => finished || setTimeout(() => void startDatabase(folder, database.port).catch((error) => leave(1, error)), OUTAGE_MS));
   const { address } = await step("server", async () => serve({ databaseUrl: database.url, port: await freePort(3100), quiet: true, env: { UTRIMAX_RATE_FACTOR: "100" } }));
   const grep = screenshots ? ["--grep", "@picture"] : ["--grep-invert", "@picture"];
   await run(path.join(ROOT, "node_modules/.bin/playwright"), ["test", ...grep, ...args], {
     cwd: ROOT,
     env: { ...process.env, BASE_URL: address, TEST_DATABASE_FOLDER: folder },
   });
+  finished = true;
   await stopAll();
 } catch (error) {
   await leave(1, error);

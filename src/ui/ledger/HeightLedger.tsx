@@ -121,18 +121,18 @@ export function HeightLedger({ end, height }: { end: EndReach; height: number })
       <p className="absolute top-0 left-0 text-[14px] font-semibold whitespace-nowrap">You have {format("height", have_m)} over the aim point</p>
       <ol>
         {shown.map((block, i) => (
-          <li key={block.index} className="absolute right-0" style={{ left: right + 20, top: placed[i] - 11 }} onPointerEnter={() => point(block.index)} onPointerLeave={() => point(null)}>
-            <Figure title={`${block.entry.name}, ${end.name}`} figure={block.entry.name} endId={end.endId} className={`grid w-full grid-cols-[1fr_auto_40px] items-baseline text-left ${pointed === block.index ? "bg-mark" : ""}`}>
+          <li key={block.index} className="absolute right-0" style={{ left: right + 18, top: placed[i] - 11 }} onPointerEnter={() => point(block.index)} onPointerLeave={() => point(null)}>
+            <Figure title={`${block.entry.name}, ${end.name}`} figure={block.entry.name} endId={end.endId} className={`grid w-full grid-cols-[1fr_auto_40px] items-baseline text-left max-[1150px]:grid-cols-[1fr_auto_34px] max-[1150px]:text-[13px] ${pointed === block.index ? "bg-mark" : ""}`}>
               <span className="font-sans font-semibold">{block.entry.name}</span>
               <span>{format("height", block.entry.height_m)}</span>
               <span className="text-right text-[13px] text-ink2">{block.entry.time_s > 0 ? `${Math.round(block.entry.time_s)}\u202fs` : ""}</span>
             </Figure>
           </li>
         ))}
-        <li className="absolute right-0" style={{ left: right + 20, top: placed[placed.length - 1] - 19 }}>
+        <li className="absolute right-0" style={{ left: right + 18, top: placed[placed.length - 1] - 19 }}>
           <Figure title={`${margin_m >= 0 ? "Margin" : "Shortfall"}, ${end.name}`} figure="margin" endId={end.endId} className={`flex w-full items-baseline justify-between text-left ${margin_m >= 0 ? "text-pine" : "text-brick"}`}>
             <span className="font-sans font-semibold">{margin_m >= 0 ? "Margin" : "Short by"}</span>
-            <span className="text-[28px] leading-9 font-semibold">{format("height", Math.abs(margin_m))}</span>
+            <span className="text-[28px] leading-9 font-semibold max-[1150px]:text-[24px]">{format("height", Math.abs(margin_m))}</span>
           </Figure>
         </li>
       </ol>

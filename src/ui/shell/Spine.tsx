@@ -28,7 +28,7 @@ export function Spine() {
           const headline = headlines[slug];
           return (
             <li key={slug} className="border-b border-rule first:border-t">
-              <Link href={`/${slug}`} aria-current={current ? "page" : undefined} className={`flex min-h-[54px] items-start gap-3 border-l-4 px-3 py-1.5 ${current ? "relative z-10 -mr-px border-harbour bg-sheet" : "border-transparent hover:bg-mark"}`}>
+              <Link href={`/${slug}`} aria-current={current ? "page" : undefined} className={`flex min-h-[54px] items-start gap-3 border-l-4 py-1.5 pr-1.5 pl-3 ${current ? "relative z-10 -mr-px border-harbour bg-sheet" : "border-transparent hover:bg-mark"}`}>
                 <span className="num pt-0.5 text-[13px] text-ink2">{i + 1}</span>
                 <span className="flex min-w-0 flex-col">
                   <span className="font-semibold">{title}</span>

@@ -22,7 +22,8 @@ const air = { qnh_Pa: 101_600, deviation_K: -3 };
 const wind = windProfile({ surface: { from_rad: 4.36, speed_mps: 7.2 }, layers: [{ altitude_m: 600, from_rad: 4.7, speed_mps: 10 }, { altitude_m: 1200, from_rad: 4.9, speed_mps: 12 }, { altitude_m: 2400, from_rad: 5.1, speed_mps: 15 }] }, 19);
 if (!found.ok || !wind.ok) throw new Error("bench: expected a polar and a wind");
 const { polar } = found.value;
-const integrals = descentIntegrals(air, wind.value, -1500, 2500);
+const cas_mps = bestGlide(polar).eas_mps;
+const integrals = descentIntegrals(air, wind.value, -1500, 2500, cas_mps);
 
 /** Starts all round the runway end, at heights where most ways arrive. */
 const problems: PathProblem[] = Array.from({ length: 500 }, (_, i) => {
@@ -42,7 +43,7 @@ let worst_m = 0;
 let compared = 0;
 for (const problem of problems.slice(0, 60)) {
   const ours = searchPaths(problem);
-  const plain = referenceMargins(problem, air, wind.value);
+  const plain = referenceMargins(problem, air, wind.value, cas_mps);
   if (!ours.ok) continue;
   for (const path of ours.value.paths) {
     const margin_m = plain.get(path.words[0]);
@@ -63,7 +64,7 @@ function ours(count: number): number {
 
 function plain(count: number): number {
   let paths = 0;
-  for (let i = 0; i < count; i += 1) paths += referenceMargins(problems[i % problems.length], air, wind.ok ? wind.value : () => ({ east_mps: 0, north_mps: 0 })).size;
+  for (let i = 0; i < count; i += 1) paths += referenceMargins(problems[i % problems.length], air, wind.ok ? wind.value : () => ({ east_mps: 0, north_mps: 0 }), cas_mps).size;
   return paths;
 }
 

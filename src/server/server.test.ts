@@ -8,6 +8,7 @@ import { database, isDatabaseAway, transaction } from "./database";
 import { demoSituation, loadDemoLibrary } from "./demo-library";
 import { listLandingSites } from "./landing-sites";
 import { migrate } from "./migrate";
+import { waitBefore } from "./rate-limit";
 import { addSituation, listSituations, markSituation, saveSituation } from "./situations";
 import { listTerrains, terrainElevations, unpackElevations } from "./terrains";
 
@@ -90,6 +91,16 @@ describe("situations", () => {
     expect(await saveSituation(mine, id, document)).toBe(false);
     expect(await markSituation(mine, id, false)).toBe(true);
     expect(await listSituations(mine)).toHaveLength(1);
+  });
+});
+
+describe("rate limits", () => {
+  it("let eight attempts a minute through from one address, then say how long to wait; another address is not held up", async () => {
+    for (let i = 0; i < 8; i += 1) expect(await waitBefore("signIn", "192.0.2.1")).toBe(0);
+    const wait_s = await waitBefore("signIn", "192.0.2.1");
+    expect(wait_s).toBeGreaterThan(0);
+    expect(wait_s).toBeLessThanOrEqual(60);
+    expect(await waitBefore("signIn", "192.0.2.2")).toBe(0);
   });
 });
 

@@ -3,10 +3,12 @@ import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
 import { polarOf } from "../aircraft/polar";
 import { airAtAltitude } from "../air/altimetry";
+import { airspeedsFromEas } from "../air/airspeed";
 import { WindColumn, windProfile } from "../air/wind";
 import { calculation } from "../calculation";
 import { glidingTurn, turnSpeed } from "../glide/gliding-turn";
 import { speedToFly } from "../glide/speed-to-fly";
+import { accelerationFactor } from "../glide/acceleration-factor";
 import { bestGlide } from "../glide/straight-glide";
 import { success } from "../outcome";
 import { SituationDocument, Pilot } from "../situation/situation-document";
@@ -48,21 +50,26 @@ export const glideCalculation = calculation({
     const tas_mps = best.eas_mps / Math.sqrt(sigma);
     const horizontal = tas_mps * Math.cos(best.angle_rad);
     const groundSpeed_mps = Math.max(0, Math.sqrt(Math.max(0, horizontal ** 2 - across ** 2)) + along);
-    const sink_mps = best.sinkEas_mps / Math.sqrt(sigma);
+    // At constant airspeed the speed lost on the way down gives height back: both glides sink less and go farther by 1 + AF.
+    const calibrated = airspeedsFromEas(best.eas_mps, airAtAltitude(input.altitude_m, input.air));
+    const factor = 1 + accelerationFactor(calibrated.ok ? calibrated.value.cas_mps : best.eas_mps, input.altitude_m, input.air);
+    const sink_mps = best.sinkEas_mps / Math.sqrt(sigma) / factor;
     const bookRatio = sink_mps - input.verticalAir_mps > 0 ? groundSpeed_mps / (sink_mps - input.verticalAir_mps) : 0;
     const speed = turnSpeed(polar, input.bank_rad, input.stallMargin);
     const turn = glidingTurn(polar, speed.cl, input.bank_rad, density);
     const figure = "speedToFly";
     return success({
-      book: { eas_mps: best.eas_mps, tas_mps, sink_mps, ratio: best.ratio, groundSpeed_mps, groundRatio: bookRatio },
-      speedToFly: { eas_mps: fly.value.eas_mps, ratio: fly.value.ratio, groundSpeed_mps: fly.value.groundSpeed_mps, groundRatio: fly.value.groundRatio },
+      book: { eas_mps: best.eas_mps, tas_mps, sink_mps, ratio: best.ratio * factor, groundSpeed_mps, groundRatio: bookRatio },
+      speedToFly: { eas_mps: fly.value.eas_mps, ratio: fly.value.ratio * factor, groundSpeed_mps: fly.value.groundSpeed_mps, groundRatio: fly.value.groundRatio * factor },
       turn: { eas_mps: speed.eas_mps, radius_m: turn.radius_m, rate_radps: turn.rate_radps, loadFactor: turn.loadFactor, sink_mps: turn.sink_mps, heightPer360_m: 2 * Math.PI * turn.heightPerRadian_m },
       headwind_mps: -along, crosswind_mps: -across,
       working: [
         { figure, symbol: "w", meaning: "tailwind along the track", formula: "w·u(track)", value: along, unit: "m/s", source: "wind by height, 1/7 law below the lowest layer" },
         { figure, symbol: "V", meaning: "speed to fly", formula: "min over V of sink/ground speed", value: fly.value.eas_mps, unit: "m/s", source: SOURCE },
         { figure, symbol: "GS", meaning: "ground speed", formula: "√((V·cosθ)² − cross²) + along", value: fly.value.groundSpeed_mps, unit: "m/s", source: SOURCE },
-        { figure, symbol: "GS/sink", meaning: "ground distance over height", formula: "GS/(sink − rising air)", value: fly.value.groundRatio, unit: "", source: SOURCE },
+        { figure, symbol: "1 + AF", meaning: "height given back by the speed lost at constant airspeed", formula: "1 + (V/g)·dV/dh", value: factor, unit: "", source: "energy of a glide at constant calibrated airspeed" },
+        { figure, symbol: "GS/sink", meaning: "ground distance over height", formula: "GS/(sink − rising air)·(1 + AF)", value: fly.value.groundRatio * factor, unit: "", source: SOURCE },
+        { figure: "book", symbol: "sink", meaning: "rate of descent at best glide", formula: "V·sinθ/√σ/(1 + AF)", value: sink_mps, unit: "m/s", source: SOURCE },
         { figure: "turn", symbol: "V_t", meaning: `speed in the turn (${speed.limit})`, formula: "max(V_BG·(1 + √n)/2, k·V_S·√n), n = 1/cosφ", value: speed.eas_mps, unit: "m/s", source: "common practice" },
         { figure: "turn", symbol: "R", meaning: "radius", formula: "V·cosθ/ω, ω = g·n·sinφ/(V·cosθ)", value: turn.radius_m, unit: "m", source: SOURCE },
       ],

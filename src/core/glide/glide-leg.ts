@@ -3,6 +3,7 @@
 // The leg is found in the air mass and drifts with it: the target moves by −∫w dt, the arrival heading is the crabbed one. The drift
 // depends on the path and the path on the drift, so it is iterated with Aitken's relaxation, which starts at 0.8 and settles in
 // about six rounds. Heights below the target are continued (the ground is not there) so that a shortfall is a smooth number.
+// What is flown through the air costs energy height; the air mass gives it its altitude (descent-integrals.ts).
 // Not here: the time to roll into a bank, speed changes between segments, gusts.
 import type { DescentIntegrals, IntegralsAt } from "./descent-integrals";
 import { type Pose, type TurnStraightTurn, type Word, turnSigns, turnStraightTurn } from "./dubins";
@@ -124,14 +125,14 @@ function settle(problem: LegProblem, word: Word, back_rad: number): Outcome<Solv
     const windY = (JOINT_3.north_m2ps - END.north_m2ps) / weight;
     const along = windX * trackX + windY * trackY;
     const across = windX * trackY - windY * trackX;
-    const speed = (performance.straightHorizontalEas_mps * finalBand) / weight;
+    const speed = performance.straightHorizontalEas_mps / integrals.rootSigmaAt(h3 - finalBand / 2);
     const forward2 = speed * speed - across * across;
     if (!(forward2 > 0)) return failure("wind_exceeds_airspeed", "The crosswind on final is faster than the glide: the final cannot be held.");
     const groundSpeed = Math.sqrt(forward2) + along;
     if (!(groundSpeed > 0)) return failure("wind_exceeds_airspeed", "The headwind on final is faster than the glide: no headway.");
     const finalTime = final_m / groundSpeed;
     const finalAir = finalTime * speed;
-    const finalDrop = finalAir / performance.straightRatio;
+    const finalEnergy = finalAir / performance.straightRatio;
     const finalHeading = arrival.heading_rad - Math.asin(across / speed);
 
     const sigma1 = integrals.rootSigmaAt((start.altitude_m + h1) / 2) ** 2;
@@ -146,10 +147,10 @@ function settle(problem: LegProblem, word: Word, back_rad: number): Outcome<Solv
     if (!parts) return failure("word_impossible", "The two turns overlap: this way round does not exist.");
     if (parts.turn1_rad > TURN - back_rad) parts.turn1_rad -= TURN;
     if (parts.turn2_rad > TURN - back_rad) parts.turn2_rad -= TURN;
-    const n1 = start.altitude_m - (parts.turn1_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma1;
-    const n2 = n1 - parts.straight_m / performance.straightRatio;
-    const n3 = n2 - (parts.turn2_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma2;
-    const n4 = n3 - finalDrop;
+    const n1 = integrals.descend(start.altitude_m, (parts.turn1_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma1);
+    const n2 = integrals.descend(n1, parts.straight_m / performance.straightRatio);
+    const n3 = integrals.descend(n2, (parts.turn2_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma2);
+    const n4 = integrals.descend(n3, finalEnergy);
     if (!(start.altitude_m - n4 < MAX_DROP_M)) return failure("wind_exceeds_airspeed", "Against this wind the way costs more height than any aircraft has: no headway.");
     integrals.at(n1, JOINT_1);
     integrals.at(n2, JOINT_2);

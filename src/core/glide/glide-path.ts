@@ -134,8 +134,9 @@ export function searchPaths(problem: PathProblem): Outcome<PathSearch> {
 function react({ glide, integrals, start, choices }: PathProblem): Pose & { altitude_m: number } {
   if (choices.reaction_s === 0) return start;
   const sink = glide.sinkEas_mps / integrals.rootSigmaAt(start.altitude_m);
-  const altitude_m = start.altitude_m - choices.reaction_s * sink;
-  const air_m = (start.altitude_m - altitude_m) * glide.ratio;
+  const energy_m = choices.reaction_s * sink;
+  const altitude_m = integrals.descend(start.altitude_m, energy_m);
+  const air_m = energy_m * glide.ratio;
   integrals.at(start.altitude_m, SCRATCH_A);
   integrals.at(altitude_m, SCRATCH_B);
   return {
@@ -233,9 +234,10 @@ export function pathPoints(problem: PathProblem, path: GlidePath, straightStep_m
     integrals.at(from.altitude_m, origin);
     let last = from;
     const began = time_s;
+    const energy_m = integrals.energyAt(from.altitude_m) - integrals.energyAt(to_m);
     for (let i = points.length === 0 ? 0 : 1; i <= steps; i += 1) {
       const share = i / steps;
-      const altitude_m = from.altitude_m + share * (to_m - from.altitude_m);
+      const altitude_m = i === steps ? to_m : integrals.descend(from.altitude_m, share * energy_m);
       integrals.at(altitude_m, here);
       const air = airAt(share);
       last = {
@@ -258,7 +260,7 @@ export function pathPoints(problem: PathProblem, path: GlidePath, straightStep_m
   const steps = (length: number, step: number) => Math.max(1, Math.ceil(length / step));
 
   const first = path.legStarts[0];
-  const reactionAir = (start.altitude_m - first.altitude_m) * glide.ratio;
+  const reactionAir = (integrals.energyAt(start.altitude_m) - integrals.energyAt(first.altitude_m)) * glide.ratio;
   let at: { x_m: number; y_m: number; altitude_m: number } = trace(start, first.altitude_m, performance.straightSinkEas_mps, steps(reactionAir, straightStep_m), along(start.heading_rad, reactionAir));
   path.legs.forEach((leg, i) => {
     const [sign1, sign2] = turnSigns(leg.word);

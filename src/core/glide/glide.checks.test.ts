@@ -3,8 +3,12 @@
 import { describe, expect, it } from "vitest";
 import type { Polar } from "../aircraft/polar";
 import { levelTurnLoadFactor, stallSpeed_mps } from "../aircraft/polar";
+import { airspeedsFromCas } from "../air/airspeed";
+import { airAtAltitude } from "../air/altimetry";
 import { degrees, radians } from "../quantities/angle";
-import { G0, M_PER_FT, MPS_PER_KT, RHO0 } from "../quantities/constants";
+import { G0, M_PER_FT, MPS_PER_KT, P0_PA, RHO0 } from "../quantities/constants";
+import { accelerationFactor } from "./acceleration-factor";
+import { descentIntegrals } from "./descent-integrals";
 import { type Word, turnSigns, turnStraightTurn } from "./dubins";
 import { bestBankAtFixedLift_rad, glidingTurn } from "./gliding-turn";
 import { bestGlide, leastSink, liftCoefficientAt, straightGlide } from "./straight-glide";
@@ -41,6 +45,35 @@ describe("straight glide", () => {
     for (const cl of [0.2, 0.9, 1.45]) closeTo(liftCoefficientAt(ALDER, straightGlide(ALDER, cl).eas_mps) ?? NaN, cl, 1e-9);
     expect(liftCoefficientAt(ALDER, stallSpeed_mps(ALDER) * 0.97)).toBeNull();
     expect(liftCoefficientAt(ALDER, 500)).toBeNull();
+  });
+});
+
+describe("glide at constant calibrated airspeed", () => {
+  /** Cedar J2 at 41 t, engines windmilling. */
+  const CEDAR: Polar = { cd0: 0.0232, k: 0.0352, clMax: 1.55, wingLoading: (41_000 * G0) / 92 };
+  const ISA = { qnh_Pa: P0_PA, deviation_K: 0 };
+  const CAS = 182 * MPS_PER_KT;
+
+  it("Cedar J2 at FL140 and 182 KCAS: 1,214.12 ft/min, 3.0640° (cross-check)", () => {
+    const altitude_m = 14_000 * M_PER_FT;
+    const speeds = airspeedsFromCas(CAS, airAtAltitude(altitude_m, ISA));
+    if (!speeds.ok) throw new Error(speeds.issue.message);
+    const cl = liftCoefficientAt(CEDAR, speeds.value.eas_mps) ?? NaN;
+    const sinAngle = Math.sin(straightGlide(CEDAR, cl).angle_rad) / (1 + accelerationFactor(CAS, altitude_m, ISA));
+    // The prototype takes lift equal to weight, a shade less drag than ours: 1.6e-3.
+    closeTo(degrees(Math.asin(sinAngle)), 3.064, 2e-3);
+    closeTo((speeds.value.tas_mps * sinAngle * 60) / M_PER_FT, 1214.12, 2e-3);
+    // 7 % at FL140 and 182 kt (the design's own figure).
+    expect(accelerationFactor(CAS, altitude_m, ISA)).toBeCloseTo(0.07, 2);
+  });
+
+  it("Cedar J2 from FL140 to sea level in still air: 42.44 NM, 759.5 s (cross-check)", () => {
+    const { ratio, sinkEas_mps } = bestGlide(CEDAR);
+    const integrals = descentIntegrals(ISA, () => ({ east_mps: 0, north_mps: 0 }), 0, 14_000 * M_PER_FT, CAS);
+    const at = (altitude_m: number) => integrals.at(altitude_m, { time_m: 0, east_m2ps: 0, north_m2ps: 0 }).time_m;
+    const distance_m = ratio * (integrals.energyAt(14_000 * M_PER_FT) - integrals.energyAt(0));
+    closeTo(distance_m / 1852, 42.44, 2e-3);
+    closeTo((at(14_000 * M_PER_FT) - at(0)) / sinkEas_mps, 759.5, 2e-3);
   });
 });
 

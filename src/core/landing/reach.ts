@@ -107,7 +107,7 @@ export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: 
     if (!table) {
       const wind = windProfile(turned, end.elevation_m);
       if (!wind.ok) return wind;
-      table = { wind: wind.value, integrals: descentIntegrals(input.air, wind.value, end.elevation_m - BELOW_M, Math.max(input.altitude_m, end.elevation_m) + ABOVE_M) };
+      table = { wind: wind.value, integrals: integralsTo(end, input, wind.value, best) };
       tables.set(end.elevation_m, table);
     }
     ends.push(reachEnd({ input, end, polar, best, start, plane, terrain, ...table }));
@@ -117,6 +117,11 @@ export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: 
   const kind = (end: EndReach) => (end.status === "reached" && unprepared.has(end.endId) ? 1 : 0);
   ends.sort((a, b) => RANK[a.status] - RANK[b.status] || kind(a) - kind(b) || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity));
   return success({ ends, polar, shares, best, turn });
+}
+
+/** The sums over height of a glide held on the way to an end. */
+function integralsTo(end: LandingEnd, input: ReachInput, wind: (altitude_m: number) => WindVector, glide: StraightGlide): DescentIntegrals {
+  return descentIntegrals(input.air, wind, end.elevation_m - BELOW_M, Math.max(input.altitude_m, end.elevation_m) + ABOVE_M, calibrated_mps(glide.eas_mps, input) ?? glide.eas_mps);
 }
 
 interface EndProblem {
@@ -151,7 +156,7 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
   if (input.plan.glideSpeed === "wind") {
     const faster = glideForWind(problem, search.value.paths[0]);
     if (!faster.ok) return impossible(faster.issue);
-    problem = { ...problem, glide: faster.value };
+    problem = { ...problem, glide: faster.value, integrals: integralsTo(end, input, wind, faster.value) };
     search = searchPaths(problem);
     if (!search.ok) return impossible(search.issue);
   }
@@ -205,14 +210,10 @@ function glideForWind(problem: PathProblem, path: GlidePath): Outcome<StraightGl
   const weight = high.time_m - low.time_m;
   const east = (high.east_m2ps - low.east_m2ps) / weight;
   const north = (high.north_m2ps - low.north_m2ps) / weight;
-  const band = Math.max(leg.altitudes_m[1] - leg.altitudes_m[2], 1);
-  const speed = (problem.glide.eas_mps * band) / weight;
+  const root = problem.integrals.rootSigmaAt((leg.altitudes_m[1] + leg.altitudes_m[2]) / 2);
+  const speed = problem.glide.eas_mps / root;
   const track = Math.atan2(speed * Math.sin(leg.straightHeading_rad) + east, speed * Math.cos(leg.straightHeading_rad) + north);
-  return speedToFly(
-    problem.polar,
-    { along_mps: east * Math.sin(track) + north * Math.cos(track), across_mps: east * Math.cos(track) - north * Math.sin(track), vertical_mps: 0 },
-    (weight / band) ** 2,
-  );
+  return speedToFly(problem.polar, { along_mps: east * Math.sin(track) + north * Math.cos(track), across_mps: east * Math.cos(track) - north * Math.sin(track), vertical_mps: 0 }, root ** 2);
 }
 
 /** A wind column seen from a plane whose north leans from true north. */

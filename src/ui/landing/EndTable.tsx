@@ -88,10 +88,28 @@ function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: 
           <span className="text-brick">no path</span>
         )}
       </td>
-      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{path && format("height", path.used_m)}</td>
-      <td className="num px-1.5">{path && minutes(path.time_s)}</td>
-      <td className="num px-1.5 whitespace-nowrap">{along === 0 ? "0" : `${end.tailwind_mps > 0 ? "tail" : "head"} ${along}`}</td>
-      <td className="num px-1.5 whitespace-nowrap">{across === 0 ? "0" : `${across} ${end.crosswind_mps > 0 ? "R" : "L"}`}</td>
+      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{path && (
+          <Figure title={`What it uses, ${end.name}`} figure="margin" endId={end.endId}>
+            {format("height", path.used_m)}
+          </Figure>
+        )}</td>
+      <td className="num px-1.5">
+        {path && (
+          <Figure title={`Time, ${end.name}`} figure="time" endId={end.endId}>
+            {minutes(path.time_s)}
+          </Figure>
+        )}
+      </td>
+      <td className="num px-1.5 whitespace-nowrap">
+        <Figure title={`Wind, ${end.name}`} figure="wind" endId={end.endId}>
+          {along === 0 ? "0" : `${end.tailwind_mps > 0 ? "tail" : "head"} ${along}`}
+        </Figure>
+      </td>
+      <td className="num px-1.5 whitespace-nowrap">
+        <Figure title={`Wind, ${end.name}`} figure="wind" endId={end.endId}>
+          {across === 0 ? "0" : `${across} ${end.crosswind_mps > 0 ? "R" : "L"}`}
+        </Figure>
+      </td>
       <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{strip && `${format("length", strip.length_m)} ${strip.surface}`}</td>
       <td className="max-w-64 truncate px-3 text-left">{saying(end)}</td>
     </tr>

@@ -6,6 +6,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Decision } from "./Decision";
 import { EndTable } from "./EndTable";
+import { ExportMenu } from "./ExportMenu";
 import { LandingCard } from "./LandingCard";
 import { PlanEditor } from "./PlanEditor";
 import { LandingCautions } from "./LandingCautions";
@@ -34,6 +35,7 @@ export function LandingStage() {
                   Follow the best
                 </button>
               )}
+              <ExportMenu />
               <PlanEditor />
             </span>
           </header>

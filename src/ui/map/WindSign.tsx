@@ -2,23 +2,27 @@
 import { type WindColumn, type WindVector, windProfile } from "@/core/air/wind";
 import { degrees, wrapTurn } from "@/core/quantities/angle";
 import { formatWind } from "@/ui/situation/WindEditor";
+import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useUnits } from "@/ui/units/units-store";
+import { Figure } from "@/ui/working/Figure";
 
 /** North, and the wind where the aircraft is and at the ground. */
 export function WindSign({ ground_m }: { ground_m: number }) {
-  const wind = useSituation((state) => state.current.wind);
-  const altitude_m = useSituation((state) => state.current.altitude_m);
+  const { wind, altitude_m, heading_rad, mass_kg, configuration, air, pilot } = useSituation((state) => state.current);
+  const { document } = useAircraft();
   return (
-    <div className="panel pointer-events-none absolute top-3 right-3 flex gap-3 px-3 py-1.5 opacity-95">
+    <div className="panel absolute top-3 right-3 flex gap-3 px-3 py-1.5 opacity-95">
       <svg width="18" height="46" viewBox="0 0 18 46" role="img" aria-label="North is up">
         <path d="M9 44V14M9 14l-4.500 8M9 14l4.500 8" fill="none" stroke="var(--ink)" strokeWidth="1.6" />
         <text x="9" y="10" textAnchor="middle" fontSize="12" fontWeight="700" fill="var(--ink)">
           N
         </text>
       </svg>
-      <Arrow label="here" wind={windAt(wind, altitude_m, ground_m)} />
-      <Arrow label="10 m" wind={windAt(wind, ground_m + 10, ground_m)} />
+      <Figure title="Gliding along this heading in this wind" figure="speedToFly" calculation={{ name: "glide", input: { aircraft: document, mass_kg, configuration, air, wind, altitude_m, ground_m, trackTrue_rad: heading_rad, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin } }} className="flex gap-3">
+        <Arrow label="here" wind={windAt(wind, altitude_m, ground_m)} />
+        <Arrow label="10 m" wind={windAt(wind, ground_m + 10, ground_m)} />
+      </Figure>
     </div>
   );
 }

@@ -2,8 +2,8 @@
 import { useRouter } from "next/navigation";
 import { toast } from "sonner";
 import { chooseAndTellAppearance } from "@/ui/account/preferences";
-import { downloadPath } from "@/ui/landing/path-download";
-import { shownEnd, useReach } from "@/ui/landing/reach-store";
+import { exportPath } from "@/ui/landing/export-path";
+import { useReach } from "@/ui/landing/reach-store";
 import { useWorkspace } from "@/ui/shell/library";
 import { downloadSituation, useSituationActions } from "@/ui/situation/useSituationActions";
 import { situationLink } from "@/ui/situation/shared-link";
@@ -30,12 +30,6 @@ export function useCommands(): Command[] {
   const { library } = useWorkspace();
   const show = useDialogs((state) => state.show);
   const { copy } = useSituationActions();
-  const path = (format: "geojson" | "gpx") => () => {
-    const end = shownEnd(useReach.getState());
-    const origin = useReach.getState().answer?.origin;
-    if (!end?.path || !origin) toast("There is no path to export: no way leads to a landing end from here.");
-    else void downloadPath(format, end, origin);
-  };
   return [
     ...STAGES.map(({ slug, name }, i): Command => ({ title: name, group: "Stages", keys: String(i + 1), keyLabel: String(i + 1), run: () => router.push(`/${slug}`) })),
     { title: "Save the situation", group: "Situation", keys: "ctrl+s, meta+s", keyLabel: "Ctrl S", run: () => void saveSituation() },
@@ -51,8 +45,8 @@ export function useCommands(): Command[] {
       keyLabel: "",
       run: () => void navigator.clipboard.writeText(situationLink(location.href, useSituation.getState().current)).then(() => toast("The link is on the clipboard. It holds aircraft, mass, place, wind and air."), () => toast("The browser does not let the page use the clipboard.")),
     },
-    { title: "Export the path as GeoJSON", group: "Path", keys: "", keyLabel: "", run: path("geojson") },
-    { title: "Export the path as GPX", group: "Path", keys: "", keyLabel: "", run: path("gpx") },
+    { title: "Export the path as GeoJSON", group: "Path", keys: "", keyLabel: "", run: () => exportPath("geojson") },
+    { title: "Export the path as GPX", group: "Path", keys: "", keyLabel: "", run: () => exportPath("gpx") },
     { title: "Follow the best landing end", group: "Path", keys: "b", keyLabel: "b", run: () => useReach.getState().pin(null) },
     { title: "Commands", group: "Page", keys: "/, shift+/", keyLabel: "/", run: () => show("commands") },
     { title: "List of keys", group: "Page", keys: "?, shift+?", keyLabel: "?", run: () => show("keys") },

@@ -1,0 +1,31 @@
+"use client";
+import { Download } from "lucide-react";
+import { DropdownMenu } from "radix-ui";
+import { exportPath } from "./export-path";
+
+const ITEM = "rounded px-3 py-1.5 outline-none data-[highlighted]:bg-mark";
+
+/** The path as a file, the card on paper. */
+export function ExportMenu() {
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="btn btn-quiet whitespace-nowrap">
+        <Download size={15} aria-hidden="true" /> Export
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content className="panel z-30 flex min-w-44 flex-col p-1" align="end" sideOffset={4}>
+          <DropdownMenu.Item className={ITEM} onSelect={() => exportPath("geojson")}>
+            Path as GeoJSON
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={() => exportPath("gpx")}>
+            Path as GPX
+          </DropdownMenu.Item>
+          {/* Printed once the menu has closed, or it would be on the paper. */}
+          <DropdownMenu.Item className={ITEM} onSelect={() => setTimeout(() => window.print(), 100)}>
+            Print the card
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

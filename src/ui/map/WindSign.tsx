@@ -20,6 +20,7 @@ export function WindSign({ ground_m }: { ground_m: number }) {
         </text>
       </svg>
       <Figure title="Gliding along this heading in this wind" figure="speedToFly" calculation={{ name: "glide", input: { aircraft: document, mass_kg, configuration, air, wind, altitude_m, ground_m, trackTrue_rad: heading_rad, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin } }} className="flex gap-3">
+        <span className="sr-only">The wind </span>
         <Arrow label="here" wind={windAt(wind, altitude_m, ground_m)} />
         <Arrow label="10 m" wind={windAt(wind, ground_m + 10, ground_m)} />
       </Figure>
@@ -44,7 +45,6 @@ function Arrow({ label, wind }: { label: string; wind: { from_rad: number; speed
         {wind && wind.speed_mps > 0.3 && <path d="M0 -12V11M-4.500 4L0 12 4.500 4" fill="none" stroke="var(--ink)" strokeWidth="2" transform={`rotate(${degrees(wind.from_rad)})`} />}
       </svg>
       <span className="num text-[12px]">
-        <span className="sr-only">Wind </span>
         {label} {text}
       </span>
     </span>

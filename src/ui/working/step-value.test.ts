@@ -14,7 +14,11 @@ describe("value of a step", () => {
     [{ value: 0, unit: "s" }, "0\u202fs", null],
     [{ value: "RSL", unit: "" }, "RSL", null],
   ])("%o is shown in the user's unit with SI beside it", (step, shown, si) => {
-    expect(stepValue(step, DEFAULT_UNITS)).toEqual({ shown, si });
+    expect(stepValue({ symbol: "x", ...step }, DEFAULT_UNITS)).toEqual({ shown, si });
+  });
+
+  it("shows a rate of descent in ft/min", () => {
+    expect(stepValue({ symbol: "sink", value: 3.68, unit: "m/s" }, DEFAULT_UNITS).shown).toBe("724.4\u202fft/min");
   });
 
   it("brings the figure's own lines to the front and keeps the rest in order", () => {

@@ -5,6 +5,9 @@ import type { WorkingStep } from "@/core/working";
 
 const KIND_OF_UNIT: Record<string, QuantityKind> = { "m/s": "speed", m: "height", kg: "mass", Pa: "pressure", K: "temperature" };
 
+/** Speeds downwards, which pilots read in other units than those along the path. */
+const VERTICAL_SYMBOLS = new Set(["sink"]);
+
 /** Four significant digits, without exponents for anything a pilot meets with. */
 function digits(value: number): string {
   if (value === 0) return "0";
@@ -13,11 +16,11 @@ function digits(value: number): string {
 }
 
 /** The value in the user's unit and, when that is another, in SI. */
-export function stepValue({ value, unit }: Pick<WorkingStep, "value" | "unit">, units: UnitChoice): { shown: string; si: string | null } {
+export function stepValue({ symbol, value, unit }: Pick<WorkingStep, "symbol" | "value" | "unit">, units: UnitChoice): { shown: string; si: string | null } {
   if (typeof value === "string") return { shown: value, si: null };
   const si = `${digits(value)}\u202f${unit}`.trimEnd();
   if (unit === "rad") return { shown: `${digits(degrees(value))}°`, si };
-  const kind = KIND_OF_UNIT[unit];
+  const kind = unit === "m/s" && VERTICAL_SYMBOLS.has(symbol) ? "verticalSpeed" : KIND_OF_UNIT[unit];
   if (!kind) return { shown: si, si: null };
   const chosen = unitOf(kind, units[kind]);
   const shown = `${digits(fromSi(kind, units[kind], value))}\u202f${chosen.label}`;

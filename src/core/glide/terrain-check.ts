@@ -14,6 +14,8 @@ export interface TerrainClearance {
 /** Clearance wanted is nothing within the first distance of the landing point, and all of it beyond the second, m. */
 const TAPER_FROM_M = 500;
 const TAPER_TO_M = 2500;
+/** Ground is looked at this often between the points of a path, of a cell: a summit that stands between two looks is missed by an eighth of its slope. */
+const STEP_OF_CELL = 0.25;
 
 /** Clearance wanted at a distance from the landing point. */
 export function taperedClearance_m(clearance_m: number, distance_m: number): number {
@@ -30,19 +32,27 @@ export function terrainClearance(grid: TerrainGrid, points: readonly PathPoint[]
   let least_m: number | null = null;
   let index = 0;
   let unknown = 0;
+  const step_m = grid.cell_m * STEP_OF_CELL;
   points.forEach((point, i) => {
-    const ground_m = elevationAt_m(grid, point.x_m, point.y_m);
-    if (ground_m === null) {
-      unknown += 1;
-      return;
-    }
-    const distance_m = Math.hypot(point.x_m - target.x_m, point.y_m - target.y_m);
-    // Over the landing place itself the ledger's margin speaks; a shortfall there is not a hill in the way.
-    if (distance_m < TAPER_FROM_M) return;
-    const spare_m = point.altitude_m - ground_m - taperedClearance_m(clearance_m, distance_m);
-    if (least_m === null || spare_m < least_m) {
-      least_m = spare_m;
-      index = i;
+    const before = points[Math.max(0, i - 1)];
+    const steps = Math.max(1, Math.ceil(Math.hypot(point.x_m - before.x_m, point.y_m - before.y_m) / step_m));
+    for (let step = 1; step <= steps; step += 1) {
+      const share = step / steps;
+      const x_m = before.x_m + share * (point.x_m - before.x_m);
+      const y_m = before.y_m + share * (point.y_m - before.y_m);
+      const ground_m = elevationAt_m(grid, x_m, y_m);
+      if (ground_m === null) {
+        if (step === steps) unknown += 1;
+        continue;
+      }
+      const distance_m = Math.hypot(x_m - target.x_m, y_m - target.y_m);
+      // Over the landing place itself the ledger's margin speaks; a shortfall there is not a hill in the way.
+      if (distance_m < TAPER_FROM_M) continue;
+      const spare_m = before.altitude_m + share * (point.altitude_m - before.altitude_m) - ground_m - taperedClearance_m(clearance_m, distance_m);
+      if (least_m === null || spare_m < least_m) {
+        least_m = spare_m;
+        index = i;
+      }
     }
   });
   return { least_m, index, unknown };

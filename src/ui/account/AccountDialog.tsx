@@ -1,8 +1,9 @@
 "use client";
-import { Download, LogOut, Upload } from "lucide-react";
+import { Download, LogOut } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { toast } from "sonner";
+import { FileButton } from "@/ui/forms/FileButton";
 import { type Answer, send, sendRaw } from "@/ui/request";
 import { Panel } from "@/ui/shell/Panel";
 import { useWorkspace } from "@/ui/shell/library";
@@ -15,7 +16,6 @@ const LIMIT = 40 * 1024 * 1024;
 export function AccountDialog() {
   const { account } = useWorkspace();
   const router = useRouter();
-  const file = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
 
   const importFile = async (chosen: File) => {
@@ -42,21 +42,7 @@ export function AccountDialog() {
         <a className="btn btn-quiet" href="/api/account/export" download>
           <Download size={15} aria-hidden="true" /> Export everything
         </a>
-        <button type="button" className="btn btn-quiet" disabled={busy} onClick={() => file.current?.click()}>
-          <Upload size={15} aria-hidden="true" /> {busy ? "Importing …" : "Import everything"}
-        </button>
-        <input
-          ref={file}
-          type="file"
-          accept="application/json,.json"
-          className="hidden"
-          aria-label="Account file"
-          onChange={(event) => {
-            const [chosen] = event.currentTarget.files ?? [];
-            event.currentTarget.value = "";
-            if (chosen) void importFile(chosen);
-          }}
-        />
+        <FileButton label="Import everything" busyLabel="Importing …" fileLabel="Account file" accept="application/json,.json" busy={busy} onChoose={(chosen) => void importFile(chosen)} />
         <button type="button" className="btn" onClick={() => void signOut()}>
           <LogOut size={15} aria-hidden="true" /> Sign out
         </button>

@@ -1,9 +1,10 @@
 "use client";
-import { Trash2, Upload } from "lucide-react";
+import { Trash2 } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { toast } from "sonner";
 import { LatLon } from "@/core/earth/geodesic";
+import { FileButton } from "@/ui/forms/FileButton";
 import { CheckField } from "@/ui/forms/CheckField";
 import { NumberField } from "@/ui/forms/NumberField";
 import { checkBy } from "@/ui/forms/fault";
@@ -21,7 +22,6 @@ export function TerrainField() {
   const router = useRouter();
   const position = useSituation((state) => state.current.position);
   const change = useSituation((state) => state.change);
-  const file = useRef<HTMLInputElement>(null);
   const [inMetres, setInMetres] = useState(false);
   const [origin, setOrigin] = useState(position);
   const [busy, setBusy] = useState(false);
@@ -67,21 +67,7 @@ export function TerrainField() {
             <NumberField label="Longitude of x 0, y 0" value={origin.longitude_deg} unit="°" digits={4} step={0.01} check={longitudeCheck} onChange={(longitude_deg) => setOrigin({ ...origin, longitude_deg })} />
           </div>
         )}
-        <button type="button" className="btn btn-quiet self-start" disabled={busy} onClick={() => file.current?.click()}>
-          <Upload size={15} aria-hidden="true" /> {busy ? "Reading …" : "Add a terrain file"}
-        </button>
-        <input
-          ref={file}
-          type="file"
-          accept=".asc,.txt,.grd"
-          className="hidden"
-          aria-label="Terrain file"
-          onChange={(event) => {
-            const [chosen] = event.currentTarget.files ?? [];
-            event.currentTarget.value = "";
-            if (chosen) void upload(chosen);
-          }}
-        />
+        <FileButton label="Add a terrain file" busyLabel="Reading …" fileLabel="Terrain file" accept=".asc,.txt,.grd" busy={busy} onChoose={(chosen) => void upload(chosen)} />
       </div>
     </section>
   );

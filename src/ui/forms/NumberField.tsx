@@ -2,6 +2,7 @@
 import { type KeyboardEvent, useId, useState } from "react";
 import { formatNumber } from "@/core/quantities/units";
 import type { Check } from "./fault";
+import { nextStep, parseNumber } from "./parse-number";
 
 interface Props {
   label: string;
@@ -17,34 +18,25 @@ interface Props {
   autoFocus?: boolean;
 }
 
-/** Digits as typed, with the marks people use between and in numbers. */
-function parsed(text: string): number {
-  const cleaned = text.replace(/[\s\u202f\u00a0]/g, "").replace("−", "-").replace(",", ".");
-  return cleaned === "" ? NaN : Number(cleaned);
-}
-
 /** A number with its unit. What is valid takes effect while it is typed; what is not is explained and changes nothing. */
 export function NumberField({ label, value, unit, digits, step, check, onChange, hint, autoFocus }: Props) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const shown = typed ?? (value === null ? "" : formatNumber(value, digits));
-  const number = typed === null ? null : parsed(typed);
+  const number = typed === null ? null : parseNumber(typed);
   const fault = number === null ? null : Number.isFinite(number) ? check(number) : typed === "" ? "A number is needed here." : `“${typed}” is not a number.`;
 
   const take = (text: string) => {
     setTyped(text);
-    const next = parsed(text);
+    const next = parseNumber(text);
     if (Number.isFinite(next) && check(next) === null) onChange(next);
   };
   const nudge = (event: KeyboardEvent) => {
     const direction = event.key === "ArrowUp" ? 1 : event.key === "ArrowDown" ? -1 : 0;
     if (direction === 0) return;
     event.preventDefault();
-    const size = step * (event.shiftKey ? 10 : 1);
-    // On to the next whole step, so that 68 becomes 70 and not 78.
     const from = number !== null && Number.isFinite(number) ? number : (value ?? 0);
-    const next = Number((Math.round((from + direction * size) / step) * step).toFixed(6));
-    take(formatNumber(next, digits));
+    take(formatNumber(nextStep(from, direction * (event.shiftKey ? 10 : 1), step), digits));
   };
 
   return (

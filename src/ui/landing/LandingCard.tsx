@@ -1,6 +1,6 @@
 "use client";
 import { createPortal } from "react-dom";
-import { formatWind } from "@/ui/situation/WindEditor";
+import { formatWind } from "@/ui/situation/wind-words";
 import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat, useUnits } from "@/ui/units/units-store";

@@ -1,53 +1,14 @@
 "use client";
-import type { LedgerEntry } from "@/core/glide/glide-path";
 import { fromSi, toSi } from "@/core/quantities/units";
 import type { EndReach } from "@/core/landing/reach";
 import { useReach } from "@/ui/landing/reach-store";
 import { useFormat, useUnits } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { ACCOUNT_FILL } from "./accounts";
+import { blocksOf, markStep, spread } from "./ledger-layout";
 
 /** Where the column stands, px. */
 const COLUMN = { left: 44, width: 54, top: 30 };
-/** Least distance between two lines of text, px. */
-const LINE = 21;
-
-/** A block of the column: from and to are heights over the ground line, m. */
-interface Block {
-  readonly entry: LedgerEntry;
-  readonly index: number;
-  readonly from_m: number;
-  readonly to_m: number;
-}
-
-function blocksOf(ledger: readonly LedgerEntry[], have_m: number): Block[] {
-  let from_m = have_m;
-  return ledger.map((entry, index) => {
-    const block = { entry, index, from_m, to_m: from_m - entry.height_m };
-    from_m = block.to_m;
-    return block;
-  });
-}
-
-/** Moves lines of text apart that would lie on each other, keeping their order. */
-function spread(wanted: readonly number[], bottom: number): number[] {
-  const placed = [...wanted];
-  for (let i = 1; i < placed.length; i += 1) placed[i] = Math.max(placed[i], placed[i - 1] + LINE);
-  let limit = bottom;
-  for (let i = placed.length - 1; i >= 0; i -= 1) {
-    placed[i] = Math.min(placed[i], limit);
-    limit = placed[i] - LINE;
-  }
-  return placed;
-}
-
-/** A step for about seven marks: 1, 2 or 5 times a power of ten. */
-function markStep(range: number): number {
-  const rough = range / 7;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  return [1, 2, 5, 10].map((factor) => factor * power).find((step) => step >= rough) ?? 10 * power;
-}
-
 /** The account in height: what you have, what each part costs, what is left above the ground line or hangs below it. */
 export function HeightLedger({ end, height }: { end: EndReach; height: number }) {
   const unit = useUnits((state) => state.units.height);

@@ -1,7 +1,7 @@
 "use client";
 import { type WindColumn, type WindVector, windProfile } from "@/core/air/wind";
 import { degrees, wrapTurn } from "@/core/quantities/angle";
-import { formatWind } from "@/ui/situation/WindEditor";
+import { formatWind } from "@/ui/situation/wind-words";
 import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useUnits } from "@/ui/units/units-store";

@@ -1,10 +1,11 @@
 "use client";
-import { Copy, Download, Trash2, Upload } from "lucide-react";
-import { useRef, useState } from "react";
+import { Copy, Download, Trash2 } from "lucide-react";
+import { useState } from "react";
 import { SituationDocument } from "@/core/situation/situation-document";
 import { Panel } from "@/ui/shell/Panel";
 import { useDialogs } from "@/ui/shell/dialogs-store";
 import { useWorkspace } from "@/ui/shell/library";
+import { FileButton } from "@/ui/forms/FileButton";
 import { checkText } from "@/ui/forms/fault";
 import { useSituation } from "./situation-store";
 import { downloadSituation, openSituation, useSituationActions } from "./useSituationActions";
@@ -17,7 +18,6 @@ export function SituationsDialog() {
   const { id, current } = useSituation();
   const show = useDialogs((state) => state.show);
   const actions = useSituationActions();
-  const file = useRef<HTMLInputElement>(null);
   const [deleted, setDeleted] = useState<readonly { id: string; name: string }[]>([]);
   const remove = async (situation: { id: string; name: string }) => {
     if (await actions.mark(situation.id, true)) setDeleted((list) => [situation, ...list]);
@@ -35,21 +35,7 @@ export function SituationsDialog() {
         <button type="button" className="btn btn-quiet" onClick={() => downloadSituation(current, library)}>
           <Download size={15} aria-hidden="true" /> Export JSON
         </button>
-        <button type="button" className="btn btn-quiet" onClick={() => file.current?.click()}>
-          <Upload size={15} aria-hidden="true" /> Import JSON
-        </button>
-        <input
-          ref={file}
-          type="file"
-          accept="application/json,.json"
-          className="hidden"
-          aria-label="Situation file"
-          onChange={(event) => {
-            const [chosen] = event.currentTarget.files ?? [];
-            event.currentTarget.value = "";
-            if (chosen) void actions.importFile(chosen, library);
-          }}
-        />
+        <FileButton label="Import JSON" fileLabel="Situation file" accept="application/json,.json" onChoose={(chosen) => void actions.importFile(chosen, library)} />
       </div>
       <ul className="mt-2">
         {deleted.map((situation) => (

@@ -1,8 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
 import { WindLayer, type WindColumn } from "@/core/air/wind";
-import { degrees } from "@/core/quantities/angle";
-import { fromSi, type UnitChoice } from "@/core/quantities/units";
 import { AngleField } from "@/ui/forms/AngleField";
 import { CheckField } from "@/ui/forms/CheckField";
 import { QuantityField } from "@/ui/forms/QuantityField";
@@ -12,24 +10,11 @@ import { ChipEditor } from "./ChipEditor";
 import { MetarField } from "./MetarField";
 import { useSituation } from "./situation-store";
 import { useChanged } from "./useChanged";
+import { windInWords } from "./wind-words";
 
 const fromCheck = checkBy(WindLayer.shape.from_rad);
 const speedCheck = checkBy(WindLayer.shape.speed_mps);
 const altitudeCheck = checkBy(WindLayer.shape.altitude_m);
-
-/** "250/14", direction from and speed in the user's unit. */
-export function formatWind(wind: { from_rad: number; speed_mps: number }, units: UnitChoice): string {
-  const speed = Math.round(fromSi("speed", units.speed, wind.speed_mps));
-  if (speed === 0) return "calm";
-  const from = Math.round(degrees(wind.from_rad)) % 360 || 360;
-  return `${String(from).padStart(3, "0")}/${String(speed).padStart(2, "0")}`;
-}
-
-function summary({ surface, layers }: WindColumn, units: UnitChoice): string {
-  const lowest = [...layers].sort((a, b) => a.altitude_m - b.altitude_m)[0];
-  const aloft = lowest ? `${formatWind(lowest, units)} at ${(fromSi("height", units.height, lowest.altitude_m) / 1000).toFixed(units.height === "ft" ? 0 : 1)}k` : "";
-  return [surface ? formatWind(surface, units) : "", aloft].filter(Boolean).join(" · ") || "calm";
-}
 
 /** Wind at the ground and aloft. */
 export function WindEditor() {
@@ -40,7 +25,7 @@ export function WindEditor() {
   const setLayer = (i: number, patch: Partial<WindLayer>) => set({ layers: wind.layers.map((layer, at) => (at === i ? { ...layer, ...patch } : layer)) });
   const highest = Math.max(0, ...wind.layers.map((layer) => layer.altitude_m));
   return (
-    <ChipEditor label="Wind" value={summary(wind, units)} changed={useChanged("wind")} width={520} yields>
+    <ChipEditor label="Wind" value={windInWords(wind, units)} changed={useChanged("wind")} width={520} yields>
       <MetarField />
       <fieldset className="flex flex-col gap-2 border-t border-rule pt-3">
         <legend className="sr-only">Wind at the surface</legend>

@@ -1,0 +1,44 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { blocksOf, markStep, spread } from "./ledger-layout";
+
+const entry = (name: string, height_m: number) => ({ account: "turn" as const, name, height_m, time_s: 1 });
+
+describe("height ledger layout", () => {
+  it("cuts the blocks off one below the other, down past the ground line when they are too many", () => {
+    const blocks = blocksOf([entry("a", 100), entry("b", 50), entry("c", 80)], 200);
+    expect(blocks.map((block) => [block.from_m, block.to_m])).toEqual([
+      [200, 100],
+      [100, 50],
+      [50, -30],
+    ]);
+    expect(blocks.map((block) => block.index)).toEqual([0, 1, 2]);
+  });
+
+  it("keeps lines apart and in order, whatever they are asked for (property)", () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 30, max: 400 }), { maxLength: 9 }), (wanted) => {
+        const sorted = [...wanted].sort((a, b) => a - b);
+        const placed = spread(sorted, 402);
+        placed.forEach((at, i) => {
+          if (i > 0) expect(at - placed[i - 1]).toBeGreaterThanOrEqual(21);
+          expect(at).toBeLessThanOrEqual(402);
+        });
+      }),
+      { numRuns: 200, seed: 5 },
+    );
+  });
+
+  it("leaves lines alone that have room", () => {
+    expect(spread([40, 100, 200], 400)).toEqual([40, 100, 200]);
+  });
+
+  it.each([
+    [2240, 500],
+    [700, 100],
+    [90, 20],
+    [35_000, 5000],
+  ])("a range of %i is marked every %i", (range, step) => {
+    expect(markStep(range)).toBe(step);
+  });
+});

@@ -212,3 +212,14 @@ test("units, day and night, and the lists are a key away", async ({ page }) => {
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("Undo");
 });
+
+test("without its terrain the stage still answers, and says what is not checked", async ({ page }) => {
+  await page.context().route("**/api/terrains/*", (route) => route.abort());
+  await openDemo(page);
+  await expect(page.getByText("The terrain cannot be had at present: paths are not checked against the ground.")).toBeVisible();
+  expect(await leftTo(page, "Skerrow 11")).toBeGreaterThan(0);
+  await page.context().unroute("**/api/terrains/*");
+  await page.waitForTimeout(3200);
+  await page.locator("[role=application]").press("PageDown");
+  await expect(page.getByText("The terrain cannot be had at present", { exact: false })).toBeHidden();
+});

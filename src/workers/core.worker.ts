@@ -14,16 +14,15 @@ import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
 let terrain: TerrainGrid | null = null;
 
 const api = {
-  /** Takes the terrain that later questions are about; null for none. */
-  async useTerrain(source: { url: string; frame: Omit<TerrainGrid, "elevations_m"> } | null): Promise<void> {
-    if (!source) {
-      terrain = null;
-      return;
-    }
-    const answer = await fetch(source.url);
-    if (!answer.ok || !answer.body) throw new Error(`useTerrain: expected elevations, got ${answer.status}`);
+  /** Takes the terrain that later questions are about, null for none; false when it cannot be had, and then there is none. */
+  async useTerrain(source: { url: string; frame: Omit<TerrainGrid, "elevations_m"> } | null): Promise<boolean> {
+    terrain = null;
+    if (!source) return true;
+    const answer = await fetch(source.url).catch(() => null);
+    if (!answer?.ok || !answer.body) return false;
     const raw = await new Response(answer.body.pipeThrough(new DecompressionStream("gzip"))).arrayBuffer();
     terrain = { ...source.frame, elevations_m: new Int16Array(raw) };
+    return true;
   },
 
   /** Every landing end ranked, with the ground height under the aircraft. */

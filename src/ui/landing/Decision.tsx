@@ -21,7 +21,7 @@ export function Decision({ end, reach }: { end: EndReach; reach: Reach }) {
         <strong>{headline(end)}</strong> <Outcome end={end} />
       </p>
       {end.glide && (
-        <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 text-[14px]">
+        <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 text-[14px] max-[1150px]:text-[13px]">
           <dt className="text-ink2">Glide</dt>
           <dd className="text-right">
             <Figure title={`Glide to ${end.name}`} figure="glide" endId={end.endId}>

@@ -12,13 +12,16 @@ const STEEP_RAD = radians(44.5);
 export function LandingCautions() {
   const bank_rad = useSituation((state) => state.current.pilot.bank_rad);
   const terrainId = useSituation((state) => state.current.terrainId);
+  const givenTerrain = useReach((state) => state.answer?.terrainId);
   const end = useReach(shownEnd);
   const strip = useLandingEnds().find((candidate) => candidate.id === end?.endId);
   const cautions = [
     "Estimate for planning and practice. The flight manual, local rules and your instructor come first.",
     bank_rad > STEEP_RAD && "Low steep turns kill by stall and spin. Look at the margin over the stall, not only at the height saved.",
     strip?.unprepared && "Surveyed, not prepared: surface, stock, people and lines change. Look before you commit.",
-    end && end.tailwind_mps > 2.6 && "Tailwind on landing: the ground speed and the stopping distance grow. Stopping is not computed yet.",
+    "Stopping is not computed yet: compare the strip with the handbook’s landing distance.",
+    end && end.tailwind_mps > 2.6 && "Tailwind on landing: ground speed and stopping distance grow.",
+    terrainId !== null && givenTerrain === null && "The terrain cannot be had at present: paths are not checked against the ground.",
     terrainId === null && "No terrain is chosen: paths are not checked against the ground.",
     end?.clearance && end.clearance.unknown > 0 && "Part of the path lies outside the terrain that is known.",
   ].filter((text): text is string => Boolean(text));

@@ -28,7 +28,7 @@ export function LandingStage() {
         <section className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_minmax(120px,27%)]" aria-label="Paths">
           <header className="flex items-center gap-4 border-b border-rule bg-sheet px-4 py-1.5">
             <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">Which runway can I make from here?</h1>
-            <span className="shrink-0 text-ink2">{reached !== undefined && (reached === 0 ? "none within reach" : `${reached} within reach`)}</span>
+            <span className={`shrink-0 text-ink2 max-[1150px]:hidden ${pinnedId ? "hidden" : ""}`}>{reached !== undefined && (reached === 0 ? "none within reach" : `${reached} within reach`)}</span>
             <span className="ml-auto flex shrink-0 gap-2">
               {pinnedId && (
                 <button type="button" className="btn btn-quiet whitespace-nowrap" onClick={() => pin(null)}>

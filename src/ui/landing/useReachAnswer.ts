@@ -15,6 +15,9 @@ export function usePlaneOrigin(): LatLon {
   return terrains.find((terrain) => terrain.id === terrainId)?.frame.origin ?? savedPosition;
 }
 
+/** How soon a terrain that could not be had is asked for again, ms. */
+const TERRAIN_RETRY_MS = 3000;
+
 /** Keeps the answer up to date: while the core is busy only the newest question waits. */
 export function useReachAnswer(): void {
   const question = useReachQuestion();
@@ -24,12 +27,16 @@ export function useReachAnswer(): void {
   const newest = useRef<() => Promise<void>>(undefined);
   const busy = useRef(false);
   const givenTerrain = useRef<string | null>(null);
+  const retryTerrainAt = useRef(0);
 
   useEffect(() => {
     newest.current = async () => {
-      if (givenTerrain.current !== (terrain?.id ?? null)) {
-        await core().useTerrain(terrain ? { url: `/api/terrains/${terrain.id}`, frame: terrain.frame } : null);
-        givenTerrain.current = terrain?.id ?? null;
+      const wanted = terrain?.id ?? null;
+      if (givenTerrain.current !== wanted && performance.now() > retryTerrainAt.current) {
+        const taken = await core().useTerrain(terrain ? { url: `/api/terrains/${terrain.id}`, frame: terrain.frame } : null);
+        givenTerrain.current = taken ? wanted : null;
+        // The stage goes on without the ground, and says so; the next question after a while asks again.
+        if (!taken) retryTerrainAt.current = performance.now() + TERRAIN_RETRY_MS;
       }
       const { outcome, ground_m, took_ms } = await core().reach(question, origin);
       useReach.getState().setAnswer({ reach: outcome.ok ? outcome.value : null, issue: outcome.ok ? null : outcome.issue, ground_m, origin, terrainId: givenTerrain.current, took_ms });

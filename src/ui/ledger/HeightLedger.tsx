@@ -5,7 +5,7 @@ import { useReach } from "@/ui/landing/reach-store";
 import { useFormat, useUnits } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { ACCOUNT_FILL } from "./accounts";
-import { blocksOf, markStep, spread } from "./ledger-layout";
+import { blocksOf, markLabel, markStep, spread } from "./ledger-layout";
 
 /** Where the column stands, px. */
 const COLUMN = { left: 44, width: 54, top: 30 };
@@ -31,6 +31,7 @@ export function HeightLedger({ end, height }: { end: EndReach; height: number })
   const marks: number[] = [];
   for (let mark = Math.ceil(fromSi("height", unit, low_m) / step) * step; mark <= fromSi("height", unit, have_m); mark += step) marks.push(mark);
   const right = COLUMN.left + COLUMN.width;
+  const figure = format("height", Math.abs(margin_m));
 
   return (
     <figure className="relative" style={{ height }} aria-label={`Height ledger to ${end.name}`}>
@@ -50,7 +51,7 @@ export function HeightLedger({ end, height }: { end: EndReach; height: number })
             <g key={mark}>
               <line x1={COLUMN.left - 8} x2={COLUMN.left} y1={at} y2={at} stroke="var(--ink2)" />
               <text x={COLUMN.left - 11} y={at + 4} textAnchor="end" fontSize="12" className="num" fill="var(--ink2)">
-                {mark < 0 ? `−${-mark}` : mark}
+                {markLabel(mark)}
               </text>
             </g>
           );
@@ -93,7 +94,7 @@ export function HeightLedger({ end, height }: { end: EndReach; height: number })
         <li className="absolute right-0" style={{ left: right + 18, top: placed[placed.length - 1] - 19 }}>
           <Figure title={`${margin_m >= 0 ? "Margin" : "Shortfall"}, ${end.name}`} figure="margin" endId={end.endId} className={`flex w-full items-baseline justify-between text-left ${margin_m >= 0 ? "text-pine" : "text-brick"}`}>
             <span className="font-sans font-semibold">{margin_m >= 0 ? "Margin" : "Short by"}</span>
-            <span className="text-[28px] leading-9 font-semibold max-[1150px]:text-[24px]">{format("height", Math.abs(margin_m))}</span>
+            <span className={`leading-9 font-semibold ${figure.length > 7 ? "text-[20px]" : "text-[28px] max-[1150px]:text-[24px]"}`}>{figure}</span>
           </Figure>
         </li>
       </ol>

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { blocksOf, markStep, spread } from "./ledger-layout";
+import { blocksOf, markLabel, markStep, spread } from "./ledger-layout";
 
 const entry = (name: string, height_m: number) => ({ account: "turn" as const, name, height_m, time_s: 1 });
 
@@ -27,6 +27,16 @@ describe("height ledger layout", () => {
       }),
       { numRuns: 200, seed: 5 },
     );
+  });
+
+  it.each([
+    [500, "500"],
+    [-500, "−500"],
+    [0, "0"],
+    [12_000, "12k"],
+    [-12_500, "−12.5k"],
+  ])("writes the mark of %i as %s", (mark, label) => {
+    expect(markLabel(mark)).toBe(label);
   });
 
   it("leaves lines alone that have room", () => {

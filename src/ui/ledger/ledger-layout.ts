@@ -40,3 +40,9 @@ export function markStep(range: number): number {
   const power = 10 ** Math.floor(Math.log10(rough));
   return [1, 2, 5, 10].map((factor) => factor * power).find((step) => step >= rough) ?? 10 * power;
 }
+
+/** A mark as it is written beside the column, which has room for four digits: "500", "−500", "12k". */
+export function markLabel(mark: number): string {
+  const size = Math.abs(mark);
+  return `${mark < 0 ? "−" : ""}${size >= 10_000 ? `${size / 1000}k` : size}`;
+}

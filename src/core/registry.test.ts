@@ -14,7 +14,9 @@ const INPUTS: Record<string, Record<string, unknown>> = {
   atmosphere: { altitude_m: 1524, deviation_K: 19.906 },
   airspeed: { from: "cas", value: 128.61, altitudePressure_m: 3048 },
   metar: { text: "TRSK 241200Z 25014KT 9999 12/08 Q1016", elevation_m: 19 },
+  fit: { mass_kg: 1100, wingArea_m2: 16.5, span_m: 11, vbg_mps: 34.33, bestGlideRatio: 9, stall_mps: [{ flap: "up", speed_mps: 26.68 }], points: [{ eas_mps: 45, sink_mps: 6 }] },
   polar: { aircraft: alder, mass_kg: 1100, configuration },
+  turn: { aircraft: alder, mass_kg: 1100, configuration, air: { qnh_Pa: 101_325, deviation_K: 0 }, altitude_m: 0, bank_rad: Math.PI / 4, eas_mps: 34.661113 },
   glide: { aircraft: alder, mass_kg: 1100, configuration, air, wind, altitude_m: 700, trackTrue_rad: 2.4, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin },
   path: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)) },
 };
@@ -57,6 +59,31 @@ describe("registry", () => {
     for (const from of ["eas", "tas"]) expect(calculate("airspeed", { from, value: 100, altitudePressure_m: 3000 }).ok).toBe(true);
     const windy = calculate("glide", { ...INPUTS.glide, trackTrue_rad: 4.36, wind: { surface: { from_rad: 4.36, speed_mps: 120 }, layers: [] } });
     expect(windy.ok ? [] : windy.issues.map((issue) => issue.code)).toEqual(["wind_exceeds_airspeed"]);
+  });
+
+  it("turn gives the cross-checked figures of the Alder S1 at 45°, and the best bank at a speed is steeper than at fixed lift", () => {
+    const turn = run("turn") as unknown as Record<string, number>;
+    expect(turn.sink_mps).toBeCloseTo(5.64977, 4);
+    expect(turn.radius_m).toBeCloseTo(120.869547, 3);
+    expect(turn.heightPer180_m).toBeCloseTo(Math.PI * 19.968828, 3);
+    // Flown at CL 1.5/1.21, that is 1.10 times the stall in the turn.
+    expect(turn.stallMargin).toBeCloseTo(1.1, 4);
+    const faster = run("turn", { eas_mps: 40 }) as unknown as Record<string, number>;
+    expect(faster.bestBankAtSpeed_rad).toBeGreaterThan(faster.bestBankAtFixedLift_rad);
+    // Closed form for small glide angles: tan²φ = 1 + A/B with D/W = A + B/cos²φ; the exact optimum is a degree or two steeper.
+    const q = 0.5 * 1.225 * 40 ** 2;
+    const loading = (1100 * 9.80665) / 16.5;
+    const small_deg = (Math.atan(Math.sqrt(1 + (q * 0.05) / loading / ((0.0617 * loading) / q))) * 180) / Math.PI;
+    expect((faster.bestBankAtSpeed_rad * 180) / Math.PI - small_deg).toBeGreaterThan(0);
+    expect((faster.bestBankAtSpeed_rad * 180) / Math.PI - small_deg).toBeLessThan(3);
+    const stalled = calculate("turn", { ...INPUTS.turn, eas_mps: 28, bank_rad: 1 });
+    expect(stalled.ok ? [] : stalled.issues.map((issue) => issue.code)).toEqual(["stalls"]);
+  });
+
+  it("fit meets the book and doubts what cannot be", () => {
+    expect(run("fit")).toMatchObject({ doubts: [] });
+    const odd = run("fit", { stall_mps: [{ flap: "up", speed_mps: 52 }] }) as unknown as { doubts: string[] };
+    expect(odd.doubts.join(" ")).toContain("check that stall speed, its unit");
   });
 
   it("path gives the same figures as the reach it stands on, with places on the Earth, and checks ground that comes along", () => {

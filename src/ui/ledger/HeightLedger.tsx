@@ -26,7 +26,8 @@ export function HeightLedger({ end, height }: { end: EndReach; height: number })
   const shown = blocks.filter((block) => block.entry.height_m > 0.05);
   const rows = shown.map((block) => (y(block.from_m) + y(block.to_m)) / 2);
   const marginRow = margin_m >= 0 ? (y(margin_m) + y(0)) / 2 : y(low_m) - 4;
-  const placed = spread([...rows, marginRow], bottom + 2);
+  // A margin stands above the ground line, whatever little it is; a shortfall hangs below it.
+  const placed = spread([...rows, marginRow], margin_m >= 0 ? y(0) - 17 : bottom + 2);
   const step = markStep(fromSi("height", unit, have_m - low_m));
   const marks: number[] = [];
   for (let mark = Math.ceil(fromSi("height", unit, low_m) / step) * step; mark <= fromSi("height", unit, have_m); mark += step) marks.push(mark);
@@ -84,10 +85,10 @@ export function HeightLedger({ end, height }: { end: EndReach; height: number })
       <ol>
         {shown.map((block, i) => (
           <li key={block.index} className="absolute right-0" style={{ left: right + 18, top: placed[i] - 11 }} onPointerEnter={() => point(block.index)} onPointerLeave={() => point(null)}>
-            <Figure title={`${block.entry.name}, ${end.name}`} figure={block.entry.name} endId={end.endId} className={`grid w-full grid-cols-[1fr_auto_40px] items-baseline text-left max-[1150px]:grid-cols-[1fr_auto_34px] max-[1150px]:text-[13px] ${pointed === block.index ? "bg-mark" : ""}`}>
-              <span className="font-sans font-semibold">{block.entry.name}</span>
+            <Figure title={`${block.entry.name}, ${end.name}`} figure={block.entry.name} endId={end.endId} className={`grid w-full grid-cols-[1fr_auto_auto] items-baseline text-left text-[14px] max-[1150px]:text-[13px] ${pointed === block.index ? "bg-mark" : ""}`}>
+              <span className="font-sans font-semibold whitespace-nowrap">{block.entry.name}</span>
               <span>{format("height", block.entry.height_m)}</span>
-              <span className="text-right text-[13px] text-ink2">{block.entry.time_s > 0 ? `${Math.round(block.entry.time_s)}\u202fs` : ""}</span>
+              <span className="min-w-[37px] pl-1.5 text-right text-[13px] text-ink2">{block.entry.time_s > 0 ? `${Math.round(block.entry.time_s)}\u202fs` : ""}</span>
             </Figure>
           </li>
         ))}

@@ -22,14 +22,18 @@ export function blocksOf(ledger: readonly LedgerEntry[], have_m: number): Block[
   });
 }
 
-/** Moves lines of text apart that would lie on each other, keeping their order. */
+/** The last line is the figure that decides, in larger type: it needs more room above it. */
+const LAST_LINE_PX = 29;
+
+/** Moves lines of text apart that would lie on each other, keeping their order; none ends below `bottom`. */
 export function spread(wanted: readonly number[], bottom: number): number[] {
   const placed = [...wanted];
-  for (let i = 1; i < placed.length; i += 1) placed[i] = Math.max(placed[i], placed[i - 1] + LINE_PX);
+  const gapAbove = (i: number) => (i === placed.length - 1 ? LAST_LINE_PX : LINE_PX);
+  for (let i = 1; i < placed.length; i += 1) placed[i] = Math.max(placed[i], placed[i - 1] + gapAbove(i));
   let limit = bottom;
   for (let i = placed.length - 1; i >= 0; i -= 1) {
     placed[i] = Math.min(placed[i], limit);
-    limit = placed[i] - LINE_PX;
+    limit = placed[i] - gapAbove(i);
   }
   return placed;
 }

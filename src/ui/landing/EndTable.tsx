@@ -111,7 +111,7 @@ function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: 
         </Figure>
       </td>
       <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{strip && `${format("length", strip.length_m)} ${strip.surface}`}</td>
-      <td className="max-w-64 truncate px-3 text-left">{saying(end)}</td>
+      <td className="px-3 text-left">{saying(end)}</td>
     </tr>
   );
 }

@@ -80,6 +80,20 @@ describe("registry", () => {
     expect(stalled.ok ? [] : stalled.issues.map((issue) => issue.code)).toEqual(["stalls"]);
   });
 
+  it("glide: the corrected speed never goes less far than the book's, in rising and sinking air too, and the book's may make no headway at all", () => {
+    const ratios = (change: Record<string, unknown>) => run("glide", change) as unknown as { book: { groundSpeed_mps: number | null; groundRatio: number | null }; speedToFly: { groundRatio: number } };
+    for (const verticalAir_mps of [-3, -1, 0, 1, 2]) {
+      const { book, speedToFly } = ratios({ verticalAir_mps });
+      expect(speedToFly.groundRatio).toBeGreaterThanOrEqual((book.groundRatio ?? 0) - 1e-3);
+    }
+    // In calm air the two are the same speed.
+    const calm = ratios({ wind: { surface: null, layers: [] } });
+    expect(calm.speedToFly.groundRatio).toBeCloseTo(calm.book.groundRatio ?? NaN, 3);
+    const gale = ratios({ trackTrue_rad: 4.36, wind: { surface: { from_rad: 4.36, speed_mps: 24 }, layers: [] } });
+    expect(gale.book).toMatchObject({ groundSpeed_mps: null, groundRatio: null });
+    expect(gale.speedToFly.groundRatio).toBeGreaterThan(0);
+  });
+
   it("fit meets the book and doubts what cannot be", () => {
     expect(run("fit")).toMatchObject({ doubts: [] });
     const odd = run("fit", { stall_mps: [{ flap: "up", speed_mps: 52 }] }) as unknown as { doubts: string[] };

@@ -29,7 +29,7 @@ export const glideCalculation = calculation({
     bank_rad: Pilot.shape.bank_rad, stallMargin: Pilot.shape.stallMargin,
   }),
   output: z.object({
-    book: z.object({ eas_mps: z.number(), tas_mps: z.number(), sink_mps: z.number(), ratio: z.number(), groundSpeed_mps: z.number(), groundRatio: z.number() }),
+    book: z.object({ eas_mps: z.number(), tas_mps: z.number(), sink_mps: z.number(), ratio: z.number(), groundSpeed_mps: z.number().nullable(), groundRatio: z.number().nullable() }),
     speedToFly: z.object({ eas_mps: z.number(), ratio: z.number(), groundSpeed_mps: z.number(), groundRatio: z.number() }),
     turn: z.object({ eas_mps: z.number(), radius_m: z.number(), rate_radps: z.number(), loadFactor: z.number(), sink_mps: z.number(), heightPer360_m: z.number() }),
     headwind_mps: z.number(), crosswind_mps: z.number(), working: z.array(WorkingStep),
@@ -49,12 +49,17 @@ export const glideCalculation = calculation({
     const best = bestGlide(polar);
     const tas_mps = best.eas_mps / Math.sqrt(sigma);
     const horizontal = tas_mps * Math.cos(best.angle_rad);
-    const groundSpeed_mps = Math.max(0, Math.sqrt(Math.max(0, horizontal ** 2 - across ** 2)) + along);
+    // The book's speed may make no headway where a faster one does: then it has no ground speed, and no ratio.
+    const forward2 = horizontal ** 2 - across ** 2;
+    const forward = forward2 > 0 ? Math.sqrt(forward2) + along : 0;
+    const groundSpeed_mps = forward > 0 ? forward : null;
     // At constant airspeed the speed lost on the way down gives height back: both glides sink less and go farther by 1 + AF.
     const calibrated = airspeedsFromEas(best.eas_mps, airAtAltitude(input.altitude_m, input.air));
     const factor = 1 + accelerationFactor(calibrated.ok ? calibrated.value.cas_mps : best.eas_mps, input.altitude_m, input.air);
-    const sink_mps = best.sinkEas_mps / Math.sqrt(sigma) / factor;
-    const bookRatio = sink_mps - input.verticalAir_mps > 0 ? groundSpeed_mps / (sink_mps - input.verticalAir_mps) : 0;
+    const stillSink_mps = best.sinkEas_mps / Math.sqrt(sigma);
+    const sink_mps = stillSink_mps / factor;
+    // Rising air is worth 1 + AF too: −dh/dt = (sink − rising air)/(1 + AF).
+    const bookRatio = groundSpeed_mps !== null && stillSink_mps > input.verticalAir_mps ? (groundSpeed_mps * factor) / (stillSink_mps - input.verticalAir_mps) : null;
     const speed = turnSpeed(polar, input.bank_rad, input.stallMargin);
     const turn = glidingTurn(polar, speed.cl, input.bank_rad, density);
     const figure = "speedToFly";

@@ -4,6 +4,7 @@ import { radians } from "@/core/quantities/angle";
 import { useSituation } from "@/ui/situation/situation-store";
 import { shownEnd, useReach } from "./reach-store";
 import { useLandingEnds } from "@/ui/shell/library";
+import { useFormat } from "@/ui/units/units-store";
 
 /** Steeper than this, a low turn is named as what it is. */
 const STEEP_RAD = radians(44.5);
@@ -14,13 +15,14 @@ export function LandingCautions() {
   const terrainId = useSituation((state) => state.current.terrainId);
   const givenTerrain = useReach((state) => state.answer?.terrainId);
   const end = useReach(shownEnd);
+  const format = useFormat();
   const strip = useLandingEnds().find((candidate) => candidate.id === end?.endId);
   const cautions = [
     "Estimate for planning and practice. The flight manual, local rules and your instructor come first.",
     bank_rad > STEEP_RAD && "Low steep turns kill by stall and spin. Look at the margin over the stall, not only at the height saved.",
     strip?.unprepared && "Surveyed, not prepared: surface, stock, people and lines change. Look before you commit.",
     "Stopping is not computed yet: compare the strip with the handbook’s landing distance.",
-    end && end.tailwind_mps > 2.6 && "Tailwind on landing: ground speed and stopping distance grow.",
+    end && end.tailwind_mps > 2.6 && `Tailwind of ${format("speed", end.tailwind_mps)} on landing: ground speed and stopping distance grow. Another end may be better with less height left.`,
     terrainId !== null && givenTerrain === null && "The terrain cannot be had at present: paths are not checked against the ground.",
     terrainId === null && "No terrain is chosen: paths are not checked against the ground.",
     end?.clearance && end.clearance.unknown > 0 && "Part of the path lies outside the terrain that is known.",

@@ -6,7 +6,7 @@ import { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { Aerodrome, LandingSite } from "@/core/landing/places";
-import { SituationDocument } from "@/core/situation/situation-document";
+import { type SituationDocument, SituationOfAnyVersion } from "@/core/situation/situation-document";
 
 const read = (file: string) => readFileSync(path.resolve(import.meta.dirname, file), "utf8");
 
@@ -25,7 +25,7 @@ export function demoPlaces(): { aerodromes: Aerodrome[]; sites: LandingSite[] } 
 
 /** The situation that the demo opens with. */
 export function demoSituation(): SituationDocument {
-  return SituationDocument.parse(JSON.parse(read("world/situation.json")));
+  return SituationOfAnyVersion.parse(JSON.parse(read("world/situation.json")));
 }
 
 /** The terrain of the Tarn Reach. */

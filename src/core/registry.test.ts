@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { demoDepartureInput } from "../../demo/demo-departure";
 import { demoAircraft, demoPlaces, demoSituation } from "../../demo/read-demo";
 import { landingEnds } from "./landing/landing-end";
 import { reachInput } from "./landing/reach";
@@ -19,6 +20,9 @@ const INPUTS: Record<string, Record<string, unknown>> = {
   turn: { aircraft: alder, mass_kg: 1100, configuration, air: { qnh_Pa: 101_325, deviation_K: 0 }, altitude_m: 0, bank_rad: Math.PI / 4, eas_mps: 34.661113 },
   glide: { aircraft: alder, mass_kg: 1100, configuration, air, wind, altitude_m: 700, trackTrue_rad: 2.4, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin },
   path: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)) },
+  turnback: { ...demoDepartureInput(), height_m: 200 },
+  departure: { ...demoDepartureInput(), heights_m: [50, 150, 300] },
+  "departure-chance": { ...demoDepartureInput(), heights_m: [150, 250], samples: 20, hindsight: true },
 };
 
 function run(name: string, change: Record<string, unknown> = {}): Record<string, unknown> & { working: WorkingStep[] } {
@@ -110,5 +114,30 @@ describe("registry", () => {
     expect(high.ends.some((end) => end.status === "terrain")).toBe(true);
     const damaged = calculate("path", { ...INPUTS.path, terrain: { ...flat, columns: 5 } });
     expect(damaged.ok ? [] : damaged.issues.map((issue) => issue.path)).toEqual(["terrain.elevations_m"]);
+  });
+
+  it("turnback, scan and chance agree with each other", () => {
+    const one = run("turnback") as unknown as { works: boolean; score_m: number; technique: { side: number } };
+    const scan = run("departure", { heights_m: [200, 150] }) as unknown as { heights: { height_m: number; options: { id: string; score_m: number }[] }[]; bands: { from_m: number }[] };
+    expect(scan.heights.map((at) => at.height_m)).toEqual([150, 200]);
+    const turnbacks = scan.heights[1].options.filter((option) => ["left", "right"].includes(option.id));
+    expect(Math.max(...turnbacks.map((option) => option.score_m))).toBeCloseTo(one.score_m, 9);
+    expect(one.works).toBe(one.score_m >= 0);
+    const other = run("turnback", { side: one.technique.side === 1 ? -1 : 1 }) as unknown as typeof one;
+    expect(other.score_m).toBeLessThanOrEqual(one.score_m);
+    const sure = run("departure-chance", { heights_m: [200], scatter: { delay_s: 0, bank_rad: 0, speed: 0, headwind_mps: 0, crosswind_mps: 0, glide: 0, intercept_rad: 0 } }) as unknown as { curve: { chance: number }[] };
+    expect(sure.curve[0].chance).toBe(one.works ? 1 : 0);
+  });
+
+  it("turnback says when holding the attitude ends in a stall, and what lies outside the climb", () => {
+    const light = calculate("turnback", { ...INPUTS.turnback, mass_kg: 800, plan: { ...demoDepartureInput().plan, reaction: "attitude" } });
+    expect(light.ok ? [] : light.issues.map((issue) => [issue.code, issue.path])).toEqual([["stalls", "plan.reaction"]]);
+    const high = calculate("turnback", { ...INPUTS.turnback, height_m: 900 });
+    expect(high.ok ? [] : high.issues.map((issue) => issue.path)).toEqual(["height_m"]);
+  });
+
+  it("departure-chance can be stopped", () => {
+    const stopped = calculate("departure-chance", INPUTS["departure-chance"], () => false);
+    expect(stopped.ok ? [] : stopped.issues.map((issue) => issue.code)).toEqual(["cancelled"]);
   });
 });

@@ -6,7 +6,7 @@ import { MAX_TERRAIN_POINTS } from "@/core/earth/esri-ascii";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { Aerodrome, LandingSite } from "@/core/landing/places";
 import { type Issue, type Outcome, failure, issuesOf, success } from "@/core/outcome";
-import { SituationDocument } from "@/core/situation/situation-document";
+import { SituationOfAnyVersion } from "@/core/situation/situation-document";
 import { type Account, Preferences, savePreferences } from "./accounts";
 import { addAerodrome, listAerodromes } from "./aerodromes";
 import { addAircraft, listAircraft, listOwnAircraft } from "./aircraft";
@@ -30,7 +30,7 @@ export const AccountArchive = z.strictObject({
   aircraft: z.array(z.strictObject({ id: z.string(), document: AircraftDocument })).max(1000),
   aerodromes: z.array(Aerodrome).max(5000),
   sites: z.array(LandingSite).max(5000),
-  situations: z.array(z.strictObject({ id: z.string(), document: SituationDocument })).max(5000),
+  situations: z.array(z.strictObject({ id: z.string(), document: SituationOfAnyVersion })).max(5000),
   terrains: z.array(ArchivedTerrain).max(20),
 });
 /** @see AccountArchive */

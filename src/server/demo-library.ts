@@ -5,7 +5,7 @@ import { z } from "zod";
 import { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import { Aerodrome, LandingSite } from "@/core/landing/places";
-import { SituationDocument } from "@/core/situation/situation-document";
+import { type SituationDocument, SituationOfAnyVersion } from "@/core/situation/situation-document";
 import { createHash } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
 import { LIBRARY_ACCOUNT, ensureLibraryAccount } from "./accounts";
@@ -59,5 +59,5 @@ async function loadedFingerprint(): Promise<string | null> {
 
 /** The situation that the demo opens with. */
 export async function demoSituation(): Promise<SituationDocument> {
-  return SituationDocument.parse(JSON.parse(await readFile(path.join(FOLDER, "world", "situation.json"), "utf8")));
+  return SituationOfAnyVersion.parse(JSON.parse(await readFile(path.join(FOLDER, "world", "situation.json"), "utf8")));
 }

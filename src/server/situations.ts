@@ -1,7 +1,7 @@
 // Saved situations of an account.
 import { randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
-import { SituationDocument } from "@/core/situation/situation-document";
+import { type SituationDocument, SituationOfAnyVersion } from "@/core/situation/situation-document";
 import { type Queryable, database } from "./database";
 
 /** A saved situation. */
@@ -14,7 +14,7 @@ export interface StoredSituation {
 /** Situations of an account, the latest first. */
 export async function listSituations(accountId: string): Promise<StoredSituation[]> {
   const [rows] = await database().execute<RowDataPacket[]>("SELECT id, document, updated_at FROM situations WHERE account_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC, id", [accountId]);
-  return rows.map((row) => ({ id: String(row.id), updatedAt: (row.updated_at as Date).toISOString(), document: SituationDocument.parse(JSON.parse(String(row.document))) }));
+  return rows.map((row) => ({ id: String(row.id), updatedAt: (row.updated_at as Date).toISOString(), document: SituationOfAnyVersion.parse(JSON.parse(String(row.document))) }));
 }
 
 /** Adds a situation to an account. */

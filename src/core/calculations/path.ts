@@ -1,17 +1,12 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
-import { LatLon } from "../earth/geodesic";
+import { InlineTerrain } from "../earth/inline-terrain";
 import { localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
 import { ReachInput, reachOf } from "../landing/reach";
 import { reachWorking } from "../landing/reach-working";
 import { success } from "../outcome";
 import { WorkingStep } from "../working";
-
-/** A small piece of terrain in the request itself: rows from the south-west, west to east. */
-const InlineTerrain = z
-  .strictObject({ origin: LatLon, west_m: z.number(), south_m: z.number(), cell_m: z.number().positive(), columns: z.int().min(2).max(512), rows: z.int().min(2).max(512), elevations_m: z.array(z.number().min(-500).max(9000)) })
-  .refine((grid) => grid.elevations_m.length === grid.columns * grid.rows, { message: "elevations_m holds columns × rows values.", path: ["elevations_m"] });
 
 const Ledger = z.array(z.object({ account: z.string(), name: z.string(), height_m: z.number(), time_s: z.number() }));
 

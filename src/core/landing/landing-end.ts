@@ -26,6 +26,11 @@ export type LandingEnd = z.infer<typeof LandingEnd>;
 const AIM_SHARE = 0.25;
 const AIM_LIMIT_M = 200;
 
+/** Where a glide approach aims, from the threshold of a strip of that length. */
+export function aimPoint_m(length_m: number): number {
+  return Math.min(AIM_SHARE * length_m, AIM_LIMIT_M);
+}
+
 function endsOf(name: string, strip: Strip, unprepared: boolean): LandingEnd[] {
   return [0, 1].map((i) => {
     const here = strip.ends[i];
@@ -36,7 +41,7 @@ function endsOf(name: string, strip: Strip, unprepared: boolean): LandingEnd[] {
       id: `${strip.id}:${here.designator}`,
       name: `${name} ${here.designator}`,
       threshold: here.threshold,
-      aim: destination(here.threshold, line.azimuthStart_rad, here.displaced_m + Math.min(AIM_SHARE * length_m, AIM_LIMIT_M)),
+      aim: destination(here.threshold, line.azimuthStart_rad, here.displaced_m + aimPoint_m(length_m)),
       headingTrue_rad: line.azimuthStart_rad,
       elevation_m: here.elevation_m,
       length_m,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { demoSituation } from "../../../demo/read-demo";
+import { DEFAULT_DEPARTURE } from "./departure-plan";
 import { readSituation } from "./situation-document";
 
 const DEMO = demoSituation();
@@ -11,7 +12,7 @@ describe("situation document", () => {
   });
 
   it.each([
-    [{ ...DEMO, version: 2 }, "future_version", "version"],
+    [{ ...DEMO, version: 3 }, "future_version", "version"],
     [{ ...DEMO, schema: "something/else" }, "situation_invalid", "schema"],
     [null, "situation_invalid", "schema"],
     ["text", "situation_invalid", "schema"],
@@ -24,6 +25,12 @@ describe("situation document", () => {
   ])("refuses %#", (value, code, path) => {
     const read = readSituation(value);
     expect(read.ok ? [] : [read.issue.code, read.issue.path]).toEqual([code, path]);
+  });
+
+  it("brings version 1 up to date with the usual departure, and changes nothing else", () => {
+    const { departure, ...rest } = DEMO;
+    expect(departure).toEqual(DEFAULT_DEPARTURE);
+    expect(readSituation({ ...rest, version: 1 })).toEqual({ ok: true, value: DEMO });
   });
 
   it("says in words what would be right", () => {

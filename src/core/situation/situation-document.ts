@@ -3,6 +3,7 @@ import { z } from "zod";
 import { Configuration } from "../aircraft/configuration";
 import { WindColumn } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
+import { DEFAULT_DEPARTURE, DeparturePlan } from "./departure-plan";
 import { failure, issuesOf, success, type Outcome } from "../outcome";
 
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
@@ -31,10 +32,10 @@ export const ApproachPlan = z.object({
 /** @see ApproachPlan */
 export type ApproachPlan = z.infer<typeof ApproachPlan>;
 
-/** The document, version 1. */
+/** The document, version 2. Version 1 had no departure. */
 export const SituationDocument = z.object({
   schema: z.literal("utrimax/situation"),
-  version: z.literal(1),
+  version: z.literal(2),
   name: z.string().trim().min(1, "A situation needs a name.").max(80, "At most 80 characters."),
   aircraftId: z.string().min(1).max(64),
   mass_kg: range(50, 700_000, "A mass is between 50 kg and 700 t."),
@@ -53,6 +54,7 @@ export const SituationDocument = z.object({
   metar: z.string().max(2000).nullable(),
   pilot: Pilot,
   plan: ApproachPlan,
+  departure: DeparturePlan,
   terrainId: z.string().max(64).nullable(),
   /** The day, for magnetic variation: ISO date. */
   day: z.iso.date("A day is written 2026-11-24."),
@@ -60,6 +62,15 @@ export const SituationDocument = z.object({
 
 /** @see SituationDocument */
 export type SituationDocument = z.infer<typeof SituationDocument>;
+
+/** The present version of a document of any earlier one; what is no such document is handed on as it is. */
+function upgraded(value: unknown): unknown {
+  const old = z.looseObject({ schema: z.literal("utrimax/situation"), version: z.literal(1) }).safeParse(value);
+  return old.success ? { ...old.data, version: 2, departure: DEFAULT_DEPARTURE } : value;
+}
+
+/** A document of this or an earlier version, brought up to this one. */
+export const SituationOfAnyVersion = z.preprocess(upgraded, SituationDocument);
 
 /**
  * Reads a situation of any version.
@@ -69,8 +80,8 @@ export type SituationDocument = z.infer<typeof SituationDocument>;
 export function readSituation(value: unknown): Outcome<SituationDocument> {
   const head = z.object({ schema: z.literal("utrimax/situation"), version: z.number() }).safeParse(value);
   if (!head.success) return failure("situation_invalid", "This is not a Utrimax situation.", "schema");
-  if (head.data.version > 1) return failure("future_version", `This situation was saved by a later Utrimax (version ${head.data.version}); this one reads version 1. Nothing was changed.`, "version");
-  const parsed = SituationDocument.safeParse(value);
+  if (head.data.version > 2) return failure("future_version", `This situation was saved by a later Utrimax (version ${head.data.version}); this one reads version 2. Nothing was changed.`, "version");
+  const parsed = SituationOfAnyVersion.safeParse(value);
   if (parsed.success) return success(parsed.data);
   const [first] = issuesOf(parsed.error);
   return failure("situation_invalid", `${first.path || "The document"}: ${first.message}`, first.path);

@@ -1,4 +1,4 @@
-import { SituationDocument } from "@/core/situation/situation-document";
+import { SituationOfAnyVersion } from "@/core/situation/situation-document";
 import { readBody, refusal, requireAccount, route } from "@/server/route";
 import { missingReferences } from "@/server/situation-references";
 import { addSituation, listSituations } from "@/server/situations";
@@ -10,7 +10,7 @@ export const GET = route(async () => {
 
 export const POST = route(async (request) => {
   const account = await requireAccount();
-  const document = await readBody(request, SituationDocument);
+  const document = await readBody(request, SituationOfAnyVersion);
   const unusable = await missingReferences(account.id, document);
   if (unusable.length > 0) return refusal(422, unusable);
   return Response.json({ id: await addSituation(account.id, document) }, { status: 201 });

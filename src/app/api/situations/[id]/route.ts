@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { SituationDocument } from "@/core/situation/situation-document";
+import { SituationOfAnyVersion } from "@/core/situation/situation-document";
 import { readBody, refusal, refuse, requireAccount, route } from "@/server/route";
 import { missingReferences } from "@/server/situation-references";
 import { markSituation, saveSituation } from "@/server/situations";
@@ -12,7 +12,7 @@ const missing = () => refuse(404, "no_such_situation", "There is no such situati
 
 export const PUT = route<Context>(async (request, { params }) => {
   const account = await requireAccount();
-  const document = await readBody(request, SituationDocument);
+  const document = await readBody(request, SituationOfAnyVersion);
   const unusable = await missingReferences(account.id, document);
   if (unusable.length > 0) return refusal(422, unusable);
   return (await saveSituation(account.id, (await params).id, document)) ? Response.json({ ok: true }) : missing();

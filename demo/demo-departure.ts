@@ -1,0 +1,42 @@
+// A departure of the demo world, for tests and benchmarks: Alder S1 from Skerrow 29, or from a plain runway by the sea.
+import { type DepartureDay, type DepartureInput, departureDay } from "@/core/departure/departure-day";
+import { departureInput } from "@/core/departure/departure-input";
+import { landingEnds } from "@/core/landing/landing-end";
+import { MPS_PER_KT } from "@/core/quantities/constants";
+import type { DeparturePlan } from "@/core/situation/departure-plan";
+import { demoAircraft, demoPlaces, demoSituation } from "./read-demo";
+
+/** What a test may want otherwise. */
+interface Otherwise {
+  readonly aircraft?: string;
+  readonly mass_kg?: number;
+  readonly plan?: Partial<DeparturePlan>;
+  /** A runway at sea level of this length in standard air, with this much wind down it, kt. */
+  readonly plain?: { readonly length_m: number; readonly headwind_kt: number; readonly crosswind_kt?: number };
+}
+
+/** The question. */
+export function demoDepartureInput({ aircraft = "alder-s1", mass_kg, plan, plain }: Otherwise = {}): DepartureInput {
+  const { aerodromes, sites } = demoPlaces();
+  const document = demoAircraft(aircraft);
+  const situation = { ...demoSituation(), mass_kg: mass_kg ?? document.mass.usual_kg };
+  const made = departureInput({ ...situation, departure: { ...situation.departure, ...plan } }, document, landingEnds(aerodromes, sites));
+  if (!made.ok) throw new Error(`demoDepartureInput: expected a departure, got ${made.issue.message}`);
+  if (!plain) return made.value;
+  const { headingTrue_rad } = made.value.runway;
+  const [head, cross] = [plain.headwind_kt * MPS_PER_KT, (plain.crosswind_kt ?? 0) * MPS_PER_KT];
+  return {
+    ...made.value,
+    air: { qnh_Pa: 101_325, deviation_K: 0 },
+    wind: { surface: { from_rad: (headingTrue_rad + Math.atan2(cross, head) + 2 * Math.PI) % (2 * Math.PI), speed_mps: Math.hypot(head, cross) }, layers: [] },
+    runway: { ...made.value.runway, length_m: plain.length_m, elevation_m: 0 },
+  };
+}
+
+/** The same, set up. */
+export function demoDeparture(otherwise: Otherwise = {}): { input: DepartureInput; day: DepartureDay } {
+  const input = demoDepartureInput(otherwise);
+  const day = departureDay(input);
+  if (!day.ok) throw new Error(`demoDeparture: expected a departure, got ${day.issue.message}`);
+  return { input, day: day.value };
+}

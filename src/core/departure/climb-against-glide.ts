@@ -1,0 +1,33 @@
+// Why turning back may stop working higher up: the climb carries the aeroplane away faster than the glide can bring it back.
+import { liftCoefficientAt, straightGlide } from "../glide/straight-glide";
+import { RHO0 } from "../quantities/constants";
+import { airSample, readAir } from "./air-column";
+import { climbAt } from "./climb-out";
+import type { DepartureDay } from "./departure-day";
+
+/** Distances over the ground for each metre of height. */
+export interface ClimbAgainstGlide {
+  /** Out, in the climb. */
+  readonly out: number;
+  /** Back, in the glide with the wind of the climb. */
+  readonly back: number;
+  /** Margin gained for each metre of failure height once the turn is paid for: about 1 − out/back. Negative: the runway is outflown. */
+  readonly gain: number;
+}
+
+/**
+ * Climb distance against glide distance between two heights.
+ *
+ * @returns null when the climb does not pass both
+ */
+export function climbAgainstGlide(day: DepartureDay, low_m: number, high_m: number): ClimbAgainstGlide | null {
+  const [a, b] = [climbAt(day.climb, low_m), climbAt(day.climb, high_m)];
+  if (!a || !b) return null;
+  const out = (b.x_m - a.x_m) / (high_m - low_m);
+  const cl = liftCoefficientAt(day.polar, day.best_mps) ?? day.polar.clMax;
+  const glide = straightGlide(day.polar, cl);
+  const air = readAir(day.air, (low_m + high_m) / 2, airSample());
+  const root = Math.sqrt(RHO0 / air.density);
+  const back = (glide.eas_mps * Math.cos(glide.angle_rad) * root - air.along_mps) / (glide.sinkEas_mps * root);
+  return { out, back, gain: back > 0 ? 1 - out / back : -Infinity };
+}

@@ -1,0 +1,7 @@
+import { z } from "zod";
+import { LatLon } from "./geodesic";
+
+/** A small piece of terrain in a request itself: rows from the south-west, west to east. */
+export const InlineTerrain = z
+  .strictObject({ origin: LatLon, west_m: z.number(), south_m: z.number(), cell_m: z.number().positive(), columns: z.int().min(2).max(512), rows: z.int().min(2).max(512), elevations_m: z.array(z.number().min(-500).max(9000)) })
+  .refine((grid) => grid.elevations_m.length === grid.columns * grid.rows, { message: "elevations_m holds columns × rows values.", path: ["elevations_m"] });

@@ -9,6 +9,7 @@ import { reachWorking } from "@/core/landing/reach-working";
 import { type Outcome, failure } from "@/core/outcome";
 import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
+import { departureWork } from "./departure-work";
 import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
 
 let terrain: TerrainGrid | null = null;
@@ -50,6 +51,8 @@ const api = {
   variation(place: LatLon, day: string): MagneticVariation {
     return magneticVariation(place, new Date(`${day}T00:00:00Z`));
   },
+
+  ...departureWork(() => terrain),
 
   /** Relief as an image; null without terrain. */
   async relief(view: ReliefView, palette: ReliefPalette): Promise<ImageBitmap | null> {

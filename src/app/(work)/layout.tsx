@@ -1,4 +1,5 @@
 import { redirect } from "next/navigation";
+import { NuqsAdapter } from "nuqs/adapters/next/app";
 import type { ReactNode } from "react";
 import { demoSituation } from "@/server/demo-library";
 import { currentAccount } from "@/server/sessions";
@@ -18,8 +19,10 @@ export default async function WorkLayout({ children }: { children: ReactNode }) 
     situations = await listSituations(account.id);
   }
   return (
-    <Workspace account={account} library={await loadLibrary(account.id)} situations={situations}>
-      {children}
-    </Workspace>
+    <NuqsAdapter>
+      <Workspace account={account} library={await loadLibrary(account.id)} situations={situations}>
+        {children}
+      </Workspace>
+    </NuqsAdapter>
   );
 }

@@ -1,18 +1,15 @@
 // Straight ahead within 30° of the nose: is there ground in reach that is level enough for long enough?
 // Known of it is only what the terrain grid says, its heights. Not here: trees, fences, houses, people: look before the take-off.
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
-import type { PlanePoint } from "../earth/local-plane";
 import { glidingTurn } from "../glide/gliding-turn";
 import { liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { RHO0 } from "../quantities/constants";
 import { airSample, readAir } from "./air-column";
 import type { FailureStart } from "./failure-start";
 import { type DepartureDay, brakingOn } from "./departure-day";
+import type { ToPlane } from "./runway-frame";
 import { landingRoll } from "./landing-roll";
 import { type DepartureOption, worth_m } from "./option";
-
-/** From the runway's frame (x along the take-off) to the plane of the terrain. */
-export type ToPlane = (x_m: number, y_m: number) => PlanePoint;
 
 /** A stretch of ground to land on. */
 export interface Spot {

@@ -1,13 +1,14 @@
 // Fields, beaches and other runways after a failure: the glide path of each, as in the landing question, from where the engine stopped.
-import { type LatLon, destination, geodesicBetween } from "../earth/geodesic";
+import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import type { TerrainGrid } from "../earth/terrain";
 import { aimPoint_m, type LandingEnd } from "../landing/landing-end";
-import { type EndReach, reachOf } from "../landing/reach";
-import type { Outcome } from "../outcome";
+import { type EndReach, type ReachInput, reachOf } from "../landing/reach";
+import { type Outcome, success } from "../outcome";
 import { wrapTurn } from "../quantities/angle";
 import { readAir, airSample } from "./air-column";
 import { type DepartureDay, type DepartureInput, brakingOn } from "./departure-day";
 import type { FailureStart } from "./failure-start";
+import { placeInFrame } from "./runway-frame";
 import { landingRoll } from "./landing-roll";
 import { type DepartureOption, worth_m } from "./option";
 
@@ -15,33 +16,33 @@ import { type DepartureOption, worth_m } from "./option";
 const FARTHEST_RATIO = 14;
 const FARTHEST_M = 1200;
 
-/** Where a point of the runway's frame lies on the Earth. */
-export function placeOf(runway: LandingEnd, x_m: number, y_m: number): LatLon {
-  return destination(runway.threshold, runway.headingTrue_rad + Math.atan2(y_m, x_m), Math.hypot(x_m, y_m));
-}
-
 /**
  * The ways to the other ends within reach of a failure.
  *
  * No reserve is kept: like the turn back, what is left is the margin. The reaction is a straight glide here.
  *
+ * @param candidates - of the ends that are asked about
+ * @param origin - of the plane that the points of the paths are in
  * @returns ends and their paths, best first; failures as `reachOf`
  */
-export function reachAfterFailure(input: DepartureInput, { failure }: FailureStart, terrain: TerrainGrid | null): Outcome<readonly EndReach[]> {
+export function reachAfterFailure(input: DepartureInput, start: FailureStart, candidates: readonly LandingEnd[], terrain: TerrainGrid | null, origin: LatLon = terrain?.origin ?? input.runway.threshold): Outcome<readonly EndReach[]> {
+  const question = failureReach(input, start, candidates);
+  if (question.ends.length === 0) return success([]);
+  const reach = reachOf(question, terrain, origin);
+  return reach.ok ? success(reach.value.ends) : reach;
+}
+
+/** The landing question at the failure: the ends near enough, no reserve and no clearance kept. */
+export function failureReach(input: DepartureInput, { failure }: FailureStart, candidates: readonly LandingEnd[]): ReachInput {
   const { runway } = input;
-  const position = placeOf(runway, failure.x_m, failure.y_m);
-  const ends = input.ends.filter((end) => geodesicBetween(position, end.aim).distance_m < FARTHEST_RATIO * failure.height_m + FARTHEST_M);
-  if (ends.length === 0) return { ok: true, value: [] };
-  const reach = reachOf(
-    {
-      aircraft: input.aircraft, mass_kg: input.mass_kg, air: input.air, wind: input.wind, pilot: input.pilot,
-      configuration: { propeller: input.propeller, flap: 0, gearDown: !(input.aircraft.polar?.gear.retractable ?? false), slip: 0, items: [] },
-      position, altitude_m: runway.elevation_m + failure.height_m, headingTrue_rad: wrapTurn(runway.headingTrue_rad + failure.psi_rad),
-      plan: { ...input.approach, reserve_m: 0, clearance_m: 0 }, ends,
-    },
-    terrain,
-  );
-  return reach.ok ? { ok: true, value: reach.value.ends } : reach;
+  const position = placeInFrame(runway, failure.x_m, failure.y_m);
+  return {
+    aircraft: input.aircraft, mass_kg: input.mass_kg, air: input.air, wind: input.wind, pilot: input.pilot,
+    configuration: { propeller: input.propeller, flap: 0, gearDown: !(input.aircraft.polar?.gear.retractable ?? false), slip: 0, items: [] },
+    position, altitude_m: runway.elevation_m + failure.height_m, headingTrue_rad: wrapTurn(runway.headingTrue_rad + failure.psi_rad),
+    plan: { ...input.approach, reserve_m: 0, clearance_m: 0 },
+    ends: candidates.filter((end) => geodesicBetween(position, end.aim).distance_m < FARTHEST_RATIO * failure.height_m + FARTHEST_M),
+  };
 }
 
 /** Those ways as options; an end without a path or far out of reach is left out. */

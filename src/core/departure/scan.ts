@@ -7,6 +7,7 @@ import { type DepartureDay, type DepartureInput, TOP_M } from "./departure-day";
 import { type FailureStart, failureStart } from "./failure-start";
 import type { DepartureOption } from "./option";
 import { endOptions, reachAfterFailure } from "./other-ends";
+import { runwayFrame } from "./runway-frame";
 import { type StopAhead, stopAhead, stopOption } from "./stop-ahead";
 import { type Turnback, bestTurnback } from "./turnback-search";
 
@@ -57,11 +58,8 @@ export function aheadAt(day: DepartureDay, input: DepartureInput, height_m: numb
   const start = plannedFailure(day, input, height_m);
   if (!start) return null;
   const stop = stopAhead(day, start);
-  const threshold = plane.toPlane(input.runway.threshold);
-  const heading = input.runway.headingTrue_rad + plane.convergence_rad(input.runway.threshold);
-  const [cos, sin] = [Math.cos(heading), Math.sin(heading)];
-  const sector = aheadSector(day, start, input.runway.elevation_m, terrain, (x, y) => ({ x_m: threshold.x_m + x * sin + y * cos, y_m: threshold.y_m + x * cos - y * sin }));
-  const reached = reachAfterFailure(input, start, terrain);
+  const sector = aheadSector(day, start, input.runway.elevation_m, terrain, runwayFrame(input.runway, plane));
+  const reached = reachAfterFailure(input, start, input.ends, terrain);
   const stopped = stopOption(stop);
   return { height_m, stop, sector, options: [...(stopped ? [stopped] : []), aheadOption(sector), ...(reached.ok ? endOptions(day, input, reached.value) : [])] };
 }

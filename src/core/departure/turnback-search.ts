@@ -17,7 +17,7 @@ export interface Turnback {
 const COARSE_RAD = [4, 10, 18, 27, 38, 50, 64, 80].map((angle_deg) => (angle_deg * Math.PI) / 180);
 const FINEST_RAD = (2 * Math.PI) / 180;
 /** Extensions that bracket the one at which reaching and stopping bind alike, s; the last is the longest looked at. */
-const EXTENSIONS_S = [3, 8, 16, 30, 60];
+const EXTENSIONS_S = [3, 8, 16, 30, 60, 110];
 const EXTENSION_FINEST_S = 0.3;
 /** Rounds in which extension and angle are settled in turn, and the angles tried in each, over the one before. */
 const ANGLES = [

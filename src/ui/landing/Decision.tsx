@@ -24,19 +24,19 @@ export function Decision({ end, reach }: { end: EndReach; reach: Reach }) {
         <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 text-[14px] max-[1150px]:text-[13px]">
           <dt className="text-ink2">Glide</dt>
           <dd className="text-right">
-            <Figure title={`Glide to ${end.name}`} figure="glide" endId={end.endId}>
+            <Figure title={`Glide to ${end.name}`} figure="glide" source={{ endId: end.endId }}>
               {airspeed(end.glideCalibrated_mps ?? end.glide.eas_mps)} · {formatNumber(end.glide.ratio, 1)}:1
             </Figure>
           </dd>
           <dt className="text-ink2">Turns, {Math.round(degrees(pilot.bank_rad))}° bank</dt>
           <dd className="text-right">
-            <Figure title="Speed in the turns" figure="turn" endId={end.endId}>
+            <Figure title="Speed in the turns" figure="turn" source={{ endId: end.endId }}>
               {airspeed(reach.turn.eas_mps)}
             </Figure>
           </dd>
           <dt className="text-ink2">Stall in the turn</dt>
           <dd className="text-right">
-            <Figure title="Stall in the turn" figure="turn" endId={end.endId}>
+            <Figure title="Stall in the turn" figure="turn" source={{ endId: end.endId }}>
               {airspeed(reach.turn.stallEas_mps)} · margin {formatNumber(margin, 2)}×
             </Figure>
           </dd>

@@ -81,7 +81,7 @@ function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: 
       </th>
       <td className="px-1.5 whitespace-nowrap">
         {path ? (
-          <Figure title={`What is left, ${end.name}`} figure="margin" endId={end.endId} className={STATUS_TONE[end.status]}>
+          <Figure title={`What is left, ${end.name}`} figure="margin" source={{ endId: end.endId }} className={STATUS_TONE[end.status]}>
             {formatMargin(path.margin_m, format)}
           </Figure>
         ) : (
@@ -89,24 +89,24 @@ function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: 
         )}
       </td>
       <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{path && (
-          <Figure title={`What it uses, ${end.name}`} figure="margin" endId={end.endId}>
+          <Figure title={`What it uses, ${end.name}`} figure="margin" source={{ endId: end.endId }}>
             {format("height", path.used_m)}
           </Figure>
         )}</td>
       <td className="num px-1.5">
         {path && (
-          <Figure title={`Time, ${end.name}`} figure="time" endId={end.endId}>
+          <Figure title={`Time, ${end.name}`} figure="time" source={{ endId: end.endId }}>
             {minutes(path.time_s)}
           </Figure>
         )}
       </td>
       <td className="num px-1.5 whitespace-nowrap">
-        <Figure title={`Wind, ${end.name}`} figure="wind" endId={end.endId}>
+        <Figure title={`Wind, ${end.name}`} figure="wind" source={{ endId: end.endId }}>
           {along === 0 ? "0" : `${end.tailwind_mps > 0 ? "tail" : "head"} ${along}`}
         </Figure>
       </td>
       <td className="num px-1.5 whitespace-nowrap">
-        <Figure title={`Wind, ${end.name}`} figure="wind" endId={end.endId}>
+        <Figure title={`Wind, ${end.name}`} figure="wind" source={{ endId: end.endId }}>
           {across === 0 ? "0" : `${across} ${end.crosswind_mps > 0 ? "R" : "L"}`}
         </Figure>
       </td>

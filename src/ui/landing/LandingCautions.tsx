@@ -1,8 +1,8 @@
 "use client";
-import { TriangleAlert } from "lucide-react";
 import { radians } from "@/core/quantities/angle";
 import { useSituation } from "@/ui/situation/situation-store";
 import { shownEnd, useReach } from "./reach-store";
+import { Cautions } from "@/ui/shell/Cautions";
 import { useLandingEnds } from "@/ui/shell/library";
 import { useFormat } from "@/ui/units/units-store";
 
@@ -27,14 +27,5 @@ export function LandingCautions() {
     terrainId === null && "No terrain is chosen: paths are not checked against the ground.",
     end?.clearance && end.clearance.unknown > 0 && "Part of the path lies outside the terrain that is known.",
   ].filter((text): text is string => Boolean(text));
-  return (
-    <ul className="flex flex-col gap-1.5 border-t border-rule px-4 py-2.5 text-[13px] text-ink2" aria-label="Cautions">
-      {cautions.map((text) => (
-        <li key={text} className="flex gap-2">
-          <TriangleAlert size={15} className="mt-0.5 shrink-0 text-ochre" aria-label="Caution:" />
-          {text}
-        </li>
-      ))}
-    </ul>
-  );
+  return <Cautions texts={cautions} />;
 }

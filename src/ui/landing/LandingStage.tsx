@@ -1,7 +1,7 @@
 "use client";
 import dynamic from "next/dynamic";
-import { useEffect, useRef, useState } from "react";
 import { HeightLedger } from "@/ui/ledger/HeightLedger";
+import { useHeight } from "@/ui/ledger/useHeight";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Decision } from "./Decision";
@@ -21,6 +21,8 @@ export function LandingStage() {
   const pin = useReach((state) => state.pin);
   const end = shownEnd({ answer, pinnedId });
   const reached = answer?.reach?.ends.filter((candidate) => candidate.status === "reached").length;
+  const pointed = useReach((state) => state.pointedEntry);
+  const point = useReach((state) => state.point);
   const [ledger, height] = useHeight();
   return (
     <>
@@ -47,7 +49,20 @@ export function LandingStage() {
         <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
           <div ref={ledger} className="min-h-[300px] flex-1 px-4 pt-3">
             <h2 className="mb-1 font-bold">Height ledger</h2>
-            {end?.path && <HeightLedger end={end} height={Math.max(250, height - 40)} />}
+            {end?.path && (
+              <HeightLedger
+                name={end.name}
+                have_m={end.path.have_m}
+                over="the aim point"
+                ledger={end.path.ledger}
+                margin_m={end.path.margin_m}
+                ground={`aim point, ${end.name}`}
+                source={{ endId: end.endId }}
+                pointed={pointed}
+                onPoint={point}
+                height={Math.max(250, height - 40)}
+              />
+            )}
             {end && !end.path && <p className="text-brick">{end.issue?.message}</p>}
             {answer?.issue && <p role="alert" className="text-brick">{answer.issue.message}</p>}
             {!answer && <p className="text-ink2">Computing …</p>}
@@ -73,17 +88,4 @@ function UnderGround() {
       The ground here is at {format("height", ground_m)}: the aircraft would be {format("height", ground_m - altitude_m)} under it.
     </p>
   );
-}
-
-/** Height of an element, followed as the window changes. */
-function useHeight(): [React.RefObject<HTMLDivElement | null>, number] {
-  const element = useRef<HTMLDivElement>(null);
-  const [height, setHeight] = useState(440);
-  useEffect(() => {
-    if (!element.current) return;
-    const observer = new ResizeObserver(([entry]) => setHeight(Math.floor(entry.contentRect.height)));
-    observer.observe(element.current);
-    return () => observer.disconnect();
-  }, []);
-  return [element, height];
 }

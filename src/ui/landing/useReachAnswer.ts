@@ -2,6 +2,7 @@
 import { useEffect, useRef } from "react";
 import type { LatLon } from "@/core/earth/geodesic";
 import { core } from "@/ui/core/core";
+import { latestOnly } from "@/ui/core/latest";
 import { useWorkspace } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useReach } from "./reach-store";
@@ -24,13 +25,12 @@ export function useReachAnswer(): void {
   const origin = usePlaneOrigin();
   const { terrains } = useWorkspace().library;
   const terrain = terrains.find((candidate) => candidate.id === useSituation.getState().current.terrainId) ?? null;
-  const newest = useRef<() => Promise<void>>(undefined);
-  const busy = useRef(false);
+  const run = useRef(latestOnly());
   const givenTerrain = useRef<string | null>(null);
   const retryTerrainAt = useRef(0);
 
   useEffect(() => {
-    newest.current = async () => {
+    const answer = async () => {
       const wanted = terrain?.id ?? null;
       if (givenTerrain.current !== wanted && performance.now() > retryTerrainAt.current) {
         const taken = await core().useTerrain(terrain ? { url: `/api/terrains/${terrain.id}`, frame: terrain.frame } : null);
@@ -41,18 +41,10 @@ export function useReachAnswer(): void {
       const { outcome, ground_m, took_ms } = await core().reach(question, origin);
       useReach.getState().setAnswer({ reach: outcome.ok ? outcome.value : null, issue: outcome.ok ? null : outcome.issue, ground_m, origin, terrainId: givenTerrain.current, took_ms });
     };
-    const work = async () => {
-      if (busy.current) return;
-      busy.current = true;
-      while (newest.current) {
-        const next = newest.current;
-        newest.current = undefined;
-        await next().catch((error: unknown) => {
-          useReach.getState().setAnswer({ reach: null, issue: { code: "core_failed", path: "", message: `The computation failed: ${error instanceof Error ? error.message : String(error)}` }, ground_m: null, origin, terrainId: givenTerrain.current, took_ms: 0 });
-        });
-      }
-      busy.current = false;
-    };
-    void work();
+    run.current(() =>
+      answer().catch((error: unknown) => {
+        useReach.getState().setAnswer({ reach: null, issue: { code: "core_failed", path: "", message: `The computation failed: ${error instanceof Error ? error.message : String(error)}` }, ground_m: null, origin, terrainId: givenTerrain.current, took_ms: 0 });
+      }),
+    );
   }, [question, origin, terrain]);
 }

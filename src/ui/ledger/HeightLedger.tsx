@@ -1,30 +1,43 @@
 "use client";
 import { fromSi, toSi } from "@/core/quantities/units";
-import type { EndReach } from "@/core/landing/reach";
-import { useReach } from "@/ui/landing/reach-store";
+import type { LedgerEntry } from "@/core/glide/glide-path";
 import { useFormat, useUnits } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
+import type { WorkingSource } from "@/ui/working/working-store";
 import { ACCOUNT_FILL } from "./accounts";
 import { blocksOf, markLabel, markStep, spread } from "./ledger-layout";
 
 /** Where the column stands, px. */
 const COLUMN = { left: 44, width: 54, top: 30 };
+interface Props {
+  /** What it leads to: "Skerrow 29". */
+  name: string;
+  have_m: number;
+  /** What the height is counted over. */
+  over: string;
+  ledger: readonly LedgerEntry[];
+  margin_m: number;
+  /** What stands at the ground line. */
+  ground: string;
+  source: WorkingSource;
+  pointed: number | null;
+  onPoint: (entry: number | null) => void;
+  height: number;
+}
+
 /** The account in height: what you have, what each part costs, what is left above the ground line or hangs below it. */
-export function HeightLedger({ end, height }: { end: EndReach; height: number }) {
+export function HeightLedger({ name, have_m, over, ledger, margin_m, ground, source, pointed, onPoint: point, height }: Props) {
   const unit = useUnits((state) => state.units.height);
   const format = useFormat();
-  const pointed = useReach((state) => state.pointedEntry);
-  const point = useReach((state) => state.point);
-  const { path } = end;
-  if (!path) return null;
-  const { have_m, margin_m, ledger } = path;
   const blocks = blocksOf(ledger, have_m);
   const low_m = Math.min(0, margin_m);
   const bottom = height - 34;
-  const scale = (bottom - COLUMN.top) / Math.max(have_m - low_m, 1);
-  const y = (height_m: number) => COLUMN.top + (have_m - height_m) * scale;
-  const shown = blocks.filter((block) => block.entry.height_m > 0.05);
-  const rows = shown.map((block) => (y(block.from_m) + y(block.to_m)) / 2);
+  const top_m = Math.max(have_m, ...blocks.map((block) => block.from_m));
+  const scale = (bottom - COLUMN.top) / Math.max(top_m - low_m, 1);
+  const y = (height_m: number) => COLUMN.top + (top_m - height_m) * scale;
+  // A reaction may cost nothing or even rise on for a moment: it is told beside the column, there is no block to cut.
+  const shown = blocks.filter((block) => block.entry.height_m > 0.05 || block.entry.time_s > 0);
+  const rows = shown.map((block) => y(Math.min((block.from_m + block.to_m) / 2, have_m)));
   const marginRow = margin_m >= 0 ? (y(margin_m) + y(0)) / 2 : y(low_m) - 4;
   // A margin stands above the ground line, whatever little it is; a shortfall hangs below it.
   const placed = spread([...rows, marginRow], margin_m >= 0 ? y(0) - 17 : bottom + 2);
@@ -35,7 +48,7 @@ export function HeightLedger({ end, height }: { end: EndReach; height: number })
   const figure = format("height", Math.abs(margin_m));
 
   return (
-    <figure className="relative" style={{ height }} aria-label={`Height ledger to ${end.name}`}>
+    <figure className="relative" style={{ height }} aria-label={`Height ledger to ${name}`}>
       <svg width="100%" height={height} aria-hidden="true">
         <defs>
           <pattern id="hatch-reserve" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -57,7 +70,7 @@ export function HeightLedger({ end, height }: { end: EndReach; height: number })
             </g>
           );
         })}
-        {shown.map((block) => (
+        {shown.filter((block) => block.entry.height_m > 0.05).map((block) => (
           <rect
             key={block.index}
             x={COLUMN.left}
@@ -81,26 +94,26 @@ export function HeightLedger({ end, height }: { end: EndReach; height: number })
           <path key={i} d={`M${right + 1} ${from} h6 L${right + 14} ${placed[i]} h4`} fill="none" stroke="var(--rule)" />
         ))}
       </svg>
-      <p className="absolute top-0 left-0 text-[14px] font-semibold whitespace-nowrap">You have {format("height", have_m)} over the aim point</p>
+      <p className="absolute top-0 left-0 text-[14px] font-semibold whitespace-nowrap">You have {format("height", have_m)} over {over}</p>
       <ol>
         {shown.map((block, i) => (
           <li key={block.index} className="absolute right-0" style={{ left: right + 18, top: placed[i] - 11 }} onPointerEnter={() => point(block.index)} onPointerLeave={() => point(null)}>
-            <Figure title={`${block.entry.name}, ${end.name}`} figure={block.entry.name} endId={end.endId} className={`grid w-full grid-cols-[1fr_auto_auto] items-baseline text-left text-[14px] max-[1150px]:text-[13px] ${pointed === block.index ? "bg-mark" : ""}`}>
+            <Figure title={`${block.entry.name}, ${name}`} figure={block.entry.name} source={source} className={`grid w-full grid-cols-[1fr_auto_auto] items-baseline text-left text-[14px] max-[1150px]:text-[13px] ${pointed === block.index ? "bg-mark" : ""}`}>
               <span className="font-sans font-semibold whitespace-nowrap">{block.entry.name}</span>
-              <span>{format("height", block.entry.height_m)}</span>
+              <span>{block.entry.height_m < 0 ? `+${format("height", -block.entry.height_m)}` : format("height", block.entry.height_m)}</span>
               <span className="min-w-[37px] pl-1.5 text-right text-[13px] text-ink2">{block.entry.time_s > 0 ? `${Math.round(block.entry.time_s)}\u202fs` : ""}</span>
             </Figure>
           </li>
         ))}
         <li className="absolute right-0" style={{ left: right + 18, top: placed[placed.length - 1] - 19 }}>
-          <Figure title={`${margin_m >= 0 ? "Margin" : "Shortfall"}, ${end.name}`} figure="margin" endId={end.endId} className={`flex w-full items-baseline justify-between text-left ${margin_m >= 0 ? "text-pine" : "text-brick"}`}>
+          <Figure title={`${margin_m >= 0 ? "Margin" : "Shortfall"}, ${name}`} figure="margin" source={source} className={`flex w-full items-baseline justify-between text-left ${margin_m >= 0 ? "text-pine" : "text-brick"}`}>
             <span className="font-sans font-semibold">{margin_m >= 0 ? "Margin" : "Short by"}</span>
             <span className={`leading-9 font-semibold ${figure.length > 7 ? "text-[20px]" : "text-[28px] max-[1150px]:text-[24px]"}`}>{figure}</span>
           </Figure>
         </li>
       </ol>
       <figcaption className="num absolute right-0 text-[12px] text-ink2" style={{ top: y(0) + (margin_m >= 0 ? 5 : -18) }}>
-        aim point, {end.name}
+        {ground}
       </figcaption>
     </figure>
   );

@@ -1,11 +1,6 @@
 "use client";
-import "ol/ol.css";
-import OlMap from "ol/Map";
-import View from "ol/View";
-import { MouseWheelZoom, defaults as defaultInteractions } from "ol/interaction";
-import ImageLayer from "ol/layer/Image";
+import type OlMap from "ol/Map";
 import type VectorLayer from "ol/layer/Vector";
-import type ImageSource from "ol/source/Image";
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import { degrees, wrapTurn } from "@/core/quantities/angle";
@@ -13,7 +8,7 @@ import { SituationDocument } from "@/core/situation/situation-document";
 import { useReach, shownEnd } from "@/ui/landing/reach-store";
 import { formatMargin } from "@/ui/landing/margin";
 import { usePlaneOrigin } from "@/ui/landing/useReachAnswer";
-import { onAppearance, shownAppearance } from "@/ui/shell/appearance";
+import { useAppearance } from "@/ui/shell/useAppearance";
 import { useLandingEnds, useWorkspace } from "@/ui/shell/library";
 import { nearestAerodrome } from "@/ui/situation/place";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -22,17 +17,12 @@ import { ScaleBar } from "./ScaleBar";
 import { WindSign } from "./WindSign";
 import { aircraftLayer, placeAircraft } from "./aircraft-layer";
 import { aircraftDrag } from "./aircraft-drag";
-import { fillGraticule, graticuleLayer } from "./graticule-layer";
-import { type MapPalette, mapPalette } from "./map-palette";
+import { type BaseMap, baseMap, watchPointed } from "./base-map";
+import { mapPalette } from "./map-palette";
 import { fillPaths, pathsLayer } from "./paths-layer";
-import { PLANE_PROJECTION } from "./plane-projection";
 import { reliefSource } from "./relief-source";
-import { stripsLayer } from "./strips-layer";
 
-interface Drawn {
-  readonly map: OlMap;
-  readonly relief: ImageLayer<ImageSource>;
-  readonly palette: MapPalette;
+interface Drawn extends BaseMap {
   readonly paths: VectorLayer;
   readonly aircraft: VectorLayer;
 }
@@ -61,41 +51,21 @@ export function ReachMap() {
   useEffect(() => {
     if (!element.current) return;
     const palette = mapPalette(appearance);
-    const relief = new ImageLayer<ImageSource>();
-    const graticule = graticuleLayer(palette);
     const paths = pathsLayer(palette);
     const aircraft = aircraftLayer(palette);
-    // A change of day and night draws the map anew where it was looked at.
-    const kept = element.current.dataset.view?.split(",").map(Number);
     const at = plane.toPlane(useSituation.getState().current.position);
-    const view = new View({ projection: PLANE_PROJECTION, center: kept ? [kept[0], kept[1]] : [at.x_m + 1400, at.y_m - 900], resolution: kept?.[2] ?? 16, minResolution: 1.5, maxResolution: 160, enableRotation: false });
-    const map = new OlMap({
-      target: element.current,
-      controls: [],
-      interactions: defaultInteractions({ altShiftDragRotate: false, pinchRotate: false, keyboard: false, mouseWheelZoom: false }).extend([new MouseWheelZoom({ duration: 0 })]),
-      layers: [relief, graticule, stripsLayer(aerodromes, sites, plane, palette), paths, aircraft],
-      view,
-    });
+    const base = baseMap({ target: element.current, plane, palette, aerodromes, sites, centre: { x_m: at.x_m + 1400, y_m: at.y_m - 900 }, resolution_m: 16, layers: [paths, aircraft], onResolution: setResolution });
+    const { map } = base;
     map.addInteraction(aircraftDrag(plane));
-    map.on("moveend", () => {
-      fillGraticule(graticule, plane, view.calculateExtent(map.getSize()));
-      setResolution(view.getResolution() ?? 20);
-      if (element.current) element.current.dataset.view = [...(view.getCenter() ?? [0, 0]), view.getResolution() ?? 20].join(",");
-    });
-    map.on("pointermove", (event) => {
-      if (event.dragging) return;
-      const found = map.forEachFeatureAtPixel(event.pixel, (feature) => (feature.get("entry") as number | undefined) ?? null, { layerFilter: (layer) => layer === paths, hitTolerance: 4 });
-      if (useReach.getState().pointedEntry !== (found ?? null)) useReach.getState().point(found ?? null);
+    watchPointed(map, paths, (entry) => {
+      if (useReach.getState().pointedEntry !== entry) useReach.getState().point(entry);
     });
     map.on("singleclick", (event) => {
       const nearest = [...places.values()].map((end) => ({ id: end.id, point: plane.toPlane(end.threshold) })).map(({ id, point }) => ({ id, away: Math.hypot(point.x_m - event.coordinate[0], point.y_m - event.coordinate[1]) })).sort((a, b) => a.away - b.away)[0];
-      if (nearest && nearest.away < 30 * (view.getResolution() ?? 20)) useReach.getState().pin(nearest.id);
+      if (nearest && nearest.away < 30 * (map.getView().getResolution() ?? 20)) useReach.getState().pin(nearest.id);
     });
-    setDrawn({ map, palette, relief, paths, aircraft });
-    return () => {
-      map.setTarget(undefined);
-      map.dispose();
-    };
+    setDrawn({ ...base, paths, aircraft });
+    return base.close;
   }, [appearance, plane, aerodromes, sites, places]);
 
   // Another situation is looked at where its aircraft is.
@@ -186,10 +156,4 @@ function mapKey(event: KeyboardEvent, map: OlMap | null, plane: ReturnType<typeo
   const action = event.ctrlKey || event.metaKey || event.altKey ? undefined : actions[event.key];
   action?.();
   return action !== undefined;
-}
-
-function useAppearance(): "day" | "night" {
-  const [appearance, setAppearance] = useState(shownAppearance);
-  useEffect(() => onAppearance(() => setAppearance(shownAppearance())), []);
-  return appearance;
 }

@@ -7,9 +7,17 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useUnits } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 
+interface Props {
+  ground_m: number;
+  /** Where it is asked about; the aircraft's own when left out. */
+  at?: { readonly altitude_m: number; readonly heading_rad: number };
+}
+
 /** North, and the wind where the aircraft is and at the ground. */
-export function WindSign({ ground_m }: { ground_m: number }) {
-  const { wind, altitude_m, heading_rad, mass_kg, configuration, air, pilot } = useSituation((state) => state.current);
+export function WindSign({ ground_m, at }: Props) {
+  const situation = useSituation((state) => state.current);
+  const { altitude_m, heading_rad } = at ?? situation;
+  const { wind, mass_kg, configuration, air, pilot } = situation;
   const { document } = useAircraft();
   return (
     <div className="panel absolute top-3 right-3 flex gap-3 px-3 py-1.5 opacity-95">
@@ -19,7 +27,7 @@ export function WindSign({ ground_m }: { ground_m: number }) {
           N
         </text>
       </svg>
-      <Figure title="Gliding along this heading in this wind" figure="speedToFly" calculation={{ name: "glide", input: { aircraft: document, mass_kg, configuration, air, wind, altitude_m, ground_m, trackTrue_rad: heading_rad, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin } }} className="flex gap-3">
+      <Figure title="Gliding along this heading in this wind" figure="speedToFly" source={{ calculation: { name: "glide", input: { aircraft: document, mass_kg, configuration, air, wind, altitude_m, ground_m, trackTrue_rad: heading_rad, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin } } }} className="flex gap-3">
         <span className="sr-only">The wind </span>
         <Arrow label="here" wind={windAt(wind, altitude_m, ground_m)} />
         <Arrow label="10 m" wind={windAt(wind, ground_m + 10, ground_m)} />

@@ -2,6 +2,7 @@
 import Link from "next/link";
 import { useSelectedLayoutSegment } from "next/navigation";
 import { formatNumber } from "@/core/quantities/units";
+import { useDeparture } from "@/ui/departure/departure-store";
 import { shownEnd, useReach } from "@/ui/landing/reach-store";
 import { formatMargin } from "@/ui/landing/margin";
 import { useSituation, saveStateOf } from "@/ui/situation/situation-store";
@@ -66,5 +67,18 @@ function useHeadlines(): Partial<Record<(typeof STAGES)[number]["slug"], Headlin
     : end === null
       ? undefined
       : { text: end.path ? `${formatMargin(end.path.margin_m, format)} ${end.name}` : `no path, ${end.name}`, tone: end.status === "reached" ? "text-pine" : end.status === "reserve" ? "text-ochre" : "text-brick" };
-  return { aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+  const departure = useDepartureHeadline();
+  return { departure, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+}
+
+/** The gate once the chance is known; until then from where turning back works as planned. */
+function useDepartureHeadline(): Headline | undefined {
+  const scan = useDeparture((state) => state.scan);
+  const issue = useDeparture((state) => state.issue);
+  const chance = useDeparture((state) => state.chance);
+  const format = useFormat();
+  if (issue) return { text: issue.code === "not_single" ? "twins: not built yet" : "no answer", tone: issue.code === "not_single" ? undefined : "text-brick" };
+  if (!scan) return undefined;
+  if (chance?.input === scan.input) return chance.gates.gate_m === null ? { text: scan.input.plan.school === "spot-ahead" ? "a spot ahead" : "no turning back", tone: "text-ochre" } : { text: `gate ${format("height", chance.gates.gate_m)}` };
+  return scan.bands.length === 0 ? { text: "no turning back", tone: "text-ochre" } : { text: `works from ${format("height", scan.bands[0].from_m)}` };
 }

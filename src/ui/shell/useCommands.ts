@@ -4,6 +4,7 @@ import { toast } from "sonner";
 import { chooseAndTellAppearance } from "@/ui/account/preferences";
 import { exportPath } from "@/ui/landing/export-path";
 import { useReach } from "@/ui/landing/reach-store";
+import { printCard } from "@/ui/print/card-store";
 import { useWorkspace } from "@/ui/shell/library";
 import { downloadSituation, useSituationActions } from "@/ui/situation/useSituationActions";
 import { situationLink } from "@/ui/situation/shared-link";
@@ -51,7 +52,7 @@ export function useCommands(): Command[] {
     { title: "Commands", group: "Page", keys: "/, shift+/", keyLabel: "/", run: () => show("commands") },
     { title: "List of keys", group: "Page", keys: "?, shift+?", keyLabel: "?", run: () => show("keys") },
     { title: "Units", group: "Page", keys: "u", keyLabel: "u", run: () => show("units") },
-    { title: "Print the card", group: "Page", keys: "p", keyLabel: "p", run: () => window.print() },
+    { title: "Print the card", group: "Page", keys: "p", keyLabel: "p", run: printCard },
     { title: "Day or night", group: "Page", keys: "t", keyLabel: "t", run: () => chooseAndTellAppearance(shownAppearance() === "day" ? "night" : "day") },
     { title: "Account, export and import of everything", group: "Page", keys: "", keyLabel: "", run: () => show("account") },
   ];

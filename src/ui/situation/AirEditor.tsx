@@ -40,7 +40,7 @@ export function AirEditor() {
       </div>
       <p className="border-t border-rule pt-2">
         At your altitude: {format("temperature", here.temperature_K)}, density altitude{" "}
-        <Figure title="Density altitude" figure="altitudeDensity_m" calculation={{ name: "atmosphere", input: { altitude_m, ...air } }}>
+        <Figure title="Density altitude" figure="altitudeDensity_m" source={{ calculation: { name: "atmosphere", input: { altitude_m, ...air } } }}>
           {format("height", densityAltitude_m(here.density))}
         </Figure>
         .

@@ -2,10 +2,16 @@
 import type { ReactNode } from "react";
 import { type WorkingSource, useWorking } from "./working-store";
 
-type Props = { title: string; figure: string; children: ReactNode; className?: string } & ({ calculation: { name: string; input: unknown } } | { endId: string });
+interface Props {
+  title: string;
+  figure: string;
+  source: WorkingSource;
+  children: ReactNode;
+  className?: string;
+}
 
 /** A computed figure: pressing it opens its working. */
-export function Figure({ title, figure, children, className = "", ...source }: Props) {
+export function Figure({ title, figure, children, className = "", source }: Props) {
   const open = useWorking((state) => state.open);
   return (
     <button
@@ -13,7 +19,7 @@ export function Figure({ title, figure, children, className = "", ...source }: P
       className={`num rounded decoration-ink2/60 decoration-dotted underline-offset-4 hover:underline focus-visible:underline ${className}`}
       onClick={(event) => {
         event.stopPropagation();
-        open({ title, figure, source: source as WorkingSource });
+        open({ title, figure, source });
       }}
     >
       {children}

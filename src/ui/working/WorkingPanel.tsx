@@ -3,9 +3,10 @@ import { Copy, Printer, X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import { useEffect, useState } from "react";
 import { toast } from "sonner";
-import type { Issue } from "@/core/outcome";
+import type { Issue, Outcome } from "@/core/outcome";
 import type { WorkingStep } from "@/core/working";
 import { core } from "@/ui/core/core";
+import { useDepartureQuestion } from "@/ui/departure/useDepartureQuestion";
 import { useReachQuestion } from "@/ui/landing/useReachQuestion";
 import { useUnits } from "@/ui/units/units-store";
 import { stepValue } from "./step-value";
@@ -84,9 +85,14 @@ function Steps({ steps, figure }: { steps: readonly WorkingStep[]; figure: strin
   );
 }
 
+function told(outcome: Outcome<WorkingStep[]>): Loaded {
+  return outcome.ok ? { steps: outcome.value } : { fault: outcome.issue.message };
+}
+
 /** Asks for the steps; null while they are being computed. */
 function useSteps(request: WorkingRequest | null): Loaded | null {
   const question = useReachQuestion();
+  const departure = useDepartureQuestion();
   const [loaded, setLoaded] = useState<{ request: WorkingRequest; value: Loaded } | null>(null);
   useEffect(() => {
     if (!request) return;
@@ -94,9 +100,9 @@ function useSteps(request: WorkingRequest | null): Loaded | null {
     const { source } = request;
     const load = async (): Promise<Loaded> => {
       if ("endId" in source) {
-        const outcome = await core().working(question, source.endId);
-        return outcome.ok ? { steps: outcome.value } : { fault: outcome.issue.message };
+        return told(await core().working(question, source.endId));
       }
+      if ("turnback" in source) return departure.ok ? told(await core().departureWorking(departure.value, source.turnback.height_m, source.turnback.side)) : told(departure);
       const result = await core().calculate(source.calculation.name, source.calculation.input);
       if (result.ok) return { steps: (result.value as { working: WorkingStep[] }).working };
       return { fault: result.issues.map((issue: Issue) => issue.message).join(" ") };
@@ -105,6 +111,6 @@ function useSteps(request: WorkingRequest | null): Loaded | null {
     return () => {
       stale = true;
     };
-  }, [request, question]);
+  }, [request, question, departure]);
   return loaded && loaded.request === request ? loaded.value : null;
 }

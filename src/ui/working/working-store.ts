@@ -1,8 +1,8 @@
 import { create } from "zustand";
 import type { WorkingStep } from "@/core/working";
 
-/** Where a figure's working comes from: a calculation of the registry, or one landing end of the question in hand. */
-export type WorkingSource = { readonly calculation: { readonly name: string; readonly input: unknown } } | { readonly endId: string };
+/** Where a figure's working comes from: a calculation of the registry, one landing end of the question in hand, or the departure's turnback from a height. */
+export type WorkingSource = { readonly calculation: { readonly name: string; readonly input: unknown } } | { readonly endId: string } | { readonly turnback: { readonly height_m: number; readonly side: 1 | -1 | null } };
 
 /** What the panel was asked to show. */
 export interface WorkingRequest {

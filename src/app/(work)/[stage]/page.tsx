@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { DepartureStage } from "@/ui/departure/DepartureStage";
 import { LandingStage } from "@/ui/landing/LandingStage";
 import { StagePreview } from "@/ui/shell/StagePreview";
 import { stageOf } from "@/ui/shell/stages";
@@ -15,5 +16,12 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function StagePage({ params }: Props) {
   const stage = stageOf((await params).stage);
   if (!stage) notFound();
-  return stage.slug === "landing" ? <LandingStage /> : <StagePreview slug={stage.slug} />;
+  switch (stage.slug) {
+    case "departure":
+      return <DepartureStage />;
+    case "landing":
+      return <LandingStage />;
+    default:
+      return <StagePreview slug={stage.slug} />;
+  }
 }

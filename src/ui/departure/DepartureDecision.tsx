@@ -1,0 +1,102 @@
+"use client";
+import { degrees } from "@/core/quantities/angle";
+import { formatNumber } from "@/core/quantities/units";
+import { formatMargin } from "@/ui/landing/margin";
+import { useFormat } from "@/ui/units/units-store";
+import { Figure } from "@/ui/working/Figure";
+import { sideOf, turnsBack, useDeparture } from "./departure-store";
+import { nearestAhead, optionsAt } from "./options";
+
+/** What to do at this height in a sentence, and the figures of the way that is looked at. */
+export function DepartureDecision() {
+  const at = useDeparture((state) => state.at);
+  const choice = useDeparture((state) => state.choice);
+  const scan = useDeparture((state) => state.scan);
+  const gate_m = useDeparture((state) => (state.chance?.input === state.scan?.input ? state.chance?.gates.gate_m : undefined));
+  const format = useFormat();
+  if (!at || !scan) return null;
+  const { account } = at;
+  const source = { turnback: { height_m: at.height_m, side: sideOf(choice) } } as const;
+  return (
+    <section className="flex flex-col gap-2 border-t border-rule px-4 py-3" aria-label="Decision">
+      <Sentence gate_m={gate_m} />
+      {turnsBack(choice) && account && (
+        <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 text-[14px] max-[1150px]:text-[13px] [&>dd]:text-right [&>dt]:text-ink2">
+          <dt>Turn {account.technique.side === -1 ? "left" : "right"}</dt>
+          <dd>
+            <Figure title="The turn" figure="turn" source={source}>
+              {Math.round(degrees(account.technique.bank_rad))}° · {format("speed", (account.technique.stallMargin * scan.facts.stallEas_mps) / Math.sqrt(Math.cos(account.technique.bank_rad)))}
+            </Figure>
+          </dd>
+          <dt>Sink in the turn</dt>
+          <dd className="num">{format("verticalSpeed", account.sinkInTurn_mps)}</dd>
+          <dt>Heading change</dt>
+          <dd className="num">{Math.round(degrees(account.headingChange_rad))}°</dd>
+          <dt>Stall margin, load</dt>
+          <dd>
+            <Figure title="Margin over the stall" figure="turn" source={source} className={account.leastStallMargin < 1.05 ? "text-brick" : ""}>
+              {formatNumber(account.leastStallMargin, 2)}× · {formatNumber(account.greatestLoad, 1)} g
+            </Figure>
+          </dd>
+          <dt>Tailwind, ground</dt>
+          <dd>
+            <Figure title="Landing back" figure="stop" source={source}>
+              {format("speed", account.result.roll.tailwind_mps)} · {format("speed", account.result.roll.touchdownGroundSpeed_mps)}
+            </Figure>
+          </dd>
+          <dt>Roll, left over</dt>
+          <dd>
+            <Figure title="Landing back" figure="stop" source={source} className={account.result.spare_m !== null && account.result.spare_m < 0 ? "text-brick" : ""}>
+              {format("length", account.result.roll.roll_m)} · {account.result.spare_m === null ? "–" : format("length", account.result.spare_m)}
+            </Figure>
+          </dd>
+        </dl>
+      )}
+    </section>
+  );
+}
+
+function Sentence({ gate_m }: { gate_m: number | null | undefined }) {
+  const at = useDeparture((state) => state.at);
+  const choice = useDeparture((state) => state.choice);
+  const scan = useDeparture((state) => state.scan);
+  const format = useFormat();
+  if (!at || !scan) return null;
+  if (turnsBack(choice)) {
+    if (at.stalledAfter_s !== null) {
+      return (
+        <p role="alert" className="text-brick">
+          <strong>It stalls.</strong> Holding the attitude, the wing stalls {at.stalledAfter_s.toFixed(1)} s after the engine stops. There is nothing to turn back from: push sooner.
+        </p>
+      );
+    }
+    const { account } = at;
+    if (!account) return null;
+    const works = account.score_m >= 0;
+    const below = gate_m !== null && gate_m !== undefined && at.height_m < gate_m;
+    return (
+      <p className={works ? "" : "text-brick"}>
+        <strong>{works ? (below || gate_m === null ? "It would just work, below the gate." : "Turn back.") : "No turning back."}</strong>{" "}
+        {works
+          ? `${formatMargin(account.result.margin_m, (kind, si) => format(kind, si))} of height and ${format("length", account.result.spare_m ?? 0)} of runway in hand, flown as planned.${gate_m === null ? " It does not succeed often enough at any height: ahead." : below ? ` The gate is ${format("height", gate_m ?? 0)}: ahead.` : ""}`
+          : account.limit === "stopping"
+            ? `It reaches the runway and cannot stop on it: ${format("length", -(account.result.spare_m ?? 0))} too long.`
+            : account.result.aligned
+              ? `It comes ${format("height", -account.result.margin_m)} too low.`
+              : "It is not in line with the runway before the ground."}
+      </p>
+    );
+  }
+  const ahead = nearestAhead(scan, at.height_m);
+  const option = ahead && optionsAt(scan, ahead).find((candidate) => candidate.id === choice);
+  if (!option) return <p>This option does not come near at this height.</p>;
+  const works = option.score_m !== null && option.score_m >= 0;
+  return (
+    <p className={works || option.score_m === null ? "" : "text-brick"}>
+      <strong>
+        {option.name}: {option.score_m === null ? "not known." : works ? "works." : "does not work."}
+      </strong>{" "}
+      {[option.margin_m !== null && `height ${formatMargin(option.margin_m, format)}`, option.spare_m !== null && (option.spare_m >= 0 ? `${format("length", option.spare_m)} left after stopping` : `${format("length", -option.spare_m)} too short`), option.note].filter(Boolean).join("; ")}
+    </p>
+  );
+}

@@ -1,0 +1,95 @@
+import { create } from "zustand";
+import { bestOf } from "@/core/departure/best-bank";
+import type { ScatterKind } from "@/core/departure/chance";
+import type { DepartureInput } from "@/core/departure/departure-day";
+import type { SchoolGates } from "@/core/departure/gate";
+import { type AheadAtHeight, type Band, type TurnbackAtHeight, bandsOf } from "@/core/departure/scan";
+import type { TurnbackAccount } from "@/core/departure/turnback-account";
+import type { Turnback } from "@/core/departure/turnback-search";
+import type { Issue } from "@/core/outcome";
+import type { DepartureAtHeight, DepartureFacts } from "@/workers/departure-work";
+
+/** The scan of a question: the banks that may be flown, and the others beside them for comparison. */
+export interface DepartureScan {
+  readonly input: DepartureInput;
+  readonly facts: DepartureFacts;
+  /** By bank, rad. */
+  readonly byBank: ReadonlyMap<number, readonly TurnbackAtHeight[]>;
+  readonly ahead: readonly AheadAtHeight[];
+  /** The best at each height over the banks that may be flown; null where the reaction stalls. */
+  readonly best: readonly { readonly height_m: number; readonly turnback: Turnback | null; readonly score_m: number | null }[];
+  readonly bands: readonly Band[];
+  /** Every bank is there that will be. */
+  readonly complete: boolean;
+  readonly took_ms: number;
+}
+
+/** A point of the chance curve as it is drawn. */
+export interface ChanceCurvePoint {
+  readonly height_m: number;
+  readonly chance: number;
+  readonly low: number;
+  readonly high: number;
+  readonly hindsight: number;
+  readonly stalled: number;
+}
+
+/** The chance by height and what follows from it. */
+export interface ChanceAnswer {
+  readonly input: DepartureInput;
+  readonly curve: readonly ChanceCurvePoint[];
+  readonly gates: SchoolGates;
+  /** The turnback at the gate; null without a gate. */
+  readonly atGate: TurnbackAccount | null;
+  readonly chanceAtGate: number | null;
+  /** How much the chance at one height gains when a kind is exact, the most first. */
+  readonly sensitivity: { readonly height_m: number; readonly chance: number; readonly exact: readonly { readonly kind: ScatterKind; readonly chance: number }[] } | null;
+  readonly took_ms: number;
+}
+
+interface DepartureState {
+  readonly scan: DepartureScan | null;
+  /** Why there is no scan. */
+  readonly issue: Issue | null;
+  readonly at: DepartureAtHeight | null;
+  readonly chance: ChanceAnswer | null;
+  /** Share done of the chance that is being computed; null when none is. */
+  readonly progress: number | null;
+  /** The user stopped the computation; it waits to be asked for again. */
+  readonly stopped: boolean;
+  /** Failure height that is looked at. */
+  readonly height_m: number;
+  /** Option that is looked at: `best`, `left`, `right`, `stop`, `ahead`, or a landing end's id. */
+  readonly choice: string;
+  /** Index of the ledger block that is pointed at. */
+  readonly pointedEntry: number | null;
+  set(patch: Partial<Omit<DepartureState, "set">>): void;
+}
+
+/** What the departure's stage shows. */
+export const useDeparture = create<DepartureState>()((set) => ({
+  scan: null, issue: null, at: null, chance: null, progress: null, stopped: false,
+  height_m: 213.36, choice: "best", pointedEntry: null,
+  set: (patch) => set(patch),
+}));
+
+/** Side of a choice that turns back; null takes the better. */
+export function sideOf(choice: string): 1 | -1 | null {
+  return choice === "left" ? -1 : choice === "right" ? 1 : null;
+}
+
+/** Whether a choice turns back. */
+export function turnsBack(choice: string): boolean {
+  return choice === "best" || sideOf(choice) !== null;
+}
+
+/** Puts a scan together from its banks. */
+export function scanOf(parts: Omit<DepartureScan, "best" | "bands">, allowed: readonly number[]): DepartureScan {
+  const scans = allowed.flatMap((bank) => parts.byBank.get(bank) ?? []);
+  const heights = [...new Set(scans.map(({ height_m }) => height_m))].sort((a, b) => a - b);
+  const best = heights.map((height_m) => {
+    const turnback = bestOf(scans.filter((scan) => scan.height_m === height_m));
+    return { height_m, turnback, score_m: turnback?.score_m ?? null };
+  });
+  return { ...parts, best, bands: bandsOf(best) };
+}

@@ -1,0 +1,23 @@
+// Options as the stage lists them: turning back left and right joined to what lies ahead.
+import type { DepartureOption } from "@/core/departure/option";
+import type { AheadAtHeight } from "@/core/departure/scan";
+import { bestOf, allowedBanks } from "@/core/departure/best-bank";
+import type { Turnback } from "@/core/departure/turnback-search";
+import type { DepartureScan } from "./departure-store";
+
+/** Turning back to a side as an option. */
+function turnbackOption(side: 1 | -1, turnback: Turnback | null): DepartureOption {
+  const stalls = "the reaction ends in a stall";
+  return { id: side === -1 ? "left" : "right", kind: "turnback", name: `Turn back ${side === -1 ? "left" : "right"}`, score_m: turnback?.score_m ?? null, margin_m: turnback?.result.margin_m ?? null, spare_m: turnback?.result.spare_m ?? null, note: turnback ? null : stalls };
+}
+
+/** Every option at a scanned height. */
+export function optionsAt(scan: DepartureScan, ahead: AheadAtHeight): DepartureOption[] {
+  const scans = allowedBanks(scan.input.plan).flatMap((bank) => scan.byBank.get(bank)?.find((candidate) => candidate.height_m === ahead.height_m) ?? []);
+  return [...ahead.options.filter((option) => option.kind === "stop" || option.kind === "ahead"), turnbackOption(-1, bestOf(scans, -1)), turnbackOption(1, bestOf(scans, 1)), ...ahead.options.filter((option) => option.kind === "field" || option.kind === "runway")];
+}
+
+/** The scanned height nearest to one. */
+export function nearestAhead(scan: DepartureScan, height_m: number): AheadAtHeight | null {
+  return scan.ahead.reduce<AheadAtHeight | null>((best, candidate) => (best === null || Math.abs(candidate.height_m - height_m) < Math.abs(best.height_m - height_m) ? candidate : best), null);
+}

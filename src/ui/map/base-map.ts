@@ -1,0 +1,72 @@
+import "ol/ol.css";
+import OlMap from "ol/Map";
+import View from "ol/View";
+import { MouseWheelZoom, defaults as defaultInteractions } from "ol/interaction";
+import type BaseLayer from "ol/layer/Base";
+import ImageLayer from "ol/layer/Image";
+import type ImageSource from "ol/source/Image";
+import type { LocalPlane, PlanePoint } from "@/core/earth/local-plane";
+import type { Aerodrome, LandingSite } from "@/core/landing/places";
+import { fillGraticule, graticuleLayer } from "./graticule-layer";
+import type { MapPalette } from "./map-palette";
+import { PLANE_PROJECTION } from "./plane-projection";
+import { stripsLayer } from "./strips-layer";
+
+/** The ground with its strips, on which a stage draws. */
+export interface BaseMap {
+  readonly map: OlMap;
+  readonly relief: ImageLayer<ImageSource>;
+  readonly palette: MapPalette;
+  close(): void;
+}
+
+interface Options {
+  readonly target: HTMLDivElement;
+  readonly plane: LocalPlane;
+  readonly palette: MapPalette;
+  readonly aerodromes: readonly Aerodrome[];
+  readonly sites: readonly LandingSite[];
+  /** What a fresh map looks at; one drawn anew looks where it did before. */
+  readonly centre: PlanePoint;
+  readonly resolution_m: number;
+  /** The stage's own layers, over the strips. */
+  readonly layers: readonly BaseLayer[];
+  readonly onResolution: (resolution_m: number) => void;
+}
+
+/** Makes the map. What it looks at is kept on its element, so that a change of day and night does not move it. */
+export function baseMap({ target, plane, palette, aerodromes, sites, centre, resolution_m, layers, onResolution }: Options): BaseMap {
+  const relief = new ImageLayer<ImageSource>();
+  const graticule = graticuleLayer(palette);
+  const kept = target.dataset.view?.split(",").map(Number);
+  const view = new View({ projection: PLANE_PROJECTION, center: kept ? [kept[0], kept[1]] : [centre.x_m, centre.y_m], resolution: kept?.[2] ?? resolution_m, minResolution: 1.5, maxResolution: 160, enableRotation: false });
+  const map = new OlMap({
+    target,
+    controls: [],
+    interactions: defaultInteractions({ altShiftDragRotate: false, pinchRotate: false, keyboard: false, mouseWheelZoom: false }).extend([new MouseWheelZoom({ duration: 0 })]),
+    layers: [relief, graticule, stripsLayer(aerodromes, sites, plane, palette), ...layers],
+    view,
+  });
+  map.on("moveend", () => {
+    fillGraticule(graticule, plane, view.calculateExtent(map.getSize()));
+    onResolution(view.getResolution() ?? resolution_m);
+    target.dataset.view = [...(view.getCenter() ?? [0, 0]), view.getResolution() ?? resolution_m].join(",");
+  });
+  return {
+    map,
+    relief,
+    palette,
+    close: () => {
+      map.setTarget(undefined);
+      map.dispose();
+    },
+  };
+}
+
+/** Which block of the ledger the pointer is on, told as it moves; null for none. */
+export function watchPointed(map: OlMap, paths: BaseLayer, point: (entry: number | null) => void): void {
+  map.on("pointermove", (event) => {
+    if (event.dragging) return;
+    point(map.forEachFeatureAtPixel(event.pixel, (feature) => (feature.get("entry") as number | undefined) ?? null, { layerFilter: (layer) => layer === paths, hitTolerance: 4 }) ?? null);
+  });
+}

@@ -27,6 +27,9 @@ test("one account cannot read or write another's rows through any route", async 
   // Reading.
   expect((await situations(mine)).map((situation) => situation.id)).not.toContain(secret.id);
   expect(await (await mine.get("/api/aircraft")).text()).not.toContain("Secret plane");
+  expect((await mine.put(`/api/aircraft/${ownAircraft}`, { data: aircraft })).status()).toBe(404);
+  expect((await mine.patch(`/api/aircraft/${ownAircraft}`, { data: { deleted: true } })).status()).toBe(404);
+  expect((await theirs.put(`/api/aircraft/${ownAircraft}`, { data: { ...aircraft, name: "" } })).status()).toBe(422);
   expect((await mine.get(`/api/terrains/${terrain}`)).status()).toBe(404);
   expect(await (await mine.get("/api/terrains")).text()).not.toContain(terrain);
   expect(await (await mine.get("/api/account/export")).text()).not.toContain("Secret");

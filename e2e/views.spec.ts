@@ -39,6 +39,12 @@ for (const colorScheme of ["light", "dark"] as const) {
       await expect(page.getByRole("dialog").getByRole("table")).toBeVisible();
       await clean(page);
       await page.keyboard.press("Escape");
+      await page.goto("/aircraft");
+      for (const tab of ["Sink and speed", "Drag shelf", "Stall", "By mass", "Handbook and fit"]) {
+        await page.getByRole("tab", { name: tab }).click();
+        await clean(page);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+      }
       await page.goto("/departure");
       await expect(page.getByRole("list", { name: /^Options at/ })).toBeVisible();
       for (const tab of ["At one height", "Options by height", "Chance", "Brief"]) {
@@ -49,7 +55,7 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.getByRole("button", { name: "Departure plan" }).click();
       await clean(page);
       await page.keyboard.press("Escape");
-      for (const stage of STAGES.filter((name) => name !== "landing" && name !== "departure")) {
+      for (const stage of STAGES.filter((name) => !["aircraft", "departure", "landing"].includes(name))) {
         await page.goto(`/${stage}`);
         await expect(page.getByRole("link", { name: "Plan a landing from here" })).toBeVisible();
         await clean(page);

@@ -3,13 +3,13 @@ import type { RowDataPacket } from "mysql2/promise";
 import { afterAll, describe, expect, it } from "vitest";
 import { LIBRARY_ACCOUNT, accountForCredentials, createGuest, createUser, forgetOldGuests } from "./accounts";
 import { listAerodromes } from "./aerodromes";
-import { listAircraft } from "./aircraft";
+import { addAircraft, listAircraft, listOwnAircraft, markAircraft, saveAircraft } from "./aircraft";
 import { database, isDatabaseAway, transaction } from "./database";
 import { demoSituation, loadDemoLibrary } from "./demo-library";
 import { listLandingSites } from "./landing-sites";
 import { migrate } from "./migrate";
 import { waitBefore } from "./rate-limit";
-import { addSituation, listSituations, markSituation, saveSituation } from "./situations";
+import { addSituation, listSituations, markSituation, saveSituation, situationsWithAircraft } from "./situations";
 import { listTerrains, terrainElevations, unpackElevations } from "./terrains";
 
 const email = () => `test-${Math.random().toString(36).slice(2)}@example.org`;
@@ -121,5 +121,36 @@ describe("database", () => {
     expect(isDatabaseAway({ code: "ECONNREFUSED" })).toBe(true);
     expect(isDatabaseAway({ code: "ER_PARSE_ERROR" })).toBe(false);
     expect(isDatabaseAway(null)).toBe(false);
+  });
+});
+
+describe("aircraft", () => {
+  it("are changed, deleted and brought back by their own account alone; the library's by nobody", async () => {
+    const [mine, theirs] = await Promise.all([createUser({ email: email(), password: "a long enough one" }), createUser({ email: email(), password: "a long enough one" })]);
+    if (!mine || !theirs) throw new Error("accounts");
+    const [library] = await listAircraft(mine);
+    const id = await addAircraft(mine, { ...library.document, name: "Own" });
+    const renamed = { ...library.document, name: "Own, renamed" };
+    expect([await saveAircraft(theirs, id, renamed), await saveAircraft(mine, library.id, renamed), await markAircraft(theirs, id, true), await markAircraft(mine, library.id, true)]).toEqual([false, false, false, false]);
+    expect(await saveAircraft(mine, id, renamed)).toBe(true);
+    // Unchanged is saved too.
+    expect(await saveAircraft(mine, id, renamed)).toBe(true);
+    expect((await listOwnAircraft(mine)).map((aircraft) => aircraft.document.name)).toEqual(["Own, renamed"]);
+    expect(await markAircraft(mine, id, true)).toBe(true);
+    expect(await listOwnAircraft(mine)).toEqual([]);
+    expect(await saveAircraft(mine, id, renamed)).toBe(false);
+    expect(await markAircraft(mine, id, false)).toBe(true);
+    expect((await listAircraft(mine)).some((aircraft) => aircraft.id === id)).toBe(true);
+  });
+
+  it("know which situations fly them, and situations of version 1 are read as version 2", async () => {
+    const account = await createUser({ email: email(), password: "a long enough one" });
+    if (!account) throw new Error("account");
+    const document = await demoSituation();
+    await addSituation(account, { ...document, name: "Uses it" });
+    expect(await situationsWithAircraft(account, document.aircraftId)).toEqual(["Uses it"]);
+    expect(await situationsWithAircraft(account, "none")).toEqual([]);
+    await database().execute("UPDATE situations SET document = JSON_REMOVE(JSON_SET(document, '$.version', 1), '$.departure') WHERE account_id = ?", [account]);
+    expect((await listSituations(account))[0].document).toEqual({ ...document, name: "Uses it" });
   });
 });

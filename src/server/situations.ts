@@ -36,3 +36,9 @@ export async function markSituation(accountId: string, id: string, deleted: bool
   const [result] = await database().execute("UPDATE situations SET deleted_at = IF(?, NOW(3), NULL) WHERE id = ? AND account_id = ?", [deleted ? 1 : 0, id, accountId]);
   return (result as { affectedRows: number }).affectedRows > 0;
 }
+
+/** Names of an account's situations that fly an aircraft. */
+export async function situationsWithAircraft(accountId: string, aircraftId: string): Promise<string[]> {
+  const [rows] = await database().execute<RowDataPacket[]>("SELECT name FROM situations WHERE account_id = ? AND deleted_at IS NULL AND JSON_VALUE(document, '$.aircraftId') = ? ORDER BY name LIMIT 5", [accountId, aircraftId]);
+  return rows.map((row) => String(row.name));
+}

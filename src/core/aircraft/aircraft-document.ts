@@ -128,6 +128,10 @@ const Handbook = z.object({
   vbg_mps: speed_mps.nullable(), bestGlideRatio: z.number().min(1).max(80).nullable(),
   vx_mps: speed_mps.nullable(), vy_mps: speed_mps.nullable(),
   vyse_mps: speed_mps.nullable(), vsse_mps: speed_mps.nullable(),
+  /** Glides printed or flown besides best glide: equivalent airspeed and sink at sea-level density. */
+  glidePoints: z.array(z.object({ eas_mps: speed_mps, sink_mps: positive("A sink").max(60) })).max(60).default([]),
+  /** What the propeller did in the book's glide; best glide includes its drag. */
+  glidePropeller: PropellerState.default("windmilling"),
 });
 
 const Limits = z.object({

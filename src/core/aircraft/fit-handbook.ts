@@ -98,6 +98,11 @@ export function fitHandbook(figures: HandbookFigures): Outcome<HandbookFit> {
   return success({ cd0, k, clMax, oswald, residuals, doubts: doubtsOf({ cd0, oswald, clMax, residuals }) });
 }
 
+/** Stalling speed, equivalent, level, of a mass, wing area and CLmax, m/s. */
+export function levelStall_mps(mass_kg: number, wingArea_m2: number, clMax: number): number {
+  return Math.sqrt((2 * mass_kg * G0) / (wingArea_m2 * RHO0 * clMax));
+}
+
 function doubtsOf({ cd0, oswald, clMax, residuals }: Pick<HandbookFit, "cd0" | "oswald" | "clMax" | "residuals">): string[] {
   const outside = (value: number, [low, high]: readonly [number, number]) => !(value >= low && value <= high);
   const doubts: string[] = [];

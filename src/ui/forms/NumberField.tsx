@@ -14,20 +14,26 @@ interface Props {
   step: number;
   check: Check;
   onChange: (value: number) => void;
+  /** Called when the field is emptied; without it a number is needed. */
+  onClear?: () => void;
+  /** Another unit, when its label is pressed. */
+  onUnit?: () => void;
   hint?: string;
   autoFocus?: boolean;
 }
 
 /** A number with its unit. What is valid takes effect while it is typed; what is not is explained and changes nothing. */
-export function NumberField({ label, value, unit, digits, step, check, onChange, hint, autoFocus }: Props) {
+export function NumberField({ label, value, unit, digits, step, check, onChange, onClear, onUnit, hint, autoFocus }: Props) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const shown = typed ?? (value === null ? "" : formatNumber(value, digits));
   const number = typed === null ? null : parseNumber(typed);
-  const fault = number === null ? null : Number.isFinite(number) ? check(number) : typed === "" ? "A number is needed here." : `“${typed}” is not a number.`;
+  const emptied = typed === "" && onClear !== undefined;
+  const fault = number === null || emptied ? null : Number.isFinite(number) ? check(number) : typed === "" ? "A number is needed here." : `“${typed}” is not a number.`;
 
   const take = (text: string) => {
     setTyped(text);
+    if (text === "") onClear?.();
     const next = parseNumber(text);
     if (Number.isFinite(next) && check(next) === null) onChange(next);
   };
@@ -59,7 +65,13 @@ export function NumberField({ label, value, unit, digits, step, check, onChange,
           aria-invalid={fault ? true : undefined}
           aria-describedby={fault ? `${id}-fault` : hint ? `${id}-hint` : undefined}
         />
-        <span className="num text-sm text-ink2">{unit}</span>
+        {onUnit ? (
+          <button type="button" className="num text-sm text-ink2 underline decoration-dotted underline-offset-4 hover:text-ink" aria-label={`${label} in ${unit}: another unit`} onClick={onUnit}>
+            {unit}
+          </button>
+        ) : (
+          <span className="num text-sm text-ink2">{unit}</span>
+        )}
       </div>
       {fault ? (
         <p id={`${id}-fault`} role="alert" className="mt-0.5 max-w-64 text-sm text-brick">

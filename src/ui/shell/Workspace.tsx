@@ -8,6 +8,7 @@ import { draftOf } from "@/ui/situation/draft";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useSaving } from "@/ui/situation/useSaving";
 import { useUnits } from "@/ui/units/units-store";
+import { keepDrafts } from "@/ui/aircraft/aircraft-drafts";
 import { useDepartureAnswer } from "@/ui/departure/useDepartureAnswer";
 import { useReachAnswer } from "@/ui/landing/useReachAnswer";
 import { WorkingPanel } from "@/ui/working/WorkingPanel";
@@ -56,6 +57,7 @@ function Frame({ children }: { children: ReactNode }) {
   useSaving();
   useReachAnswer();
   useDepartureAnswer();
+  useEffect(keepDrafts, []);
   return (
     <Tooltip.Provider delayDuration={400}>
       <div className="grid h-full grid-cols-[196px_minmax(0,1fr)] max-[1150px]:grid-cols-[164px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] no-print">

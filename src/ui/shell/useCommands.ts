@@ -1,7 +1,8 @@
 "use client";
-import { useRouter } from "next/navigation";
+import { useRouter, useSelectedLayoutSegment } from "next/navigation";
 import { toast } from "sonner";
 import { chooseAndTellAppearance } from "@/ui/account/preferences";
+import { useDrafts } from "@/ui/aircraft/aircraft-drafts";
 import { exportPath } from "@/ui/landing/export-path";
 import { useReach } from "@/ui/landing/reach-store";
 import { printCard } from "@/ui/print/card-store";
@@ -31,11 +32,17 @@ export function useCommands(): Command[] {
   const { library } = useWorkspace();
   const show = useDialogs((state) => state.show);
   const { copy } = useSituationActions();
+  const stage = useSelectedLayoutSegment();
+  /** On the aircraft's stage the changes of the aircraft are undone first. */
+  const history = () => {
+    const drafts = useDrafts.temporal.getState();
+    return stage === "aircraft" && drafts.pastStates.length + drafts.futureStates.length > 0 ? drafts : useSituation.temporal.getState();
+  };
   return [
     ...STAGES.map(({ slug, name }, i): Command => ({ title: name, group: "Stages", keys: String(i + 1), keyLabel: String(i + 1), run: () => router.push(`/${slug}`) })),
     { title: "Save the situation", group: "Situation", keys: "ctrl+s, meta+s", keyLabel: "Ctrl S", run: () => void saveSituation() },
-    { title: "Undo", group: "Situation", keys: "ctrl+z, meta+z", keyLabel: "Ctrl Z", run: () => useSituation.temporal.getState().undo() },
-    { title: "Redo", group: "Situation", keys: "ctrl+shift+z, meta+shift+z, ctrl+y", keyLabel: "Ctrl Shift Z", run: () => useSituation.temporal.getState().redo() },
+    { title: "Undo", group: "Situation", keys: "ctrl+z, meta+z", keyLabel: "Ctrl Z", run: () => history().undo() },
+    { title: "Redo", group: "Situation", keys: "ctrl+shift+z, meta+shift+z, ctrl+y", keyLabel: "Ctrl Shift Z", run: () => history().redo() },
     { title: "Open, rename, delete or import situations", group: "Situation", keys: "o", keyLabel: "o", run: () => show("situations") },
     { title: "Copy the situation", group: "Situation", keys: "", keyLabel: "", run: () => void copy() },
     { title: "Export the situation as JSON", group: "Situation", keys: "", keyLabel: "", run: () => downloadSituation(useSituation.getState().current, library) },

@@ -2,6 +2,7 @@
 import { temporal } from "zundo";
 import { create } from "zustand";
 import type { SituationDocument } from "@/core/situation/situation-document";
+import { undoGroups } from "@/ui/undo-groups";
 
 /** What the page is doing about the database. `away`: it cannot be reached, the work is kept here and saved later. */
 type Link = "idle" | "saving" | "away";
@@ -21,20 +22,7 @@ interface SituationState {
   markSaved(document: SituationDocument): void;
 }
 
-/** Changes closer together than this are one step to undo: a drag, a word typed. */
-const STEP_MS = 700;
-
-/** When the last change came; a group of changes ends when the next comes late enough. */
-let lastChange_ms = -Infinity;
-
-/** Grouping of changes: calls through at the start of a group only. */
-function grouped<A extends unknown[]>(call: (...args: A) => void): (...args: A) => void {
-  return (...args) => {
-    const now = performance.now();
-    if (now - lastChange_ms > STEP_MS) call(...args);
-    lastChange_ms = now;
-  };
-}
+const groups = undoGroups();
 
 const EMPTY = {} as SituationDocument;
 
@@ -50,7 +38,7 @@ export const useSituation = create<SituationState>()(
         set({ id, saved, current: draft ?? saved, link: "idle" });
         // Opening is not a change to undo, and the next change is a step of its own however soon it comes.
         useSituation.temporal.getState().clear();
-        lastChange_ms = -Infinity;
+        groups.end();
       },
       change: (patch) => set((state) => ({ current: { ...state.current, ...(typeof patch === "function" ? patch(state.current) : patch) } })),
       setLink: (link) => set({ link }),
@@ -60,7 +48,7 @@ export const useSituation = create<SituationState>()(
       partialize: ({ current }) => ({ current }),
       equality: (a, b) => a.current === b.current,
       limit: 200,
-      handleSet: (handleSet) => grouped(handleSet as (...args: unknown[]) => void) as typeof handleSet,
+      handleSet: (handleSet) => groups.grouped(handleSet as (...args: unknown[]) => void) as typeof handleSet,
     },
   ),
 );

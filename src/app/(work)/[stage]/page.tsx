@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { AircraftStage } from "@/ui/aircraft/AircraftStage";
 import { DepartureStage } from "@/ui/departure/DepartureStage";
 import { LandingStage } from "@/ui/landing/LandingStage";
 import { StagePreview } from "@/ui/shell/StagePreview";
@@ -17,6 +18,8 @@ export default async function StagePage({ params }: Props) {
   const stage = stageOf((await params).stage);
   if (!stage) notFound();
   switch (stage.slug) {
+    case "aircraft":
+      return <AircraftStage />;
     case "departure":
       return <DepartureStage />;
     case "landing":

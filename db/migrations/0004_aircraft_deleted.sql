@@ -1,0 +1,1 @@
+ALTER TABLE aircraft ADD COLUMN deleted_at DATETIME(3) NULL;

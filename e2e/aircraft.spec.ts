@@ -1,0 +1,128 @@
+import { readFile } from "node:fs/promises";
+import { type Page, expect, test } from "@playwright/test";
+import { openDemo, type } from "./demo";
+import { pdfText } from "./pdf-text";
+
+const HANDBOOK = { "Maximum mass": "1200", "Minimum mass": "750", "Usual mass": "1100", "Wing area": "16.2", "Wing span": "10.9", "Mass of these speeds": "1200", V_S1: "54", V_S0: "47", "Best glide": "70", "Best glide ratio": "9.2", V_Y: "74", Power: "134" };
+
+async function openAircraft(page: Page): Promise<void> {
+  await openDemo(page);
+  await page.keyboard.press("1");
+  await expect(page.getByRole("heading", { name: "Do I know its numbers?" })).toBeVisible();
+}
+
+test("fit a new aircraft from its handbook, make it current, brief a departure and print the card", async ({ page }, testInfo) => {
+  test.setTimeout(120_000);
+  await openAircraft(page);
+  await page.getByRole("button", { name: "New" }).click();
+  await page.getByRole("tab", { name: "Handbook and fit" }).click();
+  await expect(page.getByText("The fit needs wing area and span.")).toBeVisible();
+  await page.getByRole("textbox", { name: "Name" }).fill("Willow S2");
+  for (const [label, value] of Object.entries(HANDBOOK)) await type(page, label, value);
+  const fit = page.getByRole("region", { name: "Fit to the handbook" });
+  await expect(fit.getByRole("row", { name: /best glide ratio/ })).toContainText("9.20");
+  await fit.getByRole("button", { name: "Use this fit" }).click();
+  await page.getByRole("tab", { name: "Sink and speed" }).click();
+  await expect(page.getByRole("button", { name: /9\.2:1/ })).toBeVisible();
+  await page.getByRole("button", { name: "Save aircraft" }).click();
+  await expect(page.getByText("“Willow S2” is saved and current.")).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Aircraft Willow S2/ })).toBeVisible();
+
+  await page.keyboard.press("2");
+  const spine = page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Departure/ });
+  await expect(spine).toContainText(/gate/, { timeout: 60_000 });
+  const gate = /gate (.+ft)/.exec(await spine.innerText())?.[1] ?? "";
+  await page.getByRole("tab", { name: "Brief" }).click();
+  await expect(page.getByRole("region", { name: "Brief" })).toContainText("turn back");
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Card (PDF)" }).click();
+  const file = testInfo.outputPath("departure.pdf");
+  await (await download).saveAs(file);
+  const text = await pdfText(file);
+  expect(text).toContain("Willow S2");
+  expect(text).toContain(`Gate ${gate.replace(/\s+/g, " ")}`);
+});
+
+test("what looks wrong is named, points are read line by line, changes are undone", async ({ page }) => {
+  await openAircraft(page);
+  await page.getByRole("tab", { name: "Handbook and fit" }).click();
+  await expect(page.getByText("Its figures fit each other")).toBeVisible();
+  await type(page, "V_NE", "90");
+  await expect(page.getByRole("region", { name: "What looks wrong" })).toContainText("V_NE is not above V_A.");
+  await expect(page.getByText("Changed, not saved: other stages use the saved figures.")).toBeVisible();
+  await page.getByRole("region", { name: "Changes" }).getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("Its figures fit each other")).toBeVisible();
+
+  const points = page.getByRole("textbox", { name: /^Further glides/ });
+  await points.fill("speed_kt,sink_fpm\n60,650\nfast,1\n90,1300");
+  await expect(page.getByText("Line 3: “fast,1” is not a speed and a sink.")).toBeVisible();
+  await expect(page.getByRole("row", { name: /sink of point 2/ })).toBeVisible();
+  await page.getByRole("region", { name: "Changes" }).getByRole("button", { name: "Discard" }).click();
+  await expect(page.getByText("Changed, not saved")).toBeHidden();
+  // Emptied, a speed is one the book does not have; nonsense changes nothing.
+  await type(page, "V_X", "");
+  await expect(page.getByRole("textbox", { name: "V_X", exact: true })).not.toHaveAttribute("aria-invalid", "true");
+  await type(page, "Maximum mass", "nonsense");
+  await expect(page.getByText("“nonsense” is not a number.")).toBeVisible();
+});
+
+test("copy, export, delete with undo, import again", async ({ page }, testInfo) => {
+  await openAircraft(page);
+  const fleet = page.getByRole("complementary", { name: "Fleet" });
+  await fleet.getByRole("button", { name: "Copy" }).click();
+  await expect(page.getByText("“Copy of Alder S1” is in your library.")).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Aircraft Copy of Alder S1/ })).toBeVisible();
+  const download = page.waitForEvent("download");
+  await fleet.getByRole("button", { name: "Export" }).click();
+  const file = testInfo.outputPath("aircraft.json");
+  await (await download).saveAs(file);
+  expect(JSON.parse(await readFile(file, "utf8"))).toMatchObject({ schema: "utrimax/aircraft", name: "Copy of Alder S1" });
+
+  // Another one is made current, then the copy can go, and come back.
+  await fleet.getByRole("button", { name: /^Rowan R1/ }).click();
+  await expect(page.getByRole("button", { name: "Delete Copy of Alder S1" })).toBeEnabled();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Saved", exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "Delete Copy of Alder S1" }).click();
+  await expect(page.getByText("“Copy of Alder S1” is deleted.")).toBeVisible();
+  await expect(fleet.getByRole("button", { name: /^Copy of Alder S1/ })).toBeHidden();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(fleet.getByRole("button", { name: /^Copy of Alder S1/ })).toBeVisible();
+
+  await page.getByLabel("Aircraft file").setInputFiles(file);
+  await expect(page.getByText("“Copy of Alder S1” is imported and current.")).toBeVisible();
+  await page.getByLabel("Aircraft file").setInputFiles({ name: "bad.json", mimeType: "application/json", buffer: Buffer.from('{"schema":"utrimax/aircraft","version":1}') });
+  await expect(page.getByText(/This is not a Utrimax aircraft/)).toBeVisible();
+});
+
+test("the drag shelf combines, the polar follows the wind, the numbers card is a PDF: by keyboard", async ({ page }, testInfo) => {
+  await openAircraft(page);
+  await page.getByRole("slider", { name: "Headwind" }).focus();
+  for (let i = 0; i < 10; i += 1) await page.keyboard.press("Shift+ArrowRight");
+  await expect(page.getByText(/over ground/)).toContainText(/8\d\skt/);
+  await page.getByRole("combobox", { name: "Compare with" }).selectOption({ label: "Rowan R1" });
+  await expect(page.getByRole("definition").filter({ hasText: "10.0:1" })).toBeVisible();
+
+  await page.getByRole("tab", { name: "Drag shelf" }).click();
+  const together = page.getByRole("button", { name: /9\.0:1 at/ });
+  await expect(together).toBeVisible();
+  await page.getByRole("checkbox", { name: "Flap landing" }).focus();
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("button", { name: /6\.2:1 at/ })).toBeVisible();
+  await page.getByRole("checkbox", { name: "Flap take-off" }).check();
+  await expect(page.getByRole("checkbox", { name: "Flap landing" })).not.toBeChecked();
+  await page.getByRole("button", { name: "Use in the situation" }).click();
+  await page.getByRole("button", { name: /^Aircraft / }).click();
+  await expect(page.getByRole("combobox", { name: "Flap" })).toHaveValue("1");
+  await page.keyboard.press("Escape");
+
+  const download = page.waitForEvent("download");
+  await page.getByRole("tab", { name: "By mass" }).focus();
+  await page.keyboard.press("p");
+  const file = testInfo.outputPath("numbers.pdf");
+  await (await download).saveAs(file);
+  const text = await pdfText(file);
+  expect(text).toContain("Alder S1: numbers");
+  expect(text).toContain("Best glide 64 kt");
+  expect(text).toContain("1.48 NM per 1,000 ft");
+});

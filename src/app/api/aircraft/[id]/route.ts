@@ -1,0 +1,27 @@
+import { z } from "zod";
+import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { markAircraft, saveAircraft } from "@/server/aircraft";
+import { readBody, refuse, requireAccount, route } from "@/server/route";
+import { situationsWithAircraft } from "@/server/situations";
+
+interface Context {
+  params: Promise<{ id: string }>;
+}
+
+const missing = () => refuse(404, "no_such_aircraft", "There is no such aircraft of your own. Those of the shared library can be copied, not changed.");
+
+export const PUT = route<Context>(async (request, { params }) => {
+  const account = await requireAccount();
+  const document = await readBody(request, AircraftDocument);
+  return (await saveAircraft(account.id, (await params).id, document)) ? Response.json({ ok: true }) : missing();
+});
+
+/** Deletes, or undoes it: `{ deleted: true | false }`. An aircraft that situations fly is kept. */
+export const PATCH = route<Context>(async (request, { params }) => {
+  const account = await requireAccount();
+  const { id } = await params;
+  const { deleted } = await readBody(request, z.strictObject({ deleted: z.boolean() }));
+  const using = deleted ? await situationsWithAircraft(account.id, id) : [];
+  if (using.length > 0) return refuse(409, "aircraft_in_use", `${using.map((name) => `“${name}”`).join(", ")} ${using.length === 1 ? "flies" : "fly"} this aircraft: give ${using.length === 1 ? "it" : "them"} another one first.`);
+  return (await markAircraft(account.id, id, deleted)) ? Response.json({ ok: true }) : missing();
+});

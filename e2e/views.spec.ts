@@ -10,62 +10,66 @@ async function clean(page: Page): Promise<void> {
   expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`)).toEqual([]);
 }
 
-for (const colorScheme of ["light", "dark"] as const) {
-  for (const viewport of [{ width: 1280, height: 800 }, { width: 1024, height: 768 }]) {
-    test(`axe finds nothing by ${colorScheme === "light" ? "day" : "night"} at ${viewport.width}`, async ({ browser, baseURL }) => {
-      test.setTimeout(180_000);
-      const page = await (await browser.newContext({ baseURL, colorScheme, viewport, reducedMotion: "reduce" })).newPage();
-      await page.goto("/");
+/** Colours differ by day and night, room by width: each of the four is looked at once. */
+const LOOKS = [
+  { colorScheme: "light", viewport: { width: 1280, height: 800 } },
+  { colorScheme: "dark", viewport: { width: 1024, height: 768 } },
+] as const;
+
+for (const { colorScheme, viewport } of LOOKS) {
+  test(`axe finds nothing by ${colorScheme === "light" ? "day" : "night"} at ${viewport.width}`, async ({ browser, baseURL }) => {
+    test.setTimeout(180_000);
+    const page = await (await browser.newContext({ baseURL, colorScheme, viewport, reducedMotion: "reduce" })).newPage();
+    await page.goto("/");
+    await clean(page);
+    await openDemo(page);
+    await clean(page);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+    for (const chip of ["Aircraft", "Mass", "Place", "Wind", "Air", "Pilot"]) {
+      await page.getByRole("button", { name: new RegExp(`^${chip} `) }).click();
+      await expect(page.getByRole("dialog")).toBeVisible();
       await clean(page);
-      await openDemo(page);
+      await page.keyboard.press("Escape");
+    }
+    await page.getByRole("button", { name: "Approach plan" }).click();
+    await clean(page);
+    await page.keyboard.press("Escape");
+    for (const key of ["/", "?", "u", "o"]) {
+      await page.keyboard.press(key);
+      await expect(page.getByRole("dialog")).toBeVisible();
+      await clean(page);
+      await page.keyboard.press("Escape");
+    }
+    await page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click();
+    await expect(page.getByRole("dialog").getByRole("table")).toBeVisible();
+    await clean(page);
+    await page.keyboard.press("Escape");
+    await page.goto("/aircraft");
+    for (const tab of ["Sink and speed", "Drag shelf", "Stall", "By mass", "Handbook and fit"]) {
+      await page.getByRole("tab", { name: tab }).click();
       await clean(page);
       expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
-      for (const chip of ["Aircraft", "Mass", "Place", "Wind", "Air", "Pilot"]) {
-        await page.getByRole("button", { name: new RegExp(`^${chip} `) }).click();
-        await expect(page.getByRole("dialog")).toBeVisible();
-        await clean(page);
-        await page.keyboard.press("Escape");
-      }
-      await page.getByRole("button", { name: "Approach plan" }).click();
+    }
+    await page.goto("/departure");
+    await expect(page.getByRole("list", { name: /^Options at/ })).toBeVisible();
+    for (const tab of ["At one height", "Options by height", "Chance", "Brief"]) {
+      await page.getByRole("tab", { name: tab }).click();
       await clean(page);
-      await page.keyboard.press("Escape");
-      for (const key of ["/", "?", "u", "o"]) {
-        await page.keyboard.press(key);
-        await expect(page.getByRole("dialog")).toBeVisible();
-        await clean(page);
-        await page.keyboard.press("Escape");
-      }
-      await page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click();
-      await expect(page.getByRole("dialog").getByRole("table")).toBeVisible();
+      expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+    }
+    await page.getByRole("button", { name: "Departure plan" }).click();
+    await clean(page);
+    await page.keyboard.press("Escape");
+    for (const stage of STAGES.filter((name) => !["aircraft", "departure", "landing"].includes(name))) {
+      await page.goto(`/${stage}`);
+      await expect(page.getByRole("link", { name: "Plan a landing from here" })).toBeVisible();
       await clean(page);
-      await page.keyboard.press("Escape");
-      await page.goto("/aircraft");
-      for (const tab of ["Sink and speed", "Drag shelf", "Stall", "By mass", "Handbook and fit"]) {
-        await page.getByRole("tab", { name: tab }).click();
-        await clean(page);
-        expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
-      }
-      await page.goto("/departure");
-      await expect(page.getByRole("list", { name: /^Options at/ })).toBeVisible();
-      for (const tab of ["At one height", "Options by height", "Chance", "Brief"]) {
-        await page.getByRole("tab", { name: tab }).click();
-        await clean(page);
-        expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
-      }
-      await page.getByRole("button", { name: "Departure plan" }).click();
-      await clean(page);
-      await page.keyboard.press("Escape");
-      for (const stage of STAGES.filter((name) => !["aircraft", "departure", "landing"].includes(name))) {
-        await page.goto(`/${stage}`);
-        await expect(page.getByRole("link", { name: "Plan a landing from here" })).toBeVisible();
-        await clean(page);
-      }
-      await page.goto("/no-such-page");
-      await expect(page.getByRole("heading", { name: "There is no page here." })).toBeVisible();
-      await clean(page);
-      await page.context().close();
-    });
-  }
+    }
+    await page.goto("/no-such-page");
+    await expect(page.getByRole("heading", { name: "There is no page here." })).toBeVisible();
+    await clean(page);
+    await page.context().close();
+  });
 }
 
 test("the card prints on A5 with the figures of the screen", async ({ page }) => {
@@ -77,11 +81,34 @@ test("the card prints on A5 with the figures of the screen", async ({ page }) =>
   await expect(page.getByRole("navigation", { name: "Stages" })).toBeHidden();
 });
 
+/** The Departure stage at a view, its chance computed. */
+function departureView(tab: string) {
+  return async (page: Page) => {
+    await page.keyboard.press("2");
+    await page.getByRole("tab", { name: tab }).click();
+    await expect(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Departure/ })).toContainText(/gate/, { timeout: 40_000 });
+  };
+}
+
 for (const [name, colorScheme, prepare] of [
   ["landing-day", "light", async () => undefined],
   ["landing-night", "dark", async () => undefined],
   ["wind-editor", "light", async (page: Page) => page.getByRole("button", { name: /^Wind / }).click()],
   ["working", "light", async (page: Page) => page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click()],
+  ["aircraft-polar", "light", async (page: Page) => {
+    await page.keyboard.press("1");
+    await page.getByRole("slider", { name: "Headwind" }).focus();
+    for (let i = 0; i < 20; i += 1) await page.keyboard.press("ArrowRight");
+  }],
+  ["aircraft-shelf", "light", async (page: Page) => {
+    await page.keyboard.press("1");
+    await page.getByRole("complementary", { name: "Fleet" }).getByRole("button", { name: /^Larch T2/ }).click();
+    await page.getByRole("tab", { name: "Drag shelf" }).click();
+    for (const item of ["Propeller windmilling", "Gear down"]) await page.getByRole("checkbox", { name: item }).check();
+  }],
+  ["departure-height", "light", departureView("At one height")],
+  ["departure-options", "light", departureView("Options by height")],
+  ["departure-chance", "dark", departureView("Chance")],
 ] as const) {
   test(`picture of ${name} @picture`, async ({ browser, baseURL }) => {
     const page = await (await browser.newContext({ baseURL, colorScheme, viewport: { width: 1280, height: 800 } })).newPage();

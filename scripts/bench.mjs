@@ -17,6 +17,7 @@ try {
   await ensureNodePackages();
   await ensureDebianPackages(["mariadb", "chromium"]);
   await run(path.join(ROOT, "node_modules/.bin/tsx"), ["bench/paths.ts"], { cwd: ROOT });
+  await run(path.join(ROOT, "node_modules/.bin/tsx"), ["bench/departure.ts"], { cwd: ROOT });
   await ensureBuilt();
   const folder = path.join(STATE, "test-database");
   await prepareOnce(folder);
@@ -26,6 +27,7 @@ try {
   const { address } = await serve({ databaseUrl: database.url, port: await freePort(3200), quiet: true });
   console.log(`second start, built and loaded: ${((performance.now() - began) / 1000).toFixed(1)} s (goal under ${SECOND_START_S} s)`);
   await firstLoad(address);
+  await departure(address);
   await stopAll();
 } catch (error) {
   await leave(1, error);
@@ -63,6 +65,24 @@ async function firstLoad(address) {
   const names = biggest(scripts);
   console.log(`Landing stage: first answer ${answered_s.toFixed(1)} s after opening; JavaScript at first view ${sum(named).toFixed(0)} kB compressed (goal under ${FIRST_LOAD_KB} kB), with map and worker ${sum([...scripts]).toFixed(0)} kB in ${scripts.size} files`);
   console.log(names);
+  await browser.close();
+}
+
+/**
+ * What the Departure stage says of itself in a browser: the scan of all banks and the chance on every core.
+ * @param {string} address
+ */
+async function departure(address) {
+  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
+  const page = await browser.newPage();
+  await page.goto(address);
+  await page.getByRole("button", { name: "Open the demo" }).click();
+  await page.waitForURL("**/landing");
+  await page.goto(`${address}/departure?view=chance`);
+  const chance = page.getByText(/turns at each of 11 heights/);
+  await chance.waitFor({ timeout: 60_000 });
+  const scan = await page.getByText(/heights, \d banks in/).innerText();
+  console.log(`Departure stage in the browser: ${scan}; ${await chance.innerText()} (goal for the chance: under 6 s)`);
   await browser.close();
 }
 

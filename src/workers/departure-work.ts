@@ -5,8 +5,10 @@ import { type ClimbAgainstGlide, climbAgainstGlide } from "@/core/departure/clim
 import { type DepartureDay, type DepartureInput, departureDay } from "@/core/departure/departure-day";
 import { failureReach, reachAfterFailure } from "@/core/departure/other-ends";
 import { type PracticeTarget, practiceTarget } from "@/core/departure/practice";
-import { type AheadAtHeight, type TurnbackAtHeight, aheadAt, plannedFailure, turnbackAt } from "@/core/departure/scan";
+import { type AheadAtHeight, type GroundAhead, type TurnbackAtHeight, aheadAt, groundAhead, plannedFailure, turnbackAt } from "@/core/departure/scan";
 import { type TurnbackAccount, turnbackAccount } from "@/core/departure/turnback-account";
+import type { Technique } from "@/core/departure/turnback-flight";
+import { bestTurnback } from "@/core/departure/turnback-search";
 import { turnbackWorking } from "@/core/departure/turnback-working";
 import type { LatLon } from "@/core/earth/geodesic";
 import { localPlane } from "@/core/earth/local-plane";
@@ -32,7 +34,7 @@ export interface DepartureAtHeight {
   readonly height_m: number;
   readonly stalledAfter_s: number | null;
   readonly account: TurnbackAccount | null;
-  readonly ahead: AheadAtHeight | null;
+  readonly ahead: GroundAhead | null;
   /** Where the engine stops, in the runway's frame. */
   readonly failure: { readonly x_m: number; readonly y_m: number } | null;
   /** The way to the end that was asked for, and the question that it answers. */
@@ -72,10 +74,12 @@ export function departureWork(terrain: () => TerrainGrid | null) {
     departureAhead: (input: DepartureInput, heights_m: readonly number[]): Outcome<AheadAtHeight[]> =>
       withDay(input, (day) => heights_m.flatMap((height_m) => aheadAt(day, input, height_m, terrain(), planeOf(input)) ?? [])),
 
-    departureAt: (input: DepartureInput, height_m: number, side: 1 | -1 | null, endId: string | null, origin: LatLon): Outcome<DepartureAtHeight> =>
+    /** `flown` is what the scan found best near this height: only that side and bank are searched then. */
+    departureAt: (input: DepartureInput, height_m: number, side: 1 | -1 | null, flown: Pick<Technique, "side" | "bank_rad"> | null, endId: string | null, origin: LatLon): Outcome<DepartureAtHeight> =>
       withDay(input, (day) => {
-        const best = bestBank(day, input, height_m, side);
         const start = plannedFailure(day, input, height_m);
+        const stalls = start?.reaction.stalledAfter_s !== null;
+        const best = !start || stalls ? null : flown ? bestTurnback(day, start.acting, start.reaction_s, { ...flown, stallMargin: input.plan.stallMargin }) : bestBank(day, input, height_m, side);
         const candidates = input.ends.filter((end) => end.id === endId);
         const reached = start && endId !== null ? reachAfterFailure(input, start, candidates, terrain(), origin) : null;
         return {
@@ -83,7 +87,7 @@ export function departureWork(terrain: () => TerrainGrid | null) {
           failure: start && { x_m: start.failure.x_m, y_m: start.failure.y_m },
           stalledAfter_s: start?.reaction.stalledAfter_s ?? null,
           account: best && turnbackAccount(day, input, height_m, best.technique),
-          ahead: aheadAt(day, input, height_m, terrain(), planeOf(input)),
+          ahead: start && groundAhead(day, input, start, terrain(), planeOf(input)),
           reached: reached?.ok ? (reached.value[0] ?? null) : null,
           reachInput: start && endId !== null ? failureReach(input, start, candidates) : null,
         };

@@ -28,12 +28,17 @@ export interface TurnbackAtHeight {
   readonly right: Turnback | null;
 }
 
-/** Everything else at one height. */
-export interface AheadAtHeight {
-  readonly height_m: number;
-  readonly options: readonly DepartureOption[];
+/** The ground in front at one height. */
+export interface GroundAhead {
+  /** Null once the runway is not ahead any more. */
   readonly stop: StopAhead | null;
   readonly sector: AheadSector;
+}
+
+/** Everything but turning back at one height. */
+export interface AheadAtHeight extends GroundAhead {
+  readonly height_m: number;
+  readonly options: readonly DepartureOption[];
 }
 
 /** The start of a failure as the departure's plan has it. */
@@ -50,18 +55,22 @@ export function turnbackAt(day: DepartureDay, input: DepartureInput, height_m: n
 }
 
 /**
- * The options other than turning back at a height.
+ * The runway left and what lies within 30° of the nose.
  *
  * @param plane - of the terrain; used only with it
  */
+export function groundAhead(day: DepartureDay, input: DepartureInput, start: FailureStart, terrain: TerrainGrid | null, plane: LocalPlane): GroundAhead {
+  return { stop: stopAhead(day, start), sector: aheadSector(day, start, input.runway.elevation_m, terrain, runwayFrame(input.runway, plane)) };
+}
+
+/** The options other than turning back at a height; null outside the climb. */
 export function aheadAt(day: DepartureDay, input: DepartureInput, height_m: number, terrain: TerrainGrid | null, plane: LocalPlane): AheadAtHeight | null {
   const start = plannedFailure(day, input, height_m);
   if (!start) return null;
-  const stop = stopAhead(day, start);
-  const sector = aheadSector(day, start, input.runway.elevation_m, terrain, runwayFrame(input.runway, plane));
+  const ground = groundAhead(day, input, start, terrain, plane);
   const reached = reachAfterFailure(input, start, input.ends, terrain);
-  const stopped = stopOption(stop);
-  return { height_m, stop, sector, options: [...(stopped ? [stopped] : []), aheadOption(sector), ...(reached.ok ? endOptions(day, input, reached.value) : [])] };
+  const stopped = stopOption(ground.stop);
+  return { height_m, ...ground, options: [...(stopped ? [stopped] : []), aheadOption(ground.sector), ...(reached.ok ? endOptions(day, input, reached.value) : [])] };
 }
 
 /** Heights between which something works: `to_m` is null when it works up to the highest height looked at. */

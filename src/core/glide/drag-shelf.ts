@@ -62,7 +62,7 @@ export function dragShelf(aircraft: AircraftDocument, mass_kg: number, eas_mps: 
     ...STATES.flatMap((state) => (polar?.deadPropeller && polar.deadPropeller[state] !== null && state !== clean.propeller ? [{ id: `propeller-${state}`, name: `Propeller ${state}`, group: "propeller" as const, configuration: { ...clean, propeller: state } }] : [])),
     ...(polar?.flaps ?? []).slice(1).map((flap, i) => ({ id: `flap-${i + 1}`, name: `Flap ${flap.name}`, group: "flap" as const, configuration: { ...clean, flap: i + 1 } })),
     ...(polar?.gear.retractable ? [{ id: "gear", name: "Gear down", group: "gear" as const, configuration: { ...clean, gearDown: true } }] : []),
-    ...(polar?.items ?? []).map((item) => ({ id: `item-${item.id}`, name: item.name, group: "item" as const, configuration: { ...clean, items: [item.id] } })),
+    ...(polar?.items ?? []).map((item) => ({ id: `item-${item.id}`, name: item.name.charAt(0).toUpperCase() + item.name.slice(1), group: "item" as const, configuration: { ...clean, items: [item.id] } })),
     ...(polar && polar.fullSlipDeltaCd > 0 ? [{ id: "slip", name: "Full sideslip", group: "slip" as const, configuration: { ...clean, slip: 1 } }] : []),
   ];
   const base = polarOf(aircraft, mass_kg, clean);

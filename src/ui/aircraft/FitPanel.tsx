@@ -63,7 +63,7 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
             <th className="font-normal">off by</th>
           </tr>
         </thead>
-        <tbody className="num">
+        <tbody className="num [&_td]:whitespace-nowrap">
           {fit.residuals.map((residual) => {
             const off = (residual.model / residual.book - 1) * 100;
             return (
@@ -86,7 +86,7 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
         </tbody>
       </table>
       <p className="mt-1">
-        <Figure title="The fit" figure="fit" source={source}>
+        <Figure title="The fit" figure="fit" source={source} className="text-left">
           CD0 {fit.cd0.toFixed(4)} · k {fit.k.toFixed(4)} · e {fit.oswald.toFixed(2)}
         </Figure>
         {document.polar && (

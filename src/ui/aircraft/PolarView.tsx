@@ -67,7 +67,7 @@ export function PolarView() {
       const line = (name: string, curve: readonly { eas_mps: number; sink_mps: number }[], colour: string, dash: string | number[], width: number) => ({
         name, type: "line", showSymbol: false, lineStyle: { color: ink.of(colour), type: dash, width }, itemStyle: { color: ink.of(colour) }, endLabel: endLabel(ink, name, ink.of("ink")), labelLayout: layout, data: curve.map((point) => [speed(point.eas_mps), sink(point.sink_mps)]),
       });
-      const mark = (name: string, eas_mps: number, sink_mps: number, position: string, colour = "ink") => ({ name, value: [speed(eas_mps), sink(sink_mps)], itemStyle: { color: ink.of(colour) }, label: { show: true, formatter: `${name} ${formatNumber(speed(eas_mps))}`, position, color: ink.of(colour), fontFamily: ink.sans, fontSize: 13, fontWeight: 600, textBorderColor: ink.of("sheet"), textBorderWidth: 3 } });
+      const mark = (name: string, eas_mps: number, sink_mps: number, position: string, colour = "ink", offset = [0, 0]) => ({ name, value: [speed(eas_mps), sink(sink_mps)], itemStyle: { color: ink.of(colour) }, label: { show: true, formatter: `${name} ${formatNumber(speed(eas_mps))}`, position, offset, color: ink.of(colour), fontFamily: ink.sans, fontSize: 13, fontWeight: 600, textBorderColor: ink.of("sheet"), textBorderWidth: 3 } });
       const fly = drawn.fly.ok ? drawn.fly.value : null;
       // The tangent leaves from the wind: headwind along, rising air down the axis.
       const from = [speed(headwind_mps), sink(vertical_mps)];
@@ -86,7 +86,7 @@ export function PolarView() {
             type: "scatter", symbolSize: 8, tooltip: { show: false },
             data: [
               mark("stall", drawn.stall_mps, drawn.curve[0]?.sink_mps ?? 0, "left", "brick"),
-              mark("least sink", drawn.least.eas_mps, drawn.least.sinkEas_mps, "bottom"),
+              mark("least sink", drawn.least.eas_mps, drawn.least.sinkEas_mps, "bottom", "ink", [-44, 4]),
               mark("best glide", drawn.best.eas_mps, drawn.best.sinkEas_mps, "right"),
               ...(windy && fly ? [mark("speed to fly", fly.eas_mps, fly.sinkEas_mps, "right", "pine")] : []),
             ],

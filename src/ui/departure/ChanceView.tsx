@@ -121,15 +121,15 @@ export function ChanceView() {
           </section>
           {chance.sensitivity && (
             <section aria-label="What matters most">
-              <h2 className="mb-0.5 font-bold">What matters most, at {format("height", chance.sensitivity.height_m)}</h2>
+              <h2 className="mb-0.5 font-bold">What matters most at {format("height", chance.sensitivity.height_m)}: if it were exact</h2>
               <ol>
                 {chance.sensitivity.exact.slice(0, 4).map(({ kind, chance: without }) => (
                   <li key={kind} className="flex justify-between gap-3">
                     <span>
                       {SCATTER_WORDS[kind].name} <span className="text-ink2">{SCATTER_WORDS[kind].size}</span>
                     </span>
-                    <span className="num">
-                      {percent(chance.sensitivity?.chance ?? 0)} → {percent(without)} if exact
+                    <span className="num whitespace-nowrap">
+                      {percent(chance.sensitivity?.chance ?? 0)} → {percent(without)}
                     </span>
                   </li>
                 ))}

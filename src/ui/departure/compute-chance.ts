@@ -52,7 +52,7 @@ export async function computeChance(input: DepartureInput, least_m: number | nul
         (finished) => report((counting.length + finished / 3) / total),
       )
     : [];
-  const at = gates.gate_m === null || gates.gate_m > TOP_M ? null : valueOf(await core().departureAt(input, gates.gate_m, null, null, input.runway.threshold));
+  const at = gates.gate_m === null || gates.gate_m > TOP_M ? null : valueOf(await core().departureAt(input, gates.gate_m, null, null, null, input.runway.threshold));
   return {
     input, curve, gates,
     atGate: at?.account ?? null,

@@ -1,10 +1,11 @@
 import { create } from "zustand";
-import { bestOf } from "@/core/departure/best-bank";
+import { allowedBanks, bestOf } from "@/core/departure/best-bank";
 import type { ScatterKind } from "@/core/departure/chance";
 import type { DepartureInput } from "@/core/departure/departure-day";
 import type { SchoolGates } from "@/core/departure/gate";
 import { type AheadAtHeight, type Band, type TurnbackAtHeight, bandsOf } from "@/core/departure/scan";
 import type { TurnbackAccount } from "@/core/departure/turnback-account";
+import type { Technique } from "@/core/departure/turnback-flight";
 import type { Turnback } from "@/core/departure/turnback-search";
 import type { Issue } from "@/core/outcome";
 import type { DepartureAtHeight, DepartureFacts } from "@/workers/departure-work";
@@ -81,6 +82,15 @@ export function sideOf(choice: string): 1 | -1 | null {
 /** Whether a choice turns back. */
 export function turnsBack(choice: string): boolean {
   return choice === "best" || sideOf(choice) !== null;
+}
+
+/** Side and bank that the scan found best at the height nearest to one; null without a scan of this question. */
+export function flownNear(scan: DepartureScan | null, input: DepartureInput, height_m: number, side: 1 | -1 | null): Pick<Technique, "side" | "bank_rad"> | null {
+  if (scan?.input !== input) return null;
+  const nearest = scan.best.reduce((best, at) => (Math.abs(at.height_m - height_m) < Math.abs(best.height_m - height_m) ? at : best));
+  const scans = allowedBanks(input.plan).flatMap((bank) => scan.byBank.get(bank)?.find((at) => at.height_m === nearest.height_m) ?? []);
+  const technique = bestOf(scans, side)?.technique;
+  return technique ? { side: technique.side, bank_rad: technique.bank_rad } : null;
 }
 
 /** Puts a scan together from its banks. */

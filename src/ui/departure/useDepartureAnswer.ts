@@ -10,7 +10,7 @@ import { type Task, onEveryCore } from "@/ui/core/pool";
 import { usePlaneOrigin } from "@/ui/landing/useReachAnswer";
 import { useReach } from "@/ui/landing/reach-store";
 import { computeChance } from "./compute-chance";
-import { scanOf, sideOf, turnsBack, useDeparture } from "./departure-store";
+import { flownNear, scanOf, sideOf, turnsBack, useDeparture } from "./departure-store";
 import { useDepartureQuestion } from "./useDepartureQuestion";
 
 /** A change is waited out this long, so that a value being typed or dragged does not start the long work at every step. */
@@ -48,7 +48,7 @@ export function useDepartureAnswer(): void {
   useEffect(() => {
     if (!input || !open || terrain === undefined) return;
     run.current(async () => {
-      const outcome = await core().departureAt(input, height_m, sideOf(choice), turnsBack(choice) || choice === "stop" || choice === "ahead" ? null : choice, origin).catch(() => null);
+      const outcome = await core().departureAt(input, height_m, sideOf(choice), flownNear(useDeparture.getState().scan, input, height_m, sideOf(choice)), turnsBack(choice) || choice === "stop" || choice === "ahead" ? null : choice, origin).catch(() => null);
       useDeparture.getState().set({ at: outcome?.ok ? outcome.value : null });
     });
   }, [input, open, height_m, choice, origin, terrain]);

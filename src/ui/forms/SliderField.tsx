@@ -16,7 +16,7 @@ interface Props {
 export function SliderField({ label, value, min, max, step, shown, onChange }: Props) {
   return (
     <div>
-      <div className="flex justify-between text-sm">
+      <div className="flex justify-between gap-2 text-sm whitespace-nowrap">
         <span className="text-ink2">{label}</span>
         <output className="num">{shown}</output>
       </div>

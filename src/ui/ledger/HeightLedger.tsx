@@ -98,10 +98,10 @@ export function HeightLedger({ name, have_m, over, ledger, margin_m, ground, sou
       <ol>
         {shown.map((block, i) => (
           <li key={block.index} className="absolute right-0" style={{ left: right + 18, top: placed[i] - 11 }} onPointerEnter={() => point(block.index)} onPointerLeave={() => point(null)}>
-            <Figure title={`${block.entry.name}, ${name}`} figure={block.entry.name} source={source} className={`grid w-full grid-cols-[1fr_auto_auto] items-baseline text-left text-[14px] max-[1150px]:text-[13px] ${pointed === block.index ? "bg-mark" : ""}`}>
+            <Figure title={`${block.entry.name}, ${name}`} figure={block.entry.name} source={source} className={`grid w-full grid-cols-[1fr_auto_auto] items-baseline gap-x-1 text-left text-[14px] max-[1150px]:text-[12px] ${pointed === block.index ? "bg-mark" : ""}`}>
               <span className="font-sans font-semibold whitespace-nowrap">{block.entry.name}</span>
               <span>{block.entry.height_m < 0 ? `+${format("height", -block.entry.height_m)}` : format("height", block.entry.height_m)}</span>
-              <span className="min-w-[37px] pl-1.5 text-right text-[13px] text-ink2">{block.entry.time_s > 0 ? `${Math.round(block.entry.time_s)}\u202fs` : ""}</span>
+              <span className="min-w-[33px] text-right text-[13px] text-ink2 max-[1150px]:min-w-[27px] max-[1150px]:text-[12px]">{block.entry.time_s > 0 ? `${Math.round(block.entry.time_s)}\u202fs` : ""}</span>
             </Figure>
           </li>
         ))}

@@ -77,7 +77,7 @@ function useDepartureHeadline(): Headline | undefined {
   const issue = useDeparture((state) => state.issue);
   const chance = useDeparture((state) => state.chance);
   const format = useFormat();
-  if (issue) return { text: issue.code === "not_single" ? "twins: not built yet" : "no answer", tone: issue.code === "not_single" ? undefined : "text-brick" };
+  if (issue) return { text: issue.code === "not_single" ? "no twins yet" : "no answer", tone: issue.code === "not_single" ? undefined : "text-brick" };
   if (!scan) return undefined;
   if (chance?.input === scan.input) return chance.gates.gate_m === null ? { text: scan.input.plan.school === "spot-ahead" ? "a spot ahead" : "no turning back", tone: "text-ochre" } : { text: `gate ${format("height", chance.gates.gate_m)}` };
   return scan.bands.length === 0 ? { text: "no turning back", tone: "text-ochre" } : { text: `works from ${format("height", scan.bands[0].from_m)}` };

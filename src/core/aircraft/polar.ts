@@ -24,10 +24,11 @@ export interface DragShare {
  * The polar of a configuration at a mass, with what CD0 is made of.
  *
  * @param mass_kg - between the aircraft's minimum and maximum; refused outside
- * @returns `no_wing_polar` for rotorcraft, `mass_outside`, `no_such_flap`, `no_such_propeller_state`, `no_such_item`
+ * @returns `no_wing_polar` for rotorcraft, `no_polar` before a fit, `mass_outside`, `no_such_flap`, `no_such_propeller_state`, `no_such_item`
  */
 export function polarOf(aircraft: AircraftDocument, mass_kg: number, configuration: Configuration): Outcome<{ polar: Polar; shares: DragShare[] }> {
   const { polar, wing } = aircraft;
+  if (!polar && aircraft.category !== "helicopter" && aircraft.category !== "gyroplane") return failure("no_polar", `${aircraft.name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`, "aircraft");
   if (!polar || !wing) return failure("no_wing_polar", `${aircraft.name} has no fixed wing: its descent is autorotation, which the wing glide does not describe.`, "aircraft");
   if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg)) {
     return failure("mass_outside", `The mass of ${aircraft.name} is ${Math.round(aircraft.mass.minimum_kg)} to ${Math.round(aircraft.mass.maximum_kg)} kg; ${Math.round(mass_kg)} kg is outside.`, "mass_kg");

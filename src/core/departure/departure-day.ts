@@ -74,7 +74,7 @@ export function brakingOn(surface: LandingEnd["surface"]): number {
 export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
   const { aircraft, mass_kg, plan, runway } = input;
   if (aircraft.category !== "single") return failure("not_single", `${aircraft.name} is not a fixed-wing aeroplane with one engine: the turn back is computed for those only.`, "aircraft");
-  if (!aircraft.polar || !aircraft.wing) return failure("no_wing_polar", `${aircraft.name} has no polar yet: fit one to its handbook in the Aircraft stage.`, "aircraft");
+  if (!aircraft.polar || !aircraft.wing) return failure("no_polar", `${aircraft.name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`, "aircraft");
   const flap = plan.flap ?? aircraft.polar.takeOffFlap;
   const gliding: Configuration = { propeller: input.propeller, flap: 0, gearDown: !aircraft.polar.gear.retractable, slip: 0, items: [] };
   const glide = polarOf(aircraft, mass_kg, gliding);

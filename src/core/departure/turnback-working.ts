@@ -30,6 +30,8 @@ export function turnbackWorking(day: DepartureDay, input: DepartureInput, accoun
     { figure: "turn", symbol: "V_turn", meaning: "speed in the turn", formula: "k·V_S/√cosφ", value: (technique.stallMargin * day.stallEas_mps) / Math.sqrt(Math.cos(technique.bank_rad)), unit: "m/s", source: "k from the plan" },
     { figure: "turn", symbol: "V/V_S", meaning: "least margin over the stall along the path", formula: "√(CLmax/CL)", value: account.leastStallMargin, unit: "", source: MODEL },
     { figure: "turn", symbol: "n", meaning: "greatest load factor", formula: "q·CL/(W/S)", value: account.greatestLoad, unit: "", source: MODEL },
+    { figure: "turn", symbol: "w", meaning: "mean sink in the turn", formula: "Δh/Δt", value: account.sinkInTurn_mps, unit: "m/s", source: MODEL },
+    { figure: "turn", symbol: "Δψ", meaning: "heading change, crab of both ends included", formula: "ψ_end − ψ_failure", value: account.headingChange_rad, unit: "rad", source: MODEL },
     { figure: "turn", symbol: "Δ", meaning: "greatest angle to the runway on the way back to its line", formula: "", value: technique.intercept_rad, unit: "rad", source: "search for max min(M, 0.1·spare)" },
     { figure: "turn", symbol: "t_ext", meaning: "straight on before the turn", formula: "", value: technique.extension_s, unit: "s", source: "search for max min(M, 0.1·spare)" },
     ...ledger.map((entry): WorkingStep => ({ figure: entry.name, symbol: "Δh", meaning: entry.account === "reserve" ? `${entry.name.toLowerCase()}: height that has to be left` : `${entry.name.toLowerCase()}: height used in ${entry.time_s.toFixed(0)} s`, formula: entry.account === "reserve" ? "" : "Σ V·sinγ·Δt", value: entry.height_m, unit: "m", source: entry.account === "reserve" ? TRADE : MODEL })),

@@ -3,6 +3,7 @@ import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useStore } from "zustand";
 import { Cautions } from "@/ui/shell/Cautions";
+import { StageTabList, StageView } from "@/ui/shell/StageTabs";
 import { AircraftList } from "./AircraftList";
 import { HandbookForm } from "./HandbookForm";
 import { MassTable } from "./MassTable";
@@ -32,29 +33,23 @@ export function AircraftStage() {
             <h1 className="text-[19px] font-bold whitespace-nowrap max-[1150px]:text-[16px]">Do I know its numbers?</h1>
             <span className="min-w-0 truncate text-ink2">{edited.document.name}</span>
           </div>
-          <Tabs.List className="flex gap-5" aria-label="Views of the aircraft">
-            {VIEWS.map((name) => (
-              <Tabs.Trigger key={name} value={name} className="border-b-[3px] border-transparent pb-1 whitespace-nowrap text-ink2 data-[state=active]:border-harbour data-[state=active]:font-semibold data-[state=active]:text-ink">
-                {VIEW_NAMES[name]}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
+          <StageTabList label="Views of the aircraft" views={VIEW_NAMES} />
         </header>
-        <Tabs.Content value="polar" className="grid min-h-0 bg-sheet data-[state=inactive]:hidden">
+        <StageView value="polar" className="bg-sheet">
           <PolarView />
-        </Tabs.Content>
-        <Tabs.Content value="shelf" className="grid min-h-0 bg-sheet data-[state=inactive]:hidden">
+        </StageView>
+        <StageView value="shelf" className="bg-sheet">
           <ShelfView />
-        </Tabs.Content>
-        <Tabs.Content value="stall" className="grid min-h-0 bg-sheet data-[state=inactive]:hidden">
+        </StageView>
+        <StageView value="stall" className="bg-sheet">
           <StallView />
-        </Tabs.Content>
-        <Tabs.Content value="mass" className="grid min-h-0 bg-sheet data-[state=inactive]:hidden">
+        </StageView>
+        <StageView value="mass" className="bg-sheet">
           <MassTable onCard={makeCard} />
-        </Tabs.Content>
-        <Tabs.Content value="handbook" className="grid min-h-0 bg-sheet data-[state=inactive]:hidden">
+        </StageView>
+        <StageView value="handbook" className="bg-sheet">
           <HandbookForm />
-        </Tabs.Content>
+        </StageView>
       </section>
       <aside className="flex min-h-0 flex-col border-l border-rule" aria-label="Fleet">
         <SaveBar />

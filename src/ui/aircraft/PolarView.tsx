@@ -26,6 +26,7 @@ export function PolarView() {
   const { document } = useEdited();
   const situationMass = useSituation((state) => state.current.mass_kg);
   const configuration = useSituation((state) => state.current.configuration);
+  const pilot = useSituation((state) => state.current.pilot);
   const { aircraft } = useWorkspace().library;
   const units = useUnits((state) => state.units);
   const format = useFormat();
@@ -101,6 +102,8 @@ export function PolarView() {
   if (!found.ok || !drawn) return <p className="p-4">{found.ok ? "" : found.issue.message} {document.polar ? "" : "Fill in the handbook and take over its fit."}</p>;
   const { fly } = drawn;
   const polarSource = { calculation: { name: "polar", input: { aircraft: document, mass_kg, configuration: fittingConfiguration(document, configuration) } } };
+  // The same question by name, at 10 m in standard air along a track to the north.
+  const flySource = { calculation: { name: "glide", input: { aircraft: document, mass_kg, configuration: fittingConfiguration(document, configuration), air: { qnh_Pa: 101_325, deviation_K: 0 }, wind: { surface: { from_rad: headwind_mps < 0 ? Math.PI : 0, speed_mps: Math.abs(headwind_mps) }, layers: [] }, altitude_m: 10, trackTrue_rad: 0, verticalAir_mps: vertical_mps, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin } } };
   return (
     <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto_auto]">
       <Chart
@@ -154,7 +157,15 @@ export function PolarView() {
         </div>
         <div>
           <dt>Speed to fly</dt>
-          <dd className="num">{fly.ok ? `${format("speed", fly.value.eas_mps)} · ${formatNumber(fly.value.groundRatio, 1)}:1 over ground` : <span className="font-sans text-brick">{fly.issue.message}</span>}</dd>
+          <dd>
+            {fly.ok ? (
+              <Figure title="Speed to fly" figure="speedToFly" source={flySource}>
+                {format("speed", fly.value.eas_mps)} · {formatNumber(fly.value.groundRatio, 1)}:1 over ground
+              </Figure>
+            ) : (
+              <span className="text-brick">{fly.issue.message}</span>
+            )}
+          </dd>
         </div>
         <div>
           <dt>{drawn.beside ? drawn.beside.name : "Stall"}</dt>

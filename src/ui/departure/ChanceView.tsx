@@ -1,6 +1,6 @@
 "use client";
 import { useCallback } from "react";
-import { formatNumber, fromSi, unitOf } from "@/core/quantities/units";
+import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import { Chart } from "@/ui/charts/Chart";
 import { type ChartInk, apart, endLabel } from "@/ui/charts/chart-ink";
 import { useFormat, useUnits } from "@/ui/units/units-store";
@@ -75,7 +75,7 @@ export function ChanceView() {
         <Chart
           label="Chance that turning back works over failure height"
           option={option}
-          onPick={(x) => set({ height_m: Math.min(Math.max(x * (unit === "ft" ? 0.3048 : 1), 6.1), 762) })}
+          onPick={(x) => set({ height_m: Math.min(Math.max(toSi("height", unit, x), 6.1), 762) })}
           className={stale ? "opacity-50" : ""}
           table={
             <table className="w-full text-right text-[13px]">

@@ -29,9 +29,17 @@ export function DepartureDecision() {
             </Figure>
           </dd>
           <dt>Sink in the turn</dt>
-          <dd className="num">{format("verticalSpeed", account.sinkInTurn_mps)}</dd>
+          <dd>
+            <Figure title="Sink in the turn" figure="turn" source={source}>
+              {format("verticalSpeed", account.sinkInTurn_mps)}
+            </Figure>
+          </dd>
           <dt>Heading change</dt>
-          <dd className="num">{Math.round(degrees(account.headingChange_rad))}°</dd>
+          <dd>
+            <Figure title="Heading change" figure="turn" source={source}>
+              {Math.round(degrees(account.headingChange_rad))}°
+            </Figure>
+          </dd>
           <dt>Stall margin, load</dt>
           <dd>
             <Figure title="Margin over the stall" figure="turn" source={source} className={account.leastStallMargin < 1.05 ? "text-brick" : ""}>

@@ -4,6 +4,7 @@ import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { HeightLedger } from "@/ui/ledger/HeightLedger";
 import { useHeight } from "@/ui/ledger/useHeight";
+import { StageTabList, StageView } from "@/ui/shell/StageTabs";
 import { useFormat } from "@/ui/units/units-store";
 import { BriefView } from "./BriefView";
 import { ChanceView } from "./ChanceView";
@@ -37,13 +38,7 @@ export function DepartureStage() {
               <DepartureEditor />
             </span>
           </div>
-          <Tabs.List className="flex gap-5" aria-label="Views of the departure">
-            {VIEWS.map((name) => (
-              <Tabs.Trigger key={name} value={name} className="border-b-[3px] border-transparent pb-1 text-ink2 data-[state=active]:border-harbour data-[state=active]:font-semibold data-[state=active]:text-ink">
-                {VIEW_NAMES[name]}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
+          <StageTabList label="Views of the departure" views={VIEW_NAMES} />
         </header>
         {issue ? (
           <div role="alert" className="p-6">
@@ -52,7 +47,7 @@ export function DepartureStage() {
           </div>
         ) : (
           <>
-            <Tabs.Content value="height" className="grid min-h-0 grid-rows-[minmax(0,1fr)_minmax(150px,30%)] data-[state=inactive]:hidden">
+            <StageView value="height" className="grid-rows-[minmax(0,1fr)_minmax(150px,30%)]">
               <DepartureMap />
               <div className="grid min-h-0 grid-cols-[minmax(0,46%)_minmax(0,1fr)] border-t border-rule bg-sheet">
                 <div className="min-h-0 overflow-auto border-r border-rule" tabIndex={0} role="region" aria-label="Options at this height">
@@ -60,16 +55,16 @@ export function DepartureStage() {
                 </div>
                 <StallChart />
               </div>
-            </Tabs.Content>
-            <Tabs.Content value="options" className="grid min-h-0 bg-sheet data-[state=inactive]:hidden">
+            </StageView>
+            <StageView value="options" className="bg-sheet">
               <OptionsChart />
-            </Tabs.Content>
-            <Tabs.Content value="chance" className="grid min-h-0 bg-sheet data-[state=inactive]:hidden">
+            </StageView>
+            <StageView value="chance" className="bg-sheet">
               <ChanceView />
-            </Tabs.Content>
-            <Tabs.Content value="brief" className="grid min-h-0 bg-sheet data-[state=inactive]:hidden">
+            </StageView>
+            <StageView value="brief" className="bg-sheet">
               <BriefView onCard={makeCard} />
-            </Tabs.Content>
+            </StageView>
             <HeightScrubber />
           </>
         )}

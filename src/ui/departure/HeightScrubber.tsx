@@ -18,10 +18,12 @@ export function HeightScrubber() {
   const set = useDeparture((state) => state.set);
   const format = useFormat();
   const move = (steps: number) => set({ height_m: Math.min(Math.max(useDeparture.getState().height_m + steps * STEP_M, LEAST_M), TOP_M), pointedEntry: null });
-  useHotkeys("left", () => move(-1), { preventDefault: true });
-  useHotkeys("right", () => move(1), { preventDefault: true });
-  useHotkeys("shift+left", () => move(-10), { preventDefault: true });
-  useHotkeys("shift+right", () => move(10), { preventDefault: true });
+  // Tabs and the slider itself use the arrows too: what they have taken is theirs.
+  const options = { preventDefault: true, ignoreEventWhen: (event: KeyboardEvent) => event.defaultPrevented };
+  useHotkeys("left", () => move(-1), options);
+  useHotkeys("right", () => move(1), options);
+  useHotkeys("shift+left", () => move(-10), options);
+  useHotkeys("shift+right", () => move(10), options);
   const share = (value_m: number) => `${(100 * (value_m - LEAST_M)) / (TOP_M - LEAST_M)}%`;
   return (
     <div className="grid grid-cols-[auto_1fr_auto] items-center gap-4 border-t border-rule bg-sheet px-4 py-1.5">

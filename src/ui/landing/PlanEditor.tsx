@@ -1,10 +1,9 @@
 "use client";
-import { SlidersHorizontal } from "lucide-react";
-import { Popover } from "radix-ui";
 import { ApproachPlan } from "@/core/situation/situation-document";
 import { ChoiceField } from "@/ui/forms/ChoiceField";
 import { QuantityField } from "@/ui/forms/QuantityField";
 import { checkBy } from "@/ui/forms/fault";
+import { PlanPopover } from "@/ui/situation/PlanPopover";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useChanged } from "@/ui/situation/useChanged";
 import { useFormat } from "@/ui/units/units-store";
@@ -29,37 +28,24 @@ export function PlanEditor() {
   const format = useFormat();
   const set = (patch: Partial<ApproachPlan>) => change((current) => ({ plan: { ...current.plan, ...patch } }));
   return (
-    <Popover.Root>
-      <Popover.Trigger className="btn btn-quiet whitespace-nowrap">
-        <SlidersHorizontal size={15} aria-hidden="true" /> Approach plan
-        {changed && (
-          <>
-            <span aria-hidden="true" className="inline-block size-1.5 rounded-full bg-ochre" />
-            <span className="sr-only"> (not saved)</span>
-          </>
-        )}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content className="panel z-30 flex max-h-[84vh] w-[360px] flex-col gap-3 overflow-auto p-4" align="end" sideOffset={4} collisionPadding={8} aria-label="Approach plan">
-          <div className="grid grid-cols-2 gap-3">
-            <QuantityField label="Reserve over the aim point" kind="height" value={plan.reserve_m} step={50} autoFocus check={reserveCheck} onChange={(reserve_m) => set({ reserve_m })} />
-            <QuantityField label="Straight final" kind="length" value={plan.final_m} step={50} check={finalCheck} onChange={(final_m) => set({ final_m })} />
-            <QuantityField label="Clearance over ground" kind="height" value={plan.clearance_m} step={50} check={clearanceCheck} onChange={(clearance_m) => set({ clearance_m })} />
-          </div>
-          <p className="text-sm text-ink2">The clearance tapers to nothing between {format("distance", 2500)} and {format("distance", 500)} from the landing place.</p>
-          <ChoiceField label="Key position on the way" value={plan.key} choices={KEYS} onChange={(key) => set({ key })} />
-          <ChoiceField
-            label="Glide speed"
-            value={plan.glideSpeed}
-            choices={[
-              { value: "book", label: "the book’s best glide" },
-              { value: "wind", label: "corrected for the wind along the path" },
-            ]}
-            onChange={(glideSpeed) => set({ glideSpeed })}
-            hint="Schools differ. The book’s speed is one to remember; the corrected one goes farther into a strong wind. Try both and compare what is left."
-          />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <PlanPopover label="Approach plan" changed={changed} width={360}>
+      <div className="grid grid-cols-2 gap-3">
+        <QuantityField label="Reserve over the aim point" kind="height" value={plan.reserve_m} step={50} autoFocus check={reserveCheck} onChange={(reserve_m) => set({ reserve_m })} />
+        <QuantityField label="Straight final" kind="length" value={plan.final_m} step={50} check={finalCheck} onChange={(final_m) => set({ final_m })} />
+        <QuantityField label="Clearance over ground" kind="height" value={plan.clearance_m} step={50} check={clearanceCheck} onChange={(clearance_m) => set({ clearance_m })} />
+      </div>
+      <p className="text-sm text-ink2">The clearance tapers to nothing between {format("distance", 2500)} and {format("distance", 500)} from the landing place.</p>
+      <ChoiceField label="Key position on the way" value={plan.key} choices={KEYS} onChange={(key) => set({ key })} />
+      <ChoiceField
+        label="Glide speed"
+        value={plan.glideSpeed}
+        choices={[
+          { value: "book", label: "the book’s best glide" },
+          { value: "wind", label: "corrected for the wind along the path" },
+        ]}
+        onChange={(glideSpeed) => set({ glideSpeed })}
+        hint="Schools differ. The book’s speed is one to remember; the corrected one goes farther into a strong wind. Try both and compare what is left."
+      />
+    </PlanPopover>
   );
 }

@@ -4,6 +4,7 @@ import Point from "ol/geom/Point";
 import VectorLayer from "ol/layer/Vector";
 import VectorSource from "ol/source/Vector";
 import { Circle, Fill, RegularShape, Stroke, Style, Text } from "ol/style";
+import { casingStyle, partStyle } from "./account-colour";
 import type { MapPalette } from "./map-palette";
 
 /** A part of a flight over the ground, in the colour of its account. */
@@ -30,8 +31,6 @@ export interface FlightDrawing {
   readonly pointed: number | null;
 }
 
-const ACCOUNT_COLOUR: Record<string, string> = { reaction: "plum", turn: "steel", straight: "sage", attempt: "wheat", approach: "clay", roll: "ink" };
-
 /** Climb-out and the flight after the failure. */
 export function flightLayer(palette: MapPalette): VectorLayer {
   const casing = palette.of("casing");
@@ -52,9 +51,9 @@ export function flightLayer(palette: MapPalette): VectorLayer {
         case "tick-label":
           return new Style({ text: text(feature.get("label"), 0, 14, 500, ink2), zIndex: 1 });
         case "casing":
-          return new Style({ stroke: new Stroke({ color: casing, width: 8 }), zIndex: 2 });
+          return casingStyle(palette);
         case "part":
-          return new Style({ stroke: new Stroke({ color: palette.of(ACCOUNT_COLOUR[feature.get("account")] ?? "ink2"), width: feature.get("pointed") ? 8 : 4.5, lineDash: feature.get("account") === "roll" ? [2, 5] : undefined }), zIndex: 3 });
+          return partStyle(palette, feature.get("account"), feature.get("pointed"));
         default: {
           const kind: FlightMark["kind"] = feature.get("mark");
           const stroke = new Stroke({ color: casing, width: 2 });

@@ -7,6 +7,7 @@ import { Fill, Stroke, Style, Text } from "ol/style";
 import type { LandingEnd } from "@/core/landing/landing-end";
 import type { LocalPlane } from "@/core/earth/local-plane";
 import type { EndReach, ReachStatus } from "@/core/landing/reach";
+import { casingStyle, partStyle } from "./account-colour";
 import type { MapPalette } from "./map-palette";
 
 /** What is said at a landing end. */
@@ -17,7 +18,6 @@ interface EndLabel {
 }
 
 const STATUS_COLOUR: Record<ReachStatus, string> = { reached: "pine", reserve: "ochre", short: "brick", terrain: "brick", none: "brick" };
-const ACCOUNT_COLOUR: Record<string, string> = { reaction: "plum", turn: "steel", straight: "sage", attempt: "wheat", approach: "clay" };
 
 /** Paths over the ground: the shown one in the colours of its ledger, the others within reach as thin lines. */
 export function pathsLayer(palette: MapPalette): VectorLayer {
@@ -33,9 +33,9 @@ export function pathsLayer(palette: MapPalette): VectorLayer {
         case "other":
           return new Style({ stroke: new Stroke({ color: ink2, width: 1.1, lineDash: [5, 4] }), zIndex: 1 });
         case "casing":
-          return new Style({ stroke: new Stroke({ color: casing, width: 8 }), zIndex: 2 });
+          return casingStyle(palette);
         case "part":
-          return new Style({ stroke: new Stroke({ color: palette.of(ACCOUNT_COLOUR[feature.get("account")] ?? "ink2"), width: feature.get("pointed") ? 8 : 4.5 }), zIndex: 3 });
+          return partStyle(palette, feature.get("account"), feature.get("pointed"));
         default: {
           const label: EndLabel = feature.get("label");
           return new Style({

@@ -1,5 +1,6 @@
 import { calculate, describeCalculation } from "@/core/registry";
-import { readJson, refusal, refuse, route } from "@/server/route";
+import { waitBefore } from "@/server/rate-limit";
+import { addressOf, readJson, refusal, refuse, route } from "@/server/route";
 
 interface Context {
   params: Promise<{ name: string }>;
@@ -11,8 +12,14 @@ export const GET = route<Context>(async (_, { params }) => {
   return description ? Response.json(description) : refuse(404, "no_such_calculation", "There is no calculation of this name.");
 });
 
+/** Calculations that take seconds of the server: few a minute for each address, the interface computes them in the browser. */
+const LONG = ["departure", "departure-chance"];
+
 export const POST = route<Context>(async (request, { params }) => {
-  const result = calculate((await params).name, await readJson(request));
+  const { name } = await params;
+  const wait_s = LONG.includes(name) ? await waitBefore("longCalculation", addressOf(request)) : 0;
+  if (wait_s > 0) return refuse(429, "too_many_attempts", `This calculation takes the server seconds: ask again in ${wait_s} s, or run it with the command line.`);
+  const result = calculate(name, await readJson(request));
   if (result.ok) return Response.json(result.value);
   return refusal(result.unknown ? 404 : 422, result.issues);
 });

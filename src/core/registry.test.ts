@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { demoDepartureInput } from "../../demo/demo-departure";
+import { demoTwinQuestion } from "../../demo/demo-twin";
 import { demoAircraft, demoPlaces, demoSituation } from "../../demo/read-demo";
 import { landingEnds } from "./landing/landing-end";
 import { reachInput } from "./landing/reach";
@@ -10,6 +11,12 @@ const alder = demoAircraft("alder-s1");
 const { aerodromes, sites } = demoPlaces();
 const situation = demoSituation();
 const { configuration, air, wind, pilot } = situation;
+
+/** A drift-down has two altitudes of its own. */
+function withoutAltitude({ altitude_m, ...question }: ReturnType<typeof demoTwinQuestion>): Record<string, unknown> {
+  expect(altitude_m).toBe(0);
+  return question;
+}
 
 const INPUTS: Record<string, Record<string, unknown>> = {
   atmosphere: { altitude_m: 1524, deviation_K: 19.906 },
@@ -22,6 +29,11 @@ const INPUTS: Record<string, Record<string, unknown>> = {
   path: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)) },
   turnback: { ...demoDepartureInput(), height_m: 200 },
   departure: { ...demoDepartureInput(), heights_m: [50, 150, 300] },
+  control: { ...demoTwinQuestion(), eas_mps: 41.67 },
+  vmca: { ...demoTwinQuestion(), bank_rad: 0.0873 },
+  "one-engine-climb": { ...demoTwinQuestion({ gearDown: true }) },
+  ceilings: { ...demoTwinQuestion({ deadPropeller: "feathered" }) },
+  driftdown: { ...withoutAltitude(demoTwinQuestion({ deadPropeller: "feathered" })), from_m: 4267.2, to_m: 2743.2, eas_mps: 41.67 },
   "departure-chance": { ...demoDepartureInput(), heights_m: [150, 250], samples: 20, hindsight: true },
 };
 
@@ -139,5 +151,24 @@ describe("registry", () => {
   it("departure-chance can be stopped", () => {
     const stopped = calculate("departure-chance", INPUTS["departure-chance"], () => false);
     expect(stopped.ok ? [] : stopped.issues.map((issue) => issue.code)).toEqual(["cancelled"]);
+  });
+
+  it("one-engine calculations agree with each other and say what has no answer", () => {
+    const climb = run("one-engine-climb", { gearDown: false, deadPropeller: "feathered", eas_mps: 81 * (1852 / 3600) }) as unknown as { ledger: { left_mps: number; items: unknown[] }; vyse: { climb_mps: number } };
+    const control = run("control", { deadPropeller: "feathered", eas_mps: 81 * (1852 / 3600) }) as unknown as { climb_mps: number; ball: number; used: { rudder: number } };
+    expect(control.climb_mps).toBeCloseTo(climb.ledger.left_mps, 9);
+    expect(climb.vyse.climb_mps).toBeGreaterThanOrEqual(climb.ledger.left_mps - 1e-9);
+    expect(control.ball).toBeCloseTo(0.614, 3);
+    expect(control.used.rudder).toBeCloseTo(12.68876 / 25, 4);
+    const held = run("control", { eas_mps: 62.88254 * (1852 / 3600), bank_rad: Math.PI / 36 }) as unknown as { used: { rudder: number } };
+    expect(held.used.rudder).toBeCloseTo(1, 4);
+    const heavy = run("ceilings", { gearDown: true, flap: 3, deadPropeller: "windmilling" }) as unknown as { serviceOne_m: number | null; reason: string };
+    expect(heavy.serviceOne_m).toBeNull();
+    expect(heavy.reason).toContain("does not climb at this rate");
+    expect(calculate("ceilings", { ...INPUTS.ceilings, flap: 7 }).ok).toBe(false);
+    const up = calculate("driftdown", { ...INPUTS.driftdown, from_m: 100 });
+    expect(up.ok ? [] : up.issues.map((issue) => issue.path)).toEqual(["to_m"]);
+    const none = calculate("control", { ...INPUTS.control, aircraft: alder });
+    expect(none.ok ? [] : none.issues.map((issue) => issue.code)).toEqual(["not_a_twin"]);
   });
 });

@@ -3,19 +3,29 @@ import { z } from "zod";
 import type { Calculation, Progress } from "./calculation";
 import { airspeedCalculation } from "./calculations/airspeed";
 import { atmosphereCalculation } from "./calculations/atmosphere";
+import { ceilingsCalculation } from "./calculations/ceilings";
+import { controlCalculation } from "./calculations/control";
 import { departureCalculation } from "./calculations/departure";
 import { departureChanceCalculation } from "./calculations/departure-chance";
+import { driftdownCalculation } from "./calculations/driftdown";
 import { fitCalculation } from "./calculations/fit";
 import { glideCalculation } from "./calculations/glide";
 import { metarCalculation } from "./calculations/metar";
+import { oneEngineClimbCalculation } from "./calculations/one-engine-climb";
 import { pathCalculation } from "./calculations/path";
 import { polarCalculation } from "./calculations/polar";
 import { turnCalculation } from "./calculations/turn";
 import { turnbackCalculation } from "./calculations/turnback";
+import { vmcaCalculation } from "./calculations/vmca";
 import { type Issue, issuesOf } from "./outcome";
 
 /** In the order in which they are listed. */
-export const CALCULATIONS: readonly Calculation[] = [atmosphereCalculation, airspeedCalculation, metarCalculation, fitCalculation, polarCalculation, turnCalculation, glideCalculation, pathCalculation, turnbackCalculation, departureCalculation, departureChanceCalculation];
+export const CALCULATIONS: readonly Calculation[] = [
+  atmosphereCalculation, airspeedCalculation, metarCalculation,
+  fitCalculation, polarCalculation, turnCalculation, glideCalculation, pathCalculation,
+  turnbackCalculation, departureCalculation, departureChanceCalculation,
+  controlCalculation, vmcaCalculation, oneEngineClimbCalculation, ceilingsCalculation, driftdownCalculation,
+];
 
 /** A result, or every fault of the input. */
 export type CalculationResult = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly unknown: boolean; readonly issues: readonly Issue[] };

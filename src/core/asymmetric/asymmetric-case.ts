@@ -1,0 +1,50 @@
+// Steady flight on one of two engines: control, minimum control speed, climb, ceilings, drift-down.
+// Signs: sideslip β positive with the wind from the right, bank φ positive right wing down, rudder δr positive right pedal, aileron δa
+// positive stick right; s is +1 with the right engine live. Not here: gear keel, flap blanking, fin in the slipstream, power-on CLmax,
+// departures from controlled flight. Method: linear lateral equilibrium, flight-mechanics textbooks.
+import type { AircraftDocument, PropellerState } from "../aircraft/aircraft-document";
+import type { AirMass } from "../air/altimetry";
+import type { AirState } from "../air/atmosphere";
+import type { EngineAir } from "./engine-force";
+
+/** What is asked about. */
+export interface AsymmetricQuestion {
+  readonly aircraft: AircraftDocument;
+  readonly mass_kg: number;
+  /** 0 at the forward limit, 1 at the aft limit. */
+  readonly centreOfGravity: number;
+  readonly altitude_m: number;
+  readonly air: AirMass;
+  readonly flap: number;
+  readonly gearDown: boolean;
+  /** Ids of the aircraft's drag items that are open. */
+  readonly items: readonly string[];
+  readonly deadPropeller: PropellerState;
+  readonly failed: "left" | "right";
+  /** Share of the live engine's full power. */
+  readonly setting: number;
+}
+
+/** The aeroplane made ready: everything that speed and bank do not change. */
+export interface AsymmetricCase {
+  readonly question: AsymmetricQuestion;
+  readonly asymmetric: NonNullable<AircraftDocument["asymmetric"]>;
+  readonly wing: NonNullable<AircraftDocument["wing"]>;
+  readonly weight_N: number;
+  readonly state: AirState;
+  readonly engineAir: EngineAir;
+  /** Density ratio at the turbocharger's critical height; null without one. */
+  readonly sigmaCritical: number | null;
+  readonly deadArea_m2: number;
+  readonly cd0: number;
+  readonly k: number;
+  readonly clMax: number;
+  readonly flapCl0: number;
+  /** +1 with the right engine live. */
+  readonly s: 1 | -1;
+  /** Turning direction of the live propeller, +1 clockwise from behind; 0 for jets. */
+  readonly rotation: number;
+  readonly cnDeltaR: number;
+  /** Distance of the centre of gravity from its aft limit, aft positive: 0 or negative. */
+  readonly cg_m: number;
+}

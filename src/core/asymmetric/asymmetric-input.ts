@@ -1,0 +1,23 @@
+import { z } from "zod";
+import { AircraftDocument, PropellerState } from "../aircraft/aircraft-document";
+import { SituationDocument } from "../situation/situation-document";
+
+/** What every question about one engine asks: the schema of `AsymmetricQuestion`. */
+export const AsymmetricInput = z.strictObject({
+  aircraft: AircraftDocument,
+  mass_kg: SituationDocument.shape.mass_kg,
+  centreOfGravity: SituationDocument.shape.centreOfGravity,
+  altitude_m: SituationDocument.shape.altitude_m,
+  air: SituationDocument.shape.air,
+  flap: z.int().min(0).max(7),
+  gearDown: z.boolean(),
+  items: z.array(z.string()).max(12),
+  deadPropeller: PropellerState,
+  failed: z.enum(["left", "right"]),
+  setting: z.number().min(0, "A setting is 0 to 1 of full power.").max(1, "A setting is 0 to 1 of full power.").default(1),
+});
+
+/** Bank into the live engine. */
+export const LiveBank = z.number().min(-0.17, "Bank into the live engine is −10° to 20°.").max(0.35, "Bank into the live engine is −10° to 20°.");
+/** Equivalent airspeed. */
+export const FlightSpeed = z.number().min(10, "A speed is 20 to 390 kt.").max(200, "A speed is 20 to 390 kt.");

@@ -1,0 +1,130 @@
+// Climb on one engine and on two, the speeds for it, and the heights at which it ends.
+import { goldenMinimum } from "../numeric/golden-section";
+import { M_PER_FT, RHO0 } from "../quantities/constants";
+import { type Outcome, failure, success } from "../outcome";
+import { asymmetricCase } from "./anchored-case";
+import type { AsymmetricCase, AsymmetricQuestion } from "./asymmetric-case";
+import { engineForce } from "./engine-force";
+import { type Equilibrium, equilibriumAt } from "./equilibrium";
+
+/** Stall of a straight banked flight, equivalent, m/s: L = W·cosφ, so V_S·√cosφ. */
+export function stallEas_mps(one: Pick<AsymmetricCase, "weight_N" | "wing" | "clMax">, bank_rad: number): number {
+  return Math.sqrt((2 * one.weight_N * Math.cos(bank_rad)) / (RHO0 * one.wing.area_m2 * one.clMax));
+}
+
+/** Banks between which zero sideslip is looked for, into the live engine. */
+const LEAST_BANK_RAD = -0.05;
+const MOST_BANK_RAD = 0.4;
+/** Sideslip taken for none, and the steps after which it is: sideslip is nearly linear in bank. */
+const NO_SLIP_RAD = 1e-9;
+const MOST_STEPS = 20;
+
+/**
+ * The bank without sideslip, and the state there. The ball shows exactly this bank in steady straight flight.
+ *
+ * @returns null when no bank up to 23° takes the sideslip away
+ */
+export function zeroSideslip(one: AsymmetricCase, eas_mps: number): Equilibrium | null {
+  const at = (bank: number) => equilibriumAt(one, eas_mps, one.s * bank);
+  let [low, high] = [LEAST_BANK_RAD, MOST_BANK_RAD];
+  let [slipLow, slipHigh] = [at(low)?.beta_rad ?? NaN, at(high)?.beta_rad ?? NaN];
+  if (!(slipLow * slipHigh < 0)) return null;
+  for (let i = 0; i < MOST_STEPS; i += 1) {
+    // Regula falsi with the end that stays put weakened (Illinois).
+    const bank = (low * slipHigh - high * slipLow) / (slipHigh - slipLow);
+    const state = at(bank);
+    if (!state) return null;
+    if (Math.abs(state.beta_rad) < NO_SLIP_RAD) return state;
+    if (state.beta_rad * slipHigh < 0) [low, slipLow, high, slipHigh] = [high, slipHigh, bank, state.beta_rad];
+    else [slipLow, high, slipHigh] = [slipLow / 2, bank, state.beta_rad];
+  }
+  return at(high);
+}
+
+/** A climb at a speed. */
+export interface Climb {
+  readonly eas_mps: number;
+  readonly climb_mps: number;
+  readonly gradient: number;
+}
+
+/** Climb on one engine at a speed, without sideslip; −∞ where that cannot be flown. */
+function climbAt(one: AsymmetricCase, eas_mps: number): Climb {
+  const state = zeroSideslip(one, eas_mps);
+  return state ? { eas_mps, climb_mps: state.climb_mps, gradient: Math.tan(Math.asin(Math.min(Math.max(state.sinGamma, -1), 1))) } : { eas_mps, climb_mps: -Infinity, gradient: -Infinity };
+}
+
+/** Climb on both engines at a speed, wings level, in balance. */
+export function twoEngineClimbAt(one: AsymmetricCase, eas_mps: number): Climb {
+  const tas = eas_mps / Math.sqrt(one.state.sigma);
+  const qS = 0.5 * RHO0 * eas_mps ** 2 * one.wing.area_m2;
+  const live = engineForce(one.question.aircraft.engines, one.engineAir, tas, one.question.setting, one.sigmaCritical);
+  if (!live) throw new Error("twoEngineClimbAt: expected engines with thrust, got turboshafts");
+  const cl = one.weight_N / qS;
+  const sine = (2 * live.thrust_N - qS * (one.cd0 + one.k * cl * cl)) / one.weight_N;
+  return { eas_mps, climb_mps: sine * tas, gradient: Math.tan(Math.asin(Math.min(Math.max(sine, -1), 1))) };
+}
+
+/** Slowest and fastest speeds looked at for the best climb, over the stall; V_X is never slower than 1.2 V_S. */
+const SLOWEST = 1.1;
+const SLOWEST_ANGLE = 1.2;
+const FASTEST = 3;
+const SPEED_TOLERANCE_MPS = 0.005;
+
+/** Speeds and climbs of one state of affairs. */
+export interface ClimbSpeeds {
+  /** Best rate: V_YSE on one engine, V_Y on two. */
+  readonly rate: Climb;
+  /** Best angle: V_XSE, V_X. */
+  readonly angle: Climb;
+}
+
+/** Best rate and best angle on one engine. */
+export function oneEngineSpeeds(one: AsymmetricCase): ClimbSpeeds {
+  return speedsOf(one, (eas) => climbAt(one, eas));
+}
+
+/** Best rate and best angle on two engines. */
+export function twoEngineSpeeds(one: AsymmetricCase): ClimbSpeeds {
+  return speedsOf(one, (eas) => twoEngineClimbAt(one, eas));
+}
+
+function speedsOf(one: AsymmetricCase, climb: (eas_mps: number) => Climb): ClimbSpeeds {
+  const stall = stallEas_mps(one, 0);
+  const best = (of: (found: Climb) => number, slowest: number) => climb(goldenMinimum((eas) => (Number.isFinite(of(climb(eas))) ? -of(climb(eas)) : 1e6 - eas), slowest * stall, FASTEST * stall, SPEED_TOLERANCE_MPS));
+  return { rate: best((found) => found.climb_mps, SLOWEST), angle: best((found) => found.gradient, SLOWEST_ANGLE) };
+}
+
+/** Climb rates that define ceilings, m/s: service 50 ft/min on one engine, 100 on two; absolute 0. */
+export const SERVICE_ONE_MPS = (50 * M_PER_FT) / 60;
+/** @see SERVICE_ONE_MPS */
+export const SERVICE_TWO_MPS = (100 * M_PER_FT) / 60;
+/** Heights between which ceilings are looked for, m. */
+const LOWEST_M = -1500;
+const HIGHEST_M = 15_000;
+
+/**
+ * Altitude at which the best rate of climb falls to a rate.
+ *
+ * @param rate_mps - 0 for the absolute ceiling
+ * @returns altitude, m, to 1 m; `never_climbs` when the rate is not reached at −1,500 m, `above_model` when it still is at 15,000 m
+ */
+export function ceiling_m(question: AsymmetricQuestion, rate_mps: number, engines: 1 | 2): Outcome<number> {
+  const climbing = (altitude_m: number): Outcome<number> => {
+    const one = asymmetricCase({ ...question, altitude_m });
+    return one.ok ? success((engines === 1 ? oneEngineSpeeds(one.value) : twoEngineSpeeds(one.value)).rate.climb_mps) : one;
+  };
+  const [bottom, top] = [climbing(LOWEST_M), climbing(HIGHEST_M)];
+  if (!bottom.ok) return bottom;
+  if (!top.ok) return top;
+  if (!(bottom.value > rate_mps)) return failure("never_climbs", "It does not climb at this rate at any height: it is too heavy, or too much drags.", "mass_kg");
+  if (top.value > rate_mps) return failure("above_model", "It still climbs at this rate above 15,000 m (49,000 ft), where this model ends.", "altitude_m");
+  let [low, high] = [LOWEST_M, HIGHEST_M];
+  while (high - low > 0.5) {
+    const middle = (low + high) / 2;
+    const found = climbing(middle);
+    if (found.ok && found.value > rate_mps) low = middle;
+    else high = middle;
+  }
+  return success((low + high) / 2);
+}

@@ -1,0 +1,99 @@
+import { KG_PER_LB, G0 } from "../quantities/constants";
+import { stallEas_mps } from "./one-engine-climb";
+import type { AsymmetricCase } from "./asymmetric-case";
+import { type Equilibrium, equilibriumAt } from "./equilibrium";
+
+/** What runs out first as speed falls. */
+export type ControlLimit = "rudder" | "aileron" | "fin" | "pedal";
+
+/** Greatest pedal force asked of a pilot, N: 150 lbf. 14 CFR 23.149 as it was before 2017 (memory). */
+export const PEDAL_N = 150 * KG_PER_LB * G0;
+
+/** Speeds that are looked through, over the stall, and the step. */
+const FROM = 1.9;
+const TO = 0.4;
+const STEP = 0.005;
+/** Halvings of the bracket: below a thousandth of a knot. */
+const HALVINGS = 30;
+
+/** Where one limit is met: at a speed, at every speed looked at, or at none. */
+export type LimitSpeed = { readonly kind: "at"; readonly eas_mps: number } | { readonly kind: "everywhere" } | { readonly kind: "never" };
+
+/** Minimum control speed with the limits that make it. */
+export interface Vmca {
+  /** The highest speed at which a control limit is met; null when none is, or when one is everywhere. */
+  readonly eas_mps: number | null;
+  readonly binding: ControlLimit | null;
+  readonly limits: Readonly<Record<ControlLimit, LimitSpeed>>;
+  /** Stall with this bank and flap. */
+  readonly stall_mps: number;
+  /** The stall comes before control is lost. */
+  readonly stallFirst: boolean;
+}
+
+const LIMITS: readonly ControlLimit[] = ["rudder", "aileron", "fin", "pedal"];
+
+/** Share of a limit that a state uses; 1 at the limit. */
+export function usedShare(one: AsymmetricCase, state: Equilibrium, limit: ControlLimit): number {
+  const { asymmetric: a } = one;
+  switch (limit) {
+    case "rudder":
+      return Math.abs(state.rudder_rad) / a.rudderMax_rad;
+    case "aileron":
+      return Math.abs(state.aileron_rad) / a.aileronMax_rad;
+    case "fin":
+      return Math.abs(state.fin_rad) / a.finStall_rad;
+    case "pedal":
+      return Math.abs(state.pedal_N) / PEDAL_N;
+  }
+}
+
+/**
+ * Minimum control speed in the air for a bank into the live engine.
+ *
+ * For each limit speed is scanned down from 1.9 to 0.4 times the stall, the first crossing bracketed and halved; the highest binds.
+ *
+ * @param bank_rad - into the live engine positive; valid −0.17…0.35
+ * @returns equivalent airspeeds; a limit that is exceeded everywhere or never is told as such
+ * @see 14 CFR 23.149 as it was before 2017 (memory)
+ */
+export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
+  const bank = one.s * bank_rad;
+  const stall_mps = stallEas_mps(one, bank_rad);
+  const level = stallEas_mps(one, 0);
+  const limits = {} as Record<ControlLimit, LimitSpeed>;
+  const over = (eas_mps: number, limit: ControlLimit) => {
+    const state = equilibriumAt(one, eas_mps, bank);
+    return state ? usedShare(one, state, limit) - 1 : Infinity;
+  };
+  for (const limit of LIMITS) {
+    let above = FROM * level;
+    if (over(above, limit) >= 0) {
+      limits[limit] = { kind: "everywhere" };
+      continue;
+    }
+    limits[limit] = { kind: "never" };
+    for (let ratio = FROM - STEP; ratio >= TO; ratio -= STEP) {
+      const below = ratio * level;
+      if (over(below, limit) >= 0) {
+        let [low, high] = [below, above];
+        for (let i = 0; i < HALVINGS; i += 1) {
+          const middle = (low + high) / 2;
+          if (over(middle, limit) >= 0) low = middle;
+          else high = middle;
+        }
+        limits[limit] = { kind: "at", eas_mps: high };
+        break;
+      }
+      above = below;
+    }
+  }
+  const everywhere = LIMITS.find((limit) => limits[limit].kind === "everywhere") ?? null;
+  const speedOf = (limit: ControlLimit) => {
+    const found = limits[limit];
+    return found.kind === "at" ? found.eas_mps : -Infinity;
+  };
+  const highest = LIMITS.reduce((best, limit) => (speedOf(limit) > speedOf(best) ? limit : best));
+  const eas_mps = everywhere === null && Number.isFinite(speedOf(highest)) ? speedOf(highest) : null;
+  return { eas_mps, binding: everywhere ?? (eas_mps === null ? null : highest), limits, stall_mps, stallFirst: everywhere === null && (eas_mps === null || eas_mps <= stall_mps) };
+}

@@ -1,0 +1,34 @@
+import { z } from "zod";
+import { AsymmetricInput, FlightSpeed } from "../asymmetric/asymmetric-input";
+import { driftdown } from "../asymmetric/driftdown";
+import { calculation } from "../calculation";
+import { failure, success } from "../outcome";
+import { SituationDocument } from "../situation/situation-document";
+import { WorkingStep } from "../working";
+
+const SOURCE = "equilibrium at constant equivalent airspeed, midpoint rule in height";
+
+/** The way down after an engine has failed above the one-engine ceiling. */
+export const driftdownCalculation = calculation({
+  name: "driftdown",
+  question: "From this altitude on one engine: how far and how long until it levels off?",
+  sources: [SOURCE, "14 CFR 25.123 (memory) for the net decrement"],
+  input: AsymmetricInput.omit({ altitude_m: true }).extend({ from_m: SituationDocument.shape.altitude_m, to_m: SituationDocument.shape.altitude_m, eas_mps: FlightSpeed, decrement: z.number().min(0, "A decrement is 0 to 0.05.").max(0.05, "A decrement is 0 to 0.05.").default(0) }).strict(),
+  output: z.object({ levelsOff: z.boolean(), points: z.array(z.object({ altitude_m: z.number(), time_s: z.number(), distance_m: z.number() })), working: z.array(WorkingStep) }),
+  run({ from_m, to_m, eas_mps, decrement, ...question }) {
+    if (!(from_m > to_m)) return failure("not_down", "A drift-down goes down: its end is below its beginning.", "to_m");
+    const found = driftdown({ ...question, altitude_m: from_m }, from_m, to_m, eas_mps, decrement);
+    if (!found.ok) return found;
+    const last = found.value.points[found.value.points.length - 1];
+    const figure = "driftdown";
+    return success({
+      levelsOff: found.value.levelsOff, points: [...found.value.points],
+      working: [
+        { figure, symbol: "sinγ", meaning: "path", formula: "[(T − D)/W − decrement]/(1 + (V/g)·dV/dh)", value: found.value.levelsOff ? "falls to 50 ft/min" : "steeper than 50 ft/min to the end", unit: "", source: SOURCE },
+        { figure, symbol: "h", meaning: found.value.levelsOff ? "levels off" : "ends", formula: "", value: last.altitude_m, unit: "m", source: SOURCE },
+        { figure, symbol: "t", meaning: "time", formula: "Σ Δh/w", value: last.time_s, unit: "s", source: SOURCE },
+        { figure, symbol: "d", meaning: "distance, still air", formula: "Σ Δh/tanγ", value: last.distance_m, unit: "m", source: SOURCE },
+      ],
+    });
+  },
+});

@@ -41,7 +41,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click();
     await expect(page.getByRole("dialog").getByRole("table")).toBeVisible();
     await clean(page);
-    for (const stage of STAGES.filter((name) => !["aircraft", "departure", "landing"].includes(name))) {
+    for (const stage of STAGES.filter((name) => !["aircraft", "departure", "engine-out", "landing"].includes(name))) {
       await page.goto(`/${stage}`);
       await expect(page.getByRole("link", { name: "Plan a landing from here" })).toBeVisible();
       await clean(page);
@@ -54,6 +54,17 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.keyboard.press("1");
     for (const tab of ["Sink and speed", "Drag shelf", "Stall", "By mass", "Handbook and fit"]) {
       await page.getByRole("tab", { name: tab }).click();
+      await cleanAndWhole(page);
+    }
+  },
+  "the Engine out stage": async (page) => {
+    await page.getByRole("button", { name: /^Aircraft / }).click();
+    await page.getByRole("combobox", { name: "Aircraft" }).selectOption({ label: "Larch T2" });
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("4");
+    for (const tab of ["Climb ledger", "Control"]) {
+      await page.getByRole("tab", { name: tab }).click();
+      await expect(page.getByText("Its propeller")).toBeVisible();
       await cleanAndWhole(page);
     }
   },
@@ -120,6 +131,12 @@ for (const [name, colorScheme, prepare] of [
     await page.getByRole("complementary", { name: "Fleet" }).getByRole("button", { name: /^Larch T2/ }).click();
     await page.getByRole("tab", { name: "Drag shelf" }).click();
     for (const item of ["Propeller windmilling", "Gear down"]) await page.getByRole("checkbox", { name: item }).check();
+  }],
+  ["engine-out-ledger", "light", async (page: Page) => {
+    await page.getByRole("button", { name: /^Aircraft / }).click();
+    await page.getByRole("combobox", { name: "Aircraft" }).selectOption({ label: "Larch T2" });
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("4");
   }],
   ["departure-height", "light", departureView("At one height")],
   ["departure-options", "light", departureView("Options by height")],

@@ -10,6 +10,7 @@ import { type Outcome, failure } from "@/core/outcome";
 import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
 import { departureWork } from "./departure-work";
+import { engineOutWork } from "./engine-out-work";
 import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
 
 let terrain: TerrainGrid | null = null;
@@ -53,6 +54,8 @@ const api = {
   },
 
   ...departureWork(() => terrain),
+
+  ...engineOutWork,
 
   /** Relief as an image; null without terrain. */
   async relief(view: ReliefView, palette: ReliefPalette): Promise<ImageBitmap | null> {

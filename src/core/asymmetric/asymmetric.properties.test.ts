@@ -11,6 +11,7 @@ import { powerShare, aspiratedShare } from "./engine-force";
 import { equilibriumAt } from "./equilibrium";
 import { ceiling_m, oneEngineSpeeds, zeroSideslip } from "./one-engine-climb";
 import { vmca } from "./vmca";
+import { stallCrossing_m, vmcaCurve } from "./vmca-curve";
 import { vmcaFactors } from "./vmca-factors";
 
 const larch = demoAircraft("larch-t2");
@@ -127,6 +128,17 @@ describe("other results", () => {
     expect(of("5,000 ft higher")).toBeLessThan(0);
     expect(of("the other engine fails")).toBeLessThan(0);
     expect(of("half power on the live engine")).toBeLessThan(0);
+  });
+
+  it("the stall overtakes an aspirated twin's minimum control speed between two altitudes of the curve, a turbocharged one's not", () => {
+    const altitudes = [0, 1000, 2000, 3000, 4000];
+    const curve = vmcaCurve(demoTwinQuestion(), radians(5), altitudes);
+    expect(curve.map((at) => at.altitude_m)).toEqual(altitudes);
+    const crossing = stallCrossing_m(curve) ?? NaN;
+    const there = vmca(demoTwin({ altitude_m: crossing }), radians(5));
+    expect((there.eas_mps ?? NaN) / there.stall_mps).toBeCloseTo(1, 2);
+    expect(stallCrossing_m(vmcaCurve(demoTwinQuestion({ mass_kg: 2450 }, "hornbeam-t2c"), 0, altitudes))).toBeNull();
+    expect(vmcaCurve(demoTwinQuestion(), 0, [30_000])).toEqual([]);
   });
 
   it("ceilings end where the model does, and say so", () => {

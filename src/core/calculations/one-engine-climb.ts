@@ -42,7 +42,8 @@ export const oneEngineClimbCalculation = calculation({
         { figure: "engine", symbol: "Δ", meaning: "lost with the engine, all else mended", formula: "RoC2 − RoC,mended", value: account.engine_mps, unit: "m/s", source: SOURCE },
         ...items.map((entry): WorkingStep => ({ figure: entry.item, symbol: "Δ", meaning: `gained when the ${entry.item} alone is mended`, formula: "RoC,mended − RoC", value: entry.cost_mps, unit: "m/s", source: SOURCE })),
         { figure: "together", symbol: "Δ", meaning: "what they cost together beyond each alone", formula: "remainder", value: account.together_mps, unit: "m/s", source: SOURCE },
-        { figure, symbol: "V_YSE", meaning: "best rate on one engine as configured, no sideslip", formula: "search", value: own.rate.eas_mps, unit: "m/s", source: SOURCE },
+        { figure: "vyse", symbol: "V_YSE", meaning: "best rate on one engine as configured, no sideslip", formula: "search", value: own.rate.eas_mps, unit: "m/s", source: SOURCE },
+        { figure: "vyse", symbol: "RoC", meaning: "climb at V_YSE", formula: "V·(T − D)/W", value: own.rate.climb_mps, unit: "m/s", source: SOURCE },
       ],
     });
   },

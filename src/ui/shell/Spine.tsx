@@ -9,6 +9,7 @@ import { useSituation, saveStateOf } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Mark } from "./Mark";
 import { useDialogs } from "./dialogs-store";
+import { useAircraft } from "./library";
 import { STAGES } from "./stages";
 
 /** The eight stages in order of work, each with its headline figure: the spine is the summary. */
@@ -68,7 +69,8 @@ function useHeadlines(): Partial<Record<(typeof STAGES)[number]["slug"], Headlin
       ? undefined
       : { text: end.path ? `${formatMargin(end.path.margin_m, format)} ${end.name}` : `no path, ${end.name}`, tone: end.status === "reached" ? "text-pine" : end.status === "reserve" ? "text-ochre" : "text-brick" };
   const departure = useDepartureHeadline();
-  return { departure, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+  const twin = useAircraft().document.asymmetric !== null;
+  return { departure, "engine-out": { text: twin ? "control and climb" : "no twin" }, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
 }
 
 /** The gate once the chance is known; until then from where turning back works as planned. */

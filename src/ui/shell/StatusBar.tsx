@@ -37,7 +37,7 @@ function Took() {
   const reach = useReach((state) => state.answer);
   const scan = useDeparture((state) => state.scan);
   if (stage === "departure") return scan && <span>{scan.ahead.length} heights, {scan.byBank.size} banks in {(scan.took_ms / 1000).toFixed(1)} s · point mass in wind, parabolic polar</span>;
-  if (!reach?.reach || stage === "aircraft") return null;
+  if (!reach?.reach || stage === "aircraft" || stage === "engine-out") return null;
   return (
     <span>
       {reach.reach.ends.length} landing ends in {Math.max(1, Math.round(reach.took_ms))} ms · parabolic polar from the aircraft document

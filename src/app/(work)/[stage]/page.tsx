@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { AircraftStage } from "@/ui/aircraft/AircraftStage";
 import { DepartureStage } from "@/ui/departure/DepartureStage";
+import { EngineOutStage } from "@/ui/engine-out/EngineOutStage";
 import { LandingStage } from "@/ui/landing/LandingStage";
 import { StagePreview } from "@/ui/shell/StagePreview";
 import { stageOf } from "@/ui/shell/stages";
@@ -22,6 +23,8 @@ export default async function StagePage({ params }: Props) {
       return <AircraftStage />;
     case "departure":
       return <DepartureStage />;
+    case "engine-out":
+      return <EngineOutStage />;
     case "landing":
       return <LandingStage />;
     default:

@@ -1,0 +1,152 @@
+"use client";
+import { Tabs } from "radix-ui";
+import { parseAsStringLiteral, useQueryState } from "nuqs";
+import { bestPropeller } from "@/core/asymmetric/climb-ledger";
+import { degrees } from "@/core/quantities/angle";
+import type { Outcome } from "@/core/outcome";
+import { formatNumber } from "@/core/quantities/units";
+import { Cautions } from "@/ui/shell/Cautions";
+import { StageTabList, StageView } from "@/ui/shell/StageTabs";
+import { useAircraft } from "@/ui/shell/library";
+import { useFormat } from "@/ui/units/units-store";
+import { Figure } from "@/ui/working/Figure";
+import { ClimbLedgerDrawing } from "./ClimbLedgerDrawing";
+import { ControlView } from "./ControlView";
+import { TrialSwitches } from "./TrialSwitches";
+import { useEngineOut } from "./engine-out-store";
+import { ledgerRows } from "./ledger-rows";
+import { useEngineOutAnswer, useEngineOutQuestion } from "./useEngineOutAnswer";
+
+const VIEWS = ["climb", "control"] as const;
+const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = { climb: "Climb ledger", control: "Control" };
+/** One ball of the turn coordinator. */
+const BALL_DEG = 5;
+
+/** Does it fly on one engine, and how? */
+export function EngineOutStage() {
+  const [view, setView] = useQueryState("view", parseAsStringLiteral(VIEWS).withDefault("climb"));
+  useEngineOutAnswer();
+  const issue = useEngineOut((state) => state.issue);
+  return (
+    <Tabs.Root value={view} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]">
+      <section className="grid min-h-0 min-w-0 grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet" aria-label="One engine">
+        <header className="border-b border-rule px-4 pt-1.5">
+          <h1 className="pb-1 text-[19px] font-bold max-[1150px]:text-[16px]">Does it fly on one engine, and how?</h1>
+          <StageTabList label="Views of one engine" views={VIEW_NAMES} />
+        </header>
+        {issue ? (
+          <div role="alert" className="p-6">
+            <h2 className="mb-1 text-[17px] font-bold">There is nothing to show for this aircraft.</h2>
+            <p className="max-w-prose">{issue.message} Choose a twin or the jet to see control and climb on one engine.</p>
+          </div>
+        ) : (
+          <>
+            <TrialSwitches />
+            <StageView value="climb">
+              <ClimbView />
+            </StageView>
+            <StageView value="control">
+              <ControlView />
+            </StageView>
+          </>
+        )}
+      </section>
+      <Speeds />
+    </Tabs.Root>
+  );
+}
+
+function ClimbView() {
+  const now = useEngineOut((state) => state.now);
+  const question = useEngineOutQuestion();
+  const trial = useEngineOut((state) => state.trial);
+  const { document } = useAircraft();
+  const format = useFormat();
+  if (!now) return <p className="p-4 text-ink2">Computing …</p>;
+  const names = {
+    propeller: `Propeller ${question.deadPropeller}`,
+    gear: "Gear down",
+    flap: `Flap ${document.polar?.flaps[question.flap]?.name ?? ""}`,
+    items: document.polar?.items.filter((item) => question.items.includes(item.id)).map((item) => item.name).join(", ") ?? "",
+    bank: trial.bank.kind === "bank" ? (trial.bank.bank_rad === 0 ? "Wings level" : `${Math.round(degrees(trial.bank.bank_rad))}° of bank`) : "Bank",
+  };
+  const rows = ledgerRows(now.ledger, names, (cost_mps) => `${format("height", cost_mps * 30)} in 30 s`);
+  return (
+    <div className="min-h-0 overflow-auto" tabIndex={0} role="region" aria-label="Climb ledger">
+      <ClimbLedgerDrawing rows={rows} source={{ calculation: { name: "one-engine-climb", input: { ...question, eas_mps: now.eas_mps, bank_rad: trial.bank.kind === "bank" ? trial.bank.bank_rad : null } } }} />
+      <p className="px-4 pb-3 text-[13px] text-ink2">Each item is what it costs alone, in the order of the drill; the whole is at {format("speed", now.eas_mps)} equivalent airspeed with the live engine as set.</p>
+    </div>
+  );
+}
+
+/** The speeds, the decision in a sentence, the cautions. */
+function Speeds() {
+  const now = useEngineOut((state) => state.now);
+  const tables = useEngineOut((state) => state.tables);
+  const issue = useEngineOut((state) => state.issue);
+  const trial = useEngineOut((state) => state.trial);
+  const question = useEngineOutQuestion();
+  const { document } = useAircraft();
+  const format = useFormat();
+  if (issue || !now) return <aside className="border-l border-rule" aria-label="Speeds" />;
+  const { ledger, vmca, speeds, zeroSideslip_rad } = now;
+  const climbs = ledger.left_mps > 0;
+  const margin = vmca.eas_mps === null ? null : now.eas_mps - vmca.eas_mps;
+  const bank_rad = trial.bank.kind === "bank" ? trial.bank.bank_rad : (zeroSideslip_rad ?? 0);
+  const vmcaSource = { calculation: { name: "vmca", input: { ...question, bank_rad } } };
+  const mendedSource = { calculation: { name: "one-engine-climb", input: { ...question, deadPropeller: bestPropeller(question), gearDown: false, flap: 0, items: [] } } };
+  const cautions = [
+    "Estimate for planning and training. The flight manual and your instructor come first; the red and blue lines of its airspeed indicator stay what they are.",
+    margin !== null && margin < 5 && !vmca.stallFirst && "At or below minimum control speed: reduce the power and lower the nose. The sooner the smaller the trouble.",
+    vmca.stallFirst && "The stall comes before control is lost: practising minimum control speed here ends in a stall with one engine at power, which spins.",
+    ledger.over !== null && `The ${ledger.over} would be beyond its limit: this cannot be flown straight.`,
+  ].filter((text): text is string => Boolean(text));
+  return (
+    <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Speeds">
+      <section className="px-4 py-3" aria-label="Decision">
+        <p className={climbs ? "" : "text-brick"}>
+          <strong className={climbs ? "" : "block text-[24px] leading-7"}>{climbs ? "It climbs." : "It will not climb."}</strong> {climbs ? `${format("verticalSpeed", ledger.left_mps)}, ${formatNumber(ledger.gradient * 100, 1)} %, at ${format("speed", now.eas_mps)} as set.` : `It descends ${format("verticalSpeed", -ledger.left_mps)} at ${format("speed", now.eas_mps)} as set. ${ledger.mended_mps > 0 ? `Mended, it climbs ${format("verticalSpeed", ledger.mended_mps)}.` : `Mended, it still descends ${format("verticalSpeed", -ledger.mended_mps)}: choose a place to land.`}`}
+        </p>
+      </section>
+      <dl className="grid grid-cols-[1fr_auto] gap-y-1 border-t border-rule px-4 py-3 text-[15px] [&>dd]:text-right [&>dt]:text-ink2">
+        <dt>V_MCA today</dt>
+        <dd>
+          <Figure title="Minimum control speed today" figure="vmca" source={vmcaSource} className="text-brick">
+            {vmca.eas_mps === null ? (vmca.binding ? "none: no control" : "none") : `${format("speed", vmca.eas_mps)} · ${vmca.binding}`}
+          </Figure>
+        </dd>
+        <dt>V_MCA, book</dt>
+        <dd className="num">{document.asymmetric ? format("speed", document.asymmetric.publishedVmca_mps) : "–"}</dd>
+        <dt>V_S as banked</dt>
+        <dd className="num">{format("speed", vmca.stall_mps)}</dd>
+        <dt>V_SSE, book</dt>
+        <dd className="num">{document.handbook.vsse_mps === null ? "–" : format("speed", document.handbook.vsse_mps)}</dd>
+        <dt>V_YSE, mended</dt>
+        <dd>
+          <Figure title="Best rate on one engine" figure="vyse" source={mendedSource}>
+            {format("speed", speeds.rate.eas_mps)} · {format("verticalSpeed", speeds.rate.climb_mps)}
+          </Figure>
+        </dd>
+        <dt>V_XSE, mended</dt>
+        <dd className="num">
+          {format("speed", speeds.angle.eas_mps)} · {formatNumber(speeds.angle.gradient * 100, 1)} %
+        </dd>
+        <dt>Zero sideslip</dt>
+        <dd className="num">{zeroSideslip_rad === null ? "none" : `${formatNumber(degrees(zeroSideslip_rad), 1)}° · ball ${formatNumber(degrees(zeroSideslip_rad) / BALL_DEG, 1)}`}</dd>
+        <dt>Service ceiling</dt>
+        <dd className="num">{ceilingWords(tables?.service, format)}</dd>
+        <dt>Absolute ceiling</dt>
+        <dd className="num">{ceilingWords(tables?.absolute, format)}</dd>
+      </dl>
+      <div className="mt-auto">
+        <Cautions texts={cautions} />
+      </div>
+    </aside>
+  );
+}
+
+/** A ceiling as it is with everything as set. */
+function ceilingWords(ceiling: Outcome<number> | undefined, format: ReturnType<typeof useFormat>): string {
+  if (!ceiling) return "…";
+  return ceiling.ok && ceiling.value > 0 ? `${format("height", ceiling.value)} as set` : "none as set";
+}

@@ -1,0 +1,36 @@
+import { create } from "zustand";
+import type { PropellerState } from "@/core/aircraft/aircraft-document";
+import type { BankChoice } from "@/core/asymmetric/climb-ledger";
+import type { Issue } from "@/core/outcome";
+import type { EngineOutNow, EngineOutTables } from "@/workers/engine-out-work";
+
+/** What is tried out; null takes what the situation or the aircraft has. */
+export interface EngineOutTrial {
+  readonly failed: "left" | "right";
+  readonly deadPropeller: PropellerState | null;
+  readonly gearDown: boolean;
+  readonly flap: number;
+  readonly items: readonly string[];
+  readonly bank: BankChoice;
+  readonly setting: number;
+  readonly eas_mps: number | null;
+}
+
+interface EngineOutState {
+  readonly trial: EngineOutTrial;
+  readonly now: EngineOutNow | null;
+  readonly tables: EngineOutTables | null;
+  readonly issue: Issue | null;
+  try(patch: Partial<EngineOutTrial>): void;
+  set(patch: Partial<Pick<EngineOutState, "now" | "tables" | "issue">>): void;
+}
+
+/** What the Engine out stage tries and shows. It begins as the engine has just failed: everything out that a take-off has out. */
+export const useEngineOut = create<EngineOutState>()((set) => ({
+  trial: { failed: "left", deadPropeller: null, gearDown: true, flap: 0, items: [], bank: { kind: "bank", bank_rad: 0 }, setting: 1, eas_mps: null },
+  now: null,
+  tables: null,
+  issue: null,
+  try: (patch) => set((state) => ({ trial: { ...state.trial, ...patch } })),
+  set: (patch) => set(patch),
+}));

@@ -1,0 +1,41 @@
+"use client";
+import { useEffect, useMemo, useRef } from "react";
+import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
+import { core } from "@/ui/core/core";
+import { latestOnly } from "@/ui/core/latest";
+import { useAircraft } from "@/ui/shell/library";
+import { useSituation } from "@/ui/situation/situation-store";
+import { useEngineOut } from "./engine-out-store";
+
+/** What the situation and the trial ask about flight on one engine. */
+export function useEngineOutQuestion(): AsymmetricQuestion {
+  const { document } = useAircraft();
+  const { mass_kg, centreOfGravity, altitude_m, air } = useSituation((state) => state.current);
+  const { failed, deadPropeller, gearDown, flap, items, setting } = useEngineOut((state) => state.trial);
+  return useMemo(
+    () => ({
+      aircraft: document, mass_kg, centreOfGravity, altitude_m, air, failed, gearDown, setting,
+      flap: Math.min(flap, (document.polar?.flaps.length ?? 1) - 1),
+      items: items.filter((id) => document.polar?.items.some((item) => item.id === id)),
+      deadPropeller: document.engines.kind === "jet" ? "none" : (deadPropeller ?? "windmilling"),
+    }),
+    [document, mass_kg, centreOfGravity, altitude_m, air, failed, deadPropeller, gearDown, flap, items, setting],
+  );
+}
+
+/** Keeps the answers up to date while the stage is open. */
+export function useEngineOutAnswer(): void {
+  const question = useEngineOutQuestion();
+  const bank = useEngineOut((state) => state.trial.bank);
+  const eas_mps = useEngineOut((state) => state.trial.eas_mps);
+  const run = useRef(latestOnly());
+  useEffect(() => {
+    run.current(async () => {
+      const { set } = useEngineOut.getState();
+      const now = await core().engineOutNow(question, bank, eas_mps).catch(() => null);
+      if (!now) return;
+      set(now.ok ? { now: now.value, issue: null } : { now: null, tables: null, issue: now.issue });
+      if (now.ok) set({ tables: await core().engineOutTables(question, bank.kind === "bank" ? bank.bank_rad : (now.value.zeroSideslip_rad ?? 0)).catch(() => null) });
+    });
+  }, [question, bank, eas_mps]);
+}

@@ -28,7 +28,7 @@ export function NumbersCardPdf({ content }: { content: NumbersCardContent }) {
       ))}
       <Text style={cardStyles.head}>By mass</Text>
       {[content.byMass.head, ...content.byMass.rows].map((cells, i) => (
-        <View key={cells.join()} style={cardStyles.row}>
+        <View key={cells.join()} style={{ ...cardStyles.row, paddingVertical: 1 }}>
           {cells.map((cell, at) => (
             <Text key={at} style={{ width, textAlign: at === 0 ? "left" : "right", fontWeight: i === 0 ? 400 : at === 4 ? 700 : 400, fontSize: i === 0 ? 8.5 : 10 }}>
               {forPaper(cell)}
@@ -37,9 +37,13 @@ export function NumbersCardPdf({ content }: { content: NumbersCardContent }) {
         </View>
       ))}
       <Text style={cardStyles.head}>Each of these alone leaves</Text>
-      {content.shelf.map((row) => (
-        <CardRow key={row.name} {...row} />
-      ))}
+      <View style={{ flexDirection: "row", flexWrap: "wrap", justifyContent: "space-between" }}>
+        {content.shelf.map((row) => (
+          <View key={row.name} style={{ width: "48.5%" }}>
+            <CardRow {...row} />
+          </View>
+        ))}
+      </View>
     </Card>
   );
 }

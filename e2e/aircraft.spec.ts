@@ -23,7 +23,7 @@ test("fit a new aircraft from its handbook, make it current, brief a departure a
   await expect(fit.getByRole("row", { name: /best glide ratio/ })).toContainText("9.20");
   await fit.getByRole("button", { name: "Use this fit" }).click();
   await page.getByRole("tab", { name: "Sink and speed" }).click();
-  await expect(page.getByRole("button", { name: /9\.2:1/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /9\.2:1 \(open/ })).toBeVisible();
   await page.getByRole("button", { name: "Save aircraft" }).click();
   await expect(page.getByText("“Willow S2” is saved and current.")).toBeVisible();
   await expect(page.getByRole("button", { name: /^Aircraft Willow S2/ })).toBeVisible();

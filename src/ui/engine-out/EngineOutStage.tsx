@@ -97,7 +97,7 @@ function Speeds() {
   const mendedSource = { calculation: { name: "one-engine-climb", input: { ...question, deadPropeller: bestPropeller(question), gearDown: false, flap: 0, items: [] } } };
   const cautions = [
     "Estimate for planning and training. The flight manual and your instructor come first; the red and blue lines of its airspeed indicator stay what they are.",
-    margin !== null && margin < 5 && !vmca.stallFirst && "At or below minimum control speed: reduce the power and lower the nose. The sooner the smaller the trouble.",
+    margin !== null && margin < 5 && !vmca.stallFirst && "Near or below minimum control speed: reduce the power and lower the nose. The sooner the smaller the trouble.",
     vmca.stallFirst && "The stall comes before control is lost: practising minimum control speed here ends in a stall with one engine at power, which spins.",
     ledger.over !== null && `The ${ledger.over} would be beyond its limit: this cannot be flown straight.`,
   ].filter((text): text is string => Boolean(text));

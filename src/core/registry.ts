@@ -1,6 +1,7 @@
 // Every calculation by name: the table of contents of the core.
 import { z } from "zod";
 import type { Calculation, Progress } from "./calculation";
+import { accelerateCalculation } from "./calculations/accelerate";
 import { airspeedCalculation } from "./calculations/airspeed";
 import { atmosphereCalculation } from "./calculations/atmosphere";
 import { ceilingsCalculation } from "./calculations/ceilings";
@@ -14,9 +15,11 @@ import { metarCalculation } from "./calculations/metar";
 import { oneEngineClimbCalculation } from "./calculations/one-engine-climb";
 import { pathCalculation } from "./calculations/path";
 import { polarCalculation } from "./calculations/polar";
+import { segmentsCalculation } from "./calculations/segments";
 import { turnCalculation } from "./calculations/turn";
 import { turnbackCalculation } from "./calculations/turnback";
 import { vmcaCalculation } from "./calculations/vmca";
+import { zeroThrustCalculation } from "./calculations/zero-thrust";
 import { type Issue, issuesOf } from "./outcome";
 
 /** In the order in which they are listed. */
@@ -24,7 +27,8 @@ export const CALCULATIONS: readonly Calculation[] = [
   atmosphereCalculation, airspeedCalculation, metarCalculation,
   fitCalculation, polarCalculation, turnCalculation, glideCalculation, pathCalculation,
   turnbackCalculation, departureCalculation, departureChanceCalculation,
-  controlCalculation, vmcaCalculation, oneEngineClimbCalculation, ceilingsCalculation, driftdownCalculation,
+  controlCalculation, vmcaCalculation, oneEngineClimbCalculation, ceilingsCalculation, driftdownCalculation, zeroThrustCalculation,
+  accelerateCalculation, segmentsCalculation,
 ];
 
 /** A result, or every fault of the input. */

@@ -3,7 +3,7 @@ import { asymmetricCase } from "@/core/asymmetric/anchored-case";
 import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
 import { type BankChoice, type ClimbLedger, bestPropeller, climbLedger } from "@/core/asymmetric/climb-ledger";
 import { type ClimbSpeeds, SERVICE_ONE_MPS, ceiling_m, oneEngineSpeeds, zeroSideslip } from "@/core/asymmetric/one-engine-climb";
-import { type ControlLimit, type Vmca, usedShare, vmca } from "@/core/asymmetric/vmca";
+import { CONTROLS, type ControlLimit, type Vmca, usedShare, vmca } from "@/core/asymmetric/vmca";
 import { type VmcaAtAltitude, vmcaCurve } from "@/core/asymmetric/vmca-curve";
 import { type VmcaFactor, vmcaFactors } from "@/core/asymmetric/vmca-factors";
 import { type Outcome, success } from "@/core/outcome";
@@ -31,7 +31,6 @@ export interface EngineOutTables {
 
 /** Altitudes of the curve: sea level to 6,000 m. */
 const CURVE_M = Array.from({ length: 21 }, (_, i) => i * 300);
-const CONTROLS: readonly ControlLimit[] = ["rudder", "aileron", "fin", "pedal"];
 
 /** The part of the worker that the Engine out stage asks. */
 export const engineOutWork = {

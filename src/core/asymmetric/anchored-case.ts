@@ -20,6 +20,12 @@ export function asymmetricCase(question: AsymmetricQuestion): Outcome<Asymmetric
   return success({ ...made.value, cnDeltaR });
 }
 
+/** The same aeroplane in another state of affairs: its rudder's power is known already. @returns failures as `asymmetricCase` without the anchor's */
+export function caseOfSameRudder(question: AsymmetricQuestion, cnDeltaR: number): Outcome<AsymmetricCase> {
+  const made = unanchored(question);
+  return made.ok ? success({ ...made.value, cnDeltaR }) : made;
+}
+
 /** Everything but the rudder's power, which is anchored on the published speed. */
 function unanchored(question: AsymmetricQuestion): Outcome<Omit<AsymmetricCase, "cnDeltaR">> {
   const { aircraft, altitude_m, air } = question;

@@ -4,7 +4,7 @@ import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricQuestion } from "./asymmetric-case";
 import { type Equilibrium, equilibriumAt } from "./equilibrium";
 import { twoEngineClimbAt, zeroSideslip } from "./one-engine-climb";
-import { type ControlLimit, usedShare } from "./vmca";
+import { CONTROLS, type ControlLimit, usedShare } from "./vmca";
 
 /** How it is banked: without sideslip, or by a number into the live engine. */
 export type BankChoice = { readonly kind: "zero-sideslip" } | { readonly kind: "bank"; readonly bank_rad: number };
@@ -35,7 +35,6 @@ export interface ClimbLedger {
   readonly over: ControlLimit | null;
 }
 
-const CONTROLS: readonly ControlLimit[] = ["rudder", "aileron", "fin", "pedal"];
 
 /**
  * Each item is the gain when it alone is mended; the remainder stands under "together", so the ledger adds up.

@@ -31,7 +31,8 @@ export interface Vmca {
   readonly stallFirst: boolean;
 }
 
-const LIMITS: readonly ControlLimit[] = ["rudder", "aileron", "fin", "pedal"];
+/** Every limit. */
+export const CONTROLS: readonly ControlLimit[] = ["rudder", "aileron", "fin", "pedal"];
 
 /** Share of a limit that a state uses; 1 at the limit. */
 export function usedShare(one: AsymmetricCase, state: Equilibrium, limit: ControlLimit): number {
@@ -66,7 +67,7 @@ export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
     const state = equilibriumAt(one, eas_mps, bank);
     return state ? usedShare(one, state, limit) - 1 : Infinity;
   };
-  for (const limit of LIMITS) {
+  for (const limit of CONTROLS) {
     let above = FROM * level;
     if (over(above, limit) >= 0) {
       limits[limit] = { kind: "everywhere" };
@@ -88,12 +89,12 @@ export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
       above = below;
     }
   }
-  const everywhere = LIMITS.find((limit) => limits[limit].kind === "everywhere") ?? null;
+  const everywhere = CONTROLS.find((limit) => limits[limit].kind === "everywhere") ?? null;
   const speedOf = (limit: ControlLimit) => {
     const found = limits[limit];
     return found.kind === "at" ? found.eas_mps : -Infinity;
   };
-  const highest = LIMITS.reduce((best, limit) => (speedOf(limit) > speedOf(best) ? limit : best));
+  const highest = CONTROLS.reduce((best, limit) => (speedOf(limit) > speedOf(best) ? limit : best));
   const eas_mps = everywhere === null && Number.isFinite(speedOf(highest)) ? speedOf(highest) : null;
   return { eas_mps, binding: everywhere ?? (eas_mps === null ? null : highest), limits, stall_mps, stallFirst: everywhere === null && (eas_mps === null || eas_mps <= stall_mps) };
 }

@@ -3,13 +3,12 @@ import { asymmetricCase } from "../asymmetric/anchored-case";
 import { AsymmetricInput, FlightSpeed, LiveBank } from "../asymmetric/asymmetric-input";
 import { equilibriumAt } from "../asymmetric/equilibrium";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
-import { type ControlLimit, usedShare } from "../asymmetric/vmca";
+import { CONTROLS, type ControlLimit, usedShare } from "../asymmetric/vmca";
 import { calculation } from "../calculation";
 import { failure, success } from "../outcome";
 import { WorkingStep } from "../working";
 
 const SOURCE = "lateral equilibrium, linear in sideslip, rudder and aileron";
-const LIMITS: readonly ControlLimit[] = ["rudder", "aileron", "fin", "pedal"];
 
 /** Steady straight flight on one engine at a speed and bank. */
 export const controlCalculation = calculation({
@@ -26,7 +25,7 @@ export const controlCalculation = calculation({
     if (!one.ok) return one;
     const state = bank_rad === null ? zeroSideslip(one.value, eas_mps) : equilibriumAt(one.value, eas_mps, one.value.s * bank_rad);
     if (!state) return failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
-    const used = Object.fromEntries(LIMITS.map((limit) => [limit, usedShare(one.value, state, limit)])) as Record<ControlLimit, number>;
+    const used = Object.fromEntries(CONTROLS.map((limit) => [limit, usedShare(one.value, state, limit)])) as Record<ControlLimit, number>;
     const figure = "control";
     return success({
       bank_rad: one.value.s * state.bank_rad, ball: (one.value.s * state.bank_rad) / (Math.PI / 36), beta_rad: state.beta_rad, rudder_rad: state.rudder_rad, aileron_rad: state.aileron_rad, pedal_N: state.pedal_N, climb_mps: state.climb_mps, used,

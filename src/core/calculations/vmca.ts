@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import { AsymmetricInput, LiveBank } from "../asymmetric/asymmetric-input";
-import { type ControlLimit, vmca } from "../asymmetric/vmca";
+import { CONTROLS, vmca } from "../asymmetric/vmca";
 import { vmcaFactors } from "../asymmetric/vmca-factors";
 import { calculation } from "../calculation";
 import { success } from "../outcome";
@@ -27,13 +27,12 @@ export const vmcaCalculation = calculation({
     if (!one.ok) return one;
     const found = vmca(one.value, bank_rad);
     const figure = "vmca";
-    const limits: readonly ControlLimit[] = ["rudder", "aileron", "fin", "pedal"];
     return success({
       ...found, limits: { ...found.limits }, factors: vmcaFactors(question, bank_rad),
       working: [
         { figure, symbol: "V_MCA,book", meaning: "published, light, aft centre of gravity, 5°, critical engine windmilling, sea level", formula: "", value: one.value.asymmetric.publishedVmca_mps, unit: "m/s", source: "aircraft document" },
         { figure, symbol: "Cnδr", meaning: "rudder power that makes the published speed", formula: "three equations, linear in β, δa, Cnδr", value: one.value.cnDeltaR, unit: "", source: SOURCE },
-        ...limits.map((limit): WorkingStep => {
+        ...CONTROLS.map((limit): WorkingStep => {
           const at = found.limits[limit];
           return { figure, symbol: limit, meaning: `speed at which the ${limit} limit is met`, formula: "", value: at.kind === "at" ? at.eas_mps : at.kind, unit: at.kind === "at" ? "m/s" : "", source: SOURCE };
         }),

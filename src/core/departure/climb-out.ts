@@ -37,10 +37,11 @@ export interface ClimbOut {
 }
 
 /** Rolling friction on a hard dry runway, and the lift carried while rolling. Common practice. */
-const FRICTION = 0.04;
-const ROLLING_CL = 0.4;
+export const FRICTION = 0.04;
+/** @see FRICTION */
+export const ROLLING_CL = 0.4;
 /** Induced drag left in ground effect on the run. */
-const GROUND_EFFECT = 0.7;
+export const GROUND_EFFECT = 0.7;
 /** Lift-off at this many times the stall speed with take-off flap. */
 const LIFT_OFF = 1.1;
 /** Wind on the run is that of this height. */

@@ -1,8 +1,9 @@
 import { z } from "zod";
+import { DEFAULT_TAKE_OFF, TakeOffPlan } from "./take-off-plan";
 
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
 
-/** How a departure of one engine is to be flown and judged. */
+/** How a departure is to be flown and judged. */
 export const DeparturePlan = z.object({
   /** Landing end of the library whose direction is the take-off's; null takes the end of the nearest aerodrome most into the wind. */
   endId: z.string().max(140).nullable(),
@@ -27,6 +28,8 @@ export const DeparturePlan = z.object({
   fixedConsider_m: range(30, 1500, "The fixed heights are 100 to 4,900 ft."),
   /** Altitude that stands for the ground in practice. */
   hardDeck_m: range(300, 4000, "A hard deck is 980 to 13,100 ft."),
+  /** With two engines. */
+  twoEngines: TakeOffPlan.default(DEFAULT_TAKE_OFF),
 });
 
 /** @see DeparturePlan */
@@ -36,5 +39,5 @@ export type DeparturePlan = z.infer<typeof DeparturePlan>;
 export const DEFAULT_DEPARTURE: DeparturePlan = {
   endId: null, intersection_m: 0, flap: null, climb_mps: null, crosswind: null,
   reaction: "hands-off", bank_rad: null, practisedBank_rad: 0.7854, stallMargin: 1.1,
-  requiredChance: 0.9, school: "higher", fixedAhead_m: 152.4, fixedConsider_m: 304.8, hardDeck_m: 914.4,
+  requiredChance: 0.9, school: "higher", fixedAhead_m: 152.4, fixedConsider_m: 304.8, hardDeck_m: 914.4, twoEngines: DEFAULT_TAKE_OFF,
 };

@@ -1,0 +1,53 @@
+import { z } from "zod";
+import { calculation } from "../calculation";
+import { success } from "../outcome";
+import { accelerate, balancedFailure_mps } from "../take-off/accelerate";
+import { phases } from "../take-off/phases";
+import { TakeOffInput, takeOffDay } from "../take-off/take-off-day";
+import { WorkingStep } from "../working";
+
+const MODEL = "point mass, steps of 0.1 s on the runway and 0.25 s in the air";
+
+/** Accelerate-stop and accelerate-go, and what to do by phase. */
+export const accelerateCalculation = calculation({
+  name: "accelerate",
+  question: "An engine stops during the take-off: how far to stop, how far to go, and between which heights does which work?",
+  sources: ["Newton’s law for a point mass in wind", "14 CFR 23.51 and 23.53 before 2017, 25.107, 25.113 (memory)"],
+  input: TakeOffInput.strict(),
+  output: z.object({
+    failure_mps: z.number(), action_mps: z.number(), stop_m: z.number(), stopSpare_m: z.number(), go_m: z.number().nullable(), goSpare_m: z.number().nullable(), balanced_mps: z.number(),
+    vmca_mps: z.number().nullable(), rotation_mps: z.number(), screen_mps: z.number(), oneEngine_mps: z.number(),
+    landUntil_m: z.number().nullable(), goFrom_m: z.number().nullable(), working: z.array(WorkingStep),
+  }),
+  run(input) {
+    const made = takeOffDay(input);
+    if (!made.ok) return made;
+    const day = made.value;
+    const balanced = balancedFailure_mps(day);
+    if (!balanced.ok) return balanced;
+    const found = accelerate(day, input.plan.failure_mps ?? (day.jet ? balanced.value : day.speeds.rotation_mps));
+    if (!found.ok) return found;
+    const by = phases(day);
+    if (!by.ok) return by;
+    const { failure_mps, action_mps, stopX_m, stopSpare_m, goX_m, goSpare_m, failureX_m } = found.value;
+    const { vmca_mps, rotation_mps, screen_mps, oneEngine_mps, stall_mps } = day.speeds;
+    const speed = (figure: string, symbol: string, meaning: string, formula: string, value: number | null): WorkingStep => ({ figure, symbol, meaning, formula, value: value ?? "none", unit: value === null ? "" : "m/s", source: "14 CFR 23.51 before 2017, 25.107 (memory)" });
+    return success({
+      failure_mps, action_mps, stop_m: stopX_m - input.intersection_m, stopSpare_m, go_m: goX_m === null ? null : goX_m - input.intersection_m, goSpare_m, balanced_mps: balanced.value,
+      vmca_mps, rotation_mps, screen_mps, oneEngine_mps, landUntil_m: by.value.landUntil_m, goFrom_m: by.value.goFrom_m,
+      working: [
+        speed("speeds", "V_S", "stall with take-off flap", "√(2W/(ρ0·S·CLmax))", stall_mps),
+        speed("speeds", "V_MCA", "today, gear down, windmilling, 5°", "the highest speed at which a control reaches its stop", vmca_mps),
+        speed("speeds", "V_R", "rotation", day.jet ? "max(1.05·V_MCA, 0.96·V_2)" : "max(1.05·V_MCA, 1.1·V_S)", rotation_mps),
+        speed("speeds", day.jet ? "V_2" : "V_50", "at the screen", "max(1.1·V_MCA, 1.2·V_S)", screen_mps),
+        speed("speeds", day.jet ? "V_FTO" : "V_YSE", "one engine, mended", day.jet ? "1.25·V_S clean" : "best rate", oneEngine_mps),
+        { figure: "stop", symbol: "x_f", meaning: "the engine stops here", formula: "Σ V·Δt", value: failureX_m, unit: "m", source: MODEL },
+        { figure: "stop", symbol: "a", meaning: "acceleration on the runway", formula: "g[(T − D)/W − μ(1 − L/W)], μ 0.04", value: "each 0.1 s", unit: "", source: MODEL },
+        { figure: "stop", symbol: "x_s", meaning: "it stands here", formula: "x_a + V²/(2·N·g)", value: stopX_m, unit: "m", source: MODEL },
+        { figure: "go", symbol: "x_g", meaning: `the ${day.jet ? "35" : "50"} ft screen is passed here on one engine`, formula: "half of the climb left gathers speed", value: goX_m ?? "never", unit: goX_m === null ? "" : "m", source: MODEL },
+        { figure: "land", symbol: "h", meaning: "up to this height it can land on the runway left", formula: "energy height at the glide with gear and flap, flare, roll", value: by.value.landUntil_m ?? "none", unit: by.value.landUntil_m === null ? "" : "m", source: MODEL },
+        { figure: "climb", symbol: "h", meaning: "from this height up it climbs away on one engine", formula: "never slower than V_MCA and the stall, over every obstacle", value: by.value.goFrom_m ?? "none", unit: by.value.goFrom_m === null ? "" : "m", source: MODEL },
+      ],
+    });
+  },
+});

@@ -1,0 +1,81 @@
+import { type Outcome, success } from "../outcome";
+import { type RollState, braked, rollOn, standing, tasOnRunway } from "./ground-roll";
+import type { TakeOffDay } from "./take-off-day";
+import { type TakeOffPath, atRotation, takeOffPath } from "./take-off-path";
+
+/** Accelerate, and stop or go, when an engine stops at a speed on the runway. Distances are from the beginning of the runway. */
+export interface Accelerate {
+  readonly failure_mps: number;
+  /** Equivalent airspeed when the first action comes. */
+  readonly action_mps: number;
+  readonly failureX_m: number;
+  readonly actionX_m: number;
+  readonly stopX_m: number;
+  /** Runway left after the stop; negative runs off the end. */
+  readonly stopSpare_m: number;
+  /** Where the screen is passed on one engine; null when it never is. */
+  readonly goX_m: number | null;
+  /** Runway left at the screen. */
+  readonly goSpare_m: number | null;
+  /** The way on one engine; null when it does not even come to rotation. */
+  readonly path: TakeOffPath | null;
+}
+
+/**
+ * Both for a failure at an equivalent airspeed, up to rotation.
+ *
+ * @returns failures of the roll
+ */
+export function accelerate(day: TakeOffDay, failure_mps: number): Outcome<Accelerate> {
+  const { input } = day;
+  const failTas_mps = tasOnRunway(day, failure_mps);
+  const failed = rollOn(day, standing(day), 2, (state) => state.tas_mps >= failTas_mps);
+  if (!failed.ok) return failed;
+  const acted = reacted(day, failed.value);
+  const stop = braked(day, acted);
+  const scale = failure_mps / failTas_mps;
+  const rotating = rollOn(day, failed.value, 1, atRotation(day));
+  const path = rotating.ok ? takeOffPath(day, rotating.value, { kind: "on-runway", time_s: failed.value.time_s }, 0) : null;
+  const screen = path?.events.find((event) => event.kind === "screen")?.point ?? null;
+  return success({
+    failure_mps, action_mps: acted.tas_mps * scale,
+    failureX_m: failed.value.x_m, actionX_m: acted.x_m, stopX_m: stop.x_m, stopSpare_m: input.runway.length_m - stop.x_m,
+    goX_m: screen && screen.x_m, goSpare_m: screen && input.runway.length_m - screen.x_m, path,
+  });
+}
+
+/** Until the first action it rolls on with one engine, or no faster than it was when that does not push any more. */
+function reacted(day: TakeOffDay, from: RollState): RollState {
+  const { recognition_s } = day.input.plan;
+  const rolled = rollOn(day, from, 1, (state) => state.time_s >= from.time_s + recognition_s - 1e-6);
+  return rolled.ok ? rolled.value : { ...from, x_m: from.x_m + from.tas_mps * recognition_s, time_s: from.time_s + recognition_s };
+}
+
+/** Halvings that settle the balanced speed within a hundredth of a metre a second. */
+const HALVINGS = 12;
+/** Lowest failure speed that is looked at, over rotation. */
+const SLOWEST = 0.5;
+
+/**
+ * The failure speed at which stopping and going take the same distance.
+ *
+ * @returns rotation speed when stopping from there is shorter still; failures of the roll
+ */
+export function balancedFailure_mps(day: TakeOffDay): Outcome<number> {
+  const longer = (failure_mps: number): Outcome<number> => {
+    const found = accelerate(day, failure_mps);
+    return found.ok ? success(found.value.stopX_m - (found.value.goX_m ?? Infinity)) : found;
+  };
+  let [low, high] = [SLOWEST * day.speeds.rotation_mps, day.speeds.rotation_mps];
+  const atHigh = longer(high);
+  if (!atHigh.ok) return atHigh;
+  if (atHigh.value <= 0) return success(high);
+  for (let i = 0; i < HALVINGS; i += 1) {
+    const middle = (low + high) / 2;
+    const found = longer(middle);
+    if (!found.ok) return found;
+    if (found.value <= 0) low = middle;
+    else high = middle;
+  }
+  return success((low + high) / 2);
+}

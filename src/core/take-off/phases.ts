@@ -1,0 +1,105 @@
+// What to do when an engine stops, by how far the take-off has come: stop, land on what is left, land ahead, go on.
+import { deadDragArea_m2 } from "../asymmetric/engine-force";
+import { airSample, readAir } from "../departure/air-column";
+import { type LandingBody, landingRoll } from "../departure/landing-roll";
+import { type Outcome, success } from "../outcome";
+import { G0, RHO0 } from "../quantities/constants";
+import { clearances } from "./obstacle-clearance";
+import { rollOn, standing } from "./ground-roll";
+import type { TakeOffDay } from "./take-off-day";
+import { PATH_TOP_M, type PathPoint, type TakeOffPath, atRotation, takeOffPath } from "./take-off-path";
+
+/** A failure in the air at a height. */
+export interface FailureInAir {
+  readonly height_m: number;
+  readonly at: PathPoint;
+  /** Runway left after landing straight on; negative runs off the end. */
+  readonly landSpare_m: number;
+  /** It climbs away on one engine over everything listed, never slower than the stall or minimum control speed. */
+  readonly goes: boolean;
+  /** Lowest that it sinks to after the failure. */
+  readonly lowest_m: number;
+  /** Slowest equivalent airspeed after the failure. */
+  readonly slowest_mps: number;
+  readonly path: TakeOffPath;
+}
+
+/** The take-off on both engines, and what a failure does at each height. */
+export interface Phases {
+  readonly both: TakeOffPath;
+  /** Height from which the gear comes up: from there no landing on the runway fits any more. */
+  readonly gearUp_m: number;
+  readonly failures: readonly FailureInAir[];
+  /** Up to here it can land on the runway that is left; null when not even at lift-off. */
+  readonly landUntil_m: number | null;
+  /** From here on, at every height above, it climbs away; null when it does at none. */
+  readonly goFrom_m: number | null;
+}
+
+/** Heights of failure, m: closer near the ground. */
+const HEIGHTS_M = [1, 4, 8, 12, 16, 20, 25, 30, 40, 50, 60, 75, 90, 120, 150, 200, 250, 300];
+/** The gear's height is looked for in steps, m. */
+const GEAR_STEP_M = 3;
+/** Sinking back to less than this over the runway is not going on. */
+const LOWEST_M = 5;
+/** What counts as no sinking at all, m. */
+const NO_SINK_M = 0.5;
+
+/**
+ * The phases of a take-off.
+ *
+ * @returns failures of the roll
+ */
+export function phases(day: TakeOffDay): Outcome<Phases> {
+  const roll = rollOn(day, standing(day), 2, atRotation(day));
+  if (!roll.ok) return roll;
+  const low = takeOffPath(day, roll.value, { kind: "never" }, PATH_TOP_M);
+  const gearUp_m = gearHeight_m(day, low);
+  const both = takeOffPath(day, roll.value, { kind: "never" }, gearUp_m);
+  const failures = HEIGHTS_M.map((height_m): FailureInAir => {
+    const path = takeOffPath(day, roll.value, { kind: "height", height_m }, gearUp_m);
+    const at = path.events.find((event) => event.kind === "failure")?.point ?? path.points[path.points.length - 1];
+    const after = path.points.filter((point) => point.time_s > at.time_s);
+    const lowest_m = after.reduce((least, point) => Math.min(least, point.height_m), height_m);
+    const slowest_mps = after.reduce((least, point) => Math.min(least, point.eas_mps), at.eas_mps);
+    const controlled = slowest_mps >= Math.max(day.speeds.vmca_mps ?? 0, day.speeds.stall_mps);
+    const clear = clearances(path, day.input.plan.obstacles, 0).every(({ over_m }) => over_m === null || over_m >= day.input.plan.clearance_m);
+    return { height_m, at, path, lowest_m, slowest_mps, landSpare_m: landingSpare_m(day, at), goes: path.climbs && clear && controlled && lowest_m >= Math.min(LOWEST_M, height_m - NO_SINK_M) };
+  });
+  // Going on must hold at every height above, landing at every height below.
+  const lastNot = failures.findLastIndex((found) => !found.goes);
+  const firstLong = failures.findIndex((found) => found.landSpare_m < 0);
+  const landable = firstLong < 0 ? failures : failures.slice(0, firstLong);
+  return success({
+    both, gearUp_m, failures,
+    landUntil_m: landable.length === 0 ? null : landable[landable.length - 1].height_m,
+    goFrom_m: lastNot === failures.length - 1 ? null : failures[lastNot + 1].height_m,
+  });
+}
+
+/** First height of the climb with the gear down at which no landing on the runway fits. */
+function gearHeight_m(day: TakeOffDay, low: TakeOffPath): number {
+  for (let height_m = GEAR_STEP_M; height_m < PATH_TOP_M; height_m += GEAR_STEP_M) {
+    const at = low.points.find((point) => point.height_m >= height_m);
+    if (!at || landingSpare_m(day, at) < 0) return height_m;
+  }
+  return PATH_TOP_M;
+}
+
+/**
+ * Runway left after closing both throttles and landing straight on, from a moment of the climb.
+ *
+ * During the recognition it goes on level at its speed; then the distance is that of the energy height h + (V² − Vapp²)/(2g) at the
+ * glide of the flap that is out, gear down, both propellers windmilling; flare and roll.
+ */
+export function landingSpare_m(day: TakeOffDay, at: PathPoint): number {
+  const { input, braking } = day;
+  const one = day.at(at.height_m, { flap: day.flap, gearDown: true });
+  const dead = deadDragArea_m2(input.aircraft, day.jet ? "none" : "windmilling") ?? 0;
+  const air = readAir(day.air, at.height_m, airSample());
+  const body: LandingBody = { wingLoading: one.weight_N / one.wing.area_m2, clMax: one.clMax, steepCd0: one.cd0 + (2 * dead) / one.wing.area_m2, k: one.k };
+  const roll = landingRoll(body, air.density, air.along_mps, braking);
+  const tas_mps = at.eas_mps * Math.sqrt(RHO0 / air.density);
+  const energyHeight_m = Math.max(0, at.height_m + (tas_mps ** 2 - roll.approachTas_mps ** 2) / (2 * G0));
+  return input.runway.length_m - (at.x_m + input.plan.recognition_s * (tas_mps + air.along_mps) + energyHeight_m * roll.steepRatio + roll.flare_m + roll.roll_m);
+}

@@ -1,0 +1,126 @@
+// A take-off with two engines of which one may stop: speeds, the roll, the climb, and what to do in each phase.
+// This folder: accelerate-stop and accelerate-go, one-engine path, phases, take-off segments and mass limits of jets, brief. Not here:
+// runway slope, wet runways, minimum control speed on the ground, brake energy and tyre limits, retraction of flap while climbing
+// away with both engines. Method: flight as a point mass, flight-mechanics textbooks.
+import { z } from "zod";
+import { AircraftDocument } from "../aircraft/aircraft-document";
+import { WindColumn, windProfile } from "../air/wind";
+import { asymmetricCase, caseOfSameRudder } from "../asymmetric/anchored-case";
+import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
+import { bestPropeller } from "../asymmetric/climb-ledger";
+import { oneEngineSpeeds, stallEas_mps } from "../asymmetric/one-engine-climb";
+import { vmca } from "../asymmetric/vmca";
+import { type AirColumn, airColumn } from "../departure/air-column";
+import { brakingOn } from "../departure/departure-day";
+import { LandingEnd } from "../landing/landing-end";
+import { type Outcome, failure, success } from "../outcome";
+import { SituationDocument } from "../situation/situation-document";
+import { DEFAULT_TAKE_OFF, TakeOffPlan } from "../situation/take-off-plan";
+
+/** What a take-off needs to know. */
+export const TakeOffInput = z.object({
+  aircraft: AircraftDocument,
+  mass_kg: SituationDocument.shape.mass_kg,
+  centreOfGravity: SituationDocument.shape.centreOfGravity,
+  air: SituationDocument.shape.air,
+  wind: WindColumn,
+  /** The runway in the direction of take-off. */
+  runway: LandingEnd,
+  intersection_m: z.number().min(0).max(6000),
+  /** Index into the aircraft's flaps; null takes its take-off flap. */
+  flap: z.int().min(0).max(7).nullable(),
+  failed: z.enum(["left", "right"]).default("left"),
+  plan: TakeOffPlan.default(DEFAULT_TAKE_OFF),
+});
+
+/** @see TakeOffInput */
+export type TakeOffInput = z.infer<typeof TakeOffInput>;
+
+/** Equivalent airspeeds of the take-off, m/s. */
+export interface TakeOffSpeeds {
+  readonly stall_mps: number;
+  /** Today, 5° into the live engine, gear down, windmilling; null when no control limit is met. */
+  readonly vmca_mps: number | null;
+  readonly rotation_mps: number;
+  /** At the screen, and until the flap comes up: V_50, V_2. */
+  readonly screen_mps: number;
+  /** Climb on one engine: V_YSE, or for jets the final take-off speed. */
+  readonly oneEngine_mps: number;
+  readonly bothEngines_mps: number;
+  readonly vsse_mps: number | null;
+  readonly flapUp_mps: number;
+}
+
+/** Everything that the questions of one take-off share. */
+export interface TakeOffDay {
+  readonly input: TakeOffInput;
+  readonly jet: boolean;
+  readonly flap: number;
+  readonly air: AirColumn;
+  readonly braking: number;
+  readonly speeds: TakeOffSpeeds;
+  /** Height of the screen, m: 50 ft, for jets 35 ft. 14 CFR 23.53 before 2017, 25.113 (memory). */
+  readonly screen_m: number;
+  /** The case at a height above the runway and a configuration. */
+  readonly at: (height_m: number, change: Partial<AsymmetricQuestion>) => AsymmetricCase;
+}
+
+/** Rotation over minimum control speed and stall; speed at the screen over both. 14 CFR 23.51 before 2017, 25.107 (memory). */
+const ROTATION = { vmca: 1.05, stall: 1.1 };
+const SCREEN = { vmca: 1.1, stall: 1.2 };
+/** A jet is rotated so much under V_2 that it has V_2 at the screen on one engine. Common practice. */
+const JET_ROTATION = 0.96;
+/** Final take-off speed of a jet, and flap-up speed, over the clean stall. 14 CFR 25.107, 25.121 (memory) for the first. */
+const FINAL = 1.25;
+const FLAP_UP = 1.2;
+const BANK_RAD = (5 * Math.PI) / 180;
+/** Air is tabulated to this height above the runway, m. */
+const AIR_TOP_M = 1500;
+
+/**
+ * Sets up a take-off.
+ *
+ * @returns failures of the case (`not_a_twin`, `outside_atmosphere`, …), `no_such_flap`, `mass_outside`, `wind` failures
+ */
+export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
+  const { aircraft, runway, plan, mass_kg } = input;
+  const flap = input.flap ?? aircraft.polar?.takeOffFlap ?? 0;
+  if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg)) return failure("mass_outside", `${aircraft.name} is flown at ${Math.round(aircraft.mass.minimum_kg)} to ${Math.round(aircraft.mass.maximum_kg)} kg.`, "mass_kg");
+  const jet = aircraft.engines.kind === "jet";
+  const base: AsymmetricQuestion = { aircraft, mass_kg, centreOfGravity: input.centreOfGravity, altitude_m: runway.elevation_m, air: input.air, flap, gearDown: true, items: [], deadPropeller: jet ? "none" : "windmilling", failed: input.failed, setting: 1 };
+  const first = asymmetricCase(base);
+  if (!first.ok) return first;
+  const top = asymmetricCase({ ...base, altitude_m: runway.elevation_m + AIR_TOP_M });
+  if (!top.ok) return top;
+  const wind = windProfile(input.wind, runway.elevation_m);
+  if (!wind.ok) return wind;
+  // Within heights and configurations that were tried above nothing fails any more.
+  const at = (height_m: number, change: Partial<AsymmetricQuestion>): AsymmetricCase => {
+    const one = caseOfSameRudder({ ...base, altitude_m: runway.elevation_m + Math.min(Math.max(height_m, 0), AIR_TOP_M), ...change }, first.value.cnDeltaR);
+    if (!one.ok) throw new Error(`takeOffDay: expected a case, got ${one.issue.message}`);
+    return one.value;
+  };
+  const stall_mps = stallEas_mps(first.value, 0);
+  const control = vmca(first.value, BANK_RAD);
+  if (control.binding !== null && control.eas_mps === null) return failure("no_control", "With one engine stopped and the other at full power a control is beyond its stop at every speed.", "mass_kg");
+  const vmca_mps = control.eas_mps;
+  const mended = at(0, { gearDown: false, flap: 0, deadPropeller: bestPropeller({ aircraft }) });
+  const cleanStall_mps = stallEas_mps(mended, 0);
+  const screen_mps = Math.max(SCREEN.vmca * (vmca_mps ?? 0), SCREEN.stall * stall_mps);
+  const rotation_mps = plan.rotation_mps ?? Math.max(ROTATION.vmca * (vmca_mps ?? 0), jet ? JET_ROTATION * screen_mps : ROTATION.stall * stall_mps);
+  if (!(rotation_mps >= stall_mps)) return failure("rotates_stalled", `Rotation at ${rotation_mps.toFixed(1)} m/s is below the stall (${stall_mps.toFixed(1)} m/s).`, "plan.rotation_mps");
+  return success({
+    input, jet, flap, at,
+    air: airColumn(input.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M),
+    braking: brakingOn(runway.surface),
+    screen_m: jet ? 10.668 : 15.24,
+    speeds: {
+      stall_mps, vmca_mps, rotation_mps,
+      screen_mps: Math.max(screen_mps, rotation_mps),
+      oneEngine_mps: jet ? FINAL * cleanStall_mps : oneEngineSpeeds(mended).rate.eas_mps,
+      bothEngines_mps: Math.max(aircraft.handbook.vy_mps ?? FINAL * cleanStall_mps, screen_mps),
+      vsse_mps: aircraft.handbook.vsse_mps,
+      flapUp_mps: FLAP_UP * cleanStall_mps,
+    },
+  });
+}

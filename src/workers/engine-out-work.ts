@@ -1,12 +1,22 @@
 // One-engine flight as the worker offers it: what moves with a slider at once, and what may take a moment longer. No formulas here.
 import { asymmetricCase } from "@/core/asymmetric/anchored-case";
 import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
-import { type BankChoice, type ClimbLedger, bestPropeller, climbLedger } from "@/core/asymmetric/climb-ledger";
+import { type BeforeFeathering, beforeFeathering } from "@/core/asymmetric/before-feathering";
+import { type BelowVmca, belowVmca } from "@/core/asymmetric/below-vmca";
+import { type CeilingAtMass, type ClimbAtHeight, type ClimbTo, type SpeedsRow, ceilingsByMass, climbByHeight, climbTo, mendedOf, speedsTable } from "@/core/asymmetric/climb-by-height";
+import { type BankChoice, type ClimbLedger, climbLedger } from "@/core/asymmetric/climb-ledger";
+import { type ControlForces, controlForces } from "@/core/asymmetric/control-forces";
+import { type Demonstration, type DemonstrationPlan, demonstration } from "@/core/asymmetric/demonstration";
+import { deadDragArea_m2 } from "@/core/asymmetric/engine-force";
 import { type ClimbSpeeds, SERVICE_ONE_MPS, ceiling_m, oneEngineSpeeds, zeroSideslip } from "@/core/asymmetric/one-engine-climb";
+import { type RudderAtSpeed, rudderBySpeed } from "@/core/asymmetric/rudder-by-speed";
 import { CONTROLS, type ControlLimit, type Vmca, usedShare, vmca } from "@/core/asymmetric/vmca";
-import { type VmcaAtAltitude, vmcaCurve } from "@/core/asymmetric/vmca-curve";
+import { type VmcaAtAltitude, type VmcaAtBank, vmcaByBank, vmcaCurve } from "@/core/asymmetric/vmca-curve";
 import { type VmcaFactor, vmcaFactors } from "@/core/asymmetric/vmca-factors";
+import { type ZeroThrust, zeroThrust } from "@/core/asymmetric/zero-thrust";
+import { type GaugeMoment, type GaugeQuestion, gaugeHistory, sinkOnNone_mps } from "@/core/identify/gauge-history";
 import { type Outcome, success } from "@/core/outcome";
+import { radians } from "@/core/quantities/angle";
 
 /** What moves with a slider. */
 export interface EngineOutNow {
@@ -19,18 +29,45 @@ export interface EngineOutNow {
   readonly zeroSideslip_rad: number | null;
   /** Share used of each control's stop. */
   readonly used: Readonly<Record<ControlLimit, number>>;
+  readonly forces: ControlForces;
+  /** +1 with the right engine live. */
+  readonly s: 1 | -1;
 }
 
 /** What may take a moment longer. */
 export interface EngineOutTables {
   readonly factors: readonly VmcaFactor[];
   readonly curve: readonly VmcaAtAltitude[];
+  readonly byBank: readonly VmcaAtBank[];
+  readonly rudder: readonly RudderAtSpeed[];
+  readonly byHeight: readonly ClimbAtHeight[];
   readonly service: Outcome<number>;
   readonly absolute: Outcome<number>;
+  readonly took_ms: number;
 }
 
-/** Altitudes of the curve: sea level to 6,000 m. */
+/** Speeds by height and mass, ceilings by mass, zero thrust. */
+export interface EngineOutCard {
+  readonly rows: readonly SpeedsRow[];
+  readonly ceilings: readonly CeilingAtMass[];
+  readonly zero: Outcome<ZeroThrust>;
+}
+
+/** The minute after a fault, and what shutting down the wrong engine would cost. */
+export interface IdentifyAnswer {
+  readonly moments: readonly GaugeMoment[];
+  /** Pedal with the engine wholly dead. */
+  readonly full_N: number;
+  readonly sinkOnNone_mps: number;
+}
+
+/** Altitudes of the curve: sea level to 6,000 m; of the climb; of the card. */
 const CURVE_M = Array.from({ length: 21 }, (_, i) => i * 300);
+const CLIMB_M = Array.from({ length: 13 }, (_, i) => i * 304.8);
+const CARD_M = [0, 609.6, 1219.2, 1828.8, 2438.4];
+const BANKS_RAD = Array.from({ length: 13 }, (_, i) => radians(i - 3));
+/** Speeds of the rudder's table, over the stall. */
+const RUDDER_SPEEDS = [1.15, 1.25, 1.35, 1.45, 1.6, 1.8, 2, 2.2];
 
 /** The part of the worker that the Engine out stage asks. */
 export const engineOutWork = {
@@ -38,7 +75,7 @@ export const engineOutWork = {
   engineOutNow(question: AsymmetricQuestion, bank: BankChoice, eas_mps: number | null): Outcome<EngineOutNow> {
     const one = asymmetricCase(question);
     if (!one.ok) return one;
-    const mended = asymmetricCase({ ...question, deadPropeller: bestPropeller(question), gearDown: false, flap: 0, items: [] });
+    const mended = asymmetricCase(mendedOf(question));
     if (!mended.ok) return mended;
     const speeds = oneEngineSpeeds(mended.value);
     const speed = eas_mps ?? speeds.rate.eas_mps;
@@ -47,14 +84,53 @@ export const engineOutWork = {
     const straight = zeroSideslip(one.value, speed);
     const { state } = ledger.value;
     return success({
-      eas_mps: speed, speeds, ledger: ledger.value,
+      eas_mps: speed, speeds, ledger: ledger.value, s: one.value.s, forces: controlForces(one.value, state),
       vmca: vmca(one.value, bank.kind === "bank" ? bank.bank_rad : one.value.s * (straight?.bank_rad ?? 0)),
       zeroSideslip_rad: straight && one.value.s * straight.bank_rad,
       used: Object.fromEntries(CONTROLS.map((control) => [control, usedShare(one.value, state, control)])) as Record<ControlLimit, number>,
     });
   },
 
-  engineOutTables(question: AsymmetricQuestion, bank_rad: number): EngineOutTables {
-    return { factors: vmcaFactors(question, bank_rad), curve: vmcaCurve(question, bank_rad, CURVE_M), service: ceiling_m(question, SERVICE_ONE_MPS, 1), absolute: ceiling_m(question, 0, 1) };
+  engineOutTables(question: AsymmetricQuestion, bank_rad: number, stall_mps: number): EngineOutTables {
+    const began = performance.now();
+    const rudder = rudderBySpeed(question, RUDDER_SPEEDS.map((ratio) => ratio * stall_mps));
+    return {
+      factors: vmcaFactors(question, bank_rad), curve: vmcaCurve(question, bank_rad, CURVE_M), byBank: vmcaByBank(question, BANKS_RAD),
+      rudder: rudder.ok ? rudder.value : [], byHeight: climbByHeight(question, CLIMB_M),
+      service: ceiling_m(question, SERVICE_ONE_MPS, 1), absolute: ceiling_m(question, 0, 1),
+      took_ms: performance.now() - began,
+    };
+  },
+
+  engineOutCard(question: AsymmetricQuestion, bank_rad: number, eas_mps: number): EngineOutCard {
+    const { maximum_kg, minimum_kg } = question.aircraft.mass;
+    const masses = [maximum_kg, (maximum_kg + minimum_kg) / 2, minimum_kg];
+    return { rows: speedsTable(question, bank_rad, CARD_M, masses), ceilings: ceilingsByMass(question, masses), zero: zeroThrust(question, eas_mps) };
+  },
+
+  /** @param bank - as flown */
+  engineOutWait(question: AsymmetricQuestion, bank: BankChoice, eas_mps: number, wait_s: number): Outcome<BeforeFeathering> {
+    return beforeFeathering({ ...question, eas_mps, bank }, wait_s);
+  },
+
+  engineOutClimbTo(question: AsymmetricQuestion, altitude_m: number): Outcome<ClimbTo | null> {
+    return climbTo(question, altitude_m);
+  },
+
+  engineOutBelow(question: AsymmetricQuestion, eas_mps: number, bank_rad: number): Outcome<BelowVmca> {
+    return belowVmca(question, eas_mps, bank_rad);
+  },
+
+  engineOutDemonstration(question: AsymmetricQuestion, plan: DemonstrationPlan): Outcome<Demonstration> {
+    return demonstration(question, plan);
+  },
+
+  engineOutIdentify(asked: GaugeQuestion): Outcome<IdentifyAnswer> {
+    const moments = gaugeHistory(asked);
+    if (!moments.ok) return moments;
+    const jet = asked.question.aircraft.engines.kind === "jet";
+    const one = asymmetricCase({ ...asked.question, deadPropeller: jet ? "none" : "windmilling", failed: asked.engine });
+    if (!one.ok) return one;
+    return success({ moments: moments.value, full_N: zeroSideslip(one.value, asked.eas_mps)?.pedal_N ?? 0, sinkOnNone_mps: sinkOnNone_mps(one.value, asked.eas_mps, deadDragArea_m2(asked.question.aircraft, mendedOf(asked.question).deadPropeller) ?? one.value.deadArea_m2) });
   },
 };

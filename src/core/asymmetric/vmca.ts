@@ -49,6 +49,11 @@ export function usedShare(one: AsymmetricCase, state: Equilibrium, limit: Contro
   }
 }
 
+/** A control is beyond its limit, or nothing holds it. */
+function exceeded(one: AsymmetricCase, state: Equilibrium | null, limit: ControlLimit): boolean {
+  return state === null || usedShare(one, state, limit) >= 1;
+}
+
 /**
  * Minimum control speed in the air for a bank into the live engine.
  *
@@ -62,32 +67,26 @@ export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
   const bank = one.s * bank_rad;
   const stall_mps = stallEas_mps(one, bank_rad);
   const level = stallEas_mps(one, 0);
-  const limits = {} as Record<ControlLimit, LimitSpeed>;
-  const over = (eas_mps: number, limit: ControlLimit) => {
-    const state = equilibriumAt(one, eas_mps, bank);
-    return state ? usedShare(one, state, limit) - 1 : Infinity;
-  };
-  for (const limit of CONTROLS) {
-    let above = FROM * level;
-    if (over(above, limit) >= 0) {
-      limits[limit] = { kind: "everywhere" };
-      continue;
-    }
-    limits[limit] = { kind: "never" };
-    for (let ratio = FROM - STEP; ratio >= TO; ratio -= STEP) {
-      const below = ratio * level;
-      if (over(below, limit) >= 0) {
-        let [low, high] = [below, above];
-        for (let i = 0; i < HALVINGS; i += 1) {
-          const middle = (low + high) / 2;
-          if (over(middle, limit) >= 0) low = middle;
-          else high = middle;
-        }
-        limits[limit] = { kind: "at", eas_mps: high };
-        break;
+  const limits: Record<ControlLimit, LimitSpeed> = { rudder: { kind: "never" }, aileron: { kind: "never" }, fin: { kind: "never" }, pedal: { kind: "never" } };
+  const over = (eas_mps: number, limit: ControlLimit) => exceeded(one, equilibriumAt(one, eas_mps, bank), limit);
+  // All limits on one way down: the equilibrium is the same for each.
+  let open = CONTROLS;
+  let above = FROM * level;
+  for (let ratio = FROM; ratio >= TO && open.length > 0; ratio -= STEP) {
+    const below = ratio * level;
+    const state = equilibriumAt(one, below, bank);
+    const met = open.filter((limit) => exceeded(one, state, limit));
+    for (const limit of met) {
+      let [low, high] = [below, above];
+      for (let i = 0; i < HALVINGS; i += 1) {
+        const middle = (low + high) / 2;
+        if (over(middle, limit)) low = middle;
+        else high = middle;
       }
-      above = below;
+      limits[limit] = ratio === FROM ? { kind: "everywhere" } : { kind: "at", eas_mps: high };
     }
+    if (met.length > 0) open = open.filter((limit) => !met.includes(limit));
+    above = below;
   }
   const everywhere = CONTROLS.find((limit) => limits[limit].kind === "everywhere") ?? null;
   const speedOf = (limit: ControlLimit) => {

@@ -1,5 +1,5 @@
 // Units at the edges: every kind of quantity with the units a pilot may choose. Inside the core everything is SI.
-import { KG_PER_LB, M_PER_FT, M_PER_NMI, M_PER_SM, MPS_PER_KT, PA_PER_INHG, ZERO_CELSIUS_K } from "./constants";
+import { G0, KG_PER_LB, M_PER_FT, M_PER_NMI, M_PER_SM, MPS_PER_KT, PA_PER_INHG, ZERO_CELSIUS_K } from "./constants";
 
 /** SI value = shown · factor + offset. */
 interface Unit {
@@ -51,6 +51,11 @@ export const UNITS = {
     fpm: { label: "ft/min", factor: M_PER_FT / 60, digits: 0, step: 10 },
     mps: { label: "m/s", factor: 1, digits: 1 },
   },
+  force: {
+    lbf: { label: "lbf", factor: KG_PER_LB * G0, digits: 0 },
+    daN: { label: "daN", factor: 10, digits: 0 },
+    N: { label: "N", factor: 1, digits: 0, step: 10 },
+  },
 } as const satisfies Record<string, Record<string, Unit>>;
 
 /** A kind of quantity with a choice of units. */
@@ -69,6 +74,7 @@ export const DEFAULT_UNITS: UnitChoice = {
   pressure: "hPa",
   temperature: "degC",
   verticalSpeed: "fpm",
+  force: "lbf",
 };
 
 /** The unit's entry; the default one when the name is unknown (a stored choice of an older version). */

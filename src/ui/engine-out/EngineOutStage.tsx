@@ -10,15 +10,17 @@ import { StageTabList, StageView } from "@/ui/shell/StageTabs";
 import { useAircraft } from "@/ui/shell/library";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
-import { ClimbLedgerDrawing } from "./ClimbLedgerDrawing";
+import { ClimbView } from "./ClimbView";
 import { ControlView } from "./ControlView";
+import { IdentifyAnswering, IdentifyView } from "./IdentifyView";
+import { PracticeView } from "./PracticeView";
+import { SpeedsView } from "./SpeedsView";
 import { TrialSwitches } from "./TrialSwitches";
-import { useEngineOut } from "./engine-out-store";
-import { ledgerRows } from "./ledger-rows";
+import { flownBank_rad, useEngineOut } from "./engine-out-store";
 import { useEngineOutAnswer, useEngineOutQuestion } from "./useEngineOutAnswer";
 
-const VIEWS = ["climb", "control"] as const;
-const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = { climb: "Climb ledger", control: "Control" };
+const VIEWS = ["climb", "control", "speeds", "identify", "practice"] as const;
+const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = { climb: "Climb ledger", control: "Control", speeds: "Speeds", identify: "Identify and verify", practice: "Below V_MCA" };
 /** One ball of the turn coordinator. */
 const BALL_DEG = 5;
 
@@ -41,41 +43,27 @@ export function EngineOutStage() {
           </div>
         ) : (
           <>
-            <TrialSwitches />
+            {view === "identify" ? <span /> : <TrialSwitches day={view === "control" || view === "practice"} />}
             <StageView value="climb">
               <ClimbView />
             </StageView>
             <StageView value="control">
               <ControlView />
             </StageView>
+            <StageView value="speeds">
+              <SpeedsView />
+            </StageView>
+            <StageView value="identify">
+              <IdentifyView />
+            </StageView>
+            <StageView value="practice">
+              <PracticeView />
+            </StageView>
           </>
         )}
       </section>
-      <Speeds />
+      {view === "identify" && !issue ? <IdentifyAnswering /> : <Speeds />}
     </Tabs.Root>
-  );
-}
-
-function ClimbView() {
-  const now = useEngineOut((state) => state.now);
-  const question = useEngineOutQuestion();
-  const trial = useEngineOut((state) => state.trial);
-  const { document } = useAircraft();
-  const format = useFormat();
-  if (!now) return <p className="p-4 text-ink2">Computing …</p>;
-  const names = {
-    propeller: `Propeller ${question.deadPropeller}`,
-    gear: "Gear down",
-    flap: `Flap ${document.polar?.flaps[question.flap]?.name ?? ""}`,
-    items: document.polar?.items.filter((item) => question.items.includes(item.id)).map((item) => item.name).join(", ") ?? "",
-    bank: trial.bank.kind === "bank" ? (trial.bank.bank_rad === 0 ? "Wings level" : `${Math.round(degrees(trial.bank.bank_rad))}° of bank`) : "Bank",
-  };
-  const rows = ledgerRows(now.ledger, names, (cost_mps) => `${format("height", cost_mps * 30)} in 30 s`);
-  return (
-    <div className="min-h-0 overflow-auto" tabIndex={0} role="region" aria-label="Climb ledger">
-      <ClimbLedgerDrawing rows={rows} source={{ calculation: { name: "one-engine-climb", input: { ...question, eas_mps: now.eas_mps, bank_rad: trial.bank.kind === "bank" ? trial.bank.bank_rad : null } } }} />
-      <p className="px-4 pb-3 text-[13px] text-ink2">Each item is what it costs alone, in the order of the drill; the whole is at {format("speed", now.eas_mps)} equivalent airspeed with the live engine as set.</p>
-    </div>
   );
 }
 
@@ -92,7 +80,7 @@ function Speeds() {
   const { ledger, vmca, speeds, zeroSideslip_rad } = now;
   const climbs = ledger.left_mps > 0;
   const margin = vmca.eas_mps === null ? null : now.eas_mps - vmca.eas_mps;
-  const bank_rad = trial.bank.kind === "bank" ? trial.bank.bank_rad : (zeroSideslip_rad ?? 0);
+  const bank_rad = flownBank_rad(trial, now);
   const vmcaSource = { calculation: { name: "vmca", input: { ...question, bank_rad } } };
   const mendedSource = { calculation: { name: "one-engine-climb", input: { ...question, deadPropeller: bestPropeller(question), gearDown: false, flap: 0, items: [] } } };
   const cautions = [

@@ -14,6 +14,10 @@ export interface EngineOutTrial {
   readonly bank: BankChoice;
   readonly setting: number;
   readonly eas_mps: number | null;
+  readonly mass_kg: number | null;
+  readonly centreOfGravity: number | null;
+  readonly altitude_m: number | null;
+  readonly deviation_K: number | null;
 }
 
 interface EngineOutState {
@@ -27,10 +31,15 @@ interface EngineOutState {
 
 /** What the Engine out stage tries and shows. It begins as the engine has just failed: everything out that a take-off has out. */
 export const useEngineOut = create<EngineOutState>()((set) => ({
-  trial: { failed: "left", deadPropeller: null, gearDown: true, flap: 0, items: [], bank: { kind: "bank", bank_rad: 0 }, setting: 1, eas_mps: null },
+  trial: { failed: "left", deadPropeller: null, gearDown: true, flap: 0, items: [], bank: { kind: "bank", bank_rad: 0 }, setting: 1, eas_mps: null, mass_kg: null, centreOfGravity: null, altitude_m: null, deviation_K: null },
   now: null,
   tables: null,
   issue: null,
   try: (patch) => set((state) => ({ trial: { ...state.trial, ...patch } })),
   set: (patch) => set(patch),
 }));
+
+/** Bank into the live engine that is flown: as chosen, or the one without sideslip. */
+export function flownBank_rad(trial: Pick<EngineOutTrial, "bank">, now: Pick<EngineOutNow, "zeroSideslip_rad"> | null): number {
+  return trial.bank.kind === "bank" ? trial.bank.bank_rad : (now?.zeroSideslip_rad ?? 0);
+}

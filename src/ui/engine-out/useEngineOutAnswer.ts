@@ -5,21 +5,26 @@ import { core } from "@/ui/core/core";
 import { latestOnly } from "@/ui/core/latest";
 import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
-import { useEngineOut } from "./engine-out-store";
+import { flownBank_rad, useEngineOut } from "./engine-out-store";
 
 /** What the situation and the trial ask about flight on one engine. */
 export function useEngineOutQuestion(): AsymmetricQuestion {
   const { document } = useAircraft();
-  const { mass_kg, centreOfGravity, altitude_m, air } = useSituation((state) => state.current);
-  const { failed, deadPropeller, gearDown, flap, items, setting } = useEngineOut((state) => state.trial);
+  const situation = useSituation((state) => state.current);
+  const { failed, deadPropeller, gearDown, flap, items, setting, ...tried } = useEngineOut((state) => state.trial);
+  const mass_kg = Math.min(tried.mass_kg ?? situation.mass_kg, document.mass.maximum_kg);
+  const centreOfGravity = tried.centreOfGravity ?? situation.centreOfGravity;
+  const altitude_m = tried.altitude_m ?? situation.altitude_m;
+  const { qnh_Pa } = situation.air;
+  const deviation_K = tried.deviation_K ?? situation.air.deviation_K;
   return useMemo(
     () => ({
-      aircraft: document, mass_kg, centreOfGravity, altitude_m, air, failed, gearDown, setting,
+      aircraft: document, mass_kg, centreOfGravity, altitude_m, air: { qnh_Pa, deviation_K }, failed, gearDown, setting,
       flap: Math.min(flap, (document.polar?.flaps.length ?? 1) - 1),
       items: items.filter((id) => document.polar?.items.some((item) => item.id === id)),
       deadPropeller: document.engines.kind === "jet" ? "none" : (deadPropeller ?? "windmilling"),
     }),
-    [document, mass_kg, centreOfGravity, altitude_m, air, failed, deadPropeller, gearDown, flap, items, setting],
+    [document, mass_kg, centreOfGravity, altitude_m, qnh_Pa, deviation_K, failed, deadPropeller, gearDown, flap, items, setting],
   );
 }
 
@@ -35,7 +40,7 @@ export function useEngineOutAnswer(): void {
       const now = await core().engineOutNow(question, bank, eas_mps).catch(() => null);
       if (!now) return;
       set(now.ok ? { now: now.value, issue: null } : { now: null, tables: null, issue: now.issue });
-      if (now.ok) set({ tables: await core().engineOutTables(question, bank.kind === "bank" ? bank.bank_rad : (now.value.zeroSideslip_rad ?? 0)).catch(() => null) });
+      if (now.ok) set({ tables: await core().engineOutTables(question, flownBank_rad({ bank }, now.value), now.value.vmca.stall_mps).catch(() => null) });
     });
   }, [question, bank, eas_mps]);
 }

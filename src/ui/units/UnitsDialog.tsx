@@ -14,6 +14,7 @@ const KIND_WORDS: Record<QuantityKind, string> = {
   pressure: "Pressure",
   temperature: "Temperature",
   verticalSpeed: "Rate of descent",
+  force: "Pedal force",
 };
 
 /** The units that everything is shown and typed in. */

@@ -6,7 +6,7 @@ import type { WorkingStep } from "@/core/working";
 const KIND_OF_UNIT: Record<string, QuantityKind> = { "m/s": "speed", m: "height", kg: "mass", Pa: "pressure", K: "temperature" };
 
 /** Speeds downwards, which pilots read in other units than those along the path. */
-const VERTICAL_SYMBOLS = new Set(["sink"]);
+const VERTICAL_SYMBOLS = new Set(["sink", "RoC", "RoC2", "Δ"]);
 
 /** Four significant digits, without exponents for anything a pilot meets with. */
 function digits(value: number): string {

@@ -8,6 +8,13 @@ export async function openDemo(page: Page): Promise<void> {
   await answered(page);
 }
 
+/** Makes an aircraft the situation's. */
+export async function flyAircraft(page: Page, name: string): Promise<void> {
+  await page.getByRole("button", { name: /^Aircraft / }).click();
+  await page.getByRole("combobox", { name: "Aircraft" }).selectOption({ label: name });
+  await page.keyboard.press("Escape");
+}
+
 /** Waits until the ledger stands and the map is drawn. */
 export async function answered(page: Page): Promise<void> {
   await expect(page.getByRole("row", { name: /Skerrow 11/ })).toBeVisible();

@@ -1,7 +1,7 @@
 // Every view by day and by night, wide and narrow: axe finds nothing, nothing is cut off. `@picture` refreshes the pictures of the docs.
 import AxeBuilder from "@axe-core/playwright";
 import { type Page, expect, test } from "@playwright/test";
-import { answered, openDemo } from "./demo";
+import { answered, flyAircraft, openDemo } from "./demo";
 
 const STAGES = ["aircraft", "departure", "en-route", "engine-out", "restart", "landing", "rehearse", "debrief"];
 
@@ -58,15 +58,23 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     }
   },
   "the Engine out stage": async (page) => {
-    await page.getByRole("button", { name: /^Aircraft / }).click();
-    await page.getByRole("combobox", { name: "Aircraft" }).selectOption({ label: "Larch T2" });
-    await page.keyboard.press("Escape");
+    await flyAircraft(page, "Larch T2");
     await page.keyboard.press("4");
-    for (const tab of ["Climb ledger", "Control"]) {
+    for (const tab of ["Climb ledger", "Control", "Speeds", "Identify and verify", "Below V_MCA"]) {
       await page.getByRole("tab", { name: tab }).click();
-      await expect(page.getByText("Its propeller")).toBeVisible();
+      await expect(page.getByText("Computing …")).toHaveCount(0);
       await cleanAndWhole(page);
     }
+  },
+  "the Departure of twins and jets": async (page) => {
+    await flyAircraft(page, "Cedar J2");
+    await page.keyboard.press("2");
+    for (const tab of ["By phase", "Segments and mass", "Brief"]) {
+      await page.getByRole("tab", { name: tab }).click();
+      await expect(page.getByText("Computing …")).toHaveCount(0);
+      await cleanAndWhole(page);
+    }
+    await cleanDialog(page, () => page.getByRole("button", { name: "Departure plan" }).click());
   },
   "the Departure stage": async (page) => {
     await page.keyboard.press("2");
@@ -116,6 +124,15 @@ function departureView(tab: string) {
   };
 }
 
+/** A stage of the light twin at a view. */
+function twinView(stage: string, tab: string) {
+  return async (page: Page) => {
+    await flyAircraft(page, "Larch T2");
+    await page.keyboard.press(stage);
+    await page.getByRole("tab", { name: tab }).click();
+  };
+}
+
 for (const [name, colorScheme, prepare] of [
   ["landing-day", "light", async () => undefined],
   ["landing-night", "dark", async () => undefined],
@@ -132,11 +149,18 @@ for (const [name, colorScheme, prepare] of [
     await page.getByRole("tab", { name: "Drag shelf" }).click();
     for (const item of ["Propeller windmilling", "Gear down"]) await page.getByRole("checkbox", { name: item }).check();
   }],
-  ["engine-out-ledger", "light", async (page: Page) => {
-    await page.getByRole("button", { name: /^Aircraft / }).click();
-    await page.getByRole("combobox", { name: "Aircraft" }).selectOption({ label: "Larch T2" });
-    await page.keyboard.press("Escape");
-    await page.keyboard.press("4");
+  ["engine-out-ledger", "light", twinView("4", "Climb ledger")],
+  ["engine-out-control", "light", twinView("4", "Control")],
+  ["engine-out-identify", "light", async (page: Page) => {
+    await twinView("4", "Identify and verify")(page);
+    await page.getByRole("combobox", { name: "It is the" }).selectOption("right");
+    await page.getByRole("combobox", { name: "Settled by" }).selectOption("rpm");
+    await page.getByRole("button", { name: "Answer" }).click();
+  }],
+  ["departure-twin", "light", async (page: Page) => {
+    await twinView("2", "By phase")(page);
+    await page.getByRole("slider", { name: "Engine stops" }).focus();
+    for (let i = 0; i < 8; i += 1) await page.keyboard.press("ArrowRight");
   }],
   ["departure-height", "light", departureView("At one height")],
   ["departure-options", "light", departureView("Options by height")],

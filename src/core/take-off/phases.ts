@@ -2,8 +2,9 @@
 import { deadDragArea_m2 } from "../asymmetric/engine-force";
 import { airSample, readAir } from "../departure/air-column";
 import { type LandingBody, landingRoll } from "../departure/landing-roll";
-import { type Outcome, success } from "../outcome";
+import { type Outcome, failure, success } from "../outcome";
 import { G0, RHO0 } from "../quantities/constants";
+import type { Obstacle } from "../situation/take-off-plan";
 import { clearances } from "./obstacle-clearance";
 import { rollOn, standing } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";
@@ -48,12 +49,16 @@ const NO_SINK_M = 0.5;
 /**
  * The phases of a take-off.
  *
- * @returns failures of the roll
+ * @param ground - what stands ahead besides the plan's obstacles
+ * @returns failures of the roll; `runway_too_short` when it does not lift off on the runway
  */
-export function phases(day: TakeOffDay): Outcome<Phases> {
+export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outcome<Phases> {
   const roll = rollOn(day, standing(day), 2, atRotation(day));
   if (!roll.ok) return roll;
   const low = takeOffPath(day, roll.value, { kind: "never" }, PATH_TOP_M);
+  const liftOff = low.events.find((event) => event.kind === "lift-off")?.point;
+  const { length_m } = day.input.runway;
+  if (liftOff && liftOff.x_m > length_m) return failure("runway_too_short", `Even with both engines it lifts off ${Math.round(liftOff.x_m)} m along a runway of ${Math.round(length_m)} m: this take-off does not fit.`, "runway");
   const gearUp_m = gearHeight_m(day, low);
   const both = takeOffPath(day, roll.value, { kind: "never" }, gearUp_m);
   const failures = HEIGHTS_M.map((height_m): FailureInAir => {
@@ -63,7 +68,7 @@ export function phases(day: TakeOffDay): Outcome<Phases> {
     const lowest_m = after.reduce((least, point) => Math.min(least, point.height_m), height_m);
     const slowest_mps = after.reduce((least, point) => Math.min(least, point.eas_mps), at.eas_mps);
     const controlled = slowest_mps >= Math.max(day.speeds.vmca_mps ?? 0, day.speeds.stall_mps);
-    const clear = clearances(path, day.input.plan.obstacles, 0).every(({ over_m }) => over_m === null || over_m >= day.input.plan.clearance_m);
+    const clear = clearances(path, [...day.input.plan.obstacles, ...ground], 0).every(({ over_m }) => over_m === null || over_m >= day.input.plan.clearance_m);
     return { height_m, at, path, lowest_m, slowest_mps, landSpare_m: landingSpare_m(day, at), goes: path.climbs && clear && controlled && lowest_m >= Math.min(LOWEST_M, height_m - NO_SINK_M) };
   });
   // Going on must hold at every height above, landing at every height below.

@@ -10,7 +10,7 @@ import { useFormat } from "@/ui/units/units-store";
 import { ClimbLedgerDrawing } from "./ClimbLedgerDrawing";
 import { useEngineOut } from "./engine-out-store";
 import { ledgerRows } from "./ledger-rows";
-import { useAsked } from "./useAsked";
+import { useAsked } from "@/ui/core/useAsked";
 import { useEngineOutQuestion } from "./useEngineOutAnswer";
 
 /** Climb at this height is told in words, m above the sea. */

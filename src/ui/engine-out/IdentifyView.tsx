@@ -15,7 +15,7 @@ import type { IdentifyAnswer } from "@/workers/engine-out-work";
 import { useEngineOut } from "./engine-out-store";
 import { GAUGE_NAMES, gaugeReading, gaugeZero } from "./gauge-words";
 import { type SaidCue, type SaidEngine, drawFault, rightEngine, useIdentify } from "./identify-store";
-import { useAsked } from "./useAsked";
+import { useAsked } from "@/ui/core/useAsked";
 import { useEngineOutQuestion } from "./useEngineOutAnswer";
 
 const VERDICTS: Record<Cue["verdict"], string> = { settles: "settles it", hints: "hints", misleads: "misleads", silent: "says nothing" };

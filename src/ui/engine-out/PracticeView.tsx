@@ -8,7 +8,7 @@ import { core } from "@/ui/core/core";
 import { SliderField } from "@/ui/forms/SliderField";
 import { useFormat } from "@/ui/units/units-store";
 import { flownBank_rad, useEngineOut } from "./engine-out-store";
-import { useAsked } from "./useAsked";
+import { useAsked } from "@/ui/core/useAsked";
 import { useEngineOutQuestion } from "./useEngineOutAnswer";
 
 const MARK_NAMES = { entry: "Entry", loss: "Heading goes: recover", "stall-warning": "Stall warning: recover", recovered: "Recovered" } as const;

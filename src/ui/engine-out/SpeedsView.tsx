@@ -8,7 +8,7 @@ import { useAircraft } from "@/ui/shell/library";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { flownBank_rad, useEngineOut } from "./engine-out-store";
-import { useAsked } from "./useAsked";
+import { useAsked } from "@/ui/core/useAsked";
 import { useEngineOutQuestion } from "./useEngineOutAnswer";
 import { useSpeedsCard } from "./useSpeedsCard";
 
@@ -57,7 +57,9 @@ export function SpeedsView() {
           <tbody key={mass_kg} className="num border-t-2 border-rule">
             {card.rows.filter((row) => row.mass_kg === mass_kg).map((row, i) => (
               <tr key={row.altitude_m} className={i > 0 ? "border-t border-rule" : ""}>
-                <th className="text-left font-normal">{i === 0 ? format("mass", mass_kg) : ""}</th>
+                <th className="text-left font-normal">
+                  <span className={i > 0 ? "sr-only" : ""}>{format("mass", mass_kg)}</span>
+                </th>
                 <td>{format("height", row.altitude_m)}</td>
                 <td className={row.vmca_mps !== null && row.vmca_mps > row.stall_mps ? "text-brick" : ""}>{row.vmca_mps === null ? "–" : row.vmca_mps <= row.stall_mps ? "stall first" : format("speed", row.vmca_mps)}</td>
                 <td>{format("speed", row.stall_mps)}</td>

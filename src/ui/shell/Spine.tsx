@@ -5,6 +5,7 @@ import { formatNumber } from "@/core/quantities/units";
 import { useDeparture } from "@/ui/departure/departure-store";
 import { shownEnd, useReach } from "@/ui/landing/reach-store";
 import { formatMargin } from "@/ui/landing/margin";
+import { climbsAway, useTakeOff } from "@/ui/take-off/take-off-store";
 import { useSituation, saveStateOf } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Mark } from "./Mark";
@@ -69,8 +70,20 @@ function useHeadlines(): Partial<Record<(typeof STAGES)[number]["slug"], Headlin
       ? undefined
       : { text: end.path ? `${formatMargin(end.path.margin_m, format)} ${end.name}` : `no path, ${end.name}`, tone: end.status === "reached" ? "text-pine" : end.status === "reserve" ? "text-ochre" : "text-brick" };
   const departure = useDepartureHeadline();
+  const takeOff = useTakeOffHeadline();
   const twin = useAircraft().document.asymmetric !== null;
-  return { departure, "engine-out": { text: twin ? "control and climb" : "no twin" }, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+  return { departure: twin ? takeOff : departure, "engine-out": { text: twin ? "control and climb" : "no twin" }, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+}
+
+/** Whether and from where it climbs away on one engine. */
+function useTakeOffHeadline(): Headline | undefined {
+  const answer = useTakeOff((state) => state.answer);
+  const issue = useTakeOff((state) => state.issue);
+  const format = useFormat();
+  if (issue) return { text: "no answer", tone: "text-brick" };
+  if (!answer) return undefined;
+  if (!climbsAway(answer)) return { text: "will not climb", tone: "text-brick" };
+  return answer.jet ? { text: `V_1 ${format("speed", answer.accelerate.action_mps)}` } : { text: `climbs, ${format("verticalSpeed", answer.climb_mps)}` };
 }
 
 /** The gate once the chance is known; until then from where turning back works as planned. */
@@ -79,7 +92,7 @@ function useDepartureHeadline(): Headline | undefined {
   const issue = useDeparture((state) => state.issue);
   const chance = useDeparture((state) => state.chance);
   const format = useFormat();
-  if (issue) return { text: issue.code === "not_single" ? "no twins yet" : "no answer", tone: issue.code === "not_single" ? undefined : "text-brick" };
+  if (issue) return { text: issue.code === "not_single" ? "not for rotorcraft" : "no answer", tone: issue.code === "not_single" ? undefined : "text-brick" };
   if (!scan) return undefined;
   if (chance?.input === scan.input) return chance.gates.gate_m === null ? { text: scan.input.plan.school === "spot-ahead" ? "a spot ahead" : "no turning back", tone: "text-ochre" } : { text: `gate ${format("height", chance.gates.gate_m)}` };
   return scan.bands.length === 0 ? { text: "no turning back", tone: "text-ochre" } : { text: `works from ${format("height", scan.bands[0].from_m)}` };

@@ -10,6 +10,7 @@ import { useSaving } from "@/ui/situation/useSaving";
 import { useUnits } from "@/ui/units/units-store";
 import { keepDrafts } from "@/ui/aircraft/aircraft-drafts";
 import { useDepartureAnswer } from "@/ui/departure/useDepartureAnswer";
+import { useTakeOffAnswer } from "@/ui/take-off/useTakeOffAnswer";
 import { useReachAnswer } from "@/ui/landing/useReachAnswer";
 import { WorkingPanel } from "@/ui/working/WorkingPanel";
 import { CommandPalette } from "./CommandPalette";
@@ -57,6 +58,7 @@ function Frame({ children }: { children: ReactNode }) {
   useSaving();
   useReachAnswer();
   useDepartureAnswer();
+  useTakeOffAnswer();
   useEffect(keepDrafts, []);
   return (
     <Tooltip.Provider delayDuration={400}>

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { AircraftStage } from "@/ui/aircraft/AircraftStage";
-import { DepartureStage } from "@/ui/departure/DepartureStage";
+import { DepartureOfAircraft } from "@/ui/take-off/DepartureOfAircraft";
 import { EngineOutStage } from "@/ui/engine-out/EngineOutStage";
 import { LandingStage } from "@/ui/landing/LandingStage";
 import { StagePreview } from "@/ui/shell/StagePreview";
@@ -22,7 +22,7 @@ export default async function StagePage({ params }: Props) {
     case "aircraft":
       return <AircraftStage />;
     case "departure":
-      return <DepartureStage />;
+      return <DepartureOfAircraft />;
     case "engine-out":
       return <EngineOutStage />;
     case "landing":

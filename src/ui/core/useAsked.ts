@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
-import { latestOnly } from "@/ui/core/latest";
+import { latestOnly } from "./latest";
 
 /**
  * An answer of the worker to a question that changes: the newest only, the one before kept until it comes.

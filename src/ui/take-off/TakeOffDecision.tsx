@@ -1,0 +1,87 @@
+"use client";
+import { Cautions } from "@/ui/shell/Cautions";
+import { useFormat } from "@/ui/units/units-store";
+import { Figure } from "@/ui/working/Figure";
+import type { TakeOffAnswer } from "@/workers/take-off-work";
+import { climbsAway } from "./take-off-store";
+
+/** The answer in a sentence, the distances and speeds, obstacles, cautions. */
+export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
+  const format = useFormat();
+  const { accelerate, speeds, jet, input, phases, back, clear, lowest } = answer;
+  const source = { calculation: { name: "accelerate", input } };
+  const climbs = climbsAway(answer);
+  const short = accelerate.stopSpare_m < 0;
+  const goes = accelerate.goSpare_m !== null && accelerate.goSpare_m >= 0;
+  const row = (name: string, value: string, figure: string, bad = false) => (
+    <>
+      <dt>{name}</dt>
+      <dd>
+        <Figure title={name} figure={figure} source={source} className={bad ? "text-brick" : ""}>
+          {value}
+        </Figure>
+      </dd>
+    </>
+  );
+  const cautions = [
+    "Estimate for a dry, level, hard runway and prompt handling. The flight manual’s distances and speeds come first.",
+    speeds.vmca_mps !== null && speeds.vmca_mps > speeds.stall_mps && "Below minimum control speed in the air: power back, nose down. Never lift off below it.",
+    short && "It does not stop on this runway from there: choose an earlier failure speed, less mass or a longer runway.",
+    input.runway.surface !== "asphalt" && input.runway.surface !== "concrete" && "Grass, gravel and sand roll and brake worse than computed here.",
+    !jet && "Handbook figures of light twins are flown by test pilots in new aeroplanes.",
+  ].filter((text): text is string => Boolean(text));
+  return (
+    <>
+      <section className="px-4 py-3" aria-label="Decision">
+        {jet && short && !goes && (
+          <p className="mb-2 text-brick">
+            <strong className="block text-[24px] leading-7">The runway is too short.</strong> After a failure at {format("speed", accelerate.failure_mps)} it stops {format("length", -accelerate.stopSpare_m)} beyond the end{accelerate.goSpare_m === null ? " and does not fly" : `, and passes 35 ft ${format("length", -accelerate.goSpare_m)} beyond it`}.
+          </p>
+        )}
+        {climbs ? (
+          <p>
+            <strong>{jet || phases.goFrom_m === null || phases.landUntil_m === null || phases.goFrom_m <= phases.landUntil_m ? "It climbs away on one engine." : `It climbs away from ${format("height", phases.goFrom_m)}.`}</strong> {format("verticalSpeed", answer.climb_mps)} with everything mended; {accelerate.goX_m === null ? "not from a failure on the runway." : `from a failure at ${format("speed", accelerate.failure_mps)} on the runway it goes too.`}
+          </p>
+        ) : (
+          <p className="text-brick">
+            <strong className="block text-[24px] leading-7">It will not climb.</strong> {answer.climb_mps > 0 ? "Mended it would, but it does not get that far over what stands ahead." : `On one engine it descends ${format("verticalSpeed", -answer.climb_mps)}, everything mended.`} After lift-off: close both, land ahead.
+          </p>
+        )}
+      </section>
+      <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 border-t border-rule px-4 py-3 text-[14px] [&>dd]:text-right [&>dt]:text-ink2">
+        {row(`Stop, from ${format("speed", accelerate.failure_mps)}`, format("length", accelerate.stopX_m - input.intersection_m), "stop", short)}
+        {row("Runway left after stopping", format("length", accelerate.stopSpare_m), "stop", short)}
+        {row(`Go, to ${jet ? "35" : "50"} ft`, accelerate.goX_m === null ? "never" : format("length", accelerate.goX_m - input.intersection_m), "go", accelerate.goX_m === null)}
+        {jet && row("Balanced failure", format("speed", answer.balanced_mps), "stop")}
+        {row("V_S, take-off flap", format("speed", speeds.stall_mps), "speeds")}
+        {row("V_MCA today", speeds.vmca_mps === null ? "none" : format("speed", speeds.vmca_mps), "speeds")}
+        {row("V_R", format("speed", speeds.rotation_mps), "speeds")}
+        {row(jet ? "V_2" : "V_50", format("speed", speeds.screen_mps), "speeds")}
+        {row(jet ? "V_FTO" : "V_YSE", format("speed", speeds.oneEngine_mps), "speeds")}
+        <dt>Turn back from</dt>
+        <dd className="num">{back.at ? `${format("height", back.height_m)}, ${format("distance", back.at.x_m)} out` : "not reached"}</dd>
+      </dl>
+      {lowest !== null && lowest.over_m !== null && (
+        <p className={`border-t border-rule px-4 py-2 text-[14px] ${lowest.over_m < input.plan.clearance_m ? "text-brick" : ""}`}>
+          Straight out, failure on the runway{jet ? ", net" : ""}: {lowest.over_m >= 0 ? `least ${format("height", lowest.over_m)} over the ground` : `${format("height", -lowest.over_m)} into the ground`}, {format("distance", lowest.obstacle.distance_m)} out.
+        </p>
+      )}
+      {clear.length > 0 && (
+        <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Obstacles">
+          <h2 className="font-bold">Over obstacles, failure on the runway{jet ? ", net" : ""}</h2>
+          <ul>
+            {clear.map(({ obstacle, over_m }) => (
+              <li key={`${obstacle.name}${obstacle.distance_m}`} className={`flex justify-between gap-3 ${over_m !== null && over_m < input.plan.clearance_m ? "text-brick" : ""}`}>
+                <span>{obstacle.name}</span>
+                <span className="num">{over_m === null ? "not reached" : over_m >= 0 ? `+${format("height", over_m)}` : `${format("height", -over_m)} under its top`}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <div className="mt-auto">
+        <Cautions texts={cautions} />
+      </div>
+    </>
+  );
+}

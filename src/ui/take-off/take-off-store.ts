@@ -1,0 +1,19 @@
+import { create } from "zustand";
+import type { Issue } from "@/core/outcome";
+import type { TakeOffAnswer } from "@/workers/take-off-work";
+
+interface TakeOffState {
+  readonly answer: TakeOffAnswer | null;
+  readonly issue: Issue | null;
+  /** Which failure is looked at: −1 on the runway, else an index into the failures in the air. */
+  readonly shown: number;
+  set(patch: Partial<Omit<TakeOffState, "set">>): void;
+}
+
+/** What the Departure stage shows of twins and jets. */
+export const useTakeOff = create<TakeOffState>()((set) => ({ answer: null, issue: null, shown: -1, set: (patch) => set(patch) }));
+
+/** It can be flown away on one engine at all. */
+export function climbsAway({ climb_mps, phases }: Pick<TakeOffAnswer, "climb_mps" | "phases">): boolean {
+  return climb_mps > 0 && phases.goFrom_m !== null;
+}

@@ -79,6 +79,7 @@ function Speeds() {
   if (issue || !now) return <aside className="border-l border-rule" aria-label="Speeds" />;
   const { ledger, vmca, speeds, zeroSideslip_rad } = now;
   const climbs = ledger.left_mps > 0;
+  const jet = document.engines.kind === "jet";
   const margin = vmca.eas_mps === null ? null : now.eas_mps - vmca.eas_mps;
   const bank_rad = flownBank_rad(trial, now);
   const vmcaSource = { calculation: { name: "vmca", input: { ...question, bank_rad } } };
@@ -96,11 +97,11 @@ function Speeds() {
           <strong className={climbs ? "" : "block text-[24px] leading-7"}>{climbs ? "It climbs." : "It will not climb."}</strong> {climbs ? `${format("verticalSpeed", ledger.left_mps)}, ${formatNumber(ledger.gradient * 100, 1)} %, at ${format("speed", now.eas_mps)} as set.` : `It descends ${format("verticalSpeed", -ledger.left_mps)} at ${format("speed", now.eas_mps)} as set. ${ledger.mended_mps > 0 ? `Mended, it climbs ${format("verticalSpeed", ledger.mended_mps)}.` : `Mended, it still descends ${format("verticalSpeed", -ledger.mended_mps)}: choose a place to land.`}`}
         </p>
       </section>
-      <dl className="grid grid-cols-[1fr_auto] gap-y-1 border-t border-rule px-4 py-3 text-[15px] [&>dd]:text-right [&>dt]:text-ink2">
+      <dl className="grid grid-cols-[1fr_auto] gap-y-1 border-t border-rule px-4 py-3 text-[15px] max-[1150px]:text-[13px] [&>dd]:text-right [&>dt]:text-ink2">
         <dt>V_MCA today</dt>
         <dd>
-          <Figure title="Minimum control speed today" figure="vmca" source={vmcaSource} className="text-brick">
-            {vmca.eas_mps === null ? (vmca.binding ? "none: no control" : "none") : `${format("speed", vmca.eas_mps)} · ${vmca.binding}`}
+          <Figure title="Minimum control speed today" figure="vmca" source={vmcaSource} className={vmca.stallFirst ? "" : "text-brick"}>
+            {vmca.eas_mps === null ? (vmca.binding ? "none: no control" : "none") : `${format("speed", vmca.eas_mps)} · ${vmca.stallFirst ? "stall first" : vmca.binding}`}
           </Figure>
         </dd>
         <dt>V_MCA, book</dt>
@@ -109,13 +110,13 @@ function Speeds() {
         <dd className="num">{format("speed", vmca.stall_mps)}</dd>
         <dt>V_SSE, book</dt>
         <dd className="num">{document.handbook.vsse_mps === null ? "–" : format("speed", document.handbook.vsse_mps)}</dd>
-        <dt>V_YSE, mended</dt>
+        <dt>{jet ? "Best rate" : "V_YSE"}, mended</dt>
         <dd>
           <Figure title="Best rate on one engine" figure="vyse" source={mendedSource}>
             {format("speed", speeds.rate.eas_mps)} · {format("verticalSpeed", speeds.rate.climb_mps)}
           </Figure>
         </dd>
-        <dt>V_XSE, mended</dt>
+        <dt>{jet ? "Best angle" : "V_XSE"}, mended</dt>
         <dd className="num">
           {format("speed", speeds.angle.eas_mps)} · {formatNumber(speeds.angle.gradient * 100, 1)} %
         </dd>

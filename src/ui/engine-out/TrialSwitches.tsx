@@ -35,6 +35,7 @@ export function TrialSwitches({ day = false }: { day?: boolean }) {
   const { polar, engines, asymmetric } = document;
   const dead = polar?.deadPropeller;
   const states = (["windmilling", "stopped", "coarse", "feathered"] as const).filter((state) => dead && dead[state] !== null);
+  const best = engines.kind === "jet" ? "best rate" : "V_YSE";
   const tried = [trial.mass_kg, trial.centreOfGravity, trial.altitude_m, trial.deviation_K].some((value) => value !== null);
   const slow = now ? now.vmca.stall_mps : 30;
   const bank = trial.bank.kind === "zero-sideslip" ? "zero" : String(Math.round((trial.bank.bank_rad * 180) / Math.PI));
@@ -45,7 +46,7 @@ export function TrialSwitches({ day = false }: { day?: boolean }) {
       {engines.kind === "piston" && <ChoiceField label="Its propeller" value={trial.deadPropeller ?? "windmilling"} onChange={(deadPropeller) => change({ deadPropeller })} choices={states.map((value) => ({ value, label: value }))} />}
       <ChoiceField label="Flap" value={String(Math.min(trial.flap, polar.flaps.length - 1))} onChange={(flap) => change({ flap: Number(flap) })} choices={polar.flaps.map((flap, i) => ({ value: String(i), label: flap.name }))} />
       <ChoiceField label="Bank" value={bank} onChange={(value) => change({ bank: value === "zero" ? { kind: "zero-sideslip" } : { kind: "bank", bank_rad: radians(Number(value)) } })} choices={BANKS} />
-      {now && <SliderField label={trial.eas_mps === null ? "Speed: V_YSE" : "Speed"} value={now.eas_mps} min={Math.round(slow * 0.9 * 4) / 4} max={Math.round(slow * 2.2 * 4) / 4} step={0.25} shown={format("speed", now.eas_mps)} onChange={(eas_mps) => change({ eas_mps })} />}
+      {now && <SliderField label={trial.eas_mps === null ? `Speed: ${best}` : "Speed"} value={now.eas_mps} min={Math.round(slow * 0.9 * 4) / 4} max={Math.round(slow * 2.2 * 4) / 4} step={0.25} shown={format("speed", now.eas_mps)} onChange={(eas_mps) => change({ eas_mps })} />}
       <SliderField label="Live engine" value={trial.setting} min={0.3} max={1} step={0.05} shown={`${Math.round(trial.setting * 100)} %`} onChange={(setting) => change({ setting })} />
       {day && (
         <>
@@ -65,7 +66,7 @@ export function TrialSwitches({ day = false }: { day?: boolean }) {
         </button>
         {trial.eas_mps !== null && (
           <button type="button" className="btn btn-quiet whitespace-nowrap" onClick={() => change({ eas_mps: null })}>
-            V_YSE
+            To {best}
           </button>
         )}
         {tried && (

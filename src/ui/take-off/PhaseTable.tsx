@@ -45,7 +45,7 @@ export function PhaseTable({ answer }: { answer: TakeOffAnswer }) {
         </tbody>
       </table>
       <div className="mt-1 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-5">
-        <SliderField label="Engine stops" value={shown} min={-1} max={phases.failures.length - 1} step={1} shown={failure ? `at ${format("height", failure.height_m)}, ${format("speed", failure.at.eas_mps)}` : `on the runway at ${format("speed", accelerate.failure_mps)}`} onChange={(value) => set({ shown: value })} />
+        <SliderField label="Engine stops" value={shown} min={-1} max={phases.failures.length - 1} step={1} shown={failure ? `at ${format("height", failure.height_m)}, ${format("speed", failure.at.eas_mps)}` : `on the runway, ${format("speed", accelerate.failure_mps)}`} onChange={(value) => set({ shown: value })} />
         <p className="text-[13px] text-ink2">
           {failure
             ? `${failure.landSpare_m >= 0 ? `Landing straight on leaves ${format("length", failure.landSpare_m)}` : `Landing straight on is ${format("length", -failure.landSpare_m)} too long`}; going on it is slowest at ${format("speed", failure.slowest_mps)}${failure.goes ? " and climbs away" : failure.path.climbs ? ": below a limit, or not clear of what stands ahead" : " and does not climb away"}.`

@@ -50,7 +50,7 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
       </section>
       <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 border-t border-rule px-4 py-3 text-[14px] [&>dd]:text-right [&>dt]:text-ink2">
         {row(`Stop, from ${format("speed", accelerate.failure_mps)}`, format("length", accelerate.stopX_m - input.intersection_m), "stop", short)}
-        {row("Runway left after stopping", format("length", accelerate.stopSpare_m), "stop", short)}
+        {row("Runway left", format("length", accelerate.stopSpare_m), "stop", short)}
         {row(`Go, to ${jet ? "35" : "50"} ft`, accelerate.goX_m === null ? "never" : format("length", accelerate.goX_m - input.intersection_m), "go", accelerate.goX_m === null)}
         {jet && row("Balanced failure", format("speed", answer.balanced_mps), "stop")}
         {row("V_S, take-off flap", format("speed", speeds.stall_mps), "speeds")}

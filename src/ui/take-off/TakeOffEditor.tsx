@@ -50,7 +50,7 @@ export function TakeOffEditor() {
       </button>
     );
   return (
-    <PlanPopover label="Departure plan" changed={changed} width={480}>
+    <PlanPopover label="Departure plan" changed={changed} width={540}>
       <h2 className="font-bold">Take-off</h2>
       <div className="grid grid-cols-2 gap-3">
         <ChoiceField label="Runway" value={departure.endId ?? ""} autoFocus onChange={(id) => setDeparture({ endId: id === "" ? null : id })} choices={[{ value: "", label: `into the wind${runways[0] ? `: ${runways[0].name}` : ""}` }, ...[...runways, ...others].map((end) => ({ value: end.id, label: end.name }))]} />
@@ -76,7 +76,7 @@ export function TakeOffEditor() {
       <h2 className="mt-1 font-bold">Obstacles, straight out</h2>
       {plan.obstacles.length === 0 && <p className="text-[14px] text-ink2">None listed. The ground itself is taken from the terrain.</p>}
       {plan.obstacles.map((obstacle, i) => (
-        <div key={i} className="grid grid-cols-[1fr_110px_110px_auto] items-end gap-2">
+        <div key={i} className="grid grid-cols-[minmax(0,1fr)_150px_140px_auto] items-end gap-2">
           <TextField label="Name" value={obstacle.name} fault={null} onChange={(name) => setObstacle(i, { name: name.trim() === "" ? "obstacle" : name.slice(0, 40) })} />
           <QuantityField label="Distance" kind="length" value={obstacle.distance_m} step={100} check={distanceCheck} onChange={(distance_m) => setObstacle(i, { distance_m })} />
           <QuantityField label="Height" kind="height" value={obstacle.height_m} step={10} check={heightCheck} onChange={(height_m) => setObstacle(i, { height_m })} />

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { demoDepartureInput } from "../../demo/demo-departure";
+import { demoTakeOffInput } from "../../demo/demo-take-off";
 import { demoTwinQuestion } from "../../demo/demo-twin";
 import { demoAircraft, demoPlaces, demoSituation } from "../../demo/read-demo";
 import { landingEnds } from "./landing/landing-end";
@@ -18,7 +19,7 @@ function withoutAltitude({ altitude_m, ...question }: ReturnType<typeof demoTwin
   return question;
 }
 
-const INPUTS: Record<string, Record<string, unknown>> = {
+const INPUTS: Record<string, object> = {
   atmosphere: { altitude_m: 1524, deviation_K: 19.906 },
   airspeed: { from: "cas", value: 128.61, altitudePressure_m: 3048 },
   metar: { text: "TRSK 241200Z 25014KT 9999 12/08 Q1016", elevation_m: 19 },
@@ -34,6 +35,9 @@ const INPUTS: Record<string, Record<string, unknown>> = {
   "one-engine-climb": { ...demoTwinQuestion({ gearDown: true }) },
   ceilings: { ...demoTwinQuestion({ deadPropeller: "feathered" }) },
   driftdown: { ...withoutAltitude(demoTwinQuestion({ deadPropeller: "feathered" })), from_m: 4267.2, to_m: 2743.2, eas_mps: 41.67 },
+  "zero-thrust": { ...demoTwinQuestion(), eas_mps: 43 },
+  accelerate: demoTakeOffInput({ mass_kg: 1600 }),
+  segments: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, altitude_m: 2500, air: { qnh_Pa: 101_325, deviation_K: 25 } },
   "departure-chance": { ...demoDepartureInput(), heights_m: [150, 250], samples: 20, hindsight: true },
 };
 
@@ -170,5 +174,27 @@ describe("registry", () => {
     expect(up.ok ? [] : up.issues.map((issue) => issue.path)).toEqual(["to_m"]);
     const none = calculate("control", { ...INPUTS.control, aircraft: alder });
     expect(none.ok ? [] : none.issues.map((issue) => issue.code)).toEqual(["not_a_twin"]);
+  });
+
+  it("accelerate tells distances from the intersection, and that stopping and going fit", () => {
+    const full = run("accelerate") as unknown as { stop_m: number; stopSpare_m: number; goFrom_m: number; working: WorkingStep[] };
+    const late = run("accelerate", { intersection_m: 300 }) as unknown as typeof full;
+    expect(late.stop_m).toBeCloseTo(full.stop_m, 6);
+    expect(late.stopSpare_m).toBeCloseTo(full.stopSpare_m - 300, 6);
+    expect(full.working.map((step) => step.figure)).toEqual(expect.arrayContaining(["speeds", "stop", "go", "land", "climb", "back"]));
+    const faulty = calculate("accelerate", { ...demoTakeOffInput(), plan: { ...demoTakeOffInput().plan, recognition_s: 99, obstacles: [{ name: "", distance_m: 100, height_m: 5 }] } });
+    expect(faulty.ok ? [] : faulty.issues.map((issue) => issue.path).sort()).toEqual(["plan.obstacles.0.name", "plan.recognition_s"]);
+  });
+
+  it("segments tell the mass that just climbs and which segment binds", () => {
+    const { limit, segments } = run("segments") as unknown as { limit: { mass_kg: number; binding: string }; segments: { name: string; complies: boolean }[] };
+    expect(limit.binding).toBe("second");
+    expect(limit.mass_kg).toBeLessThan(41_000);
+    expect(segments.filter((segment) => !segment.complies).map((segment) => segment.name)).toEqual(["second"]);
+  });
+
+  it("every item of the climb ledger and V_XSE has lines of its own", () => {
+    const { working } = run("one-engine-climb");
+    expect(working.map((step) => step.figure)).toEqual(expect.arrayContaining(["two", "engine", "propeller", "gear", "vyse", "vxse"]));
   });
 });

@@ -4,13 +4,14 @@ import { zeroSideslip } from "@/core/asymmetric/one-engine-climb";
 import { localPlane } from "@/core/earth/local-plane";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { type Outcome, success } from "@/core/outcome";
-import { type Accelerate, accelerate, balancedFailure_mps } from "@/core/take-off/accelerate";
+import type { Accelerate } from "@/core/take-off/accelerate";
 import { type Clearance, NET_DECREMENT, clearances } from "@/core/take-off/obstacle-clearance";
-import { type Phases, phases } from "@/core/take-off/phases";
-import { type ReturnHeight, returnHeight } from "@/core/take-off/return-height";
+import type { Phases } from "@/core/take-off/phases";
+import type { ReturnHeight } from "@/core/take-off/return-height";
 import { type MassLimit, type Segment, massLimit, takeOffSegments } from "@/core/take-off/segments";
 import { type SpeedMark, speedMarks } from "@/core/take-off/speed-marks";
-import { type TakeOffDay, type TakeOffInput, takeOffDay } from "@/core/take-off/take-off-day";
+import type { TakeOffDay, TakeOffInput } from "@/core/take-off/take-off-day";
+import { wholeTakeOff } from "@/core/take-off/whole-take-off";
 import { type GroundPoint, groundObstacles, groundUnderDeparture } from "@/core/take-off/terrain-ahead";
 
 /** Everything that the Departure stage shows of a twin or a jet. */
@@ -50,26 +51,20 @@ export function takeOffWork(terrain: () => TerrainGrid | null) {
   return {
     takeOff(input: TakeOffInput): Outcome<TakeOffAnswer> {
       const began = performance.now();
-      const made = takeOffDay(input);
-      if (!made.ok) return made;
-      const day = made.value;
-      const balanced = balancedFailure_mps(day);
-      if (!balanced.ok) return balanced;
-      const found = accelerate(day, input.plan.failure_mps ?? (day.jet ? balanced.value : day.speeds.rotation_mps));
-      if (!found.ok) return found;
       const grid = terrain();
       const ground = grid ? groundUnderDeparture(input.runway, grid, localPlane(grid.origin)) : [];
-      const by = phases(day, groundObstacles(ground, input.runway.length_m));
-      if (!by.ok) return by;
-      const marks = speedMarks(day, by.value.both);
+      const obstacles = groundObstacles(ground, input.runway.length_m);
+      const made = wholeTakeOff(input, obstacles);
+      if (!made.ok) return made;
+      const { day, phases, accelerate, balanced_mps, back } = made.value;
+      const marks = speedMarks(day, phases.both);
       if (!marks.ok) return marks;
       const decrement = day.jet ? NET_DECREMENT : 0;
-      const { path } = found.value;
-      const overGround = path ? clearances(path, groundObstacles(ground, input.runway.length_m), decrement) : [];
+      const { path } = accelerate;
+      const overGround = path ? clearances(path, obstacles, decrement) : [];
       const mended = zeroSideslip(day.at(0, { gearDown: false, flap: 0, deadPropeller: bestPropeller(input) }), day.speeds.oneEngine_mps);
       return success({
-        input, jet: day.jet, speeds: day.speeds, screen_m: day.screen_m, accelerate: found.value, balanced_mps: balanced.value, phases: by.value, marks: marks.value, ground,
-        back: returnHeight(day, found.value.path?.climbs ? found.value.path : by.value.both),
+        input, jet: day.jet, speeds: day.speeds, screen_m: day.screen_m, accelerate, balanced_mps, phases, back, marks: marks.value, ground,
         clear: path ? clearances(path, input.plan.obstacles, decrement) : [],
         lowest: overGround.reduce<Clearance | null>((least, at) => (at.over_m !== null && (least === null || at.over_m < (least.over_m ?? Infinity)) ? at : least), null),
         climb_mps: mended?.climb_mps ?? -Infinity, took_ms: performance.now() - began,

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
 import { success } from "../outcome";
-import { accelerate, balancedFailure_mps } from "../take-off/accelerate";
-import { phases } from "../take-off/phases";
-import { TakeOffInput, takeOffDay } from "../take-off/take-off-day";
+import { RETURN_BANK_RAD } from "../take-off/return-height";
+import { TakeOffInput } from "../take-off/take-off-day";
+import { wholeTakeOff } from "../take-off/whole-take-off";
 import { WorkingStep } from "../working";
 
 const MODEL = "point mass, steps of 0.1 s on the runway and 0.25 s in the air";
@@ -20,21 +20,15 @@ export const accelerateCalculation = calculation({
     landUntil_m: z.number().nullable(), goFrom_m: z.number().nullable(), working: z.array(WorkingStep),
   }),
   run(input) {
-    const made = takeOffDay(input);
+    const made = wholeTakeOff(input);
     if (!made.ok) return made;
-    const day = made.value;
-    const balanced = balancedFailure_mps(day);
-    if (!balanced.ok) return balanced;
-    const found = accelerate(day, input.plan.failure_mps ?? (day.jet ? balanced.value : day.speeds.rotation_mps));
-    if (!found.ok) return found;
-    const by = phases(day);
-    if (!by.ok) return by;
-    const { failure_mps, action_mps, stopX_m, stopSpare_m, goX_m, goSpare_m, failureX_m } = found.value;
+    const { day, balanced_mps, accelerate, phases, back } = made.value;
+    const { failure_mps, action_mps, stopX_m, stopSpare_m, goX_m, goSpare_m, failureX_m } = accelerate;
     const { vmca_mps, rotation_mps, screen_mps, oneEngine_mps, stall_mps } = day.speeds;
     const speed = (figure: string, symbol: string, meaning: string, formula: string, value: number | null): WorkingStep => ({ figure, symbol, meaning, formula, value: value ?? "none", unit: value === null ? "" : "m/s", source: "14 CFR 23.51 before 2017, 25.107 (memory)" });
     return success({
-      failure_mps, action_mps, stop_m: stopX_m - input.intersection_m, stopSpare_m, go_m: goX_m === null ? null : goX_m - input.intersection_m, goSpare_m, balanced_mps: balanced.value,
-      vmca_mps, rotation_mps, screen_mps, oneEngine_mps, landUntil_m: by.value.landUntil_m, goFrom_m: by.value.goFrom_m,
+      failure_mps, action_mps, stop_m: stopX_m - input.intersection_m, stopSpare_m, go_m: goX_m === null ? null : goX_m - input.intersection_m, goSpare_m, balanced_mps,
+      vmca_mps, rotation_mps, screen_mps, oneEngine_mps, landUntil_m: phases.landUntil_m, goFrom_m: phases.goFrom_m,
       working: [
         speed("speeds", "V_S", "stall with take-off flap", "√(2W/(ρ0·S·CLmax))", stall_mps),
         speed("speeds", "V_MCA", "today, gear down, windmilling, 5°", "the highest speed at which a control reaches its stop", vmca_mps),
@@ -45,8 +39,12 @@ export const accelerateCalculation = calculation({
         { figure: "stop", symbol: "a", meaning: "acceleration on the runway", formula: "g[(T − D)/W − μ(1 − L/W)], μ 0.04", value: "each 0.1 s", unit: "", source: MODEL },
         { figure: "stop", symbol: "x_s", meaning: "it stands here", formula: "x_a + V²/(2·N·g)", value: stopX_m, unit: "m", source: MODEL },
         { figure: "go", symbol: "x_g", meaning: `the ${day.jet ? "35" : "50"} ft screen is passed here on one engine`, formula: "half of the climb left gathers speed", value: goX_m ?? "never", unit: goX_m === null ? "" : "m", source: MODEL },
-        { figure: "land", symbol: "h", meaning: "up to this height it can land on the runway left", formula: "energy height at the glide with gear and flap, flare, roll", value: by.value.landUntil_m ?? "none", unit: by.value.landUntil_m === null ? "" : "m", source: MODEL },
-        { figure: "climb", symbol: "h", meaning: "from this height up it climbs away on one engine", formula: "never slower than V_MCA and the stall, over every obstacle", value: by.value.goFrom_m ?? "none", unit: by.value.goFrom_m === null ? "" : "m", source: MODEL },
+        { figure: "land", symbol: "h", meaning: "up to this height it can land on the runway left", formula: "energy height at the glide with gear and flap, flare, roll", value: phases.landUntil_m ?? "none", unit: phases.landUntil_m === null ? "" : "m", source: MODEL },
+        { figure: "climb", symbol: "h", meaning: "from this height up it climbs away on one engine", formula: "never slower than V_MCA and the stall, over every obstacle", value: phases.goFrom_m ?? "none", unit: phases.goFrom_m === null ? "" : "m", source: MODEL },
+        { figure: "back", symbol: "φ", meaning: "bank of the turn back, toward either engine", formula: "", value: RETURN_BANK_RAD, unit: "rad", source: "common practice" },
+        { figure: "back", symbol: "R", meaning: "radius of the turn", formula: "V²/(g·tanφ)", value: back.radius_m, unit: "m", source: MODEL },
+        { figure: "back", symbol: "Δh", meaning: "height lost in half a turn; negative gains", formula: "−RoC(n)·π/ω, induced drag n² times as great", value: back.loss_m, unit: "m", source: MODEL },
+        { figure: "back", symbol: "h", meaning: "least height to turn back from: leaves 500 ft", formula: "500 ft + max(Δh, 0)", value: back.height_m, unit: "m", source: "common practice" },
       ],
     });
   },

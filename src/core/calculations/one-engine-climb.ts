@@ -44,6 +44,8 @@ export const oneEngineClimbCalculation = calculation({
         { figure: "together", symbol: "Δ", meaning: "what they cost together beyond each alone", formula: "remainder", value: account.together_mps, unit: "m/s", source: SOURCE },
         { figure: "vyse", symbol: "V_YSE", meaning: "best rate on one engine as configured, no sideslip", formula: "search", value: own.rate.eas_mps, unit: "m/s", source: SOURCE },
         { figure: "vyse", symbol: "RoC", meaning: "climb at V_YSE", formula: "V·(T − D)/W", value: own.rate.climb_mps, unit: "m/s", source: SOURCE },
+        { figure: "vxse", symbol: "V_XSE", meaning: "best angle on one engine as configured, no sideslip, at least 1.2 V_S", formula: "search", value: own.angle.eas_mps, unit: "m/s", source: SOURCE },
+        { figure: "vxse", symbol: "tanγ", meaning: "gradient at V_XSE", formula: "tan(asin((T − D)/W))", value: own.angle.gradient, unit: "", source: SOURCE },
       ],
     });
   },

@@ -1,9 +1,11 @@
 "use client";
 import { formatNumber, fromSi, unitOf } from "@/core/quantities/units";
 import { useFormat, useUnits } from "@/ui/units/units-store";
+import { Figure } from "@/ui/working/Figure";
 import { ControlDrawing } from "./ControlDrawing";
 import { VmcaByBank, VmcaByHeight } from "./VmcaCharts";
 import { useEngineOut } from "./engine-out-store";
+import { useEngineOutQuestion } from "./useEngineOutAnswer";
 
 const CONTROL_NAMES = { rudder: "Rudder", aileron: "Aileron", fin: "Fin stall", pedal: "Pedal" } as const;
 
@@ -27,8 +29,11 @@ export function ControlView() {
 /** How much of each control is used, against its stop. */
 function ControlsUsed() {
   const now = useEngineOut((state) => state.now);
+  const bank = useEngineOut((state) => state.trial.bank);
+  const question = useEngineOutQuestion();
   const format = useFormat();
   if (!now) return null;
+  const source = { calculation: { name: "control", input: { ...question, eas_mps: now.eas_mps, bank_rad: bank.kind === "bank" ? bank.bank_rad : null } } };
   return (
     <dl className="grid grid-cols-4 gap-x-5 gap-y-0.5 border-t border-rule px-4 py-1.5 text-[13px] max-[1150px]:grid-cols-2">
       {(Object.keys(CONTROL_NAMES) as (keyof typeof CONTROL_NAMES)[]).map((control) => {
@@ -39,7 +44,11 @@ function ControlsUsed() {
             <dd aria-hidden="true" className="h-2.5 border border-ink2 bg-paper">
               <div className={`h-full ${share > 1 ? "bg-brick" : "bg-harbour"}`} style={{ width: `${Math.min(share, 1) * 100}%` }} />
             </dd>
-            <dd className={`num text-right ${share > 1 ? "font-semibold text-brick" : ""}`}>{Math.round(share * 100)} %</dd>
+            <dd>
+              <Figure title={CONTROL_NAMES[control]} figure="control" source={source} className={share > 1 ? "font-semibold text-brick" : ""}>
+                {Math.round(share * 100)} %
+              </Figure>
+            </dd>
           </div>
         );
       })}

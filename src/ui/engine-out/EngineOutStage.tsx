@@ -84,6 +84,7 @@ function Speeds() {
   const bank_rad = flownBank_rad(trial, now);
   const vmcaSource = { calculation: { name: "vmca", input: { ...question, bank_rad } } };
   const mendedSource = { calculation: { name: "one-engine-climb", input: { ...question, deadPropeller: bestPropeller(question), gearDown: false, flap: 0, items: [] } } };
+  const ceilingSource = { calculation: { name: "ceilings", input: question } };
   const cautions = [
     "Estimate for planning and training. The flight manual and your instructor come first; the red and blue lines of its airspeed indicator stay what they are.",
     margin !== null && margin < 5 && !vmca.stallFirst && "Near or below minimum control speed: reduce the power and lower the nose. The sooner the smaller the trouble.",
@@ -117,15 +118,29 @@ function Speeds() {
           </Figure>
         </dd>
         <dt>{jet ? "Best angle" : "V_XSE"}, mended</dt>
-        <dd className="num">
-          {format("speed", speeds.angle.eas_mps)} · {formatNumber(speeds.angle.gradient * 100, 1)} %
+        <dd>
+          <Figure title="Best angle on one engine" figure="vxse" source={mendedSource}>
+            {format("speed", speeds.angle.eas_mps)} · {formatNumber(speeds.angle.gradient * 100, 1)} %
+          </Figure>
         </dd>
         <dt>Zero sideslip</dt>
-        <dd className="num">{zeroSideslip_rad === null ? "none" : `${formatNumber(degrees(zeroSideslip_rad), 1)}° · ball ${formatNumber(degrees(zeroSideslip_rad) / BALL_DEG, 1)}`}</dd>
+        <dd>
+          <Figure title="Bank without sideslip" figure="control" source={{ calculation: { name: "control", input: { ...question, eas_mps: now.eas_mps, bank_rad: null } } }}>
+            {zeroSideslip_rad === null ? "none" : `${formatNumber(degrees(zeroSideslip_rad), 1)}° · ball ${formatNumber(degrees(zeroSideslip_rad) / BALL_DEG, 1)}`}
+          </Figure>
+        </dd>
         <dt>Service ceiling</dt>
-        <dd className="num">{ceilingWords(tables?.service, format)}</dd>
+        <dd>
+          <Figure title="Service ceiling on one engine" figure="serviceOne_m" source={ceilingSource}>
+            {ceilingWords(tables?.service, format)}
+          </Figure>
+        </dd>
         <dt>Absolute ceiling</dt>
-        <dd className="num">{ceilingWords(tables?.absolute, format)}</dd>
+        <dd>
+          <Figure title="Absolute ceiling on one engine" figure="absoluteOne_m" source={ceilingSource}>
+            {ceilingWords(tables?.absolute, format)}
+          </Figure>
+        </dd>
       </dl>
       <div className="mt-auto">
         <Cautions texts={cautions} />

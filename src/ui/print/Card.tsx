@@ -42,3 +42,35 @@ export function CardRow({ name, value }: { name: string; value: string }) {
     </View>
   );
 }
+
+/** A line that is read first. */
+export function CardLarge({ name, value }: { name: string; value: string }) {
+  return (
+    <View style={cardStyles.row}>
+      <Text style={cardStyles.large}>{forPaper(name)}</Text>
+      <Text style={cardStyles.large}>{forPaper(value)}</Text>
+    </View>
+  );
+}
+
+/**
+ * A table with a head.
+ *
+ * @param bold - column that stands out
+ */
+export function CardTable({ head, rows, bold }: { head: readonly string[]; rows: readonly (readonly string[])[]; bold: number }) {
+  const width = `${100 / head.length}%`;
+  return (
+    <>
+      {[head, ...rows].map((cells, i) => (
+        <View key={cells.join()} style={{ ...cardStyles.row, paddingVertical: 1 }}>
+          {cells.map((cell, at) => (
+            <Text key={at} style={{ width, textAlign: at === 0 ? "left" : "right", fontWeight: i > 0 && at === bold ? 700 : 400, fontSize: i === 0 ? 8.5 : 9.5 }}>
+              {forPaper(cell)}
+            </Text>
+          ))}
+        </View>
+      ))}
+    </>
+  );
+}

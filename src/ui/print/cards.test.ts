@@ -6,6 +6,8 @@ import { type ReactElement, createElement } from "react";
 import { describe, expect, it } from "vitest";
 import { NumbersCardPdf } from "@/ui/aircraft/NumbersCardPdf";
 import { DepartureCardPdf } from "@/ui/departure/DepartureCardPdf";
+import { SpeedsCardPdf } from "@/ui/engine-out/SpeedsCardPdf";
+import { TakeOffCardPdf } from "@/ui/take-off/TakeOffCardPdf";
 import { offerCard, printCard } from "./card-store";
 import { forPaper, freshFace } from "./make-pdf";
 
@@ -95,5 +97,20 @@ describe("the print command", () => {
     offerCard(null);
     expect(() => printCard()).toThrow(/window/);
     expect(made).toBe(1);
+  });
+});
+
+describe("speeds card on one engine, and the take-off's", () => {
+  it("are one A5 page each, with every row, sentence and the caution", async () => {
+    const table = { head: ["mass", "altitude", "V_MCA", "V_S", "V_YSE", "climb"], rows: Array.from({ length: 15 }, (_, i) => ["1 725 kg", `${i * 500} ft`, "80 kt", "60 kt", `${81 - i} kt`, "280 ft/min"]) };
+    const speeds = await read(createElement(SpeedsCardPdf, { content: { title: "Larch T2: on one engine", sub: "1 600 kg", large: [{ name: "V_YSE", value: "78 kt, 280 ft/min" }], rows: [{ name: "V_SSE, book", value: "72 kt" }], table, caution: "Below it: power back, nose down." } }));
+    expect(speeds.pages).toBe(1);
+    for (let i = 0; i < 15; i += 1) expect(speeds.text).toContain(`${81 - i} kt`);
+    expect(speeds.text).toContain("Below it: power back, nose down.");
+    const brief = Array.from({ length: 5 }, (_, i) => `Sentence ${i + 1}: airborne, gear down, until 70\u00a0ft: close both, land on the runway that is left; −90\u00a0ft.`);
+    const takeOff = await read(createElement(TakeOffCardPdf, { content: { title: "Departure Skerrow 29", sub: "Larch T2", answer: "One engine: 370 ft/min at 80 kt", rows: [{ name: "V_MCA / V_R", value: "63 kt / 66 kt" }], brief } }));
+    expect(takeOff.pages).toBe(1);
+    expect(takeOff.text).toContain("63 kt / 66 kt");
+    for (const sentence of brief) expect(takeOff.text).toContain(forPaper(sentence).replace(/\s+/g, " "));
   });
 });

@@ -58,8 +58,7 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
         {row("V_R", format("speed", speeds.rotation_mps), "speeds")}
         {row(jet ? "V_2" : "V_50", format("speed", speeds.screen_mps), "speeds")}
         {row(jet ? "V_FTO" : "V_YSE", format("speed", speeds.oneEngine_mps), "speeds")}
-        <dt>Turn back from</dt>
-        <dd className="num">{back.at ? `${format("height", back.height_m)}, ${format("distance", back.at.x_m)} out` : "not reached"}</dd>
+        {row("Turn back from", back.at ? `${format("height", back.height_m)}, ${format("distance", back.at.x_m)} out` : "not reached", "back")}
       </dl>
       {lowest !== null && lowest.over_m !== null && (
         <p className={`border-t border-rule px-4 py-2 text-[14px] ${lowest.over_m < input.plan.clearance_m ? "text-brick" : ""}`}>

@@ -1,6 +1,6 @@
 // A take-off with two engines of which one may stop: speeds, the roll, the climb, and what to do in each phase.
 // This folder: accelerate-stop and accelerate-go, one-engine path, phases, take-off segments and mass limits of jets, brief. Not here:
-// runway slope, wet runways, minimum control speed on the ground, brake energy and tyre limits, retraction of flap while climbing
+// runway slope, side wind, wet runways, minimum control speed on the ground, brake energy and tyre limits, retraction of flap while climbing
 // away with both engines. Method: flight as a point mass, flight-mechanics textbooks.
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
@@ -10,7 +10,7 @@ import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetri
 import { bestPropeller } from "../asymmetric/climb-ledger";
 import { oneEngineSpeeds, stallEas_mps } from "../asymmetric/one-engine-climb";
 import { vmca } from "../asymmetric/vmca";
-import { type AirColumn, airColumn } from "../departure/air-column";
+import { type AirColumn, airColumn, airSample, readAir } from "../departure/air-column";
 import { brakingOn } from "../departure/departure-day";
 import { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";
@@ -74,13 +74,16 @@ const JET_ROTATION = 0.96;
 const FINAL = 1.25;
 const FLAP_UP = 1.2;
 const BANK_RAD = (5 * Math.PI) / 180;
+/** Height at which the wind is reported, and the share of rotation speed up to which it is computed: with height it nearly doubles. */
+const STATION_M = 10;
+const WINDIEST = 0.5;
 /** Air is tabulated to this height above the runway, m. */
 const AIR_TOP_M = 1500;
 
 /**
  * Sets up a take-off.
  *
- * @returns failures of the case (`not_a_twin`, `outside_atmosphere`, …), `no_such_flap`, `mass_outside`, `wind` failures
+ * @returns failures of the case (`not_a_twin`, `outside_atmosphere`, …) and of the wind, `mass_outside`, `no_control`, `rotates_stalled`, `too_windy`
  */
 export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   const { aircraft, runway, plan, mass_kg } = input;
@@ -109,9 +112,11 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   const screen_mps = Math.max(SCREEN.vmca * (vmca_mps ?? 0), SCREEN.stall * stall_mps);
   const rotation_mps = plan.rotation_mps ?? Math.max(ROTATION.vmca * (vmca_mps ?? 0), jet ? JET_ROTATION * screen_mps : ROTATION.stall * stall_mps);
   if (!(rotation_mps >= stall_mps)) return failure("rotates_stalled", `Rotation at ${rotation_mps.toFixed(1)} m/s is below the stall (${stall_mps.toFixed(1)} m/s).`, "plan.rotation_mps");
+  const air = airColumn(input.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M);
+  const headwind_mps = -readAir(air, STATION_M, airSample()).along_mps;
+  if (!(headwind_mps < WINDIEST * rotation_mps)) return failure("too_windy", `A headwind of ${headwind_mps.toFixed(0)} m/s is more than half of rotation speed: aloft it would blow the aeroplane backwards, and this model ends.`, "wind");
   return success({
-    input, jet, flap, at,
-    air: airColumn(input.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M),
+    input, jet, flap, at, air,
     braking: brakingOn(runway.surface),
     screen_m: jet ? 10.668 : 15.24,
     speeds: {

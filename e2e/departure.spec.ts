@@ -1,5 +1,5 @@
 import { type Page, expect, test } from "@playwright/test";
-import { openDemo, type } from "./demo";
+import { flyAircraft, openDemo, type } from "./demo";
 import { pdfText } from "./pdf-text";
 
 const decision = (page: Page) => page.getByRole("region", { name: "Decision" });
@@ -91,7 +91,7 @@ test("a reaction that ends in a stall is shown as a stall", async ({ page }) => 
   await expect(decision(page)).not.toContainText("It stalls.");
 });
 
-test("a twin is told that its departure is not computed yet, and the chance can be stopped and asked for again", async ({ page }) => {
+test("the chance can be stopped and asked for again; a helicopter is told that this is not about it", async ({ page }) => {
   await openDeparture(page);
   await page.getByRole("tab", { name: "Chance" }).click();
   await page.getByRole("button", { name: "Stop", exact: true }).click();
@@ -101,8 +101,6 @@ test("a twin is told that its departure is not computed yet, and the chance can 
   await page.getByRole("button", { name: /^Table of Chance/ }).click();
   await expect(page.getByRole("region", { name: /table$/ }).getByRole("row")).toHaveCount(12);
 
-  await page.getByRole("button", { name: /^Aircraft / }).click();
-  await page.getByRole("combobox", { name: "Aircraft" }).selectOption({ label: "Larch T2" });
-  await page.keyboard.press("Escape");
+  await flyAircraft(page, "Hazel H2");
   await expect(page.getByRole("alert").filter({ hasText: "not a fixed-wing aeroplane with one engine" })).toBeVisible();
 });

@@ -1,12 +1,14 @@
-// Every view by day and by night, wide and narrow: axe finds nothing, nothing is cut off. `@picture` refreshes the pictures of the docs.
+// Every view by day and by night, wide and narrow: axe finds nothing, nothing is cut off. `@view` runs two at a time, `@picture` refreshes the pictures of the docs.
 import AxeBuilder from "@axe-core/playwright";
 import { type Page, expect, test } from "@playwright/test";
-import { answered, flyAircraft, openDemo } from "./demo";
+import { answered, flyAircraft, openDemo, type } from "./demo";
 
 const STAGES = ["aircraft", "departure", "en-route", "engine-out", "restart", "landing", "rehearse", "debrief"];
 
-async function clean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ["violations"] }).analyze();
+/** @param within - looks at a part only; null at the whole page */
+async function clean(page: Page, within: string | null = null): Promise<void> {
+  const builder = new AxeBuilder({ page }).options({ resultTypes: ["violations"] });
+  const { violations } = await (within === null ? builder : builder.include(within)).analyze();
   expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`)).toEqual([]);
 }
 
@@ -21,11 +23,11 @@ async function cleanAndWhole(page: Page): Promise<void> {
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
 }
 
-/** Opens something, looks at it, closes it. */
+/** Opens something, looks at it, closes it. The page under it has been looked at before. */
 async function cleanDialog(page: Page, open: () => Promise<void>): Promise<void> {
   await open();
   await expect(page.getByRole("dialog")).toBeVisible();
-  await clean(page);
+  await clean(page, "[role=dialog]");
   await page.keyboard.press("Escape");
 }
 
@@ -41,7 +43,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click();
     await expect(page.getByRole("dialog").getByRole("table")).toBeVisible();
     await clean(page);
-    for (const stage of STAGES.filter((name) => !["aircraft", "departure", "engine-out", "landing"].includes(name))) {
+    for (const stage of STAGES.filter((name) => !["aircraft", "departure", "engine-out", "restart", "landing"].includes(name))) {
       await page.goto(`/${stage}`);
       await expect(page.getByRole("link", { name: "Plan a landing from here" })).toBeVisible();
       await clean(page);
@@ -76,6 +78,15 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     }
     await cleanDialog(page, () => page.getByRole("button", { name: "Departure plan" }).click());
   },
+  "the Restart stage": async (page) => {
+    await page.keyboard.press("5");
+    await expect(page.getByRole("region", { name: "Cause check" })).toBeVisible();
+    await cleanAndWhole(page);
+    await cleanDialog(page, () => page.getByRole("button", { name: "Restart plan" }).click());
+    await flyAircraft(page, "Cedar J2");
+    await expect(page.getByRole("region", { name: "Attempts" })).toBeVisible();
+    await cleanAndWhole(page);
+  },
   "the Departure stage": async (page) => {
     await page.keyboard.press("2");
     await expect(page.getByRole("list", { name: /^Options at/ })).toBeVisible();
@@ -89,14 +100,14 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
 
 for (const { colorScheme, viewport } of LOOKS) {
   const look = `${colorScheme === "light" ? "day" : "night"} at ${viewport.width}`;
-  test(`axe finds nothing on the first page by ${look}`, async ({ browser, baseURL }) => {
+  test(`axe finds nothing on the first page by ${look} @view`, async ({ browser, baseURL }) => {
     const page = await (await browser.newContext({ baseURL, colorScheme, viewport, reducedMotion: "reduce" })).newPage();
     await page.goto("/");
     await clean(page);
     await page.context().close();
   });
   for (const [area, lookAt] of Object.entries(AREAS)) {
-    test(`axe finds nothing on ${area} by ${look}`, async ({ browser, baseURL }) => {
+    test(`axe finds nothing on ${area} by ${look} @view`, async ({ browser, baseURL }) => {
       test.setTimeout(150_000);
       const page = await (await browser.newContext({ baseURL, colorScheme, viewport, reducedMotion: "reduce" })).newPage();
       await openDemo(page);
@@ -156,6 +167,17 @@ for (const [name, colorScheme, prepare] of [
     await page.getByRole("combobox", { name: "It is the" }).selectOption("right");
     await page.getByRole("combobox", { name: "Settled by" }).selectOption("rpm");
     await page.getByRole("button", { name: "Answer" }).click();
+  }],
+  ["restart-flow", "light", async (page: Page) => {
+    await page.keyboard.press("5");
+    await page.getByRole("combobox", { name: "What was noticed" }).selectOption("surging");
+  }],
+  ["restart-relight", "light", async (page: Page) => {
+    await flyAircraft(page, "Cedar J2");
+    await page.getByRole("button", { name: /^Place / }).click();
+    await type(page, "Altitude above sea level", "14000");
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("5");
   }],
   ["departure-twin", "light", async (page: Page) => {
     await twinView("2", "By phase")(page);

@@ -24,11 +24,15 @@ try {
   let finished = false;
   database.server.once("exit", () => finished || setTimeout(() => void startDatabase(folder, database.port).catch((error) => leave(1, error)), OUTAGE_MS));
   const { address } = await step("server", async () => serve({ databaseUrl: database.url, port: await freePort(3100), quiet: true, env: { UTRIMAX_RATE_FACTOR: "100" } }));
-  const grep = screenshots ? ["--grep", "@picture"] : ["--grep-invert", "@picture"];
-  await run(path.join(ROOT, "node_modules/.bin/playwright"), ["test", ...grep, ...args], {
-    cwd: ROOT,
-    env: { ...process.env, BASE_URL: address, TEST_DATABASE_FOLDER: folder },
-  });
+  /** @param {string[]} more */
+  const playwright = (...more) => run(path.join(ROOT, "node_modules/.bin/playwright"), ["test", ...more], { cwd: ROOT, env: { ...process.env, BASE_URL: address, TEST_DATABASE_FOLDER: folder } });
+  if (screenshots) await playwright("--grep", "@picture", ...args);
+  else if (args.length > 0) await playwright("--grep-invert", "@picture", ...args);
+  else {
+    // Journeys change what they share, one after the other; looking at views changes nothing: two at a time.
+    await playwright("--grep-invert", "@picture|@view");
+    await playwright("--grep", "@view", "--workers=2", "--fully-parallel");
+  }
   finished = true;
   await stopAll();
 } catch (error) {

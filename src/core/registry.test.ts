@@ -38,6 +38,8 @@ const INPUTS: Record<string, object> = {
   "zero-thrust": { ...demoTwinQuestion(), eas_mps: 43 },
   accelerate: demoTakeOffInput({ mass_kg: 1600 }),
   segments: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, altitude_m: 2500, air: { qnh_Pa: 101_325, deviation_K: 25 } },
+  "restart-budget": { aircraft: alder, mass_kg: 1000, configuration, air, altitude_m: 1200, commit_m: 450, ground_m: 20, reaction_s: 4 },
+  relight: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, configuration: { ...configuration, propeller: "windmilling", flap: 0, gearDown: false }, air, altitude_m: 4267, commit_m: 900, ground_m: 20, chance: 0.4 },
   "departure-chance": { ...demoDepartureInput(), heights_m: [150, 250], samples: 20, hindsight: true },
 };
 

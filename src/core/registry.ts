@@ -15,6 +15,8 @@ import { metarCalculation } from "./calculations/metar";
 import { oneEngineClimbCalculation } from "./calculations/one-engine-climb";
 import { pathCalculation } from "./calculations/path";
 import { polarCalculation } from "./calculations/polar";
+import { relightCalculation } from "./calculations/relight";
+import { restartBudgetCalculation } from "./calculations/restart-budget";
 import { segmentsCalculation } from "./calculations/segments";
 import { turnCalculation } from "./calculations/turn";
 import { turnbackCalculation } from "./calculations/turnback";
@@ -29,6 +31,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   turnbackCalculation, departureCalculation, departureChanceCalculation,
   controlCalculation, vmcaCalculation, oneEngineClimbCalculation, ceilingsCalculation, driftdownCalculation, zeroThrustCalculation,
   accelerateCalculation, segmentsCalculation,
+  restartBudgetCalculation, relightCalculation,
 ];
 
 /** A result, or every fault of the input. */

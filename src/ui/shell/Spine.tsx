@@ -1,10 +1,13 @@
 "use client";
 import Link from "next/link";
 import { useSelectedLayoutSegment } from "next/navigation";
+import { useMemo } from "react";
 import { formatNumber } from "@/core/quantities/units";
+import { restartBudget } from "@/core/restart/restart-budget";
 import { useDeparture } from "@/ui/departure/departure-store";
 import { shownEnd, useReach } from "@/ui/landing/reach-store";
 import { formatMargin } from "@/ui/landing/margin";
+import { useRestartQuestion } from "@/ui/restart/useRestartQuestion";
 import { climbsAway, useTakeOff } from "@/ui/take-off/take-off-store";
 import { useSituation, saveStateOf } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
@@ -71,8 +74,19 @@ function useHeadlines(): Partial<Record<(typeof STAGES)[number]["slug"], Headlin
       : { text: end.path ? `${formatMargin(end.path.margin_m, format)} ${end.name}` : `no path, ${end.name}`, tone: end.status === "reached" ? "text-pine" : end.status === "reserve" ? "text-ochre" : "text-brick" };
   const departure = useDepartureHeadline();
   const takeOff = useTakeOffHeadline();
+  const restart = useRestartHeadline();
   const twin = useAircraft().document.asymmetric !== null;
-  return { departure: twin ? takeOff : departure, "engine-out": { text: twin ? "control and climb" : "no twin" }, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+  return { restart, departure: twin ? takeOff : departure, "engine-out": { text: twin ? "control and climb" : "no twin" }, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+}
+
+/** Seconds for a cause check, or that there are none. */
+function useRestartHeadline(): Headline | undefined {
+  const question = useRestartQuestion();
+  const outcome = useMemo(() => restartBudget(question), [question]);
+  if (!outcome.ok) return { text: "no answer", tone: "text-brick" };
+  const { spend_s, items, fitting } = outcome.value;
+  if (items.length === 0) return { text: `${Math.floor(spend_s)} s to commit` };
+  return fitting === 0 ? { text: "fly, feather, land", tone: "text-brick" } : { text: `${Math.floor(spend_s)} s, ${fitting} of ${items.length} fit`, tone: fitting === items.length ? "text-pine" : "text-ochre" };
 }
 
 /** Whether and from where it climbs away on one engine. */

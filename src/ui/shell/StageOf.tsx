@@ -10,6 +10,7 @@ const AircraftStage = dynamic(() => import("@/ui/aircraft/AircraftStage").then((
 const DepartureOfAircraft = dynamic(() => import("@/ui/take-off/DepartureOfAircraft").then((module) => module.DepartureOfAircraft), { loading });
 const EngineOutStage = dynamic(() => import("@/ui/engine-out/EngineOutStage").then((module) => module.EngineOutStage), { loading });
 const LandingStage = dynamic(() => import("@/ui/landing/LandingStage").then((module) => module.LandingStage), { loading });
+const RestartStage = dynamic(() => import("@/ui/restart/RestartStage").then((module) => module.RestartStage), { loading });
 
 /** The stage that is open. */
 export function StageOf({ slug }: { slug: Stage["slug"] }) {
@@ -20,6 +21,8 @@ export function StageOf({ slug }: { slug: Stage["slug"] }) {
       return <DepartureOfAircraft />;
     case "engine-out":
       return <EngineOutStage />;
+    case "restart":
+      return <RestartStage />;
     case "landing":
       return <LandingStage />;
     default:

@@ -1,0 +1,61 @@
+import { type Page, expect, test } from "@playwright/test";
+import { flyAircraft, openDemo, type } from "./demo";
+
+async function setAltitude(page: Page, feet: string): Promise<void> {
+  await page.getByRole("button", { name: /^Place / }).click();
+  await type(page, "Altitude above sea level", feet);
+  await page.keyboard.press("Escape");
+}
+
+test("the flow at 4,000 ft: symptom first, run against the clock by keyboard, the commit height set", async ({ page }) => {
+  await openDemo(page);
+  await setAltitude(page, "4000");
+  await page.keyboard.press("5");
+  await expect(page.getByRole("heading", { name: "Is there height for a restart?" })).toBeVisible();
+  const check = page.getByRole("region", { name: "Cause check" });
+  const decision = page.getByRole("region", { name: "Decision" });
+  await expect(decision).toContainText("The whole flow fits");
+  await expect(decision).toContainText(/what landing on .+ needs from here/);
+  await page.getByRole("combobox", { name: "What was noticed" }).selectOption("fading");
+  await expect(check.getByRole("row").nth(1)).toContainText("Carburettor heat");
+  await check.getByRole("button", { name: "Run it against the clock" }).focus();
+  await page.keyboard.press("Enter");
+  for (let i = 0; i < 9; i += 1) {
+    await expect(check.getByRole("button", { name: /^Done: / })).toBeFocused();
+    await page.keyboard.press("Space");
+  }
+  await expect(check.getByRole("button", { name: "Flow done" })).toBeVisible();
+  await expect(check.getByRole("timer")).toContainText("in time");
+
+  await page.getByRole("button", { name: "Restart plan" }).click();
+  await page.getByRole("checkbox", { name: "From the planned landing" }).uncheck();
+  await type(page, "Checking ends at, above the sea", "3950");
+  await page.keyboard.press("Escape");
+  await expect(decision).toContainText("Fly, feather, land.");
+  await expect(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Restart/ })).toContainText("fly, feather, land");
+  await check.getByRole("table").first().getByRole("button").first().click();
+  await expect(page.getByRole("dialog")).toContainText("sink·t");
+  await page.keyboard.press("Escape");
+  // A commit height under the ground is refused with the reason.
+  await page.getByRole("button", { name: "Restart plan" }).click();
+  await type(page, "Checking ends at, above the sea", "-1000");
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("alert").filter({ hasText: "at or below the ground" })).toBeVisible();
+});
+
+test("the jet from 14,000 ft: attempts of both kinds, the chance judged, and none when it is low", async ({ page }) => {
+  await openDemo(page);
+  await flyAircraft(page, "Cedar J2");
+  await setAltitude(page, "14000");
+  await page.keyboard.press("5");
+  const attempts = page.getByRole("region", { name: "Attempts" });
+  await expect(attempts).toContainText("With auxiliary power is the better plan.");
+  const before = await attempts.getByRole("row", { name: /^auxiliary power/ }).innerText();
+  await page.getByRole("slider", { name: "Chance of one attempt" }).focus();
+  await page.keyboard.press("Home");
+  await expect(attempts.getByRole("row", { name: /^auxiliary power/ })).not.toHaveText(before);
+  await page.getByRole("button", { name: /^Table of Relight envelope/ }).click();
+  await expect(page.getByRole("row", { name: /^windmill 1/ })).toBeVisible();
+  await setAltitude(page, "2500");
+  await expect(attempts).toContainText("No attempt fits: land.");
+});

@@ -1,0 +1,47 @@
+// The cause check of a piston engine that has stopped in the air: items with their seconds, the likely cause first.
+// This folder: flow, height budget, relight of jets. Not here: what the engine does inside, fire drills, the starter's limits.
+// Times are common practice for a pilot who knows the flow by heart.
+import { z } from "zod";
+import type { AircraftDocument } from "../aircraft/aircraft-document";
+
+/** What was noticed as it stopped. */
+export const Symptom = z.enum(["sudden", "surging", "fading", "rough", "after-change"]);
+/** @see Symptom */
+export type Symptom = z.infer<typeof Symptom>;
+
+/** One thing to check. */
+export const CauseItem = z.object({
+  id: z.string().regex(/^[a-z][a-z0-9-]*$/, "An id is small letters, digits and hyphens."),
+  name: z.string().trim().min(1, "An item needs a name.").max(40, "At most 40 characters."),
+  /** What is done, as it is said. */
+  action: z.string().trim().max(80, "At most 80 characters."),
+  time_s: z.number().min(0.5, "An item takes half a second to five minutes.").max(300, "An item takes half a second to five minutes."),
+  /** Symptoms that point to it first. */
+  symptoms: z.array(Symptom).max(5),
+});
+/** @see CauseItem */
+export type CauseItem = z.infer<typeof CauseItem>;
+
+/** The usual flow of a piston engine, in cockpit order. Common practice. */
+export const PISTON_FLOW: readonly CauseItem[] = [
+  { id: "last", name: "Last thing touched", action: "what did I touch last? put it back", time_s: 2, symptoms: ["after-change"] },
+  { id: "selector", name: "Fuel selector", action: "other tank, felt in its detent", time_s: 3, symptoms: ["sudden", "surging"] },
+  { id: "pump", name: "Fuel pump", action: "on", time_s: 2, symptoms: ["surging", "sudden"] },
+  { id: "heat", name: "Carburettor heat", action: "or alternate air: full, and left there", time_s: 3, symptoms: ["fading", "rough"] },
+  { id: "mixture", name: "Mixture", action: "rich, or as the height asks", time_s: 3, symptoms: ["rough", "after-change"] },
+  { id: "ignition", name: "Ignition", action: "each alone, then both", time_s: 6, symptoms: ["rough", "sudden"] },
+  { id: "primer", name: "Primer", action: "in and locked", time_s: 3, symptoms: ["rough"] },
+  { id: "throttle", name: "Throttle", action: "through its range", time_s: 3, symptoms: ["fading"] },
+  { id: "starter", name: "Propeller", action: "fine; starter if it stands still", time_s: 8, symptoms: [] },
+];
+
+/** The flow of an aircraft; none for engines that are lit again rather than checked. */
+export function causeFlow({ engines }: AircraftDocument): readonly CauseItem[] {
+  return engines.kind === "piston" ? PISTON_FLOW : [];
+}
+
+/** The items with what the symptom points to in front, each group in the flow's own order; null keeps the order. */
+export function flowFor(flow: readonly CauseItem[], symptom: Symptom | null): CauseItem[] {
+  if (symptom === null) return [...flow];
+  return [...flow.filter((item) => item.symptoms.includes(symptom)), ...flow.filter((item) => !item.symptoms.includes(symptom))];
+}

@@ -1,0 +1,159 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { demoAircraft } from "../../../demo/read-demo";
+import { cleanGlide } from "../aircraft/configuration";
+import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
+import { PISTON_FLOW, causeFlow, flowFor } from "./cause-flow";
+import { type RelightQuestion, inEnvelope, relightPlan, relightPlans } from "./relight";
+import { type RestartQuestion, restartBudget } from "./restart-budget";
+
+const FT = M_PER_FT;
+const alder = demoAircraft("alder-s1");
+const cedar = demoAircraft("cedar-j2");
+const STANDARD = { qnh_Pa: 101_325, deviation_K: 0 };
+const ask = (change: Partial<RestartQuestion> = {}): RestartQuestion => ({ aircraft: alder, mass_kg: 1100, configuration: cleanGlide(alder), air: STANDARD, altitude_m: 4000 * FT, commit_m: 1500 * FT, ground_m: 0, reaction_s: 4, flow: [...PISTON_FLOW], ...change });
+const budget = (change: Partial<RestartQuestion> = {}) => {
+  const found = restartBudget(ask(change));
+  if (!found.ok) throw new Error(found.issue.message);
+  return found.value;
+};
+
+describe("the flow", () => {
+  it("puts what the symptom points to first and loses nothing", () => {
+    const sudden = flowFor(PISTON_FLOW, "sudden");
+    expect(sudden.slice(0, 3).map((item) => item.id)).toEqual(["selector", "pump", "ignition"]);
+    expect([...sudden].sort((a, b) => a.id.localeCompare(b.id))).toEqual([...PISTON_FLOW].sort((a, b) => a.id.localeCompare(b.id)));
+    expect(flowFor(PISTON_FLOW, "after-change")[0].id).toBe("last");
+    expect(flowFor(PISTON_FLOW, null)).toEqual(PISTON_FLOW);
+  });
+
+  it("is for piston engines", () => {
+    expect(causeFlow(alder)).toBe(PISTON_FLOW);
+    expect(causeFlow(cedar)).toEqual([]);
+  });
+});
+
+describe("the budget of height", () => {
+  it("Alder S1 at 1,100 kg sinks 3.790 m/s at sea level at best glide (cross-check), a little more at the middle height", () => {
+    const found = budget();
+    expect(found.eas_mps).toBeCloseTo(34.328818, 5);
+    // σ at 2,750 ft is 0.922: 3.790/√σ.
+    expect(found.sink_mps).toBeCloseTo(3.790122 / Math.sqrt(0.9216), 2);
+    expect(found.spend_s).toBeCloseTo((2500 * FT - found.reaction_m) / found.sink_mps, 6);
+  });
+
+  it("the seconds of the flow are those of its items, each at its price in height", () => {
+    const found = budget();
+    expect(found.whole_s).toBe(33);
+    expect(found.items.at(-1)?.to_s).toBe(37);
+    found.items.forEach((entry) => expect(entry.cost_m).toBeCloseTo(entry.item.time_s * found.sink_mps, 9));
+    expect(found.fitting).toBe(PISTON_FLOW.length);
+    expect(found.wholeFrom_m).toBeCloseTo(1500 * FT + 37 * found.sink_mps, 6);
+  });
+
+  it("below a height only the first items fit, below another none: fly, feather, land", () => {
+    const low = budget({ altitude_m: 1500 * FT + 60 });
+    expect(low.fitting).toBeGreaterThan(0);
+    expect(low.fitting).toBeLessThan(PISTON_FLOW.length);
+    const none = budget({ altitude_m: 1500 * FT + 10 });
+    expect(none).toMatchObject({ fitting: 0, spend_m: 0, spend_s: 0 });
+    expect(none.flyFeatherLand_m).toBeGreaterThan(1500 * FT + 10);
+  });
+
+  it("at just the height of the whole flow the last item ends at the commit height", () => {
+    const { wholeFrom_m } = budget({ altitude_m: 2000 * FT });
+    const found = budget({ altitude_m: wholeFrom_m });
+    expect(Math.abs((found.items.at(-1)?.end_m ?? NaN) - 1500 * FT)).toBeLessThan(2);
+  });
+
+  it("a windmilling propeller sinks most, a stopped one less", () => {
+    const sinks = budget().byPropeller;
+    expect(sinks.map((entry) => entry.state)).toEqual(["windmilling", "stopped"]);
+    expect(sinks[0].sink_mps).toBeGreaterThan(sinks[1].sink_mps);
+  });
+
+  it("refuses a commit height below the ground and masses outside", () => {
+    expect(restartBudget(ask({ commit_m: 0, ground_m: 10 }))).toMatchObject({ ok: false, issue: { code: "commit_below_ground", path: "commit_m" } });
+    expect(restartBudget(ask({ mass_kg: 2000 }))).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
+  });
+
+  it("more height never fits fewer items, a longer reaction never more", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 500, max: 3000 }), fc.integer({ min: 0, max: 500 }), fc.integer({ min: 0, max: 10 }), (altitude_m, more, reaction_s) => {
+        const here = budget({ altitude_m, reaction_s });
+        expect(budget({ altitude_m: altitude_m + more, reaction_s }).fitting).toBeGreaterThanOrEqual(here.fitting);
+        expect(budget({ altitude_m, reaction_s: reaction_s + 2 }).fitting).toBeLessThanOrEqual(here.fitting);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+const relightAsk = (change: Partial<RelightQuestion> = {}): RelightQuestion => ({ aircraft: cedar, mass_kg: 41_000, configuration: cleanGlide(cedar), air: STANDARD, altitude_m: 14_000 * FT, commit_m: 3000 * FT, ground_m: 0, chance: 0.4, ...change });
+
+describe("the relight envelope", () => {
+  const corners = cedar.relight?.windmill ?? [];
+  it.each([
+    [270, 10_000, true],
+    [235, 0, true],
+    [320, 28_000, true],
+    [230, 5000, false],
+    [240, 20_000, false],
+    [270, 29_000, false],
+  ])("%d KCAS at %d ft: %s (corners of the demo fleet)", (kt, ft, inside) => {
+    expect(inEnvelope(corners, kt * MPS_PER_KT, ft * FT)).toBe(inside);
+  });
+});
+
+describe("attempts of a jet", () => {
+  it("each lasts its time with the gap between, and ends above the commit height inside the envelope", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 3500, max: 35_000 }), fc.integer({ min: 500, max: 6000 }), fc.constantFrom("windmill" as const, "assisted" as const), (altitude_ft, commit_ft, kind) => {
+        const found = relightPlan(relightAsk({ altitude_m: altitude_ft * FT, commit_m: commit_ft * FT }), kind);
+        if (!found.ok) throw new Error(found.issue.message);
+        const { attempts, why, chance } = found.value;
+        expect(why === null).toBe(attempts.length > 0);
+        expect(chance).toBeCloseTo(1 - 0.6 ** attempts.length, 9);
+        attempts.forEach((attempt, i) => {
+          expect(attempt.to.altitude_m).toBeGreaterThanOrEqual(commit_ft * FT);
+          expect(attempt.to.time_s - attempt.from.time_s).toBeCloseTo(45, 6);
+          expect(inEnvelope(cedar.relight?.[kind] ?? [], attempt.to.cas_mps, attempt.to.altitude_m)).toBe(true);
+          if (i > 0) expect(attempt.from.time_s).toBeGreaterThanOrEqual(attempts[i - 1].to.time_s + 20 - 1e-6);
+        });
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it("windmilling begins with recognition and a dive to 270 KCAS, which costs more than the energy of the speed", () => {
+    const found = relightPlan(relightAsk(), "windmill");
+    if (!found.ok) throw new Error(found.issue.message);
+    const { attempts, dive_m, back_m, cas_mps } = found.value;
+    expect(cas_mps / MPS_PER_KT).toBeCloseTo(270, 0);
+    expect(attempts[0].from.cas_mps / MPS_PER_KT).toBeCloseTo(270, 0);
+    // (V² − v²)/2g between true 182 and 270 KCAS at about 13,000 ft: some 820 m; a part of it pays for the drag on the way.
+    expect(dive_m).toBeGreaterThan(500);
+    expect(dive_m).toBeLessThan(1300);
+    expect(back_m).toBeGreaterThan(0);
+    expect(back_m).toBeLessThan(dive_m);
+  });
+
+  it("assisted attempts wait for the auxiliary power at gliding speed and sink less", () => {
+    const plans = relightPlans(relightAsk());
+    if (!plans.ok) throw new Error(plans.issue.message);
+    const { windmill, assisted, better } = plans.value;
+    expect(assisted.attempts[0].from.time_s).toBeCloseTo(75, 6);
+    expect(assisted.attempts.length).toBeGreaterThan(windmill.attempts.length);
+    expect(better).toBe("assisted");
+    const sink = (plan: typeof windmill) => (plan.attempts[0].from.altitude_m - plan.attempts[0].to.altitude_m) / 45;
+    expect(sink(windmill)).toBeGreaterThan(1.5 * sink(assisted));
+  });
+
+  it("too low there is none, and it is said why; an envelope is needed", () => {
+    const low = relightPlans(relightAsk({ altitude_m: 3400 * FT }));
+    expect(low.ok && low.value).toMatchObject({ better: null, windmill: { attempts: [] }, assisted: { attempts: [] } });
+    expect(low.ok && low.value.windmill.why).not.toBeNull();
+    expect(relightPlan(relightAsk({ aircraft: alder, mass_kg: 1000, configuration: cleanGlide(alder) }), "windmill")).toMatchObject({ ok: false, issue: { code: "no_relight" } });
+    expect(relightPlan(relightAsk({ commit_m: 0 }), "assisted")).toMatchObject({ ok: false, issue: { code: "commit_below_ground" } });
+  });
+});

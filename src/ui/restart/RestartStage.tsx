@@ -1,0 +1,99 @@
+"use client";
+import { Tabs } from "radix-ui";
+import { parseAsStringLiteral, useQueryState } from "nuqs";
+import { useMemo, useState } from "react";
+import type { LedgerEntry } from "@/core/glide/glide-path";
+import { type RestartBudget, type RestartQuestion, restartBudget } from "@/core/restart/restart-budget";
+import { HeightLedger } from "@/ui/ledger/HeightLedger";
+import { useHeight } from "@/ui/ledger/useHeight";
+import { Cautions } from "@/ui/shell/Cautions";
+import { StageTabList, StageView } from "@/ui/shell/StageTabs";
+import { useFormat } from "@/ui/units/units-store";
+import { FlowView } from "./FlowView";
+import { RelightView } from "./RelightView";
+import { RestartEditor } from "./RestartEditor";
+import { budgetSentence } from "./restart-words";
+import { type Commit, useCommit, useRestartQuestion } from "./useRestartQuestion";
+
+const VIEWS = ["flow", "relight"] as const;
+
+/** Is there height for a restart? */
+export function RestartStage() {
+  const question = useRestartQuestion();
+  const commit = useCommit();
+  const outcome = useMemo(() => restartBudget(question), [question]);
+  const jet = question.aircraft.relight !== null;
+  const [view, setView] = useQueryState("restart", parseAsStringLiteral(VIEWS));
+  const shown = jet ? (view ?? "relight") : "flow";
+  return (
+    <Tabs.Root value={shown} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]">
+      <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)] bg-sheet" aria-label="Restart">
+        <header className="border-b border-rule px-4 pt-1.5">
+          <div className="flex items-center gap-4">
+            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">Is there height for a restart?</h1>
+            <span className="ml-auto shrink-0">
+              <RestartEditor />
+            </span>
+          </div>
+          <StageTabList label="Views of the restart" views={jet ? { relight: "Relight", flow: "Fix or feather" } : { flow: "Fix or feather" }} />
+        </header>
+        {!outcome.ok ? (
+          <div role="alert" className="p-6">
+            <h2 className="mb-1 text-[17px] font-bold text-brick">There is no budget for this.</h2>
+            <p className="max-w-prose">{outcome.issue.message}</p>
+          </div>
+        ) : (
+          <>
+            <StageView value="flow">
+              <FlowView question={question} budget={outcome.value} />
+            </StageView>
+            <StageView value="relight">
+              <RelightView question={question} />
+            </StageView>
+          </>
+        )}
+      </section>
+      <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
+        {outcome.ok && <Account question={question} budget={outcome.value} commit={commit} />}
+      </aside>
+    </Tabs.Root>
+  );
+}
+
+/** The account down to the commit height, the decision in a sentence, the cautions. */
+function Account({ question, budget, commit }: { question: RestartQuestion; budget: RestartBudget; commit: Commit }) {
+  const [ledger, height] = useHeight();
+  const [pointed, point] = useState<number | null>(null);
+  const format = useFormat();
+  const said = budgetSentence(budget, (si) => format("height", si));
+  const have_m = question.altitude_m - commit.altitude_m;
+  const entries: LedgerEntry[] = [
+    { account: "reaction", name: "Reaction", height_m: budget.reaction_m, time_s: question.reaction_s },
+    ...budget.items.filter(({ fits }) => fits).map(({ item, cost_m }): LedgerEntry => ({ account: "attempt", name: item.name, height_m: cost_m, time_s: item.time_s })),
+  ];
+  const margin_m = have_m - entries.reduce((sum, entry) => sum + entry.height_m, 0);
+  const from = commit.from === "set" ? "as set" : commit.from === "landing" ? `what landing on ${commit.end} needs from here` : "1,000 ft over the ground: no landing is in reach yet";
+  const cautions = [
+    "Fly the aeroplane first: best glide, a place to land, then the check. Estimate; the flight manual’s drill comes first.",
+    "Fire, heavy vibration, lost oil: no restart. Secure it.",
+    question.aircraft.category === "twin" && "On a twin the check ends sooner: below the height feather and fly on one engine.",
+    commit.from === "ground" && "No landing is planned: pick one in the Landing stage, and the commit height follows from it.",
+  ].filter((text): text is string => Boolean(text));
+  return (
+    <>
+      <div ref={ledger} className="min-h-[300px] flex-1 px-4 pt-3">
+        <h2 className="mb-1 font-bold">Height ledger</h2>
+        <HeightLedger name="the commit height" have_m={Math.max(have_m, 0)} over="the commit height" ledger={have_m > 0 ? entries : []} margin_m={have_m > 0 ? margin_m : have_m} ground={`commit, ${format("height", commit.altitude_m)}`} source={{ calculation: { name: "restart-budget", input: question } }} pointed={pointed} onPoint={point} height={Math.max(height - 40, 240)} />
+      </div>
+      <section className="border-t border-rule px-4 py-3" aria-label="Decision">
+        <p className={said.tone === "brick" ? "text-brick" : said.tone === "ochre" ? "text-ochre" : ""}>
+          <strong className="block text-[24px] leading-7">{said.lead}</strong> {said.rest}
+        </p>
+        <p className="mt-2 text-[13px] text-ink2">
+          Sinking {format("verticalSpeed", budget.sink_mps)} at {format("speed", budget.eas_mps)}. The commit height is {format("height", commit.altitude_m)}, {from}.
+        </p>
+      </section>
+      <Cautions texts={cautions} />
+    </>
+  );
+}

@@ -44,7 +44,7 @@ export function TrialSwitches({ day = false }: { day?: boolean }) {
   const banks = BANKS.some(({ value }) => value === bank) ? BANKS : [...BANKS, { value: bank, label: `${formatNumber(flown_deg, 1)}° into the live engine` }];
   if (!polar || !asymmetric) return null;
   return (
-    <div className="grid grid-cols-4 items-end gap-x-4 gap-y-1 border-b border-rule px-4 py-1.5 max-[1150px]:grid-cols-3">
+    <div className={`grid ${day ? "grid-cols-5" : "grid-cols-4"} items-end gap-x-4 gap-y-1 border-b border-rule px-4 py-1.5 max-[1150px]:grid-cols-3`}>
       <ChoiceField label="Failed" value={trial.failed} onChange={(failed) => change({ failed })} choices={[{ value: "left", label: "left engine" }, { value: "right", label: "right engine" }]} />
       {engines.kind === "piston" && <ChoiceField label="Its propeller" value={trial.deadPropeller ?? "windmilling"} onChange={(deadPropeller) => change({ deadPropeller })} choices={states.map((value) => ({ value, label: value }))} />}
       <ChoiceField label="Flap" value={String(Math.min(trial.flap, polar.flaps.length - 1))} onChange={(flap) => change({ flap: Number(flap) })} choices={polar.flaps.map((flap, i) => ({ value: String(i), label: flap.name }))} />
@@ -55,12 +55,12 @@ export function TrialSwitches({ day = false }: { day?: boolean }) {
         <>
           <SliderField label="Bank angle" value={flown_deg} min={-3} max={10} step={0.5} shown={`${formatNumber(flown_deg, 1)}°`} onChange={(value) => change({ bank: { kind: "bank", bank_rad: radians(value) } })} />
           <SliderField label="Mass" value={mass_kg} min={document.mass.minimum_kg} max={document.mass.maximum_kg} step={5} shown={format("mass", mass_kg)} onChange={(value) => change({ mass_kg: value })} />
-          <SliderField label="Centre of gravity" value={centreOfGravity} min={0} max={1} step={0.05} shown={centreOfGravity === 1 ? "aft" : centreOfGravity === 0 ? "fwd" : `${Math.round(centreOfGravity * 100)} %`} onChange={(value) => change({ centreOfGravity: value })} />
+          <SliderField label="CG" value={centreOfGravity} min={0} max={1} step={0.05} shown={centreOfGravity === 1 ? "aft" : centreOfGravity === 0 ? "fwd" : `${Math.round(centreOfGravity * 100)} %`} onChange={(value) => change({ centreOfGravity: value })} />
           <SliderField label="Altitude" value={altitude_m} min={0} max={HIGHEST_M} step={30.48} shown={format("height", altitude_m)} onChange={(value) => change({ altitude_m: value })} />
           <SliderField label="Temperature" value={air.deviation_K} min={-DEVIATION_K} max={DEVIATION_K} step={1} shown={`ISA ${air.deviation_K < 0 ? "−" : "+"}${Math.abs(Math.round(air.deviation_K))}`} onChange={(value) => change({ deviation_K: value })} />
         </>
       )}
-      <div className={`${day ? "" : "col-span-2"} flex flex-wrap items-center gap-x-4 gap-y-0.5 text-[14px] [&_.btn]:px-2 [&_.btn]:py-0.5 [&_.btn]:text-[13px]`}>
+      <div className={`${day ? "col-span-4 max-[1150px]:col-span-3" : "col-span-2"} flex flex-wrap items-center gap-x-4 gap-y-0.5 text-[14px] [&_.btn]:px-2 [&_.btn]:py-0.5 [&_.btn]:text-[13px]`}>
         {polar.gear.retractable && <CheckField label="Gear down" checked={trial.gearDown} onChange={(gearDown) => change({ gearDown })} />}
         {polar.items.map((item) => (
           <CheckField key={item.id} label={item.name} checked={trial.items.includes(item.id)} onChange={(open) => change({ items: open ? [...trial.items, item.id] : trial.items.filter((id) => id !== item.id) })} />

@@ -1,0 +1,63 @@
+import { describe, expect, it } from "vitest";
+import { demoTakeOffInput } from "../../demo/demo-take-off";
+import { demoTerrain } from "../../demo/read-demo";
+import { takeOffWork } from "./take-off-work";
+
+const terrain = demoTerrain();
+const withGround = takeOffWork(() => terrain);
+const without = takeOffWork(() => null);
+const answer = (work: typeof without, input = demoTakeOffInput({ mass_kg: 1600 })) => {
+  const found = work.takeOff(input);
+  if (!found.ok) throw new Error(found.issue.message);
+  return found.value;
+};
+
+describe("a take-off as the stage asks for it", () => {
+  it("knows the ground ahead only with a terrain, and then tells the least over it", () => {
+    const [seen, blind] = [answer(withGround), answer(without)];
+    expect(blind.ground).toEqual([]);
+    expect(blind.lowest).toBeNull();
+    expect(seen.ground.length).toBeGreaterThan(50);
+    expect(seen.lowest?.obstacle.name).toBe("ground");
+    expect(seen.lowest?.over_m ?? NaN).toBeGreaterThan(0);
+    // The ground does not change distances on the runway.
+    expect(seen.accelerate.stopX_m).toBe(blind.accelerate.stopX_m);
+  });
+
+  it("counts obstacles gross for the twin and net for the jet", () => {
+    const mast = { name: "mast", distance_m: 5000, height_m: 30 };
+    const twin = answer(without, demoTakeOffInput({ mass_kg: 1400, plan: { obstacles: [mast] } }));
+    expect(twin.clear[0].over_m ?? NaN).toBeGreaterThan(20);
+    const jet = demoTakeOffInput({ name: "cedar-j2", plan: { obstacles: [mast] } });
+    const free = answer(without, jet);
+    const screenX_m = free.accelerate.path?.events.find((event) => event.kind === "screen")?.point.x_m ?? NaN;
+    const gross_m = free.accelerate.path?.points.find((point) => point.x_m >= 5000)?.height_m ?? NaN;
+    expect(free.clear[0].over_m ?? NaN).toBeCloseTo(gross_m - 30 - 0.008 * (5000 - screenX_m), -1);
+  });
+
+  it("an obstacle that no way gets over takes the going away at every height", () => {
+    const walled = answer(without, demoTakeOffInput({ mass_kg: 1600, plan: { obstacles: [{ name: "wall", distance_m: 2500, height_m: 400 }] } }));
+    expect(walled.phases.goFrom_m).toBeNull();
+  });
+
+  it("hands on why there is no answer", () => {
+    expect(without.takeOff(demoTakeOffInput({ mass_kg: 9000 }))).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
+  });
+});
+
+describe("segments as the stage asks for them", () => {
+  it("gives the day's limit and a table that falls with height and heat", () => {
+    const found = without.takeOffSegments(demoTakeOffInput({ name: "cedar-j2" }));
+    if (!found.ok) throw new Error(found.issue.message);
+    const { table, today, segments } = found.value;
+    expect(segments).toHaveLength(5);
+    expect(today.mass_kg).toBe(46_000);
+    expect(table.map((row) => row.limits.length)).toEqual([5, 5, 5, 5, 5]);
+    for (const row of table) for (let i = 1; i < 5; i += 1) expect(row.limits[i].limit.mass_kg ?? 0).toBeLessThanOrEqual((row.limits[i - 1].limit.mass_kg ?? 0) + 10);
+    for (let i = 1; i < 5; i += 1) expect(table[i].limits[4].limit.mass_kg ?? 0).toBeLessThanOrEqual(table[i - 1].limits[4].limit.mass_kg ?? 0);
+  });
+
+  it("is refused for propeller twins", () => {
+    expect(without.takeOffSegments(demoTakeOffInput())).toMatchObject({ ok: false, issue: { code: "not_a_jet" } });
+  });
+});

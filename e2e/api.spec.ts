@@ -1,5 +1,7 @@
 // The server from outside: validation, limits, and that no account reaches another's rows.
 import { type APIRequestContext, expect, test } from "@playwright/test";
+import { demoTakeOffInput } from "../demo/demo-take-off";
+import { demoAircraft } from "../demo/read-demo";
 import { newAccount } from "./demo";
 
 interface Stored {
@@ -118,6 +120,37 @@ test("calculations answer with working, and name each fault with its path", asyn
   expect((await request.post("/api/calc/atmosphere", { data: Buffer.from("{"), headers: { "content-type": "application/json" } })).status()).toBe(400);
   const schema = await (await request.get("/api/calc/path")).json();
   expect(schema.input.properties.mass_kg).toBeTruthy();
+});
+
+test("one engine, take-off and restart by program: figures with working, faults with their paths", async ({ request }) => {
+  const air = { qnh_Pa: 101_325, deviation_K: 0 };
+  const larch = demoAircraft("larch-t2");
+  const asked = { aircraft: larch, mass_kg: 1725, centreOfGravity: 1, altitude_m: 0, air, flap: 0, gearDown: false, items: [], deadPropeller: "windmilling", failed: "left" };
+  const post = async (name: string, data: object) => {
+    const answer = await request.post(`/api/calc/${name}`, { data });
+    return { status: answer.status(), body: await answer.json() };
+  };
+  const control = await post("vmca", { ...asked, bank_rad: (5 * Math.PI) / 180 });
+  // 62.88 KEAS, as the core's own cross-check has it.
+  expect(control.body.eas_mps / 0.514444).toBeCloseTo(62.88, 1);
+  const zero = await post("zero-thrust", { ...asked, eas_mps: 43 });
+  expect(zero.body.manifold_Pa / 3386.389).toBeGreaterThan(9);
+  const stop = await post("accelerate", demoTakeOffInput({ mass_kg: 1600 }));
+  expect(stop.body.stop_m).toBeGreaterThan(400);
+  expect(stop.body.working.length).toBeGreaterThan(10);
+  const jet = await post("segments", { aircraft: demoAircraft("cedar-j2"), mass_kg: 46_000, altitude_m: 2400, air: { ...air, deviation_K: 20 } });
+  expect(jet.body.limit.binding).toBe("second");
+  const faults: readonly [string, object, number, string][] = [
+    ["vmca", { ...asked, bank_rad: 1 }, 422, "bank_rad"],
+    ["zero-thrust", { ...asked, eas_mps: 5 }, 422, "eas_mps"],
+    ["accelerate", { ...demoTakeOffInput(), mass_kg: 9000 }, 422, "mass_kg"],
+    ["segments", { aircraft: larch, mass_kg: 1600, altitude_m: 0, air }, 422, "aircraft"],
+    ["relight", { aircraft: larch, mass_kg: 1600, configuration: { propeller: "windmilling", flap: 0, gearDown: false, slip: 0, items: [] }, air, altitude_m: 3000, commit_m: 600, ground_m: 0, chance: 2 }, 422, "chance"],
+  ];
+  for (const [name, data, status, path] of faults) {
+    const answer = await post(name, data);
+    expect([answer.status, answer.body.issues[0].path], name).toEqual([status, path]);
+  }
 });
 
 test("what is too large or damaged is refused and the server stays up", async ({ playwright, baseURL }) => {

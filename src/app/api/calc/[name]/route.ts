@@ -13,7 +13,7 @@ export const GET = route<Context>(async (_, { params }) => {
 });
 
 /** Calculations that take seconds of the server: few a minute for each address, the interface computes them in the browser. */
-const LONG = ["departure", "departure-chance"];
+const LONG = ["departure", "departure-chance", "accelerate"];
 
 export const POST = route<Context>(async (request, { params }) => {
   const { name } = await params;

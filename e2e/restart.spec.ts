@@ -17,7 +17,7 @@ test("the flow at 4,000 ft: symptom first, run against the clock by keyboard, th
   await expect(decision).toContainText("The whole flow fits");
   await expect(decision).toContainText(/what landing on .+ needs from here/);
   await page.getByRole("combobox", { name: "What was noticed" }).selectOption("fading");
-  await expect(check.getByRole("row").nth(1)).toContainText("Carburettor heat");
+  await expect(check.getByRole("row").nth(1)).toContainText("Carburettor");
   await check.getByRole("button", { name: "Run it against the clock" }).focus();
   await page.keyboard.press("Enter");
   for (let i = 0; i < 9; i += 1) {

@@ -24,10 +24,10 @@ export type CauseItem = z.infer<typeof CauseItem>;
 
 /** The usual flow of a piston engine, in cockpit order. Common practice. */
 export const PISTON_FLOW: readonly CauseItem[] = [
-  { id: "last", name: "Last thing touched", action: "what did I touch last? put it back", time_s: 2, symptoms: ["after-change"] },
+  { id: "last", name: "Last touched", action: "what did I touch last? put it back", time_s: 2, symptoms: ["after-change"] },
   { id: "selector", name: "Fuel selector", action: "other tank, felt in its detent", time_s: 3, symptoms: ["sudden", "surging"] },
   { id: "pump", name: "Fuel pump", action: "on", time_s: 2, symptoms: ["surging", "sudden"] },
-  { id: "heat", name: "Carburettor heat", action: "or alternate air: full, and left there", time_s: 3, symptoms: ["fading", "rough"] },
+  { id: "heat", name: "Carburettor", action: "heat, or alternate air: full, and left there", time_s: 3, symptoms: ["fading", "rough"] },
   { id: "mixture", name: "Mixture", action: "rich, or as the height asks", time_s: 3, symptoms: ["rough", "after-change"] },
   { id: "ignition", name: "Ignition", action: "each alone, then both", time_s: 6, symptoms: ["rough", "sudden"] },
   { id: "primer", name: "Primer", action: "in and locked", time_s: 3, symptoms: ["rough"] },

@@ -63,10 +63,10 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
         <thead className="text-[13px] text-ink2">
           <tr>
             <th className="text-left font-normal">check</th>
-            <th className="text-left font-normal">do</th>
-            <th className="font-normal">seconds</th>
-            <th className="font-normal">costs</th>
-            <th className="font-normal">done at</th>
+            <th className="px-2 text-left font-normal">do</th>
+            <th className="px-2 font-normal">seconds</th>
+            <th className="px-2 font-normal">costs</th>
+            <th className="px-2 font-normal">done at</th>
             <th className="pl-3 text-left font-normal">fits</th>
             {run.started && <th className="font-normal">yours</th>}
           </tr>
@@ -77,14 +77,14 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
             return (
               <tr key={item.id} className={`border-t border-rule ${run.started && !run.done && i === run.ticks.length ? "bg-mark" : ""}`}>
                 <th className={`py-1 text-left font-semibold ${fits ? "" : "text-ink2"}`}>{item.name}</th>
-                <td className="text-left text-ink2">{item.action}</td>
-                <td className="num">{formatNumber(to_s, 0)} s</td>
-                <td>
+                <td className="px-2 text-left text-[13px] text-ink2">{item.action}</td>
+                <td className="num px-2 whitespace-nowrap">{formatNumber(to_s, 0)} s</td>
+                <td className="px-2 whitespace-nowrap">
                   <Figure title={item.name} figure={item.id} source={source}>
                     {format("height", cost_m)}
                   </Figure>
                 </td>
-                <td className="num">{format("height", Math.max(end_m, question.commit_m - 3000))}</td>
+                <td className="num px-2 whitespace-nowrap">{end_m > question.ground_m ? format("height", end_m) : "on the ground"}</td>
                 <td className={`pl-3 text-left ${fits ? "text-pine" : "text-brick"}`}>{fits ? "fits" : "too late"}</td>
                 {run.started && <td className={`num ${tick && tick.at_s > tick.planned_s + 1 ? "text-brick" : ""}`}>{tick ? `${tick.at_s.toFixed(1)} s` : "–"}</td>}
               </tr>

@@ -59,3 +59,21 @@ test("the jet from 14,000 ft: attempts of both kinds, the chance judged, and non
   await setAltitude(page, "2500");
   await expect(attempts).toContainText("No attempt fits: land.");
 });
+
+test("feathering out of order is told with its reason, and again in order", async ({ page }) => {
+  await openDemo(page);
+  await flyAircraft(page, "Larch T2");
+  await page.keyboard.press("5");
+  await page.getByRole("tab", { name: "Feather, unfeather" }).click();
+  const feather = page.getByRole("region", { name: "Feather", exact: true });
+  for (const action of ["Throttle closed", "Propeller to feather", "Ignition off", "Mixture cut off", "Fuel off", "Propeller has stopped"]) await feather.getByRole("button", { name: action }).click();
+  await expect(feather.getByRole("listitem").filter({ hasText: "Ignition off" })).toContainText("propeller has stopped first");
+  await expect(feather.getByRole("status")).toHaveText("1 too early.");
+  await feather.getByRole("button", { name: "Again" }).click();
+  for (const action of ["Throttle closed", "Propeller to feather", "Mixture cut off", "Fuel off", "Propeller has stopped", "Ignition off"]) await feather.getByRole("button", { name: action }).click();
+  await expect(feather.getByRole("status")).toContainText("In a sound order.");
+  const back = page.getByRole("region", { name: "Unfeather and start again" });
+  await back.getByRole("button", { name: "Starter", exact: true }).focus();
+  await page.keyboard.press("Enter");
+  await expect(back.getByRole("listitem")).toContainText("propeller out of feather first");
+});

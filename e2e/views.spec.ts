@@ -83,7 +83,12 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await expect(page.getByRole("region", { name: "Cause check" })).toBeVisible();
     await cleanAndWhole(page);
     await cleanDialog(page, () => page.getByRole("button", { name: "Restart plan" }).click());
+    await flyAircraft(page, "Larch T2");
+    await page.getByRole("tab", { name: "Feather, unfeather" }).click();
+    await page.getByRole("button", { name: "Starter", exact: true }).click();
+    await cleanAndWhole(page);
     await flyAircraft(page, "Cedar J2");
+    await page.getByRole("tab", { name: "Relight" }).click();
     await expect(page.getByRole("region", { name: "Attempts" })).toBeVisible();
     await cleanAndWhole(page);
   },

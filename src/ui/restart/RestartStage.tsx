@@ -10,12 +10,13 @@ import { Cautions } from "@/ui/shell/Cautions";
 import { StageTabList, StageView } from "@/ui/shell/StageTabs";
 import { useFormat } from "@/ui/units/units-store";
 import { FlowView } from "./FlowView";
+import { OrderView } from "./OrderView";
 import { RelightView } from "./RelightView";
 import { RestartEditor } from "./RestartEditor";
 import { budgetSentence } from "./restart-words";
 import { type Commit, useCommit, useRestartQuestion } from "./useRestartQuestion";
 
-const VIEWS = ["flow", "relight"] as const;
+const VIEWS = ["flow", "relight", "order"] as const;
 
 /** Is there height for a restart? */
 export function RestartStage() {
@@ -24,7 +25,9 @@ export function RestartStage() {
   const outcome = useMemo(() => restartBudget(question), [question]);
   const jet = question.aircraft.relight !== null;
   const [view, setView] = useQueryState("restart", parseAsStringLiteral(VIEWS));
-  const shown = jet ? (view ?? "relight") : "flow";
+  const feathers = typeof question.aircraft.polar?.deadPropeller?.feathered === "number";
+  const views = { ...(jet ? { relight: "Relight" } : {}), flow: "Fix or feather", ...(feathers ? { order: "Feather, unfeather" } : {}) };
+  const shown = view !== null && view in views ? view : jet ? "relight" : "flow";
   return (
     <Tabs.Root value={shown} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]">
       <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)] bg-sheet" aria-label="Restart">
@@ -35,7 +38,7 @@ export function RestartStage() {
               <RestartEditor />
             </span>
           </div>
-          <StageTabList label="Views of the restart" views={jet ? { relight: "Relight", flow: "Fix or feather" } : { flow: "Fix or feather" }} />
+          <StageTabList label="Views of the restart" views={views} />
         </header>
         {!outcome.ok ? (
           <div role="alert" className="p-6">
@@ -49,6 +52,9 @@ export function RestartStage() {
             </StageView>
             <StageView value="relight">
               <RelightView question={question} />
+            </StageView>
+            <StageView value="order">
+              <OrderView />
             </StageView>
           </>
         )}
@@ -76,7 +82,7 @@ function Account({ question, budget, commit }: { question: RestartQuestion; budg
   const cautions = [
     "Fly the aeroplane first: best glide, a place to land, then the check. Estimate; the flight manual’s drill comes first.",
     "Fire, heavy vibration, lost oil: no restart. Secure it.",
-    question.aircraft.category === "twin" && "On a twin the check ends sooner: below the height feather and fly on one engine.",
+    question.aircraft.category === "twin" && "This counts height with neither engine giving power. With one running: identify, verify, feather, and see Engine out.",
     commit.from === "ground" && "No landing is planned: pick one in the Landing stage, and the commit height follows from it.",
   ].filter((text): text is string => Boolean(text));
   return (

@@ -1,26 +1,16 @@
 // Lighting a jet engine again: the envelope in calibrated speed and pressure altitude, attempts at windmilling speed and with auxiliary
 // power at gliding speed, what dive and slowing down cost, and how many attempts end above the commit height.
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
-import { Configuration } from "../aircraft/configuration";
 import { polarOf } from "../aircraft/polar";
 import { airAtAltitude, pressureAltitudeOnQnh_m } from "../air/altimetry";
 import { airspeedsFromCas, airspeedsFromEas } from "../air/airspeed";
 import { bestGlide } from "../glide/straight-glide";
 import { type Outcome, failure, success } from "../outcome";
 import { G0 } from "../quantities/constants";
-import { SituationDocument } from "../situation/situation-document";
-import { glideAt } from "./restart-budget";
+import { RestartQuestion, glideAt } from "./restart-budget";
 
 /** What a relight is planned from. */
-export const RelightQuestion = z.object({
-  aircraft: AircraftDocument,
-  mass_kg: SituationDocument.shape.mass_kg,
-  configuration: Configuration,
-  air: SituationDocument.shape.air,
-  altitude_m: SituationDocument.shape.altitude_m,
-  commit_m: SituationDocument.shape.altitude_m,
-  ground_m: SituationDocument.shape.altitude_m,
+export const RelightQuestion = RestartQuestion.omit({ reaction_s: true, flow: true }).extend({
   /** Chance of one attempt, as the user judges it. */
   chance: z.number().min(0, "A chance is 0 to 1.").max(1, "A chance is 0 to 1."),
 });

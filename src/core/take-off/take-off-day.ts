@@ -111,10 +111,10 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   const cleanStall_mps = stallEas_mps(mended, 0);
   const screen_mps = Math.max(SCREEN.vmca * (vmca_mps ?? 0), SCREEN.stall * stall_mps);
   const rotation_mps = plan.rotation_mps ?? Math.max(ROTATION.vmca * (vmca_mps ?? 0), jet ? JET_ROTATION * screen_mps : ROTATION.stall * stall_mps);
-  if (!(rotation_mps >= stall_mps)) return failure("rotates_stalled", `Rotation at ${rotation_mps.toFixed(1)} m/s is below the stall (${stall_mps.toFixed(1)} m/s).`, "plan.rotation_mps");
+  if (!(rotation_mps >= stall_mps)) return failure("rotates_stalled", "Rotation is set below the stall with take-off flap: rotate faster.", "plan.rotation_mps");
   const air = airColumn(input.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M);
   const headwind_mps = -readAir(air, STATION_M, airSample()).along_mps;
-  if (!(headwind_mps < WINDIEST * rotation_mps)) return failure("too_windy", `A headwind of ${headwind_mps.toFixed(0)} m/s is more than half of rotation speed: aloft it would blow the aeroplane backwards, and this model ends.`, "wind");
+  if (!(headwind_mps < WINDIEST * rotation_mps)) return failure("too_windy", "The headwind is more than half of rotation speed: aloft it would blow the aeroplane backwards, and this model ends.", "wind");
   return success({
     input, jet, flap, at, air,
     braking: brakingOn(runway.surface),

@@ -5,6 +5,9 @@ import { Figure } from "@/ui/working/Figure";
 import type { TakeOffAnswer } from "@/workers/take-off-work";
 import { climbsAway } from "./take-off-store";
 
+/** Side wind that is named, m/s: 10 kt. Common practice. */
+const SIDE_MPS = 5.144;
+
 /** The answer in a sentence, the distances and speeds, obstacles, cautions. */
 export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
   const format = useFormat();
@@ -13,6 +16,8 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
   const climbs = climbsAway(answer);
   const short = accelerate.stopSpare_m < 0;
   const goes = accelerate.goSpare_m !== null && accelerate.goSpare_m >= 0;
+  const { surface } = input.wind;
+  const side_mps = surface ? Math.abs(surface.speed_mps * Math.sin(surface.from_rad - input.runway.headingTrue_rad)) : 0;
   const row = (name: string, value: string, figure: string, bad = false) => (
     <>
       <dt>{name}</dt>
@@ -26,6 +31,7 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
   const cautions = [
     "Estimate for a dry, level, hard runway and prompt handling. The flight manual’s distances and speeds come first.",
     speeds.vmca_mps !== null && speeds.vmca_mps > speeds.stall_mps && "Below minimum control speed in the air: power back, nose down. Never lift off below it.",
+    side_mps > SIDE_MPS && `${format("speed", side_mps)} of side wind, which is not computed here: the aeroplane’s limit counts, and the rudder that it leaves for a failure.`,
     short && "It does not stop on this runway from there: choose an earlier failure speed, less mass or a longer runway.",
     input.runway.surface !== "asphalt" && input.runway.surface !== "concrete" && "Grass, gravel and sand roll and brake worse than computed here.",
     !jet && "Handbook figures of light twins are flown by test pilots in new aeroplanes.",

@@ -102,7 +102,7 @@ const strips: LevelGround[] = [
 
 function levelGround(strip: Strip): LevelGround {
   const [a, b] = strip.ends.map((end) => plane.toPlane(end.threshold));
-  return { x_m: (a.x_m + b.x_m) / 2, y_m: (a.y_m + b.y_m) / 2, elevation_m: strip.ends[0].elevation_m, headingPlane_rad: Math.atan2(b.x_m - a.x_m, b.y_m - a.y_m), length_m: Math.hypot(b.x_m - a.x_m, b.y_m - a.y_m) };
+  return { x_m: (a.x_m + b.x_m) / 2, y_m: (a.y_m + b.y_m) / 2, elevation_m: (strip.ends[0].elevation_m + strip.ends[1].elevation_m) / 2, headingPlane_rad: Math.atan2(b.x_m - a.x_m, b.y_m - a.y_m), length_m: Math.hypot(b.x_m - a.x_m, b.y_m - a.y_m) };
 }
 
 const elevations = new Float32Array(POINTS * POINTS);

@@ -28,6 +28,7 @@ function stripOfRow(row: RowDataPacket): Strip {
     threshold: { latitude_deg: row[`${side}_latitude_deg`], longitude_deg: row[`${side}_longitude_deg`] },
     elevation_m: row[`${side}_elevation_m`],
     displaced_m: row[`${side}_displaced_m`],
+    obstacle: row[`${side}_obstacle`] === null ? null : JSON.parse(String(row[`${side}_obstacle`])),
   });
   return { id: row.id, width_m: row.width_m, surface: row.surface, ends: [end("a"), end("b")] };
 }
@@ -41,9 +42,9 @@ export async function putAerodrome(accountId: string, aerodrome: Aerodrome, conn
   for (const { id, surface, width_m, ends } of aerodrome.runways) {
     await connection.execute(
       `INSERT INTO runways (id, aerodrome_id, surface, width_m,
-         a_designator, a_latitude_deg, a_longitude_deg, a_elevation_m, a_displaced_m,
-         b_designator, b_latitude_deg, b_longitude_deg, b_elevation_m, b_displaced_m) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-      [id, aerodrome.id, surface, width_m, ...ends.flatMap((end) => [end.designator, end.threshold.latitude_deg, end.threshold.longitude_deg, end.elevation_m, end.displaced_m])],
+         a_designator, a_latitude_deg, a_longitude_deg, a_elevation_m, a_displaced_m, a_obstacle,
+         b_designator, b_latitude_deg, b_longitude_deg, b_elevation_m, b_displaced_m, b_obstacle) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      [id, aerodrome.id, surface, width_m, ...ends.flatMap((end) => [end.designator, end.threshold.latitude_deg, end.threshold.longitude_deg, end.elevation_m, end.displaced_m, end.obstacle && JSON.stringify(end.obstacle)])],
     );
   }
 }

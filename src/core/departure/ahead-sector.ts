@@ -6,9 +6,9 @@ import { liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { RHO0 } from "../quantities/constants";
 import { airSample, readAir } from "./air-column";
 import type { FailureStart } from "./failure-start";
-import { type DepartureDay, brakingOn } from "./departure-day";
+import type { DepartureDay } from "./departure-day";
 import type { ToPlane } from "./runway-frame";
-import { landingRoll } from "./landing-roll";
+import { brakingOn, landingRoll } from "../landing/landing-roll";
 import { type DepartureOption, worth_m } from "./option";
 
 /** A stretch of ground to land on. */

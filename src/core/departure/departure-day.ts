@@ -15,7 +15,7 @@ import { DeparturePlan } from "../situation/departure-plan";
 import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-document";
 import { type AirColumn, airColumn } from "./air-column";
 import { type ClimbOut, climbOut } from "./climb-out";
-import type { LandingBody } from "./landing-roll";
+import { type LandingBody, brakingOn } from "../landing/landing-roll";
 import type { Body } from "./point-mass";
 import type { TurnbackCase } from "./turnback-flight";
 
@@ -58,13 +58,6 @@ export interface DepartureDay extends TurnbackCase {
 export const TOP_M = 762;
 /** The air is tabulated a little higher. */
 const AIR_TOP_M = 900;
-/** Braking by surface, of g, dry. Common practice. */
-const BRAKING: Record<LandingEnd["surface"], number> = { asphalt: 0.25, concrete: 0.25, gravel: 0.22, grass: 0.2, sand: 0.15 };
-
-/** Deceleration of the landing roll on a surface, of g. */
-export function brakingOn(surface: LandingEnd["surface"]): number {
-  return BRAKING[surface];
-}
 
 /**
  * Sets up a departure.

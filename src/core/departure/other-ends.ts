@@ -6,10 +6,10 @@ import { type EndReach, type ReachInput, reachOf } from "../landing/reach";
 import { type Outcome, success } from "../outcome";
 import { wrapTurn } from "../quantities/angle";
 import { readAir, airSample } from "./air-column";
-import { type DepartureDay, type DepartureInput, brakingOn } from "./departure-day";
+import type { DepartureDay, DepartureInput } from "./departure-day";
 import type { FailureStart } from "./failure-start";
 import { placeInFrame } from "./runway-frame";
-import { landingRoll } from "./landing-roll";
+import { brakingOn, landingRoll } from "../landing/landing-roll";
 import { type DepartureOption, worth_m } from "./option";
 
 /** Ends farther away than this many heights and so much more are not looked at: no single glides that far. */

@@ -1,7 +1,8 @@
 import { G0 } from "../quantities/constants";
 import type { DepartureDay } from "./departure-day";
 import type { FailureStart } from "./failure-start";
-import { type LandingRoll, rollOnRunway } from "./landing-roll";
+import type { LandingRoll } from "../landing/landing-roll";
+import { rollOnRunway } from "./roll-on-runway";
 import { type DepartureOption, RUNWAY_SHARE } from "./option";
 
 /** Landing on the rest of the runway. */

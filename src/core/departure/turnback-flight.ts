@@ -2,7 +2,8 @@
 // glide to its end. Flown as a point mass in the wind by a pilot with a fixed technique; no search here.
 import { G0, RHO0 } from "../quantities/constants";
 import { type AirColumn, airSample, readAir } from "./air-column";
-import { type LandingBody, type LandingRoll, rollOnRunway } from "./landing-roll";
+import type { LandingBody, LandingRoll } from "../landing/landing-roll";
+import { rollOnRunway } from "./roll-on-runway";
 import { type Body, type Control, type Loads, type Motion, advance, loadsOf } from "./point-mass";
 import { loadToHoldSpeed } from "./speed-hold";
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { LatLon, destination, geodesicBetween } from "../earth/geodesic";
-import { type Aerodrome, type LandingSite, type Strip, Surface } from "./places";
+import { type Aerodrome, ApproachObstacle, Hazard, type LandingSite, type Strip, Surface } from "./places";
 
 /** One direction of one strip: where to aim, which way to land, what is there. */
 export const LandingEnd = z.object({
@@ -12,11 +12,16 @@ export const LandingEnd = z.object({
   /** True direction of landing. */
   headingTrue_rad: z.number().min(0).max(2 * Math.PI),
   elevation_m: z.number().min(-430).max(9000),
-  length_m: z.number().positive(),
+  length_m: z.number("A landing place needs a length.").positive("A landing place without length cannot be landed on: its ends must lie apart."),
   width_m: z.number().positive(),
   surface: Surface,
   /** Surveyed field or beach, not a runway. */
   unprepared: z.boolean(),
+  /** Rise over run in the landing direction: uphill positive. */
+  slope: z.number().min(-0.2, "A slope is −20 to 20 %.").max(0.2, "A slope is −20 to 20 %.").default(0),
+  obstacle: ApproachObstacle.nullable().default(null),
+  hazards: z.array(Hazard).max(7).default([]),
+  notes: z.string().max(300).default(""),
 });
 
 /** @see LandingEnd */
@@ -31,7 +36,7 @@ export function aimPoint_m(length_m: number): number {
   return Math.min(AIM_SHARE * length_m, AIM_LIMIT_M);
 }
 
-function endsOf(name: string, strip: Strip, unprepared: boolean): LandingEnd[] {
+function endsOf(name: string, strip: Strip, site: LandingSite | null): LandingEnd[] {
   return [0, 1].map((i) => {
     const here = strip.ends[i];
     const there = strip.ends[1 - i];
@@ -47,7 +52,11 @@ function endsOf(name: string, strip: Strip, unprepared: boolean): LandingEnd[] {
       length_m,
       width_m: strip.width_m,
       surface: strip.surface,
-      unprepared,
+      unprepared: site !== null,
+      slope: line.distance_m > 0 ? (there.elevation_m - here.elevation_m) / line.distance_m : 0,
+      obstacle: here.obstacle,
+      hazards: site?.hazards ?? [],
+      notes: site?.notes ?? "",
     };
   });
 }
@@ -55,7 +64,7 @@ function endsOf(name: string, strip: Strip, unprepared: boolean): LandingEnd[] {
 /** Every end that can be landed on, runways first. */
 export function landingEnds(aerodromes: readonly Aerodrome[], sites: readonly LandingSite[]): LandingEnd[] {
   return [
-    ...aerodromes.flatMap((aerodrome) => aerodrome.runways.flatMap((strip) => endsOf(aerodrome.name, strip, false))),
-    ...sites.flatMap((site) => endsOf(site.name, site.strip, true)),
+    ...aerodromes.flatMap((aerodrome) => aerodrome.runways.flatMap((strip) => endsOf(aerodrome.name, strip, null))),
+    ...sites.flatMap((site) => endsOf(site.name, site.strip, site)),
   ];
 }

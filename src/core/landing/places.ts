@@ -8,6 +8,20 @@ const elevation_m = z.number().min(-430, "No ground is lower than −430 m.").ma
 /** What the ground is made of. */
 export const Surface = z.enum(["asphalt", "concrete", "gravel", "grass", "sand"]);
 
+/** Something that an approach must pass over. */
+export const ApproachObstacle = z.object({
+  name: z.string().trim().min(1, "An obstacle needs a name.").max(40, "At most 40 characters."),
+  /** Before the threshold, along the approach. */
+  distance_m: z.number().min(0, "An obstacle stands 0 to 3,000 m before the threshold.").max(3000, "An obstacle stands 0 to 3,000 m before the threshold."),
+  /** Above the threshold. */
+  height_m: z.number().min(0, "An obstacle is 0 to 300 m high.").max(300, "An obstacle is 0 to 300 m high."),
+});
+
+/** What can hurt somebody on a surveyed site. */
+export const Hazard = z.enum(["people", "power-lines", "stock", "trees", "soft", "rough", "wall"]);
+/** @see Hazard */
+export type Hazard = z.infer<typeof Hazard>;
+
 /** One end of a strip, seen by a pilot who lands from there. */
 export const StripEnd = z.object({
   /** "29" on a runway, a compass word on a field. */
@@ -15,6 +29,8 @@ export const StripEnd = z.object({
   threshold: LatLon,
   elevation_m,
   displaced_m: z.number().min(0).max(1500),
+  /** What stands highest in the approach to this end; null when nothing does. */
+  obstacle: ApproachObstacle.nullable().default(null),
 });
 
 /** A runway, field or beach that can be landed on from both ends. */
@@ -46,6 +62,7 @@ export const LandingSite = z.object({
   kind: z.enum(["field", "beach"]),
   strip: Strip,
   notes: z.string().trim().max(300),
+  hazards: z.array(Hazard).max(7).default([]),
 });
 /** @see LandingSite */
 export type LandingSite = z.infer<typeof LandingSite>;

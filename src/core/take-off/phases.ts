@@ -1,7 +1,7 @@
 // What to do when an engine stops, by how far the take-off has come: stop, land on what is left, land ahead, go on.
 import { deadDragArea_m2 } from "../asymmetric/engine-force";
 import { airSample, readAir } from "../departure/air-column";
-import { type LandingBody, landingRoll } from "../departure/landing-roll";
+import { type LandingBody, landingRoll } from "../landing/landing-roll";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, RHO0 } from "../quantities/constants";
 import type { Obstacle } from "../situation/take-off-plan";

@@ -11,7 +11,7 @@ import { bestPropeller } from "../asymmetric/climb-ledger";
 import { oneEngineSpeeds, stallEas_mps } from "../asymmetric/one-engine-climb";
 import { vmca } from "../asymmetric/vmca";
 import { type AirColumn, airColumn, airSample, readAir } from "../departure/air-column";
-import { brakingOn } from "../departure/departure-day";
+import { brakingOn } from "../landing/landing-roll";
 import { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";
 import { SituationDocument } from "../situation/situation-document";

@@ -1,6 +1,6 @@
 // From over the runway to a stop: steep descent with landing flap, flare, roll.
 import { G0 } from "../quantities/constants";
-import { type AirColumn, airSample, readAir } from "./air-column";
+import type { LandingEnd } from "./landing-end";
 
 /** The aeroplane on its way to the ground. */
 export interface LandingBody {
@@ -17,8 +17,13 @@ const APPROACH = 1.3;
 const TOUCHDOWN = 1.1;
 /** Deceleration in the flare, of g. */
 const FLARE = 0.2;
-/** Wind of the flare and roll is that of this height. */
-const ROLL_WIND_M = 3;
+/** Braking by surface, of g, dry. Common practice. */
+const BRAKING: Record<LandingEnd["surface"], number> = { asphalt: 0.25, concrete: 0.25, gravel: 0.22, grass: 0.2, sand: 0.15 };
+
+/** Deceleration of the landing roll on a dry surface, of g. */
+export function brakingOn(surface: LandingEnd["surface"]): number {
+  return BRAKING[surface];
+}
 
 /** What a landing needs in the wind of one direction. */
 export interface LandingRoll {
@@ -56,10 +61,4 @@ export function landingRoll(body: LandingBody, density: number, tailwind_mps: nu
     tailwind_mps,
     steepRatio: Math.max(0, (ratio * (approach + tailwind_mps)) / approach),
   };
-}
-
-/** The same on the departure's runway: +1 in the direction of take-off, −1 coming back. */
-export function rollOnRunway(body: LandingBody, air: AirColumn, direction: 1 | -1, braking: number): LandingRoll {
-  const { density } = readAir(air, 0, airSample());
-  return landingRoll(body, density, direction * readAir(air, ROLL_WIND_M, airSample()).along_mps, braking);
 }

@@ -14,7 +14,7 @@ describe("npm run -s calc", () => {
   it("lists the calculations with the questions they answer", () => {
     const { status, stdout } = calc(["--list"]);
     expect(status).toBe(0);
-    expect(stdout.split("\n").filter(Boolean).map((line) => line.split(" ")[0])).toEqual(["atmosphere", "airspeed", "metar", "fit", "polar", "turn", "glide", "path", "turnback", "departure", "departure-chance", "control", "vmca", "one-engine-climb", "ceilings", "driftdown", "zero-thrust", "accelerate", "segments", "restart-budget", "relight"]);
+    expect(stdout.split("\n").filter(Boolean).map((line) => line.split(" ")[0])).toEqual(["atmosphere", "airspeed", "metar", "fit", "polar", "turn", "glide", "path", "turnback", "departure", "departure-chance", "control", "vmca", "one-engine-climb", "ceilings", "driftdown", "zero-thrust", "accelerate", "segments", "restart-budget", "relight", "minutes-left", "sites", "keys", "lose-height", "one-engine-approach", "touchdown", "ditching", "call"]);
   });
 
   it("answers JSON with JSON: 250 KCAS at FL100 is 288.70 KTAS (pitot equations)", () => {

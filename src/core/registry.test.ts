@@ -19,6 +19,14 @@ function withoutAltitude({ altitude_m, ...question }: ReturnType<typeof demoTwin
   return question;
 }
 
+function withoutConfiguration({ flap: _flap, gearDown: _gear, setting: _setting, ...question }: ReturnType<typeof demoTwinQuestion>): Record<string, unknown> {
+  return question;
+}
+
+function withoutEnds({ ends: [end], ...question }: ReturnType<typeof reachInput>): Record<string, unknown> {
+  return { ...question, end };
+}
+
 const INPUTS: Record<string, object> = {
   atmosphere: { altitude_m: 1524, deviation_K: 19.906 },
   airspeed: { from: "cas", value: 128.61, altitudePressure_m: 3048 },
@@ -40,6 +48,14 @@ const INPUTS: Record<string, object> = {
   segments: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, altitude_m: 2500, air: { qnh_Pa: 101_325, deviation_K: 25 } },
   "restart-budget": { aircraft: alder, mass_kg: 1000, configuration, air, altitude_m: 1200, commit_m: 450, ground_m: 20, reaction_s: 4 },
   relight: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, configuration: { ...configuration, propeller: "windmilling", flap: 0, gearDown: false }, air, altitude_m: 4267, commit_m: 900, ground_m: 20, chance: 0.4 },
+  "minutes-left": { aircraft: alder, mass_kg: 1000, configuration, air, wind, altitude_m: 1200, ground_m: 20, left_s: 300 },
+  sites: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
+  keys: { ...withoutEnds(reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 1))) },
+  "lose-height": { aircraft: alder, mass_kg: 1000, configuration, air, elevation_m: 20, height_m: 300, lose_m: 90, tailwind_mps: -4, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin },
+  "one-engine-approach": { ...withoutConfiguration(demoTwinQuestion({ deadPropeller: "feathered" })) },
+  touchdown: { aircraft: alder, mass_kg: 1000, configuration, air, elevation_m: 20, tailwind_mps: -4, flap: null, length_m: 150, surface: "grass", stopping: 0.3 },
+  ditching: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, configuration: { ...configuration, propeller: "windmilling", flap: 0, gearDown: false }, air, windFrom_rad: 4, wind_mps: 10, swells: situation.landing.swells, flap: null },
+  call: { plan: situation.landing.call, type: "Alder S1", position: situation.position, altitude_m: 700, headingTrue_rad: 0.7, variation_rad: 0.48, places: aerodromes.map(({ name, position }) => ({ name, position })), intention: "landing at Skerrow", station: null },
   "departure-chance": { ...demoDepartureInput(), heights_m: [150, 250], samples: 20, hindsight: true },
 };
 

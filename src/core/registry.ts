@@ -4,20 +4,28 @@ import type { Calculation, Progress } from "./calculation";
 import { accelerateCalculation } from "./calculations/accelerate";
 import { airspeedCalculation } from "./calculations/airspeed";
 import { atmosphereCalculation } from "./calculations/atmosphere";
+import { callCalculation } from "./calculations/call";
 import { ceilingsCalculation } from "./calculations/ceilings";
 import { controlCalculation } from "./calculations/control";
 import { departureCalculation } from "./calculations/departure";
 import { departureChanceCalculation } from "./calculations/departure-chance";
+import { ditchingCalculation } from "./calculations/ditching";
 import { driftdownCalculation } from "./calculations/driftdown";
 import { fitCalculation } from "./calculations/fit";
 import { glideCalculation } from "./calculations/glide";
+import { keysCalculation } from "./calculations/keys";
+import { loseHeightCalculation } from "./calculations/lose-height";
 import { metarCalculation } from "./calculations/metar";
+import { minutesLeftCalculation } from "./calculations/minutes-left";
+import { oneEngineApproachCalculation } from "./calculations/one-engine-approach";
 import { oneEngineClimbCalculation } from "./calculations/one-engine-climb";
 import { pathCalculation } from "./calculations/path";
 import { polarCalculation } from "./calculations/polar";
 import { relightCalculation } from "./calculations/relight";
 import { restartBudgetCalculation } from "./calculations/restart-budget";
 import { segmentsCalculation } from "./calculations/segments";
+import { sitesCalculation } from "./calculations/sites";
+import { touchdownCalculation } from "./calculations/touchdown";
 import { turnCalculation } from "./calculations/turn";
 import { turnbackCalculation } from "./calculations/turnback";
 import { vmcaCalculation } from "./calculations/vmca";
@@ -31,7 +39,8 @@ export const CALCULATIONS: readonly Calculation[] = [
   turnbackCalculation, departureCalculation, departureChanceCalculation,
   controlCalculation, vmcaCalculation, oneEngineClimbCalculation, ceilingsCalculation, driftdownCalculation, zeroThrustCalculation,
   accelerateCalculation, segmentsCalculation,
-  restartBudgetCalculation, relightCalculation,
+  restartBudgetCalculation, relightCalculation, minutesLeftCalculation,
+  sitesCalculation, keysCalculation, loseHeightCalculation, oneEngineApproachCalculation, touchdownCalculation, ditchingCalculation, callCalculation,
 ];
 
 /** A result, or every fault of the input. */

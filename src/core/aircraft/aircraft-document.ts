@@ -1,6 +1,7 @@
 // The aircraft document: everything a stage may need to know of an aircraft, versioned, validated on the way in and out.
 // Figures are the handbook's or fitted to it; sections an aircraft does not have are null.
 import { z } from "zod";
+import { CauseItem } from "./cause-item";
 
 const text = (max: number) => z.string().trim().max(max, `At most ${max} characters.`);
 const positive = (what: string) => z.number().positive(`${what} is more than 0.`);
@@ -163,6 +164,8 @@ export const AircraftDocument = z
     /** Fluid lost after damage and the minutes an engine then has. */
     coolant: z.object({ minutesAfterLeak_s: positive("A time") }).nullable(),
     rotor: Rotor.nullable(),
+    /** Its own cause check in the air; null takes the usual one of its kind of engine. */
+    causeFlow: z.array(CauseItem).min(1, "A cause check has at least one item.").max(30, "At most 30 items.").nullable().default(null),
   })
   .superRefine((aircraft, context) => {
     const fault = (path: string, message: string) => context.addIssue({ code: "custom", path: path.split("."), message });
@@ -172,6 +175,8 @@ export const AircraftDocument = z
     if (aircraft.polar && aircraft.polar.landingFlap >= aircraft.polar.flaps.length) fault("polar.landingFlap", "There is no such flap setting.");
     if (aircraft.polar && aircraft.polar.takeOffFlap >= aircraft.polar.flaps.length) fault("polar.takeOffFlap", "There is no such flap setting.");
     if (aircraft.polar?.deadPropeller?.basis === "disc" && aircraft.engines.kind !== "piston") fault("polar.deadPropeller.basis", "Drag on the disc area needs a propeller.");
+    const ids = aircraft.causeFlow?.map((item) => item.id) ?? [];
+    if (new Set(ids).size < ids.length) fault("causeFlow", "Two items of the cause check have the same id.");
     const { vs0_mps, vs1_mps, vbg_mps } = aircraft.handbook;
     if (vs0_mps !== null && vs1_mps !== null && !(vs0_mps <= vs1_mps)) fault("handbook.vs0_mps", "The stall with landing flap is not faster than the clean stall.");
     if (vs1_mps !== null && vbg_mps !== null && !(vs1_mps < vbg_mps)) fault("handbook.vbg_mps", "Best glide is faster than the stall.");

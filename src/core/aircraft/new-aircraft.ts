@@ -13,5 +13,6 @@ export function newAircraft(name: string): AircraftDocument {
     handbook: { mass_kg: 1100, vs0_mps: null, vs1_mps: null, vbg_mps: null, bestGlideRatio: null, vx_mps: null, vy_mps: null, vyse_mps: null, vsse_mps: null, glidePoints: [], glidePropeller: "windmilling" },
     limits: { vne_mps: null, va_mps: null, vlo_mps: null, vle_mps: null, vfe_mps: [], loadFactor: 3.8, loadFactorFlap: 2 },
     climb: null, asymmetric: null, relight: null, coolant: null, rotor: null,
+    causeFlow: null,
   };
 }

@@ -5,8 +5,7 @@ import { climbAgainstGlide } from "../departure/climb-against-glide";
 import { DepartureInput, TOP_M, departureDay } from "../departure/departure-day";
 import { SCAN_HEIGHTS_M, aheadAt, bandsOf, turnbackAt } from "../departure/scan";
 import { localPlane } from "../earth/local-plane";
-import type { TerrainGrid } from "../earth/terrain";
-import { InlineTerrain } from "../earth/inline-terrain";
+import { InlineTerrain, gridOf } from "../earth/inline-terrain";
 import { success } from "../outcome";
 import { WorkingStep } from "../working";
 
@@ -32,7 +31,7 @@ export const departureCalculation = calculation({
     const made = departureDay(input);
     if (!made.ok) return made;
     const day = made.value;
-    const grid: TerrainGrid | null = terrain ? { ...terrain, elevations_m: Float32Array.from(terrain.elevations_m) } : null;
+    const grid = gridOf(terrain);
     const plane = localPlane(grid?.origin ?? input.runway.threshold);
     const banks = allowedBanks(input.plan);
     const heights: { height_m: number; stalledAfter_s: number | null; score_m: number | null; options: z.input<typeof Option>[] }[] = [];

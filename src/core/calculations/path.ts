@@ -1,8 +1,7 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
-import { InlineTerrain } from "../earth/inline-terrain";
+import { InlineTerrain, gridOf } from "../earth/inline-terrain";
 import { localPlane } from "../earth/local-plane";
-import type { TerrainGrid } from "../earth/terrain";
 import { ReachInput, reachOf } from "../landing/reach";
 import { reachWorking } from "../landing/reach-working";
 import { success } from "../outcome";
@@ -27,7 +26,7 @@ export const pathCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ terrain, explainEndId, ...input }) {
-    const grid: TerrainGrid | null = terrain ? { ...terrain, elevations_m: Float32Array.from(terrain.elevations_m) } : null;
+    const grid = gridOf(terrain);
     const reach = reachOf(input, grid);
     if (!reach.ok) return reach;
     const plane = localPlane(grid?.origin ?? input.position);

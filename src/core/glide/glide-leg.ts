@@ -32,6 +32,11 @@ export interface LegProblem {
   readonly arrival: Pose;
   /** Straight ground distance along the arrival track before the arrival point; 0 for none. */
   readonly final_m: number;
+  /**
+   * A first turn down to this far below none is taken for none; by default only what rounding makes. A leg that begins at a key lower than
+   * its circuit needs would ask for a little more room than there is: without this it had no way, where it is only short.
+   */
+  readonly slack_rad?: number;
 }
 
 /** A leg that was found: altitudes at its joints, going down. */
@@ -78,7 +83,7 @@ const PARTS: TurnStraightTurn = { turn1_rad: 0, straight_m: 0, turn2_rad: 0, hea
  */
 const BACK_RAD = 1;
 /** A settled turn this little below zero is none: rounding. 1e-6 rad of a 1 km radius is 1 mm. */
-const NO_TURN_RAD = -1e-6;
+const NO_TURN_RAD = 1e-6;
 
 /**
  * Finds one word of the leg; of two ways to fly it, the one without a needless circle.
@@ -89,7 +94,7 @@ const NO_TURN_RAD = -1e-6;
  */
 export function solveLeg(problem: LegProblem, word: Word): Outcome<SolvedLeg> {
   const short = settle(problem, word, BACK_RAD);
-  if (short.ok && short.value.turn1_rad >= NO_TURN_RAD && short.value.turn2_rad >= NO_TURN_RAD) return short;
+  if (short.ok && short.value.turn1_rad >= -(problem.slack_rad ?? NO_TURN_RAD) && short.value.turn2_rad >= -NO_TURN_RAD) return short;
   return settle(problem, word, 0);
 }
 

@@ -10,7 +10,7 @@ import { type DescentIntegrals, descentIntegrals } from "./descent-integrals";
 import { turnSigns } from "./dubins";
 import { type GlidePath, type PathChoices, type PathProblem, legPerformance, pathPoints, searchPaths } from "./glide-path";
 import { glidingTurn, turnSpeed } from "./gliding-turn";
-import { keyPosition } from "./key-positions";
+import { keyCircuit } from "./key-positions";
 import { bestGlide } from "./straight-glide";
 
 const ALDER: Polar = { cd0: 0.05, k: 0.0617, clMax: 1.5, wingLoading: (1100 * G0) / 16.5 };
@@ -302,7 +302,7 @@ describe("key positions", () => {
     ["overhead-right", 246.054],
   ] as const)("Alder S1 at 1,100 kg, 30°, no wind: %s (cross-check)", (key, height_m) => {
     // The cross-check's circuit is flown at sea-level density all the way down.
-    const found = keyPosition({ ...problem({ choices: { stallMargin: 1.05 } }), integrals: SEA_LEVEL }, key);
+    const found = keyCircuit({ ...problem({ choices: { stallMargin: 1.05 } }), integrals: SEA_LEVEL }, key);
     if (!found.ok) throw new Error(found.issue.message);
     // The prototype does not say its speed in the turn; midway between best glide and best glide·√n reproduces it to 1.6e-4.
     expect(Math.abs(found.value.height_m / height_m - 1)).toBeLessThan(2e-4);

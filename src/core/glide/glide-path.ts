@@ -4,6 +4,7 @@
 import type { Polar } from "../aircraft/polar";
 import { assertNever, failure, success, type Issue, type Outcome } from "../outcome";
 import { RHO0 } from "../quantities/constants";
+import { abeamCircuit } from "./abeam-circuit";
 import { type DescentIntegrals, type IntegralsAt } from "./descent-integrals";
 import { type Pose, WORDS, type Word, turnSigns } from "./dubins";
 import { type LegPerformance, type SolvedLeg, solveLeg } from "./glide-leg";
@@ -77,6 +78,9 @@ export interface PathSearch {
   readonly failed: readonly FailedWay[];
 }
 
+/** From a key too low by 200 m the first turn comes out some 0.1 rad below none. */
+const KEY_SLACK_RAD = 0.3;
+
 const SCRATCH_A: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
 const SCRATCH_B: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
 
@@ -116,14 +120,14 @@ export function searchPaths(problem: PathProblem): Outcome<PathSearch> {
       continue;
     }
     if (!key) {
-      paths.push(account(problem, [leg.value], [afterReaction]));
+      paths.push(accountOf(problem, [leg.value], [afterReaction]));
       continue;
     }
     const atKey = { ...key, heading_rad: leg.value.finalHeading_rad, altitude_m: leg.value.altitudes_m[4] };
     // From a key the circuit goes one way round: both turns to its own side.
     const second: Word = choices.key.endsWith("left") ? "LSL" : "RSR";
-    const rest = solveLeg({ performance, integrals: problem.integrals, start: atKey, arrival: problem.target, final_m: choices.final_m }, second);
-    if (rest.ok) paths.push(account(problem, [leg.value, rest.value], [afterReaction, atKey]));
+    const rest = solveLeg({ performance, integrals: problem.integrals, start: atKey, arrival: problem.target, final_m: choices.final_m, slack_rad: KEY_SLACK_RAD }, second);
+    if (rest.ok) paths.push(accountOf(problem, [leg.value, rest.value], [afterReaction, atKey]));
     else failed.push({ words: [first, second], issue: rest.issue });
   }
   if (paths.length === 0) return { ok: false, issue: failed[0].issue };
@@ -157,7 +161,9 @@ function keyPose({ target, choices, integrals }: PathProblem, performance: LegPe
       return target;
     case "abeam-left":
     case "abeam-right": {
-      // A left circuit lies to the left of the landing direction, one turn's width away.
+      // Worked back from the landing point; where the wind leaves no circuit, one turn's width to the side.
+      const circuit = abeamCircuit({ performance, integrals, target, final_m: choices.final_m, side: choices.key === "abeam-left" ? "left" : "right" });
+      if (circuit.ok) return { x_m: circuit.value.start.x_m, y_m: circuit.value.start.y_m, heading_rad: target.heading_rad + Math.PI };
       const width = (2 * performance.turnRadiusSeaLevel_m) / integrals.rootSigmaAt(target.altitude_m) ** 2;
       const side = choices.key === "abeam-left" ? -1 : 1;
       return {
@@ -171,7 +177,8 @@ function keyPose({ target, choices, integrals }: PathProblem, performance: LegPe
   }
 }
 
-function account({ start, target, choices }: PathProblem, legs: readonly SolvedLeg[], legStarts: GlidePath["legStarts"]): GlidePath {
+/** The account of legs flown one after the other. */
+export function accountOf({ start, target, choices }: PathProblem, legs: readonly SolvedLeg[], legStarts: GlidePath["legStarts"]): GlidePath {
   const ledger: LedgerEntry[] = [{ account: "reaction", name: "Reaction", height_m: start.altitude_m - legStarts[0].altitude_m, time_s: choices.reaction_s }];
   let turn = 0;
   let straight = 0;

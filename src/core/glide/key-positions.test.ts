@@ -5,7 +5,7 @@ import { radians } from "../quantities/angle";
 import { G0, P0_PA } from "../quantities/constants";
 import { descentIntegrals } from "./descent-integrals";
 import type { KeyChoice } from "./glide-path";
-import { keyPosition } from "./key-positions";
+import { keyCircuit } from "./key-positions";
 import { bestGlide } from "./straight-glide";
 
 const ALDER: Polar = { cd0: 0.05, k: 0.0617, clMax: 1.5, wingLoading: (1100 * G0) / 16.5 };
@@ -15,7 +15,7 @@ function height(key: Exclude<KeyChoice, "none">, from_deg: number, speed_mps: nu
   const wind = windProfile({ surface: { from_rad: radians(from_deg), speed_mps }, layers: [] }, 0);
   if (!wind.ok) throw new Error(wind.issue.message);
   const glide = bestGlide(ALDER);
-  const found = keyPosition(
+  const found = keyCircuit(
     {
       polar: ALDER, glide,
       integrals: descentIntegrals({ qnh_Pa: P0_PA, deviation_K: 0 }, wind.value, -1500, 3000, glide.eas_mps),

@@ -4,13 +4,11 @@ import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
 import { type DragShare, type Polar, levelTurnLoadFactor, polarOf, stallSpeed_mps } from "../aircraft/polar";
-import { airspeedsFromEas } from "../air/airspeed";
-import { airAtAltitude } from "../air/altimetry";
 import { WindColumn, type WindVector, windProfile } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
 import { type LocalPlane, localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
-import { type DescentIntegrals, type IntegralsAt, descentIntegrals } from "../glide/descent-integrals";
+import type { DescentIntegrals, IntegralsAt } from "../glide/descent-integrals";
 import { DRAWING_STEP_M, type GlidePath, type PathPoint, type PathProblem, pathPoints, searchPaths } from "../glide/glide-path";
 import { type TurnSpeed, turnSpeed } from "../glide/gliding-turn";
 import { speedToFly } from "../glide/speed-to-fly";
@@ -18,6 +16,7 @@ import { type StraightGlide, bestGlide } from "../glide/straight-glide";
 import { type TerrainClearance, terrainClearance } from "../glide/terrain-check";
 import { type Issue, type Outcome, success } from "../outcome";
 import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-document";
+import { calibrated_mps, choicesOf, integralsTo, startIn, targetIn, turnedWind } from "./approach-problem";
 import { LandingEnd } from "./landing-end";
 
 /** What the question needs to know, in one object. */
@@ -76,10 +75,6 @@ export interface ReachTurn extends TurnSpeed {
   readonly stallEas_mps: number;
 }
 
-/** How deep below a landing end the sums over height go on before they are continued straight, m. */
-const BELOW_M = 1500;
-/** Above the start, so that its own altitude lies inside the table, m. */
-const ABOVE_M = 20;
 /** Order of the list: what is in reach, then what spends the reserve, then what falls short, then what does not work. */
 const RANK: Record<ReachStatus, number> = { reached: 0, reserve: 1, short: 2, terrain: 3, none: 4 };
 
@@ -98,7 +93,7 @@ export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: 
   const turn = { ...turnSpeed(polar, input.pilot.bank_rad, input.pilot.stallMargin), loadFactor, stallEas_mps: stallSpeed_mps(polar, loadFactor) };
   const best = bestGlide(polar);
   const plane = localPlane(origin);
-  const start = { ...plane.toPlane(input.position), altitude_m: input.altitude_m, heading_rad: input.headingTrue_rad + plane.convergence_rad(input.position) };
+  const start = startIn(plane, input);
   const turned = turnedWind(input.wind, plane.convergence_rad(input.position));
   const tables = new Map<number, { integrals: DescentIntegrals; wind: (altitude_m: number) => WindVector }>();
   const ends: EndReach[] = [];
@@ -119,11 +114,6 @@ export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: 
   return success({ ends, polar, shares, best, turn });
 }
 
-/** The sums over height of a glide held on the way to an end. */
-function integralsTo(end: LandingEnd, input: ReachInput, wind: (altitude_m: number) => WindVector, glide: StraightGlide): DescentIntegrals {
-  return descentIntegrals(input.air, wind, end.elevation_m - BELOW_M, Math.max(input.altitude_m, end.elevation_m) + ABOVE_M, calibrated_mps(glide.eas_mps, input) ?? glide.eas_mps);
-}
-
 interface EndProblem {
   input: ReachInput;
   end: LandingEnd;
@@ -137,8 +127,8 @@ interface EndProblem {
 }
 
 function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, wind }: EndProblem): EndReach {
-  const aim = plane.toPlane(end.aim);
-  const heading_rad = end.headingTrue_rad + plane.convergence_rad(end.aim);
+  const target = targetIn(plane, end);
+  const { heading_rad } = target;
   const ground = wind(end.elevation_m + 10);
   const along = ground.east_mps * Math.sin(heading_rad) + ground.north_mps * Math.cos(heading_rad);
   const fromLeft = ground.east_mps * Math.cos(heading_rad) - ground.north_mps * Math.sin(heading_rad);
@@ -148,8 +138,8 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
   let problem: PathProblem = {
     polar, integrals, start,
     glide: best,
-    target: { ...aim, heading_rad, altitude_m: end.elevation_m },
-    choices: { bank_rad: input.pilot.bank_rad, stallMargin: input.pilot.stallMargin, reaction_s: input.pilot.reaction_s, reserve_m: input.plan.reserve_m, final_m: input.plan.final_m, key: input.plan.key },
+    target,
+    choices: choicesOf(input),
   };
   let search = searchPaths(problem);
   if (!search.ok) return impossible(search.issue);
@@ -165,11 +155,11 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
   const arrives = chosen.margin_m + input.plan.reserve_m >= 0;
   // What does not arrive is short whatever the ground is like: it is drawn, not checked.
   let points = pathPoints(problem, chosen, arrives ? undefined : DRAWING_STEP_M);
-  let clearance = terrain && arrives ? terrainClearance(terrain, points, aim, input.plan.clearance_m) : null;
+  let clearance = terrain && arrives ? terrainClearance(terrain, points, target, input.plan.clearance_m) : null;
   // The cheapest way may run into a hill that the next one avoids; a dearer way is worth taking only while it still arrives.
   for (let i = 1; i < paths.length && blocked(clearance) && terrain && paths[i].margin_m >= 0; i += 1) {
     const other = pathPoints(problem, paths[i]);
-    const otherClearance = terrainClearance(terrain, other, aim, input.plan.clearance_m);
+    const otherClearance = terrainClearance(terrain, other, target, input.plan.clearance_m);
     if (!blocked(otherClearance)) {
       chosen = paths[i];
       points = other;
@@ -191,11 +181,6 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
   };
 }
 
-function calibrated_mps(eas_mps: number, { altitude_m, air }: ReachInput): number | null {
-  const speeds = airspeedsFromEas(eas_mps, airAtAltitude(altitude_m, air));
-  return speeds.ok ? speeds.value.cas_mps : null;
-}
-
 function blocked(clearance: TerrainClearance | null): boolean {
   return clearance !== null && clearance.least_m !== null && clearance.least_m < 0;
 }
@@ -214,14 +199,6 @@ function glideForWind(problem: PathProblem, path: GlidePath): Outcome<StraightGl
   const speed = problem.glide.eas_mps / root;
   const track = Math.atan2(speed * Math.sin(leg.straightHeading_rad) + east, speed * Math.cos(leg.straightHeading_rad) + north);
   return speedToFly(problem.polar, { along_mps: east * Math.sin(track) + north * Math.cos(track), across_mps: east * Math.cos(track) - north * Math.sin(track), vertical_mps: 0 }, root ** 2);
-}
-
-/** A wind column seen from a plane whose north leans from true north. */
-function turnedWind(wind: WindColumn, lean_rad: number): WindColumn {
-  return {
-    surface: wind.surface ? { ...wind.surface, from_rad: wind.surface.from_rad + lean_rad } : null,
-    layers: wind.layers.map((layer) => ({ ...layer, from_rad: layer.from_rad + lean_rad })),
-  };
 }
 
 /** The question a situation asks of some landing ends; `aircraft` is the one the situation names. */

@@ -1,26 +1,8 @@
 // The cause check of a piston engine that has stopped in the air: items with their seconds, the likely cause first.
 // This folder: flow, height budget, relight of jets. Not here: what the engine does inside, fire drills, the starter's limits.
 // Times are common practice for a pilot who knows the flow by heart.
-import { z } from "zod";
 import type { AircraftDocument } from "../aircraft/aircraft-document";
-
-/** What was noticed as it stopped. */
-export const Symptom = z.enum(["sudden", "surging", "fading", "rough", "after-change"]);
-/** @see Symptom */
-export type Symptom = z.infer<typeof Symptom>;
-
-/** One thing to check. */
-export const CauseItem = z.object({
-  id: z.string().regex(/^[a-z][a-z0-9-]*$/, "An id is small letters, digits and hyphens."),
-  name: z.string().trim().min(1, "An item needs a name.").max(40, "At most 40 characters."),
-  /** What is done, as it is said. */
-  action: z.string().trim().max(80, "At most 80 characters."),
-  time_s: z.number().min(0.5, "An item takes half a second to five minutes.").max(300, "An item takes half a second to five minutes."),
-  /** Symptoms that point to it first. */
-  symptoms: z.array(Symptom).max(5),
-});
-/** @see CauseItem */
-export type CauseItem = z.infer<typeof CauseItem>;
+import type { CauseItem, Symptom } from "../aircraft/cause-item";
 
 /** The usual flow of a piston engine, in cockpit order. Common practice. */
 export const PISTON_FLOW: readonly CauseItem[] = [
@@ -35,9 +17,9 @@ export const PISTON_FLOW: readonly CauseItem[] = [
   { id: "starter", name: "Propeller", action: "fine; starter if it stands still", time_s: 8, symptoms: [] },
 ];
 
-/** The flow of an aircraft; none for engines that are lit again rather than checked. */
-export function causeFlow({ engines }: AircraftDocument): readonly CauseItem[] {
-  return engines.kind === "piston" ? PISTON_FLOW : [];
+/** The flow of an aircraft: its own, or the usual one of a piston engine; none for engines that are lit again rather than checked. */
+export function causeFlow({ engines, causeFlow: own }: Pick<AircraftDocument, "engines" | "causeFlow">): readonly CauseItem[] {
+  return own ?? (engines.kind === "piston" ? PISTON_FLOW : []);
 }
 
 /** The items with what the symptom points to in front, each group in the flow's own order; null keeps the order. */

@@ -13,6 +13,8 @@ import { RestartQuestion, glideAt } from "./restart-budget";
 export const RelightQuestion = RestartQuestion.omit({ reaction_s: true, flow: true }).extend({
   /** Chance of one attempt, as the user judges it. */
   chance: z.number().min(0, "A chance is 0 to 1.").max(1, "A chance is 0 to 1."),
+  /** With auxiliary power, where it differs. */
+  assistedChance: z.number().min(0, "A chance is 0 to 1.").max(1, "A chance is 0 to 1.").optional(),
 });
 /** @see RelightQuestion */
 export type RelightQuestion = z.infer<typeof RelightQuestion>;
@@ -151,7 +153,7 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
   return success({
     kind, cas_mps: target_mps, attempts, dive_m: Math.max(dive_m, 0), back_m, path, why,
     left_m: last ? last.altitude_m - commit_m : question.altitude_m - commit_m,
-    chance: 1 - (1 - question.chance) ** attempts.length,
+    chance: 1 - (1 - (kind === "assisted" ? (question.assistedChance ?? question.chance) : question.chance)) ** attempts.length,
   });
 
   function dive(): boolean {

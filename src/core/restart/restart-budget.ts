@@ -1,12 +1,12 @@
 import { z } from "zod";
 import { AircraftDocument, type PropellerState } from "../aircraft/aircraft-document";
+import { CauseItem } from "../aircraft/cause-item";
 import { Configuration } from "../aircraft/configuration";
 import { type Polar, polarOf } from "../aircraft/polar";
 import { airAtAltitude } from "../air/altimetry";
 import { bestGlide, liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { type Outcome, failure, success } from "../outcome";
 import { Pilot, SituationDocument } from "../situation/situation-document";
-import { CauseItem } from "./cause-flow";
 
 /** What a budget of height is made of. */
 export const RestartQuestion = z.object({

@@ -4,6 +4,7 @@ import { Configuration } from "../aircraft/configuration";
 import { WindColumn } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
 import { DEFAULT_DEPARTURE, DeparturePlan } from "./departure-plan";
+import { DEFAULT_LANDING, LandingPlan } from "./landing-plan";
 import { DEFAULT_RESTART, RestartPlan } from "./restart-plan";
 import { failure, issuesOf, success, type Outcome } from "../outcome";
 
@@ -57,6 +58,7 @@ export const SituationDocument = z.object({
   plan: ApproachPlan,
   departure: DeparturePlan,
   restart: RestartPlan.default(DEFAULT_RESTART),
+  landing: LandingPlan.default(DEFAULT_LANDING),
   terrainId: z.string().max(64).nullable(),
   /** The day, for magnetic variation: ISO date. */
   day: z.iso.date("A day is written 2026-11-24."),

@@ -2,7 +2,7 @@
 import { Play, RotateCcw } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
-import type { Symptom } from "@/core/restart/cause-flow";
+import type { Symptom } from "@/core/aircraft/cause-item";
 import type { RestartBudget, RestartQuestion } from "@/core/restart/restart-budget";
 import { formatNumber } from "@/core/quantities/units";
 import { ChoiceField } from "@/ui/forms/ChoiceField";

@@ -1,0 +1,85 @@
+// The path problem of one landing end: aircraft, air and wind put into the plane that paths are worked out in.
+import { type Polar, polarOf } from "../aircraft/polar";
+import { airspeedsFromEas } from "../air/airspeed";
+import { airAtAltitude } from "../air/altimetry";
+import { type WindColumn, type WindVector, windProfile } from "../air/wind";
+import type { LatLon } from "../earth/geodesic";
+import { type LocalPlane, localPlane } from "../earth/local-plane";
+import { type DescentIntegrals, descentIntegrals } from "../glide/descent-integrals";
+import type { PathProblem } from "../glide/glide-path";
+import { type StraightGlide, bestGlide } from "../glide/straight-glide";
+import { type Outcome, success } from "../outcome";
+import type { LandingEnd } from "./landing-end";
+import type { ReachInput } from "./reach";
+
+/** How deep below a landing end the sums over height go on before they are continued straight, m. */
+const BELOW_M = 1500;
+/** Above the start, so that its own altitude lies inside the table, m. */
+const ABOVE_M = 20;
+
+/** The part of the question that the problem is made of. */
+type Asked = Pick<ReachInput, "aircraft" | "mass_kg" | "configuration" | "air" | "wind" | "position" | "altitude_m" | "headingTrue_rad" | "pilot" | "plan">;
+
+/** A wind column seen from a plane whose north leans from true north. */
+export function turnedWind(wind: WindColumn, lean_rad: number): WindColumn {
+  return {
+    surface: wind.surface ? { ...wind.surface, from_rad: wind.surface.from_rad + lean_rad } : null,
+    layers: wind.layers.map((layer) => ({ ...layer, from_rad: layer.from_rad + lean_rad })),
+  };
+}
+
+/** Where the glide starts, in the plane. */
+export function startIn(plane: LocalPlane, { position, altitude_m, headingTrue_rad }: Asked): PathProblem["start"] {
+  return { ...plane.toPlane(position), altitude_m, heading_rad: headingTrue_rad + plane.convergence_rad(position) };
+}
+
+/** The aim point with the landing direction, in the plane. */
+export function targetIn(plane: LocalPlane, end: LandingEnd): PathProblem["target"] {
+  return { ...plane.toPlane(end.aim), heading_rad: end.headingTrue_rad + plane.convergence_rad(end.aim), altitude_m: end.elevation_m };
+}
+
+/** What the airspeed indicator shows at the start at an equivalent airspeed; null when it is not subsonic. */
+export function calibrated_mps(eas_mps: number, { altitude_m, air }: Pick<Asked, "altitude_m" | "air">): number | null {
+  const speeds = airspeedsFromEas(eas_mps, airAtAltitude(altitude_m, air));
+  return speeds.ok ? speeds.value.cas_mps : null;
+}
+
+/** The sums over height of a glide held on the way to an end. */
+export function integralsTo(end: LandingEnd, input: Asked, wind: (altitude_m: number) => WindVector, glide: StraightGlide): DescentIntegrals {
+  return descentIntegrals(input.air, wind, end.elevation_m - BELOW_M, Math.max(input.altitude_m, end.elevation_m) + ABOVE_M, calibrated_mps(glide.eas_mps, input) ?? glide.eas_mps);
+}
+
+/** The pilot's choices for a path. */
+export function choicesOf({ pilot, plan }: Asked): PathProblem["choices"] {
+  return { bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin, reaction_s: pilot.reaction_s, reserve_m: plan.reserve_m, final_m: plan.final_m, key: plan.key };
+}
+
+/** One end's problem at the book's best glide, with what else an approach asks about. */
+export interface ApproachProblem {
+  readonly problem: PathProblem;
+  readonly plane: LocalPlane;
+  readonly polar: Polar;
+  /** Air motion by altitude in the plane. */
+  readonly wind: (altitude_m: number) => WindVector;
+}
+
+/**
+ * Sets up the problem of one end.
+ *
+ * @param origin - of the plane
+ * @returns failures of the polar and of the wind
+ */
+export function approachProblem(input: Asked, end: LandingEnd, origin: LatLon): Outcome<ApproachProblem> {
+  const found = polarOf(input.aircraft, input.mass_kg, input.configuration);
+  if (!found.ok) return found;
+  const { polar } = found.value;
+  const plane = localPlane(origin);
+  const wind = windProfile(turnedWind(input.wind, plane.convergence_rad(input.position)), end.elevation_m);
+  if (!wind.ok) return wind;
+  const glide = bestGlide(polar);
+  return success({
+    polar, plane,
+    wind: wind.value,
+    problem: { polar, glide, integrals: integralsTo(end, input, wind.value, glide), start: startIn(plane, input), target: targetIn(plane, end), choices: choicesOf(input) },
+  });
+}

@@ -1,0 +1,248 @@
+// Landing on water: heading from swells and wind by the rules, with the reason; a score of our own for ties; speeds, attitude, descent;
+// what is done by which height. Rules first: AIM 6-3-3 (memory). Not here: chop, currents, breaking seas, floats.
+import { z } from "zod";
+import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Configuration } from "../aircraft/configuration";
+import { airAtAltitude } from "../air/altimetry";
+import { bestGlide } from "../glide/straight-glide";
+import { polarOf } from "../aircraft/polar";
+import { type Outcome, success } from "../outcome";
+import { G0, MPS_PER_KT, RHO0 } from "../quantities/constants";
+import { radians, wrapHalfTurn, wrapTurn } from "../quantities/angle";
+import { LandingPlan, type Swell } from "../situation/landing-plan";
+import { SituationDocument } from "../situation/situation-document";
+import { landingFigures } from "./landing-length";
+
+/** What is ditched, into what. */
+export const DitchingQuestion = z.object({
+  aircraft: AircraftDocument,
+  mass_kg: SituationDocument.shape.mass_kg,
+  configuration: Configuration,
+  air: SituationDocument.shape.air,
+  /** At the surface, true. */
+  windFrom_rad: z.number().min(0, "A direction is 0 to 360°.").max(2 * Math.PI, "A direction is 0 to 360°."),
+  wind_mps: z.number().min(0, "A wind speed is zero or more.").max(60, "Winds above 117 kt are not ditched in."),
+  swells: LandingPlan.shape.swells,
+  flap: LandingPlan.shape.flap,
+});
+/** @see DitchingQuestion */
+export type DitchingQuestion = z.infer<typeof DitchingQuestion>;
+
+/** A swell with what follows from its period. */
+export interface SwellFigures {
+  readonly swell: Swell;
+  readonly length_m: number;
+  readonly speed_mps: number;
+  /** Steepest slope of its surface, rad: πH/L. */
+  readonly slope_rad: number;
+}
+
+/**
+ * Length and speed of a swell in deep water: L = gT²/2π, c = gT/2π, slope πH/L.
+ *
+ * @param swell - period above 0
+ * @see linear waves in deep water
+ */
+export function swellFigures(swell: Swell): SwellFigures {
+  const length_m = (G0 * swell.period_s ** 2) / (2 * Math.PI);
+  return { swell, length_m, speed_mps: length_m / swell.period_s, slope_rad: (Math.PI * swell.height_m) / length_m };
+}
+
+/** How a heading lies to a swell. */
+export type SwellSide = "along" | "into the face" | "down the back";
+
+/** One heading to land on. */
+export interface DitchingHeading {
+  readonly heading_rad: number;
+  readonly headwind_mps: number;
+  /** From the right positive. */
+  readonly crosswind_mps: number;
+  readonly groundSpeed_mps: number;
+  readonly sides: readonly SwellSide[];
+  /** Ours; smaller is better. */
+  readonly score: number;
+}
+
+/** Which rule decided. */
+export type DitchingRule = "no swell: into wind" | "along the swell" | "along the primary, down the secondary" | "turned towards the wind" | "into wind: it is strong and the aircraft slow";
+
+/** The answer. */
+export interface Ditching {
+  readonly rule: DitchingRule;
+  readonly why: string;
+  readonly best: DitchingHeading;
+  /** The other one along the primary swell, or across; null when there is none to speak of. */
+  readonly other: DitchingHeading | null;
+  /** Every 10°, for the drawing. */
+  readonly rose: readonly DitchingHeading[];
+  readonly swells: readonly SwellFigures[];
+  readonly stallEas_mps: number;
+  readonly approachEas_mps: number;
+  readonly touchdownEas_mps: number;
+  readonly flapName: string;
+  /** Nose above the horizon at touchdown, about. */
+  readonly pitch_rad: number;
+  /** Rate of descent on the approach without power. */
+  readonly sink_mps: number;
+  /** In the glide before it, at sea level. */
+  readonly glideSink_mps: number;
+}
+
+/** Swells lower than this are landed into the wind. Common practice. */
+export const NO_SWELL_M = 0.3;
+/** A face higher than this is never landed into, but by a slow aircraft in a wind this strong. */
+const FACE_M = 1;
+const STRONG_MPS = 40 * MPS_PER_KT;
+const SLOW_MPS = 65 * MPS_PER_KT;
+/** From this wind the heading turns from the swell towards the wind, all the way by the other. AIM 6-3-3 (memory): 25 to 35 kt. */
+const TURN_FROM_MPS = 25 * MPS_PER_KT;
+const TURN_TO_MPS = 35 * MPS_PER_KT;
+const MOST_TURN_RAD = radians(45);
+/** A heading within this of where a swell comes from meets its face. */
+const FACE_RAD = radians(45);
+const APPROACH = 1.3;
+const TOUCHDOWN = 1.1;
+/** A wing whose zero-lift angle is not known: lift coefficient at no incidence. Common practice. */
+const USUAL_CL0 = 0.25;
+
+/**
+ * The heading to ditch on.
+ *
+ * Rules: along the primary swell, of the two ways the one with more headwind; with a secondary, the way that goes down it; in strong wind
+ * turned towards it, never more than lets a face over 1 m be met; into a wind of 40 kt or more only when the aircraft is slow.
+ *
+ * @returns failures of the polar
+ * @see FAA Aeronautical Information Manual 6-3-3, ditching procedures (memory)
+ */
+export function ditching(question: DitchingQuestion): Outcome<Ditching> {
+  const { aircraft, mass_kg, configuration, air, windFrom_rad, wind_mps, flap } = question;
+  const figures = landingFigures(aircraft, mass_kg, { ...configuration, gearDown: false }, flap);
+  if (!figures.ok) return figures;
+  const wet = polarOf(aircraft, mass_kg, { ...configuration, flap: flap ?? aircraft.polar?.landingFlap ?? 0, gearDown: !(aircraft.polar?.gear.retractable ?? false), slip: 0 });
+  const glide = polarOf(aircraft, mass_kg, configuration);
+  if (!wet.ok) return wet;
+  if (!glide.ok) return glide;
+  const root = Math.sqrt(airAtAltitude(0, air).density / RHO0);
+  const { stallEas_mps, flapName, body } = figures.value;
+  const tas = (TOUCHDOWN * stallEas_mps) / root;
+  const swells = question.swells.filter((swell) => swell.height_m >= NO_SWELL_M).map(swellFigures).sort((a, b) => b.swell.height_m - a.swell.height_m);
+  const at = (heading_rad: number) => headingAt(wrapTurn(heading_rad), tas, windFrom_rad, wind_mps, swells);
+  const { rule, why, heading_rad, other_rad } = decide(swells, windFrom_rad, wind_mps, tas, at);
+  const clApproach = body.clMax / APPROACH ** 2;
+  const ratio = clApproach / (wet.value.polar.cd0 + wet.value.polar.k * clApproach ** 2);
+  const wing = aircraft.wing;
+  const aspect = wing ? wing.span_m ** 2 / wing.area_m2 : 7;
+  const clAlpha = aircraft.asymmetric?.clAlpha ?? (2 * Math.PI * aspect) / (aspect + 2);
+  const flapCl0 = aircraft.polar?.flaps[flap ?? aircraft.polar.landingFlap]?.deltaCl0 ?? 0;
+  return success({
+    rule, why, swells,
+    best: at(heading_rad),
+    other: other_rad === null ? null : at(other_rad),
+    rose: Array.from({ length: 36 }, (_, i) => at(radians(10 * i))),
+    stallEas_mps, flapName,
+    approachEas_mps: APPROACH * stallEas_mps,
+    touchdownEas_mps: TOUCHDOWN * stallEas_mps,
+    pitch_rad: (body.clMax / TOUCHDOWN ** 2 - (aircraft.asymmetric?.cl0 ?? USUAL_CL0) - flapCl0) / clAlpha,
+    sink_mps: (APPROACH * stallEas_mps) / root / Math.hypot(1, ratio),
+    glideSink_mps: bestGlide(glide.value.polar).sinkEas_mps / root,
+  });
+}
+
+function headingAt(heading_rad: number, tas: number, windFrom_rad: number, wind_mps: number, swells: readonly SwellFigures[]): DitchingHeading {
+  const headwind_mps = wind_mps * Math.cos(windFrom_rad - heading_rad);
+  const crosswind_mps = wind_mps * Math.sin(windFrom_rad - heading_rad);
+  const groundSpeed_mps = Math.max(tas - headwind_mps, 0);
+  const sides = swells.map(({ swell }) => sideOf(heading_rad, swell));
+  // Ours: energy of the way over the water, and of what the surface throws up against the aircraft as it runs over the slopes.
+  const thrown = swells.reduce((sum, { swell, speed_mps, slope_rad }) => sum + (slope_rad * (groundSpeed_mps * Math.cos(swell.from_rad - heading_rad) + speed_mps)) ** 2, 0);
+  const drift = 4 * crosswind_mps ** 2;
+  return { heading_rad, headwind_mps, crosswind_mps, groundSpeed_mps, sides, score: (groundSpeed_mps ** 2 + 25 * thrown + drift) / tas ** 2 };
+}
+
+function sideOf(heading_rad: number, { from_rad }: Swell): SwellSide {
+  const away = Math.abs(wrapHalfTurn(heading_rad - from_rad));
+  return away < FACE_RAD ? "into the face" : away > Math.PI - FACE_RAD ? "down the back" : "along";
+}
+
+interface Decided {
+  rule: DitchingRule;
+  why: string;
+  heading_rad: number;
+  other_rad: number | null;
+}
+
+function decide(swells: readonly SwellFigures[], windFrom_rad: number, wind_mps: number, tas: number, at: (heading_rad: number) => DitchingHeading): Decided {
+  const [primary, secondary] = swells;
+  if (!primary) return { rule: "no swell: into wind", why: "The water is flat: the wind alone decides, the slowest ground speed is into it.", heading_rad: windFrom_rad, other_rad: null };
+  if (wind_mps >= STRONG_MPS && tas <= SLOW_MPS) {
+    return { rule: "into wind: it is strong and the aircraft slow", why: "In so much wind a slow aircraft has little ground speed left: into the wind, on the back of a swell as it passes.", heading_rad: windFrom_rad, other_rad: primary.swell.from_rad + Math.PI / 2 };
+  }
+  const along = [primary.swell.from_rad + Math.PI / 2, primary.swell.from_rad - Math.PI / 2].map(at);
+  // Of the two ways: down the secondary when there is one, otherwise the one with more headwind; the score settles a tie.
+  const preferred = [...along].sort((a, b) => preference(b, secondary) - preference(a, secondary) || a.score - b.score);
+  const [best, other] = preferred;
+  if (wind_mps > TURN_FROM_MPS && best.headwind_mps > 0) {
+    const share = Math.min((wind_mps - TURN_FROM_MPS) / (TURN_TO_MPS - TURN_FROM_MPS), 1);
+    const wanted = share * Math.min(Math.abs(wrapHalfTurn(windFrom_rad - best.heading_rad)), MOST_TURN_RAD);
+    const towards = Math.sign(wrapHalfTurn(windFrom_rad - best.heading_rad));
+    const turn = largestTurn(best.heading_rad, towards, wanted, swells);
+    if (turn > radians(1)) {
+      return { rule: "turned towards the wind", why: "The wind is strong: a compromise between the swell and the wind, as far as no face of more than 1 m is met.", heading_rad: best.heading_rad + towards * turn, other_rad: best.heading_rad };
+    }
+  }
+  if (secondary) return { rule: "along the primary, down the secondary", why: "Two swells cross: along the higher one, the way that runs down the other, not into its face.", heading_rad: best.heading_rad, other_rad: other.heading_rad };
+  return { rule: "along the swell", why: "Along the swell, on its crest or back; of the two ways the one with more headwind.", heading_rad: best.heading_rad, other_rad: other.heading_rad };
+}
+
+/** What is better in a way along the primary swell: running down the secondary, or the headwind. */
+function preference(way: DitchingHeading, secondary: SwellFigures | undefined): number {
+  return secondary ? -Math.cos(secondary.swell.from_rad - way.heading_rad) : way.headwind_mps;
+}
+
+/** The largest turn, in steps of a degree, after which no swell over 1 m is met in its face. */
+function largestTurn(heading_rad: number, towards: number, wanted: number, swells: readonly SwellFigures[]): number {
+  const meets = (turn: number) => swells.some(({ swell }) => swell.height_m > FACE_M && sideOf(wrapTurn(heading_rad + towards * turn), swell) === "into the face");
+  let turn = wanted;
+  while (turn > 0 && meets(turn)) turn -= radians(1);
+  return Math.max(turn, 0);
+}
+
+/** Something to do on the way down to the water. */
+export interface DitchingItem {
+  /** By this height over the water, m. */
+  readonly by_m: number;
+  readonly who: "flight deck" | "cabin" | "all";
+  readonly what: string;
+}
+
+/** What is done by which height. Common practice; the operator's checklist comes first. */
+export function ditchingItems({ category, polar }: Pick<AircraftDocument, "category" | "polar">): DitchingItem[] {
+  const jet = category === "jet";
+  const feet = (ft: number) => ft * 0.3048;
+  return [
+    ...(jet
+      ? ([
+          { by_m: feet(12_000), who: "flight deck", what: "Cabin told: ditching, how many minutes, signal to brace" },
+          { by_m: feet(10_000), who: "cabin", what: "Life vests on, not inflated; loose things stowed; exits and rafts assigned" },
+          { by_m: feet(6000), who: "flight deck", what: "Cabin pressure off as the checklist says, ground proximity warning off, vents and outflow shut" },
+        ] satisfies DitchingItem[])
+      : ([{ by_m: feet(3000), who: "all", what: "Life vests on, not inflated; raft within reach; belts tight" }] satisfies DitchingItem[])),
+    { by_m: feet(2500), who: "flight deck", what: "Call with the final position and heading, 7700, locator beacon on" },
+    { by_m: feet(2000), who: "flight deck", what: "Swell looked at from here: heading settled, ship or shore noted" },
+    { by_m: feet(1500), who: "flight deck", what: polar?.gear.retractable ? "Gear stays up, flap as planned" : "Flap as planned" },
+    { by_m: feet(1000), who: jet ? "cabin" : "all", what: jet ? "“Thirty seconds”: cabin seated, secured" : "Doors unlatched and wedged, headsets off, glasses off" },
+    { by_m: feet(500), who: "all", what: "“Brace, brace”" },
+    { by_m: feet(50), who: "flight deck", what: "Level off close to the water, wings level to the surface, slowest speed under control, attitude held" },
+    { by_m: 0, who: "all", what: "Wait until it has stopped: there may be a second blow" },
+  ];
+}
+
+/** Leaving it, in order. Common practice. */
+export const EVACUATION: readonly string[] = [
+  "Hold a fixed point, release the belt when the motion has stopped and water is in.",
+  "Door or window open; if it is held, when the cabin has filled it opens more easily.",
+  "Out, vest inflated outside, never inside.",
+  "Raft tied to the aircraft before it is inflated; tied to nothing once all are in it.",
+  "Beacon, flares, water taken along; stay together, out of the fuel, upwind of it.",
+  "Count heads. Stay with the raft: it is seen, a swimmer is not.",
+];

@@ -11,6 +11,7 @@ import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
 import { departureWork } from "./departure-work";
 import { engineOutWork } from "./engine-out-work";
+import { landingWork } from "./landing-work";
 import { takeOffWork } from "./take-off-work";
 import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
 
@@ -59,6 +60,8 @@ const api = {
   ...engineOutWork,
 
   ...takeOffWork(() => terrain),
+
+  ...landingWork(() => terrain),
 
   /** Relief as an image; null without terrain. */
   async relief(view: ReliefView, palette: ReliefPalette): Promise<ImageBitmap | null> {

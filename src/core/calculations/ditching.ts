@@ -18,7 +18,7 @@ export const ditchingCalculation = calculation({
   output: z.object({
     rule: z.string(), why: z.string(), best: Heading, other: Heading.nullable(), rose: z.array(Heading),
     swells: z.array(z.object({ length_m: z.number(), speed_mps: z.number(), slope_rad: z.number() })),
-    stallEas_mps: z.number(), approachEas_mps: z.number(), touchdownEas_mps: z.number(), flapName: z.string(), pitch_rad: z.number(), sink_mps: z.number(), glideSink_mps: z.number(),
+    stallEas_mps: z.number(), approachEas_mps: z.number(), touchdownEas_mps: z.number(), flapName: z.string(), pitch_rad: z.number(), sink_mps: z.number(), glideSink_mps: z.number(), glideRatio: z.number(),
     items: z.array(z.object({ by_m: z.number(), who: z.string(), what: z.string() })),
     working: z.array(WorkingStep),
   }),

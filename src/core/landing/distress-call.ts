@@ -1,6 +1,7 @@
 // The call, composed from the situation, to be read aloud: what, who, why, where, how high, how many. International form: ICAO Annex 10
 // volume II, chapter 5 (memory); no frequency is presumed beyond the one in use, 121.5 MHz and 7700.
 import { z } from "zod";
+import { formatLatitude, formatLongitude } from "../earth/coordinates";
 import { LatLon, geodesicBetween } from "../earth/geodesic";
 import { failure, success, type Outcome } from "../outcome";
 import { degrees, wrapTurn } from "../quantities/angle";
@@ -78,16 +79,6 @@ const COMPASS = ["north", "north-east", "east", "south-east", "south", "south-we
 /** Words spoken a second under stress, slowly. Common practice. */
 const WORDS_PER_S = 100 / 60;
 
-/** Degrees and minutes of a place, as charts print them. */
-export function coordinates({ latitude_deg, longitude_deg }: LatLon): string {
-  const part = (value: number, digits: number, signs: string) => {
-    const tenths = Math.round(Math.abs(value) * 600);
-    const whole = Math.floor(tenths / 600);
-    return `${String(whole).padStart(digits, "0")}°${((tenths % 600) / 10).toFixed(1).padStart(4, "0")}′${value >= 0 ? signs[0] : signs[1]}`;
-  };
-  return `${part(latitude_deg, 2, "NS")} ${part(longitude_deg, 3, "EW")}`;
-}
-
 /**
  * Composes the call.
  *
@@ -115,7 +106,7 @@ export function distressCall({ plan, type, position, altitude_m, headingTrue_rad
     { part: "aircraft", text: `${plan.callSign}, ${type}`, spoken: `${spokenCallSign(plan.callSign)}, ${type}` },
     { part: "nature", text: NATURE[plan.nature], spoken: NATURE[plan.nature] },
     { part: "intention", text: intention, spoken: intention.replace(/\d+/g, (figures) => spelled(figures)) },
-    { part: "position", text: `${where}; ${coordinates(position)}`, spoken: spokenWhere },
+    { part: "position", text: `${where}; ${formatLatitude(position.latitude_deg)} ${formatLongitude(position.longitude_deg)}`, spoken: spokenWhere },
     { part: "level", text: `${feet.toLocaleString("en-US")} ft, heading ${heading}`, spoken: `${spokenFeet(feet)} feet, heading ${spelled(heading)}` },
     { part: "persons", text: endurance === null ? people : `${people}, endurance ${endurance} minutes`, spoken: `${spelled(String(plan.aboard))} ${plan.aboard === 1 ? "person" : "persons"} on board${endurance === null ? "" : `, endurance ${spelled(String(endurance))} minutes`}` },
     ...(plan.to === "tower" ? [] : [{ part: "squawk" as const, text: "squawking 7700", spoken: `squawking ${spelled("7700")}` }]),

@@ -86,6 +86,7 @@ export interface Ditching {
   readonly sink_mps: number;
   /** In the glide before it, at sea level. */
   readonly glideSink_mps: number;
+  readonly glideRatio: number;
 }
 
 /** Swells lower than this are landed into the wind. Common practice. */
@@ -122,6 +123,7 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
   const glide = polarOf(aircraft, mass_kg, configuration);
   if (!wet.ok) return wet;
   if (!glide.ok) return glide;
+  const best = bestGlide(glide.value.polar);
   const root = Math.sqrt(airAtAltitude(0, air).density / RHO0);
   const { stallEas_mps, flapName, body } = figures.value;
   const tas = (TOUCHDOWN * stallEas_mps) / root;
@@ -144,7 +146,8 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
     touchdownEas_mps: TOUCHDOWN * stallEas_mps,
     pitch_rad: (body.clMax / TOUCHDOWN ** 2 - (aircraft.asymmetric?.cl0 ?? USUAL_CL0) - flapCl0) / clAlpha,
     sink_mps: (APPROACH * stallEas_mps) / root / Math.hypot(1, ratio),
-    glideSink_mps: bestGlide(glide.value.polar).sinkEas_mps / root,
+    glideSink_mps: best.sinkEas_mps / root,
+    glideRatio: best.ratio,
   });
 }
 

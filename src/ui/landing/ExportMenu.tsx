@@ -6,7 +6,7 @@ import { exportPath } from "./export-path";
 const ITEM = "rounded px-3 py-1.5 outline-none data-[highlighted]:bg-mark";
 
 /** The path as a file, the card on paper. */
-export function ExportMenu() {
+export function ExportMenu({ onCard }: { onCard: () => void }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="btn btn-quiet whitespace-nowrap">
@@ -20,9 +20,8 @@ export function ExportMenu() {
           <DropdownMenu.Item className={ITEM} onSelect={() => exportPath("gpx")}>
             Path as GPX
           </DropdownMenu.Item>
-          {/* Printed once the menu has closed, or it would be on the paper. */}
-          <DropdownMenu.Item className={ITEM} onSelect={() => setTimeout(() => window.print(), 100)}>
-            Print the card
+          <DropdownMenu.Item className={ITEM} onSelect={onCard}>
+            Card as PDF
           </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

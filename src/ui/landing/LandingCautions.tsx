@@ -2,6 +2,7 @@
 import { radians } from "@/core/quantities/angle";
 import { useSituation } from "@/ui/situation/situation-store";
 import { shownEnd, useReach } from "./reach-store";
+import type { LandingViewName } from "./landing-views";
 import { Cautions } from "@/ui/shell/Cautions";
 import { useLandingEnds } from "@/ui/shell/library";
 import { useFormat } from "@/ui/units/units-store";
@@ -10,7 +11,7 @@ import { useFormat } from "@/ui/units/units-store";
 const STEEP_RAD = radians(44.5);
 
 /** What must be said where this can hurt somebody: always the first, the others where they apply. */
-export function LandingCautions() {
+export function LandingCautions({ view }: { view: LandingViewName }) {
   const bank_rad = useSituation((state) => state.current.pilot.bank_rad);
   const terrainId = useSituation((state) => state.current.terrainId);
   const givenTerrain = useReach((state) => state.answer?.terrainId);
@@ -21,7 +22,12 @@ export function LandingCautions() {
     "Estimate for planning and practice. The flight manual, local rules and your instructor come first.",
     bank_rad > STEEP_RAD && "Low steep turns kill by stall and spin. Look at the margin over the stall, not only at the height saved.",
     strip?.unprepared && "Surveyed, not prepared: surface, stock, people and lines change. Look before you commit.",
-    "Stopping is not computed yet: compare the strip with the handbook’s landing distance.",
+    view === "choose" && "Lengths are computed for a landing without power. The handbook’s distance and your authority’s factors come first.",
+    view === "keys" && "Heights are without reserve: add yours. In gusts, or when the wind aloft is another, keep nearer.",
+    view === "lose" && "Some flight manuals forbid slips with flap: look. No S-turns low down, no steep turns to lose height.",
+    view === "one-engine" && "Flown without error, no turbulence, propeller feathered. Decide early: a go-around on one engine is the harder half.",
+    view === "ditching" && "Rules from the books and a score of ours: what you see of the water comes first. The operator’s checklist before this one.",
+    view === "call" && "Fly first. A call helps those who look for you; it does not fly the aeroplane.",
     end && end.tailwind_mps > 2.6 && `Tailwind of ${format("speed", end.tailwind_mps)} on landing: ground speed and stopping distance grow. Another end may be better with less height left.`,
     terrainId !== null && givenTerrain === null && "The terrain cannot be had at present: paths are not checked against the ground.",
     terrainId === null && "No terrain is chosen: paths are not checked against the ground.",

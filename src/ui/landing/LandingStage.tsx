@@ -1,78 +1,115 @@
 "use client";
-import dynamic from "next/dynamic";
+import { Tabs } from "radix-ui";
+import { parseAsStringLiteral, useQueryState } from "nuqs";
+import type { ReactNode } from "react";
 import { HeightLedger } from "@/ui/ledger/HeightLedger";
 import { useHeight } from "@/ui/ledger/useHeight";
+import { StageTabList, StageView } from "@/ui/shell/StageTabs";
+import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
+import { CallView } from "./CallView";
 import { Decision } from "./Decision";
-import { EndTable } from "./EndTable";
+import { DitchingView } from "./DitchingView";
 import { ExportMenu } from "./ExportMenu";
-import { LandingCard } from "./LandingCard";
-import { PlanEditor } from "./PlanEditor";
+import { KeysView } from "./KeysView";
 import { LandingCautions } from "./LandingCautions";
+import { LoseView } from "./LoseView";
+import { LossLedger } from "./LossLedger";
+import { OneEngineView } from "./OneEngineView";
+import { PathsView } from "./PathsView";
+import { PlanEditor } from "./PlanEditor";
+import { SitesView } from "./SitesView";
+import { TouchdownView } from "./TouchdownView";
+import { LANDING_QUESTIONS, LANDING_VIEWS, type LandingViewName } from "./landing-views";
 import { shownEnd, useReach } from "./reach-store";
+import { useLandingCard } from "./useLandingCard";
+import { useLoseAsked } from "./useLoseAsked";
 
-const ReachMap = dynamic(() => import("@/ui/map/ReachMap").then((module) => module.ReachMap), { ssr: false, loading: () => <p className="p-4 text-ink2">Drawing the map …</p> });
-
-/** Which runway can I make from here? Map, ranking, ledger and the decision in a sentence. */
+/** From the paths to the place, the keys, the touchdown and the call: the forced landing as a whole. */
 export function LandingStage() {
-  const answer = useReach((state) => state.answer);
+  const [asked, setView] = useQueryState("landing", parseAsStringLiteral(LANDING_VIEWS));
+  const twin = useAircraft().document.asymmetric !== null;
   const pinnedId = useReach((state) => state.pinnedId);
   const pin = useReach((state) => state.pin);
-  const end = shownEnd({ answer, pinnedId });
-  const reached = answer?.reach?.ends.filter((candidate) => candidate.status === "reached").length;
-  const pointed = useReach((state) => state.pointedEntry);
-  const point = useReach((state) => state.point);
-  const [ledger, height] = useHeight();
+  const view = asked === null || (asked === "one-engine" && !twin) ? "paths" : asked;
+  const makeCard = useLandingCard(view === "ditching");
+  const open = (name: LandingViewName) => void setView(name === "paths" ? null : name);
+  const views = { paths: "Paths", choose: "Choose", keys: "Keys", lose: "Too high", ...(twin ? { "one-engine": "One engine" } : {}), touchdown: "Touchdown", ditching: "Ditching", call: "Call" };
+  const contents: readonly [LandingViewName, ReactNode][] = [
+    ["paths", <PathsView key="paths" />],
+    ["choose", <SitesView key="choose" />],
+    ["keys", <KeysView key="keys" onLose={() => open("lose")} />],
+    ["lose", <Lose key="lose" />],
+    ["one-engine", <OneEngineView key="one-engine" />],
+    ["touchdown", <TouchdownView key="touchdown" />],
+    ["ditching", <DitchingView key="ditching" />],
+    ["call", <CallView key="call" />],
+  ];
   return (
-    <>
-      <div className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]">
-        <section className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_minmax(120px,27%)]" aria-label="Paths">
-          <header className="flex items-center gap-4 border-b border-rule bg-sheet px-4 py-1.5">
-            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">Which runway can I make from here?</h1>
-            <span className={`shrink-0 text-ink2 max-[1150px]:hidden ${pinnedId ? "hidden" : ""}`}>{reached !== undefined && (reached === 0 ? "none within reach" : `${reached} within reach`)}</span>
+    <Tabs.Root value={view} onValueChange={(value) => open(value as LandingViewName)} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]">
+      <section className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]" aria-label="Landing">
+        <header className="border-b border-rule bg-sheet px-4 pt-1.5">
+          <div className="flex items-center gap-4">
+            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">{LANDING_QUESTIONS[view]}</h1>
             <span className="ml-auto flex shrink-0 gap-2">
               {pinnedId && (
                 <button type="button" className="btn btn-quiet whitespace-nowrap" onClick={() => pin(null)}>
                   Follow the best
                 </button>
               )}
-              <ExportMenu />
+              <ExportMenu onCard={makeCard} />
               <PlanEditor />
             </span>
-          </header>
-          <ReachMap />
-          <div className="min-h-0 overflow-auto border-t border-rule bg-sheet" tabIndex={0} role="region" aria-label="Ranking">
-            <EndTable />
           </div>
-        </section>
-        <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
-          <div ref={ledger} className="min-h-[300px] flex-1 px-4 pt-3">
-            <h2 className="mb-1 font-bold">Height ledger</h2>
-            {end?.path && (
-              <HeightLedger
-                name={end.name}
-                have_m={end.path.have_m}
-                over="the aim point"
-                ledger={end.path.ledger}
-                margin_m={end.path.margin_m}
-                ground={`aim point, ${end.name}`}
-                source={{ endId: end.endId }}
-                pointed={pointed}
-                onPoint={point}
-                height={Math.max(250, height - 40)}
-              />
-            )}
-            {end && !end.path && <p className="text-brick">{end.issue?.message}</p>}
-            {answer?.issue && <p role="alert" className="text-brick">{answer.issue.message}</p>}
-            {!answer && <p className="text-ink2">Computing …</p>}
-            <UnderGround />
-          </div>
-          {end && answer?.reach && <Decision end={end} reach={answer.reach} />}
-          <LandingCautions />
-        </aside>
+          <StageTabList label="Views of the landing" views={views} />
+        </header>
+        {contents.filter(([name]) => name in views).map(([name, content]) => (
+          <StageView key={name} value={name}>
+            {content}
+          </StageView>
+        ))}
+      </section>
+      <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
+        {view === "lose" ? <LoseAccount /> : <PathAccount />}
+        <LandingCautions view={view} />
+      </aside>
+    </Tabs.Root>
+  );
+}
+
+function Lose() {
+  const asked = useLoseAsked();
+  return asked ? <LoseView {...asked} /> : <p className="bg-sheet p-4 text-ink2">Computing …</p>;
+}
+
+function LoseAccount() {
+  const asked = useLoseAsked();
+  const name = useReach((state) => shownEnd(state)?.name ?? "");
+  return asked && <LossLedger {...asked} name={name} />;
+}
+
+/** The account of the path shown, and the answer in a sentence. */
+function PathAccount() {
+  const answer = useReach((state) => state.answer);
+  const pinnedId = useReach((state) => state.pinnedId);
+  const end = shownEnd({ answer, pinnedId });
+  const pointed = useReach((state) => state.pointedEntry);
+  const point = useReach((state) => state.point);
+  const [ledger, height] = useHeight();
+  return (
+    <>
+      <div ref={ledger} className="min-h-[300px] flex-1 px-4 pt-3">
+        <h2 className="mb-1 font-bold">Height ledger</h2>
+        {end?.path && (
+          <HeightLedger name={end.name} have_m={end.path.have_m} over="the aim point" ledger={end.path.ledger} margin_m={end.path.margin_m} ground={`aim point, ${end.name}`} source={{ endId: end.endId }} pointed={pointed} onPoint={point} height={Math.max(250, height - 40)} />
+        )}
+        {end && !end.path && <p className="text-brick">{end.issue?.message}</p>}
+        {answer?.issue && <p role="alert" className="text-brick">{answer.issue.message}</p>}
+        {!answer && <p className="text-ink2">Computing …</p>}
+        <UnderGround />
       </div>
-      <LandingCard />
+      {end && answer?.reach && <Decision end={end} reach={answer.reach} />}
     </>
   );
 }

@@ -20,18 +20,23 @@ import { aircraftDrag } from "./aircraft-drag";
 import { type BaseMap, baseMap, watchPointed } from "./base-map";
 import { mapPalette } from "./map-palette";
 import { fillPaths, pathsLayer } from "./paths-layer";
+import { type Overlay, fillOverlay, overlayExtent, overlayLayer } from "./overlay-layer";
 import { reliefSource } from "./relief-source";
 
 interface Drawn extends BaseMap {
   readonly paths: VectorLayer;
   readonly aircraft: VectorLayer;
+  readonly over: VectorLayer;
 }
 
 /** Metres a key press moves the aircraft: a tenth of a nautical mile. */
 const NUDGE_M = 185.2;
 
-/** The map: ground, strips, paths, and the aircraft that can be dragged and turned. */
-export function ReachMap() {
+/** Left free about an overlay when it is fitted, px. */
+const FIT_PADDING = [56, 70, 56, 70];
+
+/** The map: ground, strips, paths, and the aircraft that can be dragged and turned; over them what a view draws. */
+export function ReachMap({ overlay = null, paths: withPaths = true }: { overlay?: Overlay | null; paths?: boolean }) {
   const element = useRef<HTMLDivElement>(null);
   const { aerodromes, sites } = useWorkspace().library;
   const origin = usePlaneOrigin();
@@ -53,8 +58,9 @@ export function ReachMap() {
     const palette = mapPalette(appearance);
     const paths = pathsLayer(palette);
     const aircraft = aircraftLayer(palette);
+    const over = overlayLayer(palette);
     const at = plane.toPlane(useSituation.getState().current.position);
-    const base = baseMap({ target: element.current, plane, palette, aerodromes, sites, centre: { x_m: at.x_m + 1400, y_m: at.y_m - 900 }, resolution_m: 16, layers: [paths, aircraft], onResolution: setResolution });
+    const base = baseMap({ target: element.current, plane, palette, aerodromes, sites, centre: { x_m: at.x_m + 1400, y_m: at.y_m - 900 }, resolution_m: 16, layers: [paths, over, aircraft], onResolution: setResolution });
     const { map } = base;
     map.addInteraction(aircraftDrag(plane));
     watchPointed(map, paths, (entry) => {
@@ -64,7 +70,7 @@ export function ReachMap() {
       const nearest = [...places.values()].map((end) => ({ id: end.id, point: plane.toPlane(end.threshold) })).map(({ id, point }) => ({ id, away: Math.hypot(point.x_m - event.coordinate[0], point.y_m - event.coordinate[1]) })).sort((a, b) => a.away - b.away)[0];
       if (nearest && nearest.away < 30 * (map.getView().getResolution() ?? 20)) useReach.getState().pin(nearest.id);
     });
-    setDrawn({ ...base, paths, aircraft });
+    setDrawn({ ...base, paths, aircraft, over });
     return base.close;
   }, [appearance, plane, aerodromes, sites, places]);
 
@@ -85,11 +91,23 @@ export function ReachMap() {
   const shownId = shownEnd({ answer, pinnedId })?.endId ?? null;
   useEffect(() => {
     if (!drawn || !answer || answer.origin !== origin) return;
-    fillPaths(drawn.paths, answer.reach?.ends ?? [], places, plane, shownId, pointedEntry, (end) => {
+    fillPaths(drawn.paths, withPaths ? (answer.reach?.ends ?? []) : [], places, plane, shownId, pointedEntry, (end) => {
       const designator = end.name.split(" ").at(-1) ?? "";
       return `${designator} ${end.path ? formatMargin(end.path.margin_m, format) : "no path"}`;
     });
-  }, [drawn, answer, origin, places, plane, shownId, pointedEntry, format]);
+  }, [drawn, answer, origin, places, plane, shownId, pointedEntry, format, withPaths]);
+
+  const overlayKey = overlay?.key ?? null;
+  const latest = useRef(overlay);
+  useEffect(() => {
+    latest.current = overlay;
+    if (drawn) fillOverlay(drawn.over, overlay);
+  }, [drawn, overlay]);
+  // Another overlay is looked at as a whole; one that only changes leaves the view where it is.
+  useEffect(() => {
+    const extent = latest.current && overlayExtent(latest.current);
+    if (drawn && extent && overlayKey !== null) drawn.map.getView().fit(extent, { padding: FIT_PADDING, size: drawn.map.getSize() });
+  }, [drawn, overlayKey]);
 
   // Relief asked for before the worker holds the terrain would stay blank.
   const givenTerrain = answer?.terrainId;

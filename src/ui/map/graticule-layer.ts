@@ -5,7 +5,7 @@ import VectorLayer from "ol/layer/Vector";
 import VectorSource from "ol/source/Vector";
 import { Fill, Stroke, Style, Text } from "ol/style";
 import type { LocalPlane } from "@/core/earth/local-plane";
-import { formatLatitude, formatLongitude } from "@/ui/situation/place";
+import { formatLatitude, formatLongitude } from "@/core/earth/coordinates";
 import type { MapPalette } from "./map-palette";
 
 /** Distances between lines that read well, degrees. */

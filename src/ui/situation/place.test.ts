@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { demoPlaces, demoSituation } from "../../../demo/read-demo";
-import { formatLatitude, formatLongitude, nearestAerodrome } from "./place";
+import { formatLatitude, formatLongitude } from "@/core/earth/coordinates";
+import { nearestAerodrome } from "./place";
 
 describe("place in words", () => {
   it("is the nearest aerodrome with distance and direction", () => {

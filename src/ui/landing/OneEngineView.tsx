@@ -1,0 +1,147 @@
+"use client";
+import { useCallback, useMemo } from "react";
+import type { OneEngineApproach, OneEngineApproachQuestion } from "@/core/landing/one-engine-approach";
+import type { Outcome } from "@/core/outcome";
+import { formatNumber } from "@/core/quantities/units";
+import type { LandingPlan } from "@/core/situation/landing-plan";
+import { core } from "@/ui/core/core";
+import { useAsked } from "@/ui/core/useAsked";
+import { useEngineOut } from "@/ui/engine-out/engine-out-store";
+import { ChoiceField } from "@/ui/forms/ChoiceField";
+import { useAircraft } from "@/ui/shell/library";
+import { useSituation } from "@/ui/situation/situation-store";
+import { useFormat } from "@/ui/units/units-store";
+import { Figure } from "@/ui/working/Figure";
+import { useLandingPlan } from "./useLandingPlan";
+import { useShownPlace } from "./useKeys";
+
+
+const GEAR_SCHOOLS: readonly { value: LandingPlan["gear"]; label: string }[] = [
+  { value: "late", label: "late, when landing is assured" },
+  { value: "usual", label: "at the usual place" },
+];
+/** Go-around as many schools teach it, m: none below 400 ft in a light twin. Common practice. */
+const TAUGHT_M = 121.92;
+
+/** What the situation asks about an approach on one engine. */
+export function useOneEngineQuestion(): OneEngineApproachQuestion {
+  const { document } = useAircraft();
+  const { mass_kg, centreOfGravity, air, departure } = useSituation((state) => state.current);
+  const failed = useEngineOut((state) => state.trial.failed);
+  const place = useShownPlace();
+  const elevation_m = place?.elevation_m ?? 0;
+  const { gearUp_s } = departure.twoEngines;
+  return useMemo(
+    () => ({
+      aircraft: document, mass_kg, centreOfGravity, altitude_m: elevation_m, air, items: [], failed, gearUp_s,
+      deadPropeller: document.engines.kind === "jet" ? ("none" as const) : typeof document.polar?.deadPropeller?.feathered === "number" ? ("feathered" as const) : ("windmilling" as const),
+    }),
+    [document, mass_kg, centreOfGravity, elevation_m, air, failed, gearUp_s],
+  );
+}
+
+/** One engine on the approach: power and rudder by part, gear schools, and from which height there is no going around any more. */
+export function OneEngineView() {
+  const question = useOneEngineQuestion();
+  const ask = useCallback(() => core().oneEngineApproach(question), [question]);
+  const answer: Outcome<OneEngineApproach> | null = useAsked(ask);
+  const [plan, set] = useLandingPlan();
+  const format = useFormat();
+  if (!answer) return <p className="bg-sheet p-4 text-ink2">Computing …</p>;
+  if (!answer.ok) return <p role="alert" className="bg-sheet p-4 text-brick">{answer.issue.message}</p>;
+  const { parts, steps, floor_m, lost_m, away_mps, awayGradient, awaySpeed_mps, vref_mps, vyse_mps, vmca_mps, gearCost_mps, earlyGear_m } = answer.value;
+  const source = { calculation: { name: "one-engine-approach", input: question } };
+  const jet = question.aircraft.engines.kind === "jet";
+  const level = parts.find((part) => part.name === "level, gear down");
+  return (
+    <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="One engine on the approach">
+      <p className={floor_m === null ? "text-brick" : ""}>
+        <strong className="text-[22px] leading-7">{floor_m === null ? "No go-around at all: it does not climb away." : `No go-around below ${format("height", floor_m)} over the runway.`}</strong>{" "}
+        {floor_m !== null && `It loses ${format("height", lost_m)} before it climbs, flown without error; 50 ft are left. ${jet ? "" : `Many schools commit at ${format("height", TAUGHT_M)}, or when gear and landing flap go down: take the higher.`}`}
+      </p>
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)_280px] gap-6 max-[1150px]:grid-cols-1">
+        <section aria-label="Power and trim by part">
+          <table className="w-full text-right text-[14px]">
+            <caption className="mb-1 text-left font-semibold">Power and rudder, dead propeller {question.deadPropeller}</caption>
+            <thead className="text-[13px] text-ink2">
+              <tr>
+                {["part", "flap", "speed", "power", "rudder", "climb at full power"].map((head, i) => (
+                  <th key={head} className={`font-normal ${i === 0 ? "text-left" : "px-2"}`}>
+                    {head}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {parts.map((part) => (
+                <tr key={part.name} className="border-t border-rule">
+                  <th className="py-0.5 text-left font-normal">{part.name}</th>
+                  <td className="px-2">{part.flapName}</td>
+                  <td className="num px-2 whitespace-nowrap">{format("speed", part.eas_mps)}</td>
+                  <td className="px-2 whitespace-nowrap">
+                    <Figure title={`Power, ${part.name}`} figure={part.name} source={source} className={part.setting === null ? "text-brick" : ""}>
+                      {part.setting === null ? "not enough" : `${Math.round(part.setting * 100)} %`}
+                    </Figure>
+                  </td>
+                  <td className="num px-2 whitespace-nowrap">{part.rudder === null ? "–" : `${Math.round(part.rudder * 100)} %`}</td>
+                  <td className={`num px-2 whitespace-nowrap ${part.full_mps < 0 ? "text-brick" : ""}`}>{format("verticalSpeed", part.full_mps)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-1 max-w-prose text-[13px] text-ink2">Slope parts are for 3° down. Trim the rudder for the approach power; as power comes off for the landing the trim pushes the other way. Power off means rudder off.</p>
+        </section>
+        <section aria-label="Going around">
+          <table className="w-full text-right text-[14px]">
+            <caption className="mb-1 text-left font-semibold">Going around from {format("speed", vref_mps)}</caption>
+            <tbody>
+              {steps.map((step) => (
+                <tr key={step.name} className="border-t border-rule">
+                  <th className="py-0.5 text-left font-normal">{step.name}</th>
+                  <td className="num px-2 whitespace-nowrap">{formatNumber(step.time_s)} s</td>
+                  <td className="num whitespace-nowrap">{step.height_m >= 0 ? `−${format("height", step.height_m)}` : `+${format("height", -step.height_m)}`}</td>
+                </tr>
+              ))}
+              <tr className="border-t border-ink2 font-semibold">
+                <th className="py-0.5 text-left">lowest, with 50 ft</th>
+                <td />
+                <td>
+                  <Figure title="Go-around no lower than" figure="floor" source={source}>
+                    {floor_m === null ? "never" : format("height", floor_m)}
+                  </Figure>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+          <p className="mt-1 text-[13px] text-ink2">
+            It then climbs {format("verticalSpeed", away_mps)} at {format("speed", awaySpeed_mps)}, {formatNumber(awayGradient * 100, 1)} %{jet ? `, ${awayGradient >= 0.021 ? "over" : "under"} the 2.1 % of 14 CFR 25.121(d)` : `; V_YSE ${format("speed", vyse_mps)}`}. {vmca_mps === null ? "The stall comes before control is lost." : `V_MCA ${format("speed", vmca_mps)}.`}
+          </p>
+        </section>
+      </div>
+      <section className="mt-4 grid grid-cols-[250px_minmax(0,1fr)] items-end gap-6" aria-label="Gear">
+        <ChoiceField label="Gear on this approach" value={plan.gear} choices={GEAR_SCHOOLS} onChange={(gear) => set({ gear })} />
+        <p className="text-[14px]">
+          {question.aircraft.polar?.gear.retractable ? (
+            <>
+              {plan.gear === "late" ? "Late: level flight stays easy, but a forgotten gear is worse than any of this: say it at 300 ft." : "At the usual place: nothing is forgotten, and the approach is the one you know."} Down it costs{" "}
+              <Figure title="What the gear costs" figure="gear" source={source}>
+                {format("verticalSpeed", gearCost_mps)}
+              </Figure>
+              {` of climb; from 1,000 ft instead of 300 ft that is ${format("height", earlyGear_m)} of height at full power. ${level && level.setting === null ? "With it down level flight is not held: put it down only when you mean to descend." : level && level.full_mps < 0.5 ? "With it down there is hardly any climb left in level flight." : ""}`}
+            </>
+          ) : (
+            "The gear is fixed: there is nothing to time."
+          )}
+        </p>
+      </section>
+      <section className="mt-4 max-w-prose text-[14px]" aria-label="Both engines forward">
+        <h2 className="font-bold">Both levers forward on the go-around?</h2>
+        <p>
+          {jet
+            ? "Yes: the dead engine’s lever does nothing, and nobody has to pick the right one in a hurry. A relit engine that spools up late swings the nose: expect it."
+            : "Yes when the dead one is feathered and secured: its lever does nothing, and the right one is surely forward. Not while it only windmills or runs rough: if it catches, it swings the nose at low speed; below V_MCA take power off, lower the nose."}
+        </p>
+      </section>
+    </div>
+  );
+}

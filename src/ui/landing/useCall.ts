@@ -1,0 +1,34 @@
+"use client";
+import { useCallback, useMemo } from "react";
+import { type CallQuestion, type DistressCall, distressCall } from "@/core/landing/distress-call";
+import type { Outcome } from "@/core/outcome";
+import { degrees } from "@/core/quantities/angle";
+import { core } from "@/ui/core/core";
+import { useAsked } from "@/ui/core/useAsked";
+import { useAircraft, useWorkspace } from "@/ui/shell/library";
+import { nearestAerodrome } from "@/ui/situation/place";
+import { useSituation } from "@/ui/situation/situation-store";
+import { useShownPlace } from "./useKeys";
+import { useDitching } from "./useDitching";
+
+/** The call that the situation asks for; null until the variation is known. */
+export function useCall(ditch: boolean): { question: CallQuestion; answer: Outcome<DistressCall> } | null {
+  const { position, altitude_m, heading_rad, landing, day } = useSituation((state) => state.current);
+  const { document } = useAircraft();
+  const { library } = useWorkspace();
+  const place = useShownPlace();
+  const ditching = useDitching();
+  const ask = useCallback(() => core().variation(position, day), [position, day]);
+  const variation = useAsked(ask);
+  return useMemo(() => {
+    if (!variation) return null;
+    const heading = ditching.answer.ok ? String(Math.round(degrees(ditching.answer.value.best.heading_rad - variation.variation_rad) + 720) % 360 || 360).padStart(3, "0") : "into wind";
+    const intention = ditch ? `ditching heading ${heading}` : landing.call.nature === "one-engine" ? `one-engine landing, ${place?.name ?? "nearest runway"}` : `forced landing, ${place?.name ?? "ahead"}`;
+    const question: CallQuestion = {
+      plan: landing.call, type: document.name, position, altitude_m, headingTrue_rad: heading_rad, variation_rad: variation.variation_rad,
+      places: [...library.aerodromes.map((aerodrome) => ({ name: aerodrome.name, position: aerodrome.position })), ...library.sites.map((site) => ({ name: site.name, position: site.strip.ends[0].threshold }))].slice(0, 200),
+      intention, station: nearestAerodrome(position, library.aerodromes)?.name ?? null,
+    };
+    return { question, answer: distressCall(question) };
+  }, [variation, ditching, ditch, landing.call, place, document, position, altitude_m, heading_rad, library]);
+}

@@ -1,0 +1,103 @@
+import Feature from "ol/Feature";
+import LineString from "ol/geom/LineString";
+import Point from "ol/geom/Point";
+import Polygon from "ol/geom/Polygon";
+import VectorLayer from "ol/layer/Vector";
+import VectorSource from "ol/source/Vector";
+import { Circle, Fill, Stroke, Style, Text } from "ol/style";
+import type { PlanePoint } from "@/core/earth/local-plane";
+import type { MapPalette } from "./map-palette";
+
+/** A way that a stage draws over the map besides the paths. */
+export interface OverlayLine {
+  readonly points: readonly PlanePoint[];
+  readonly colour: string;
+  readonly dashed: boolean;
+}
+
+/** A place on it with what is said there. */
+export interface OverlayMark {
+  readonly at: PlanePoint;
+  readonly label: string;
+  readonly colour: string;
+  /** Where the label stands, px from the mark. */
+  readonly offset: readonly [number, number];
+  readonly strong: boolean;
+}
+
+/** Everything within a distance of a place. */
+export interface OverlayArea {
+  readonly centre: PlanePoint;
+  readonly radius_m: number;
+  readonly label: string;
+  readonly colour: string;
+  readonly dashed: boolean;
+}
+
+/** What a stage draws over the map. */
+export interface Overlay {
+  /** Another key is looked at as a whole. */
+  readonly key: string;
+  readonly lines: readonly OverlayLine[];
+  readonly marks: readonly OverlayMark[];
+  readonly areas: readonly OverlayArea[];
+}
+
+/** Sides of a drawn circle. */
+const SIDES = 96;
+
+/** The layer that overlays are drawn in. */
+export function overlayLayer(palette: MapPalette): VectorLayer {
+  const casing = palette.of("casing");
+  const text = (label: string, colour: string, weight: number, offset: readonly [number, number]) =>
+    new Text({ text: label, font: `${weight} 13px "Atkinson Hyperlegible Mono Variable"`, fill: new Fill({ color: palette.of(colour) }), stroke: new Stroke({ color: casing, width: 3.5 }), offsetX: offset[0], offsetY: offset[1], textAlign: offset[0] > 0 ? "left" : offset[0] < 0 ? "right" : "center" });
+  return new VectorLayer({
+    source: new VectorSource(),
+    zIndex: 6,
+    style: (feature) => {
+      const colour: string = feature.get("colour");
+      const stroke = new Stroke({ color: palette.of(colour), width: 2.6, lineDash: feature.get("dashed") ? [8, 6] : undefined });
+      switch (feature.get("kind")) {
+        case "line":
+          return [new Style({ stroke: new Stroke({ color: casing, width: 6 }) }), new Style({ stroke })];
+        case "area":
+          return [new Style({ stroke: new Stroke({ color: casing, width: 6 }) }), new Style({ stroke, fill: new Fill({ color: `${palette.of(colour)}14` }) })];
+        default: {
+          const strong: boolean = feature.get("strong");
+          return new Style({ image: new Circle({ radius: strong ? 7 : 4.5, fill: new Fill({ color: palette.of(colour) }), stroke: new Stroke({ color: casing, width: 2 }) }), text: text(feature.get("label"), colour, strong ? 700 : 600, feature.get("offset")), zIndex: strong ? 3 : 2 });
+        }
+      }
+    },
+  });
+}
+
+function circle({ centre, radius_m }: OverlayArea): number[][] {
+  return Array.from({ length: SIDES + 1 }, (_, i) => [centre.x_m + radius_m * Math.sin((2 * Math.PI * i) / SIDES), centre.y_m + radius_m * Math.cos((2 * Math.PI * i) / SIDES)]);
+}
+
+/** Puts an overlay on the map; null takes it away. */
+export function fillOverlay(layer: VectorLayer, overlay: Overlay | null): void {
+  const source = layer.getSource();
+  source?.clear(true);
+  if (!overlay) return;
+  const at = ({ x_m, y_m }: PlanePoint) => [x_m, y_m];
+  source?.addFeatures([
+    ...overlay.areas.map((area) => new Feature({ geometry: new Polygon([circle(area)]), kind: "area", colour: area.colour, dashed: area.dashed })),
+    ...overlay.areas.map((area) => new Feature({ geometry: new Point([area.centre.x_m, area.centre.y_m + area.radius_m]), kind: "mark", label: area.label, colour: area.colour, offset: [0, 14], strong: false })),
+    ...overlay.lines.filter((line) => line.points.length > 1).map((line) => new Feature({ geometry: new LineString(line.points.map(at)), kind: "line", colour: line.colour, dashed: line.dashed })),
+    ...overlay.marks.map((mark) => new Feature({ geometry: new Point(at(mark.at)), kind: "mark", label: mark.label, colour: mark.colour, offset: mark.offset, strong: mark.strong })),
+  ]);
+}
+
+/** West, south, east and north of an overlay; null when there is nothing to look at. */
+export function overlayExtent(overlay: Overlay): [number, number, number, number] | null {
+  const points = [
+    ...overlay.lines.flatMap((line) => line.points),
+    ...overlay.marks.map((mark) => mark.at),
+    ...overlay.areas.flatMap(({ centre, radius_m }) => [{ x_m: centre.x_m - radius_m, y_m: centre.y_m - radius_m }, { x_m: centre.x_m + radius_m, y_m: centre.y_m + radius_m }]),
+  ];
+  if (points.length === 0) return null;
+  const xs = points.map((point) => point.x_m);
+  const ys = points.map((point) => point.y_m);
+  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+}

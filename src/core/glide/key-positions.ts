@@ -1,7 +1,7 @@
 import { failure, success, type Outcome } from "../outcome";
 import { abeamCircuit } from "./abeam-circuit";
 import type { IntegralsAt } from "./descent-integrals";
-import { solveLeg } from "./glide-leg";
+import { type SolvedLeg, solveLeg } from "./glide-leg";
 import { type GlidePath, type KeyChoice, type PathProblem, accountOf, legPerformance } from "./glide-path";
 
 /** The circuit from a key down to the landing point. */
@@ -30,12 +30,13 @@ export function keyCircuit(problem: Omit<PathProblem, "start">, key: Exclude<Key
   const performance = legPerformance(problem.polar, problem.glide, choices.bank_rad, choices.stallMargin);
   const side = key.endsWith("left") ? "left" : "right";
   const asked = { ...problem, choices: { ...choices, key: "none" as const, reaction_s: 0, reserve_m: 0 } };
+  const flown = (start: PathProblem["start"], leg: SolvedLeg): KeyCircuit => {
+    const whole: PathProblem = { ...asked, start };
+    return { key, height_m: start.altitude_m - target.altitude_m, problem: whole, path: accountOf(whole, [leg], [start]) };
+  };
   if (key.startsWith("abeam")) {
     const circuit = abeamCircuit({ performance, integrals, target, final_m: choices.final_m, side });
-    if (!circuit.ok) return circuit;
-    const { start, leg } = circuit.value;
-    const flown: PathProblem = { ...asked, start };
-    return success({ key, height_m: start.altitude_m - target.altitude_m, problem: flown, path: accountOf(flown, [leg], [start]) });
+    return circuit.ok ? success(flown(circuit.value.start, circuit.value.leg)) : circuit;
   }
   let height_m = 200;
   for (let round = 0; round < MAX_ROUNDS; round += 1) {
@@ -47,10 +48,7 @@ export function keyCircuit(problem: Omit<PathProblem, "start">, key: Exclude<Key
     const leg = solveLeg({ performance, integrals, start, arrival: target, final_m: choices.final_m }, side === "left" ? "LSL" : "RSR");
     if (!leg.ok) return leg;
     const used = altitude_m - leg.value.altitudes_m[4];
-    if (Math.abs(used - height_m) < SETTLED_M) {
-      const flown: PathProblem = { ...asked, start };
-      return success({ key, height_m, problem: flown, path: accountOf(flown, [leg.value], [start]) });
-    }
+    if (Math.abs(used - height_m) < SETTLED_M) return success(flown(start, leg.value));
     height_m = used;
   }
   return failure("not_settled", "The key's height does not settle in this wind.");

@@ -24,9 +24,8 @@ export interface KeyCircuit {
   readonly side: "left" | "right";
   /** In the order in which they are passed. */
   readonly keys: readonly ApproachKey[];
-  /** From overhead down to the aim point, and from abeam. */
+  /** From overhead by abeam down to the aim point. */
   readonly points: readonly PathPoint[];
-  readonly fromAbeam: readonly PathPoint[];
   readonly final_m: number;
   /** By how much final had to grow because the wind left no circuit with the planned one. */
   readonly lengthened_m: number;
@@ -51,9 +50,6 @@ const LENGTHEN_M = 100;
 const LONGEST_M = 1500;
 /** Final of the corner that is cut. */
 const CUT_FINAL_M = 100;
-/** A turn on to final beyond this comes from a base leg that the wind has closed: final is lengthened. */
-const CLOSED_RAD = (225 * Math.PI) / 180;
-
 /**
  * The keys of an end for left and right.
  *
@@ -74,49 +70,52 @@ export function approachKeys(input: Omit<ReachInput, "ends">, end: LandingEnd, o
   return success({ circuits, issues });
 }
 
+/** With the planned final, or the shortest longer one that leaves a downwind as far as abeam: the wind may close the base leg. */
 function circuitOf(problem: PathProblem, side: "left" | "right"): Outcome<KeyCircuit> {
   const planned_m = problem.choices.final_m;
-  const longest_m = Math.max(LONGEST_M, planned_m);
-  let last: Outcome<KeyCircuit> | null = null;
-  for (let final_m = planned_m; final_m <= longest_m; final_m += LENGTHEN_M) {
-    const found = circuitWith(problem, side, final_m, final_m - planned_m);
-    if (found.ok && found.value.finalTurn_rad < CLOSED_RAD) return found;
-    last ??= found;
-  }
+  const open = (final_m: number) => keyCircuit({ ...problem, choices: { ...problem.choices, final_m } }, `abeam-${side}`).ok;
+  let final_m = planned_m;
+  while (!open(final_m) && final_m < LONGEST_M) final_m += LENGTHEN_M;
   // No length helps: what the planned final gives is shown, or why there is none.
-  return last ?? circuitWith(problem, side, planned_m, 0);
+  return open(final_m) ? circuitWith(problem, side, final_m, final_m - planned_m) : circuitWith(problem, side, planned_m, 0);
 }
 
 function circuitWith(problem: PathProblem, side: "left" | "right", final_m: number, lengthened_m: number): Outcome<KeyCircuit> {
-  const asked: PathProblem = { ...problem, choices: { ...problem.choices, final_m } };
   const key = (name: "overhead" | "abeam"): Exclude<KeyChoice, "none"> => `${name}-${side}`;
-  const overhead = keyCircuit(asked, key("overhead"));
+  const overhead = keyCircuit({ ...problem, choices: { ...problem.choices, final_m } }, key("overhead"));
   if (!overhead.ok) return overhead;
-  const abeam = keyCircuit(asked, key("abeam"));
-  if (!abeam.ok) return abeam;
   const { target } = problem;
-  const over = pathPoints(overhead.value.problem, overhead.value.path).filter((point) => point.entry > 0);
-  // From abeam on it is the abeam circuit that is drawn: the two differ by what the wind does to the first turn.
-  const down = pathPoints(abeam.value.problem, abeam.value.path);
-  const total_s = abeam.value.path.time_s;
-  const place = (name: ApproachKey["name"], at: Pick<PathPoint, "x_m" | "y_m" | "altitude_m">, before_s: number): ApproachKey => ({ name, x_m: at.x_m, y_m: at.y_m, height_m: at.altitude_m - target.altitude_m, before_s });
-  const square = squareTo(down.filter((point) => point.entry === 3), target.heading_rad);
-  const finalStart = down.findLast((point) => point.entry === 3) ?? down[down.length - 1];
-  const cut = cutCorner(abeam.value.problem, Math.min(CUT_FINAL_M, final_m), abeam.value.height_m);
+  const { problem: flown, path } = overhead.value;
+  const points = pathPoints(flown, path).filter((point) => point.entry > 0);
+  const total_s = path.time_s;
+  const place = (name: ApproachKey["name"], { x_m, y_m, altitude_m, time_s }: PathPoint): ApproachKey => ({ name, x_m, y_m, height_m: altitude_m - target.altitude_m, before_s: total_s - time_s });
+  const abeam = abeamOn(points, target);
+  const square = squareTo(points.filter((point) => point.entry === 3), target.heading_rad);
+  const finalStart = points.findLast((point) => point.entry === 3) ?? points[points.length - 1];
+  const abeamHeight_m = abeam.point.altitude_m - target.altitude_m;
+  const cut = cutCorner({ ...flown, start: { ...abeam.point, heading_rad: abeam.track_rad } }, Math.min(CUT_FINAL_M, final_m), abeamHeight_m);
   return success({
-    side, final_m, lengthened_m,
-    keys: [
-      place("overhead", overhead.value.problem.start, overhead.value.path.time_s),
-      place("abeam", abeam.value.problem.start, total_s),
-      place("base", square, total_s - square.time_s),
-      place("final", finalStart, total_s - finalStart.time_s),
-    ],
-    points: over, fromAbeam: down,
+    side, final_m, lengthened_m, points,
+    keys: [place("overhead", { ...flown.start, time_s: 0, entry: 0 }), place("abeam", abeam.point), place("base", square), place("final", finalStart)],
     cutHeight_m: cut,
-    cutSaves_m: cut === null ? null : abeam.value.height_m - cut,
-    finalTurn_rad: abeam.value.path.legs[0].turn2_rad,
+    cutSaves_m: cut === null ? null : abeamHeight_m - cut,
+    finalTurn_rad: path.legs[0].turn2_rad,
     fromHere: { overhead_m: passing(problem, key("overhead")), abeam_m: passing(problem, key("abeam")) },
   });
+}
+
+/** Where the circuit, turned back, passes abeam the landing point, with its track there. */
+function abeamOn(points: readonly PathPoint[], target: PathProblem["target"]): { point: PathPoint; track_rad: number } {
+  const along = (point: PathPoint) => (point.x_m - target.x_m) * Math.sin(target.heading_rad) + (point.y_m - target.y_m) * Math.cos(target.heading_rad);
+  const turnedBack = (i: number) => Math.abs(wrapHalfTurn(headingBetween(points[i - 1], points[i]) - target.heading_rad)) > Math.PI / 2;
+  for (let i = 1; i < points.length; i += 1) {
+    if (!turnedBack(i) || along(points[i]) > 0) continue;
+    const [a, b] = [points[i - 1], points[i]];
+    const share = along(a) > 0 ? along(a) / (along(a) - along(b)) : 1;
+    const between = (from: number, to: number) => from + share * (to - from);
+    return { point: { ...b, x_m: between(a.x_m, b.x_m), y_m: between(a.y_m, b.y_m), altitude_m: between(a.altitude_m, b.altitude_m), time_s: between(a.time_s, b.time_s) }, track_rad: headingBetween(a, b) };
+  }
+  return { point: points[0], track_rad: target.heading_rad };
 }
 
 /** The point of the last turn at which it heads square to the runway, between drawing steps by its angle. */

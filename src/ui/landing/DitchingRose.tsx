@@ -57,7 +57,7 @@ export function DitchingRose({ answer, windFrom_rad, wind_mps }: { answer: Ditch
         {other && arrow(other, "var(--ink2)", 2.5, "5 4")}
         {arrow(best, "var(--harbour)", 6)}
         {swells.map(({ swell }, i) => {
-          const [x, y] = at(swell.from_rad, RADIUS + 20);
+          const [x, y] = at(swell.from_rad, RADIUS + 30);
           return (
             <text key={i} x={x} y={y + 4} textAnchor="middle" fontSize="13" fill="var(--ink)" className="num" stroke="var(--sheet)" strokeWidth="4" paintOrder="stroke">
               {i === 0 ? "swell" : "2nd"} {formatWaves(swell.height_m, units)}

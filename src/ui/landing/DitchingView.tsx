@@ -37,7 +37,6 @@ export function DitchingView() {
         <div className="grid grid-cols-[320px_minmax(0,1fr)] gap-5">
           <div>
             <DitchingRose answer={answer.value} windFrom_rad={question.windFrom_rad} wind_mps={question.wind_mps} />
-            <SwellFields />
           </div>
           <div>
             <p>
@@ -49,14 +48,14 @@ export function DitchingView() {
               </strong>{" "}
               <span className="text-ink2">true.</span> {answer.value.why}
             </p>
-            <dl className="mt-2 grid max-w-[460px] grid-cols-[1fr_auto] gap-y-0.5 text-[14px]">
+            <dl className="mt-2 grid max-w-[500px] grid-cols-[1fr_auto] gap-y-0.5 text-[14px]">
               <Line name={`Approach, flap ${answer.value.flapName}`} figure="speed" source={source} value={format("speed", answer.value.approachEas_mps)} />
-              <Line name="Touchdown, over the water" figure="speed" source={source} value={`${format("speed", answer.value.touchdownEas_mps)}, ${format("speed", answer.value.best.groundSpeed_mps)}`} />
-              <Line name="Nose above the horizon, about" figure="speed" source={source} value={`${formatNumber(degrees(answer.value.pitch_rad))}°`} />
-              <Line name="Sinking before it is levelled off" figure="speed" source={source} value={format("verticalSpeed", answer.value.sink_mps)} />
+              <Line name="Touchdown, over water" figure="speed" source={source} value={`${format("speed", answer.value.touchdownEas_mps)}, ${format("speed", answer.value.best.groundSpeed_mps)}`} />
+              <Line name="Nose up, about" figure="speed" source={source} value={`${formatNumber(degrees(answer.value.pitch_rad))}°`} />
+              <Line name="Sink on the approach" figure="speed" source={source} value={format("verticalSpeed", answer.value.sink_mps)} />
               <Line name={answer.value.best.headwind_mps >= 0 ? "Headwind, across" : "Tailwind, across"} figure="heading" source={source} value={`${format("speed", Math.abs(answer.value.best.headwind_mps))}, ${format("speed", Math.abs(answer.value.best.crosswind_mps))} ${answer.value.best.crosswind_mps >= 0 ? "R" : "L"}`} />
               {answer.value.swells.map((entry, i) => (
-                <Line key={i} name={i === 0 ? "Swell: length, speed, slope" : "Second swell"} figure={`swell ${i + 1}`} source={source} value={`${format("length", entry.length_m)}, ${format("speed", entry.speed_mps)}, ${formatNumber(degrees(entry.slope_rad), 1)}°, ${answer.value.best.sides[i]}`} />
+                <Line key={i} name={i === 0 ? "Swell" : "Second swell"} figure={`swell ${i + 1}`} source={source} value={`${format("length", entry.length_m)}, ${format("speed", entry.speed_mps)}, ${formatNumber(degrees(entry.slope_rad), 1)}°, ${answer.value.best.sides[i]}`} />
               ))}
               {answer.value.other && <Line name="The other way" figure="heading" source={source} value={`${three(answer.value.other.heading_rad)}°, ${format("speed", answer.value.other.groundSpeed_mps)} over the water`} />}
             </dl>
@@ -65,6 +64,7 @@ export function DitchingView() {
           </div>
         </div>
       )}
+      <SwellFields />
       {answer.ok && <Timeline answer={answer.value} />}
       <section className="mt-4" aria-label="Leaving it">
         <h2 className="font-bold">Leaving it</h2>

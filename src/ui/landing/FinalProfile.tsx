@@ -6,8 +6,8 @@ import { useFormat } from "@/ui/units/units-store";
 
 /** Drawing, px. */
 const W = 760;
-const H = 128;
-const GROUND = 98;
+const H = 116;
+const GROUND = 84;
 /** Heights are drawn this much larger than lengths. */
 const STRETCH = 3;
 
@@ -25,7 +25,7 @@ export function FinalProfile({ end, length, finalHeight_m, final_m }: { end: Lan
   // Over the obstacle at the glide of the final.
   const over_m = end.obstacle ? (finalHeight_m * (aim_m + end.obstacle.distance_m)) / final_m - end.obstacle.height_m : null;
   const clear = over_m === null || over_m >= SCREEN_M;
-  const top = Math.max(y(finalHeight_m), 12);
+  const top = Math.max(y(finalHeight_m), 16);
   return (
     <figure className="border-t border-rule bg-sheet px-4 pt-1" aria-label="The final from the side">
       <svg viewBox={`0 0 ${W} ${H}`} width="100%" role="img" aria-label={`Final of ${format("length", final_m)} from ${format("height", finalHeight_m)}; aim ${format("length", aim_m)} in, touchdown about ${format("length", touchdown_m)} in, stands at ${format("length", stop_m)} of ${format("length", end.length_m)}${over_m === null ? "" : `; ${format("height", over_m)} over ${end.obstacle?.name}`}`}>
@@ -54,7 +54,7 @@ export function FinalProfile({ end, length, finalHeight_m, final_m }: { end: Lan
             </text>
           </g>
         ))}
-        <text x={x(aim_m - final_m) + 8} y={top + 4} fontSize="12" fill="var(--ink2)" className="num">
+        <text x={x(aim_m - final_m) - 4} y={top - 5} fontSize="12" fill="var(--ink2)" className="num">
           {format("height", finalHeight_m)}
         </text>
       </svg>

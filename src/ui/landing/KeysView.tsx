@@ -8,8 +8,8 @@ import { loseHeight } from "@/core/landing/lose-height";
 import { wrapTurn } from "@/core/quantities/angle";
 import { core } from "@/ui/core/core";
 import { useAsked } from "@/ui/core/useAsked";
-import type { Overlay } from "@/ui/map/overlay-layer";
 import { SliderField } from "@/ui/forms/SliderField";
+import type { Overlay } from "@/ui/map/overlay-layer";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { FinalProfile } from "./FinalProfile";
@@ -52,7 +52,7 @@ export function KeysView({ onLose }: { onLose: () => void }) {
           <caption className="sr-only">Heights over the aim point at the keys, without reserve</caption>
           <thead className="text-ink2">
             <tr>
-              {["circuit", "overhead", "abeam", "base", "final", "corner cut, abeam", "from here, overhead"].map((head, i) => (
+              {["circuit", "overhead", "abeam", "base", "final", "abeam, corner cut", "overhead from here"].map((head, i) => (
                 <th key={head} className={`font-normal ${i === 0 ? "text-left" : "px-1.5"}`}>
                   {head}
                 </th>
@@ -82,7 +82,7 @@ export function KeysView({ onLose }: { onLose: () => void }) {
                       "saves nothing"
                     ) : (
                       <Figure title={`Corner cut, ${entry.side}`} figure={`${entry.side} cut`} source={source}>
-                        {format("height", entry.cutHeight_m)} <span className="text-pine">saves {format("height", entry.cutSaves_m ?? 0)}</span>
+                        {format("height", entry.cutHeight_m)} <span className="text-pine">−{format("height", entry.cutSaves_m ?? 0)}</span>
                       </Figure>
                     )}
                   </td>
@@ -119,8 +119,8 @@ function overlayOf({ circuits }: ApproachKeys, side: "left" | "right", share: nu
     key: endId,
     areas: [],
     lines: [
-      ...(other ? [{ points: other.fromAbeam, colour: "ink2", dashed: true }] : []),
-      ...(chosen ? [{ points: chosen.fromAbeam, colour: "steel", dashed: false }, { points: chosen.points, colour: "harbour", dashed: false }] : []),
+      ...(other ? [{ points: other.points, colour: "ink2", dashed: true }] : []),
+      ...(chosen ? [{ points: chosen.points, colour: "harbour", dashed: false }] : []),
     ],
     marks: [
       ...(chosen?.keys.map((key) => ({ at: key, label: `${key.name} ${height(key.height_m)}`, colour: "ink", offset: [key.name === "overhead" || key.name === "final" ? -12 * out : 12 * out, key.name === "overhead" ? 16 : 0] as const, strong: false })) ?? []),
@@ -136,7 +136,7 @@ function Scrubber({ circuit }: { circuit: KeyCircuit }) {
   const place = placeOf(circuit, share);
   const format = useFormat();
   if (!place) return null;
-  const shown = `${partOf(circuit, share)}, plan ${format("height", place.altitude_m - elevation_m)}, ${Math.round(place.before_s)} s to go`;
+  const shown = `${partOf(circuit, share)}: ${format("height", place.altitude_m - elevation_m)}, ${Math.round(place.before_s)} s to go`;
   return (
     <div className="grid grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)] items-end gap-6 border-t border-rule bg-sheet px-4 pt-1">
       <div>
@@ -149,7 +149,7 @@ function Scrubber({ circuit }: { circuit: KeyCircuit }) {
           <Slider.Thumb className="block h-5 w-2.5 rounded border border-sheet bg-harbour" aria-label="Flown to" aria-valuetext={shown} />
         </Slider.Root>
       </div>
-      <SliderField label="Height there against the plan" value={deviation_m} min={-DEVIATION_M} max={DEVIATION_M} step={3.048} shown={Math.abs(deviation_m) < 1.5 ? "as planned" : `${format("height", Math.abs(deviation_m))} ${deviation_m > 0 ? "high" : "low"}`} onChange={(value) => set({ deviation_m: Math.abs(value) < 1.5 ? 0 : value })} />
+      <SliderField label="Height there" value={deviation_m} min={-DEVIATION_M} max={DEVIATION_M} step={3.048} shown={Math.abs(deviation_m) < 1.5 ? "as planned" : `${format("height", Math.abs(deviation_m))} ${deviation_m > 0 ? "high" : "low"}`} onChange={(value) => set({ deviation_m: Math.abs(value) < 1.5 ? 0 : value })} />
     </div>
   );
 }

@@ -100,7 +100,7 @@ function PlanChart({ plan, question }: { plan: LossPlan; question: LoseQuestion 
         grid: { left: 60, right: 16, top: 26, bottom: 40 },
         tooltip: { ...ink.tooltip, trigger: "axis" },
         xAxis: { ...ink.axis(`ground before the aim point, ${unitOf("distance", units.distance).label}`), nameLocation: "middle", nameGap: 26, inverse: true, min: 0 },
-        yAxis: { ...ink.axis(unitOf("height", units.height).label), min: 0 },
+        yAxis: { ...ink.axis(unitOf("height", units.height).label), position: "left", axisLine: { onZero: false }, min: 0 },
         series: [
           { name: "glide as flown, from where it just arrives", type: "line", showSymbol: false, lineStyle: { color: ink.of("ink2"), type: [5, 4], width: 1.4 }, itemStyle: { color: ink.of("ink2") }, data: [point({ x_m: plan.distance_m, h_m: question.height_m - question.lose_m }), point({ x_m: 0, h_m: 0 })] },
           { name: "the plan", type: "line", showSymbol: true, symbolSize: 6, lineStyle: { color: ink.of("harbour"), width: 2.6 }, itemStyle: { color: ink.of("harbour") }, data: line.map(point) },

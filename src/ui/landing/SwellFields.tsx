@@ -19,7 +19,7 @@ export function SwellFields() {
   const change = (i: number, patch: Partial<Swell>) => set({ swells: swells.map((swell, at) => (at === i ? { ...swell, ...patch } : swell)) });
   const move = (i: number, patch: Partial<Ship>) => set({ ships: ships.map((ship, at) => (at === i ? { ...ship, ...patch } : ship)) });
   return (
-    <div className="flex flex-col gap-2">
+    <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
       {swells.map((swell, i) => (
         <fieldset key={i} className="flex items-end gap-3">
           <legend className="sr-only">{i === 0 ? "Primary swell" : "Second swell"}</legend>

@@ -49,7 +49,7 @@ export function TouchdownView() {
             </>
           )}
         </p>
-        <SliderField label="Mean deceleration counted on" value={plan.stopping} min={0.05} max={1} step={0.05} shown={`${formatNumber(plan.stopping, 2)} g`} onChange={(stopping) => set({ stopping })} />
+        <SliderField label="Mean deceleration" value={plan.stopping} min={0.05} max={1} step={0.05} shown={`${formatNumber(plan.stopping, 2)} g`} onChange={(stopping) => set({ stopping })} />
       </div>
       <div className="mt-3 grid grid-cols-2 gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="Energy compared">
@@ -132,7 +132,7 @@ function EnergyRow({ entry, source }: { entry: TouchdownCase; source: { calculat
     <tr className="border-t border-rule">
       <th className="py-0.5 text-left font-normal whitespace-nowrap">{entry.name}</th>
       <td className="num px-2 whitespace-nowrap">{format("speed", entry.groundSpeed_mps)}</td>
-      <td className="w-[38%] px-2 text-left">
+      <td className="w-[46%] px-2 text-left">
         <span className="flex items-center gap-2">
           <span aria-hidden="true" className="h-3 border border-ink2" style={{ width: `${(60 * Math.min(entry.ratio, WIDEST)) / WIDEST}%`, background: entry.ratio > 1.02 ? "var(--clay)" : "var(--sage)" }} />
           <Figure title={`Energy, ${entry.name}`} figure={entry.name} source={source}>

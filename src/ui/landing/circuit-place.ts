@@ -35,5 +35,5 @@ export function partOf({ points }: Pick<KeyCircuit, "points">, share: number): s
   if (!last) return "";
   const wanted_s = points[0].time_s + share * (last.time_s - points[0].time_s);
   const entry = points.find((point) => point.time_s >= wanted_s)?.entry ?? last.entry;
-  return ["overhead", "turning to downwind", "downwind", "turning to final", "final"][entry] ?? "final";
+  return ["overhead", "turning downwind", "downwind", "base", "final"][entry] ?? "final";
 }

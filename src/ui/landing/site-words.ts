@@ -9,7 +9,7 @@ type Format = (kind: QuantityKind, si: number) => string;
 /** How good a place is, in a word or two. */
 export const VERDICT_WORDS: Record<SiteVerdict, { text: string; tone: string }> = {
   fits: { text: "fits", tone: "text-pine" },
-  tight: { text: "only without the factor", tone: "text-ochre" },
+  tight: { text: "tight", tone: "text-ochre" },
   "too-short": { text: "too short", tone: "text-brick" },
   reserve: { text: "spends the reserve", tone: "text-ochre" },
   blocked: { text: "ground in the way", tone: "text-brick" },

@@ -26,7 +26,8 @@ export function useCall(ditch: boolean): { question: CallQuestion; answer: Outco
     const intention = ditch ? `ditching heading ${heading}` : landing.call.nature === "one-engine" ? `one-engine landing, ${place?.name ?? "nearest runway"}` : `forced landing, ${place?.name ?? "ahead"}`;
     const question: CallQuestion = {
       plan: landing.call, type: document.name, position, altitude_m, headingTrue_rad: heading_rad, variation_rad: variation.variation_rad,
-      places: [...library.aerodromes.map((aerodrome) => ({ name: aerodrome.name, position: aerodrome.position })), ...library.sites.map((site) => ({ name: site.name, position: site.strip.ends[0].threshold }))].slice(0, 200),
+      // Aerodromes only: a field that was surveyed is a name to nobody else.
+      places: library.aerodromes.map(({ name, position: at }) => ({ name, position: at })).slice(0, 200),
       intention, station: nearestAerodrome(position, library.aerodromes)?.name ?? null,
     };
     return { question, answer: distressCall(question) };

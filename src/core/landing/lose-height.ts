@@ -27,7 +27,7 @@ export const LoseQuestion = z.object({
   lose_m: z.number().min(0, "Height to lose is 0 or more.").max(15_000, "Heights end at 15,000 m."),
   /** Air motion along the way in, a headwind negative. */
   tailwind_mps: z.number().min(-40, "A wind along the way in is −78 to 78 kt.").max(40, "A wind along the way in is −78 to 78 kt."),
-  /** Equivalent airspeed flown; null takes best glide as configured. */
+  /** Equivalent airspeed flown; null takes best glide as configured, at least 1.2 V_S. */
   eas_mps: z.number().min(10, "A speed flown is 20 to 500 kt.").max(260, "A speed flown is 20 to 500 kt.").nullable(),
   bank_rad: Pilot.shape.bank_rad,
   stallMargin: Pilot.shape.stallMargin,
@@ -104,7 +104,7 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
   const found = polarOf(aircraft, mass_kg, configuration);
   if (!found.ok) return found;
   const { polar } = found.value;
-  const eas_mps = question.eas_mps ?? bestGlide(polar).eas_mps;
+  const eas_mps = question.eas_mps ?? Math.max(bestGlide(polar).eas_mps, LEAST_STALL * stallSpeed_mps(polar));
   if (!(eas_mps >= LEAST_STALL * stallSpeed_mps(polar) - 1e-9)) return failure("too_slow", "That is under 1.2 times the stall speed: slower than this nothing is lost that way.", "eas_mps");
   if (lose_m >= height_m) return failure("lose_too_much", "More is to be lost than there is over the aim point.", "lose_m");
   const { sigma } = airAtAltitude(question.elevation_m + height_m / 2, question.air);

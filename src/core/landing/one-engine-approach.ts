@@ -1,5 +1,7 @@
 // A twin's approach on one engine: power and rudder by configuration, what the gear costs early, and the height below which a go-around is
 // no longer offered. Not here: wind shear, ground effect, a missed approach over obstacles.
+import { cleanGlide } from "../aircraft/configuration";
+import { polarOf } from "../aircraft/polar";
 import { asymmetricCase, caseOfSameRudder } from "../asymmetric/anchored-case";
 import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
 import { oneEngineSpeeds, stallEas_mps, zeroSideslip } from "../asymmetric/one-engine-climb";
@@ -77,12 +79,14 @@ const LATE_M = 91.44;
  * Height of the go-around: on down the slope while it is recognised, levelling off V²γ²/(2·0.2g), then the climb or sink of each
  * configuration at full power until it is clean, then level acceleration ΔV²/2g at the excess power left.
  *
- * @returns failures of the case (`not_twin`, …); `no_flaps` for an aircraft without a landing flap
+ * @returns failures of the polar (`mass_outside`) and of the case (`not_a_twin`, …); `no_flaps` for an aircraft without a landing flap
  */
 export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<OneEngineApproach> {
   const { aircraft, gearUp_s, ...rest } = question;
   const polar = aircraft.polar;
   if (!polar || polar.flaps.length < 2) return failure("no_flaps", `${aircraft.name} has no landing flap to approach with.`, "aircraft");
+  const weighed = polarOf(aircraft, rest.mass_kg, cleanGlide(aircraft));
+  if (!weighed.ok) return weighed;
   const landing = polar.landingFlap;
   // The setting before the landing flap; where there is none, the take-off flap.
   const approachFlap = Math.max(landing - 1, 0);

@@ -41,17 +41,17 @@ export function useAircraftActions() {
       const id = await add({ ...document, name }, `“${name}” is in your library.`);
       if (id) flyAircraft(id, document);
     },
-    /** Saves a draft: in place when it is the account's own, otherwise as one of its own. It becomes the situation's aircraft. */
-    save: async (id: string, shared: boolean, document: AircraftDocument): Promise<void> => {
+    /** Saves a draft: in place when it is the account's own, otherwise as one of its own. It becomes the situation's aircraft. False when it could not be saved. */
+    save: async (id: string, shared: boolean, document: AircraftDocument): Promise<boolean> => {
       if (id === NEW_ID || shared) {
         const added = await add(document, `“${document.name}” is saved and current.`);
-        if (!added) return;
+        if (!added) return false;
         flyAircraft(added, document);
       } else {
         const answer = await send("PUT", `/api/aircraft/${id}`, document);
         if (!answer.ok) {
           toast(answer.away ? "The database is away: the changes are kept in this browser. Save again when it is back." : answer.issues.map((issue) => issue.message).join(" "));
-          return;
+          return false;
         }
         const { mass_kg } = useSituation.getState().current;
         if (!(mass_kg >= document.mass.minimum_kg && mass_kg <= document.mass.maximum_kg)) useSituation.getState().change({ mass_kg: document.mass.usual_kg });
@@ -60,6 +60,7 @@ export function useAircraftActions() {
       }
       useDrafts.getState().drop(id);
       forgetHistory();
+      return true;
     },
     export: (document: AircraftDocument) => download(`${fileName(document.name)}.json`, "application/json", JSON.stringify(document, null, 1)),
     importFile: async (file: File) => {

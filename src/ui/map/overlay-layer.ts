@@ -83,7 +83,11 @@ export function fillOverlay(layer: VectorLayer, overlay: Overlay | null): void {
   const at = ({ x_m, y_m }: PlanePoint) => [x_m, y_m];
   source?.addFeatures([
     ...overlay.areas.map((area) => new Feature({ geometry: new Polygon([circle(area)]), kind: "area", colour: area.colour, dashed: area.dashed })),
-    ...overlay.areas.map((area) => new Feature({ geometry: new Point([area.centre.x_m, area.centre.y_m + area.radius_m]), kind: "mark", label: area.label, colour: area.colour, offset: [0, 14], strong: false })),
+    // Names stand apart round the edges, so that areas of about the same size do not write over each other.
+    ...overlay.areas.map((area, i) => {
+      const angle = (2 * Math.PI * i) / overlay.areas.length;
+      return new Feature({ geometry: new Point([area.centre.x_m + area.radius_m * Math.sin(angle), area.centre.y_m + area.radius_m * Math.cos(angle)]), kind: "mark", label: area.label, colour: area.colour, offset: [0, i === 0 ? -14 : 16], strong: false });
+    }),
     ...overlay.lines.filter((line) => line.points.length > 1).map((line) => new Feature({ geometry: new LineString(line.points.map(at)), kind: "line", colour: line.colour, dashed: line.dashed })),
     ...overlay.marks.map((mark) => new Feature({ geometry: new Point(at(mark.at)), kind: "mark", label: mark.label, colour: mark.colour, offset: mark.offset, strong: mark.strong })),
   ]);

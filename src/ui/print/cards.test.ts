@@ -6,6 +6,7 @@ import { type ReactElement, createElement } from "react";
 import { describe, expect, it } from "vitest";
 import { NumbersCardPdf } from "@/ui/aircraft/NumbersCardPdf";
 import { DepartureCardPdf } from "@/ui/departure/DepartureCardPdf";
+import { LandingCardPdf } from "@/ui/landing/LandingCardPdf";
 import { SpeedsCardPdf } from "@/ui/engine-out/SpeedsCardPdf";
 import { TakeOffCardPdf } from "@/ui/take-off/TakeOffCardPdf";
 import { offerCard, printCard } from "./card-store";
@@ -112,5 +113,30 @@ describe("speeds card on one engine, and the take-off's", () => {
     expect(takeOff.pages).toBe(1);
     expect(takeOff.text).toContain("63 kt / 66 kt");
     for (const sentence of brief) expect(takeOff.text).toContain(forPaper(sentence).replace(/\s+/g, " "));
+  });
+});
+
+describe("landing and ditching card", () => {
+  const content = {
+    title: "Skerrow 11: right turn now", sub: "Alder S1, 1\u202f000 kg, from 2\u202f300 ft; wind 250/14; QNH 1016 hPa",
+    large: [{ name: "Margin", value: "720 ft" }],
+    rows: Array.from({ length: 9 }, (_, i) => ({ name: `Row ${i + 1}`, value: `${100 + i} ft, 12 s` })),
+    table: { head: ["keys, over aim", "overhead", "abeam", "base", "final"], rows: [["left", "960 ft", "570 ft", "230 ft", "100 ft"], ["right", "910 ft", "650 ft", "260 ft", "100 ft"]] },
+    listHead: "By height over the ground",
+    list: Array.from({ length: 8 }, (_, i) => ({ when: `${1000 - 100 * i} ft`, what: `Item ${i + 1}: fuel off, mixture cut off, ignition off, when no restart is wanted any more` })),
+    call: "Mayday, Mayday, Mayday. All stations. Alder Two Seven, Alder S1. engine failure. forced landing, Skerrow 11. 2 miles north-west of Skerrow, bearing 289; 47°06.9′S 130°58.7′W. 2,300 ft, heading 012. 2 persons on board.",
+  };
+
+  it("is one A5 page with the way, the keys, the list by height and the call", async () => {
+    const { text, pages } = await read(createElement(LandingCardPdf, { content }));
+    expect(pages).toBe(1);
+    for (const part of ["Skerrow 11: right turn now", "720 ft", "Row 9", "650 ft", "Item 8:", "Mayday, Mayday, Mayday", "130°58.7"]) expect(text).toContain(part);
+  });
+
+  it("a ditching has fourteen items and no keys, and still one page", async () => {
+    const list = Array.from({ length: 18 }, (_, i) => ({ when: "10 000 ft", what: `Item ${i + 1}: life vests on, not inflated; loose things stowed; exits and rafts assigned` }));
+    const { text, pages } = await read(createElement(LandingCardPdf, { content: { ...content, title: "Ditching", table: null, rows: content.rows.slice(0, 3), list } }));
+    expect(pages).toBe(1);
+    expect(text).toContain("Item 18:");
   });
 });

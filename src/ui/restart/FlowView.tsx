@@ -7,8 +7,10 @@ import type { RestartBudget, RestartQuestion } from "@/core/restart/restart-budg
 import { formatNumber } from "@/core/quantities/units";
 import { ChoiceField } from "@/ui/forms/ChoiceField";
 import { useSituation } from "@/ui/situation/situation-store";
+import { download } from "@/ui/download";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
+import { runsCsv, useFlowRuns } from "./flow-runs";
 import { type Tick, behind_s, runLog } from "./restart-words";
 
 const SYMPTOMS: readonly { value: Symptom | ""; label: string }[] = [
@@ -27,7 +29,9 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
   const symptom = useSituation((state) => state.current.restart.symptom);
   const change = useSituation((state) => state.change);
   const format = useFormat();
-  const run = useRun(budget);
+  const { runs, keep, clear } = useFlowRuns();
+  const { name } = question.aircraft;
+  const run = useRun(budget, (ticks) => keep({ at: new Date().toISOString(), aircraft: name, ticks }));
   const source = { calculation: { name: "restart-budget", input: question } };
   if (budget.items.length === 0) {
     return (
@@ -97,6 +101,20 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
           Copy the run
         </button>
       )}
+      {runs.length > 0 && (
+        <p className="mt-2 flex items-center gap-3 text-[13px] text-ink2">
+          {runs.length} {runs.length === 1 ? "run is" : "runs are"} kept in this browser for the log.
+          <button type="button" className="btn btn-quiet px-2 py-0" onClick={() => download("cause-checks.csv", "text/csv", runsCsv(runs))}>
+            As CSV
+          </button>
+          <button type="button" className="btn btn-quiet px-2 py-0" onClick={() => {
+              clear();
+              toast("The runs are gone.", { action: { label: "Undo", onClick: () => runs.forEach(keep) } });
+            }}>
+            Forget them
+          </button>
+        </p>
+      )}
       {budget.byPropeller.length > 1 && (
         <>
           <h2 className="mt-5 font-bold">What the dead propeller costs</h2>
@@ -143,8 +161,8 @@ interface Run {
   reset(): void;
 }
 
-/** A run of the flow in real time. */
-function useRun(budget: RestartBudget): Run {
+/** A run of the flow in real time; told when its last item is done. */
+function useRun(budget: RestartBudget, onDone: (ticks: readonly Tick[]) => void): Run {
   const began = useRef<number | null>(null);
   const [started, setStarted] = useState(false);
   const [ticks, setTicks] = useState<readonly Tick[]>([]);
@@ -159,7 +177,10 @@ function useRun(budget: RestartBudget): Run {
     },
     tick: () => {
       const next = budget.items[ticks.length];
-      if (next) setTicks([...ticks, { id: next.item.id, name: next.item.name, at_s: elapsed_s(), planned_s: next.to_s }]);
+      if (!next) return;
+      const done = [...ticks, { id: next.item.id, name: next.item.name, at_s: elapsed_s(), planned_s: next.to_s }];
+      setTicks(done);
+      if (done.length === budget.items.length) onDone(done);
     },
     reset: () => {
       began.current = null;

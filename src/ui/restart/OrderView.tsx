@@ -1,7 +1,12 @@
 "use client";
 import { RotateCcw } from "lucide-react";
 import { useState } from "react";
+import { airAtAltitude } from "@/core/air/altimetry";
 import { ENGINE_ACTIONS, type EngineAction, type EngineTask, orderFaults } from "@/core/restart/engine-order";
+import { NO_RESTART, warmUp } from "@/core/restart/warm-up";
+import { SliderField } from "@/ui/forms/SliderField";
+import { useSituation } from "@/ui/situation/situation-store";
+import { useFormat } from "@/ui/units/units-store";
 
 const WORDS: Record<EngineAction, string> = {
   "throttle-closed": "Throttle closed", "propeller-feather": "Propeller to feather", "mixture-off": "Mixture cut off", "fuel-off": "Fuel off", "propeller-stopped": "Propeller has stopped", "ignition-off": "Ignition off",
@@ -18,7 +23,44 @@ export function OrderView() {
     <div className="grid min-h-0 grid-cols-2 gap-6 overflow-auto px-4 py-3 max-[1150px]:grid-cols-1" tabIndex={0} role="region" aria-label="Order of feathering and starting again">
       <Order task="feather" />
       <Order task="unfeather" />
+      <WarmUpPlan />
     </div>
+  );
+}
+
+/** Warming up again by outside temperature and time stopped; when not to start at all. */
+function WarmUpPlan() {
+  const { altitude_m, air } = useSituation((state) => state.current);
+  const [stopped_s, setStopped] = useState(300);
+  const outside_K = airAtAltitude(altitude_m, air).temperature_K;
+  const plan = warmUp(outside_K, stopped_s);
+  const format = useFormat();
+  return (
+    <section className="col-span-2 grid grid-cols-2 gap-6 border-t border-rule pt-3 max-[1150px]:col-span-1 max-[1150px]:grid-cols-1" aria-label="Warming up">
+      <div>
+        <h2 className="font-bold">Warming up, {format("temperature", outside_K)} outside</h2>
+        <SliderField label="Stopped for" value={stopped_s} min={30} max={1800} step={30} shown={`${Math.round(stopped_s / 6) / 10} min`} onChange={setStopped} />
+        <ol className="mt-1 list-decimal pl-5 text-[14px]">
+          {plan.steps.map((step) => (
+            <li key={step.name}>
+              {step.name}: {Math.round(step.power * 100)} % power, {Math.round(step.time_s / 10) * 10} s
+            </li>
+          ))}
+        </ol>
+        <p className="mt-1 text-[14px]">
+          About {Math.round(plan.time_s / 60)} min in all. <span className={plan.air === "cold" ? "text-brick" : plan.air === "cool" ? "text-ochre" : "text-ink2"}>{plan.caution}</span>
+        </p>
+        <p className="mt-1 text-[13px] text-ink2">Common practice, of the right order only; the engine maker’s limits come first.</p>
+      </div>
+      <div>
+        <h2 className="font-bold">Not started again when</h2>
+        <ul className="mt-1 list-disc pl-5 text-[14px]">
+          {NO_RESTART.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </ul>
+      </div>
+    </section>
   );
 }
 

@@ -13,14 +13,14 @@ import { Figure } from "@/ui/working/Figure";
 
 /** The relight envelope with today's way down, and the attempts of both kinds. */
 export function RelightView({ question }: { question: RestartQuestion }) {
-  const chance = useSituation((state) => state.current.restart.chance);
+  const { chance, assistedChance } = useSituation((state) => state.current.restart);
   const change = useSituation((state) => state.change);
   const units = useUnits((state) => state.units);
   const format = useFormat();
   const asked = useMemo(() => {
     const { flow: _flow, reaction_s: _reaction, ...rest } = question;
-    return { ...rest, chance };
-  }, [question, chance]);
+    return { ...rest, chance, assistedChance };
+  }, [question, chance, assistedChance]);
   const outcome = useMemo(() => relightPlans(asked), [asked]);
   const { relight } = question.aircraft;
   const plans = outcome.ok ? outcome.value : null;
@@ -97,12 +97,13 @@ export function RelightView({ question }: { question: RestartQuestion }) {
         }
       />
       <section className="border-t border-rule px-4 py-2" aria-label="Attempts">
-        <div className="grid grid-cols-[minmax(0,1fr)_240px] items-end gap-6">
+        <div className="grid grid-cols-[minmax(0,1fr)_190px_190px] items-end gap-5">
           <p>
             <strong className={better === null ? "text-[20px] text-brick" : ""}>{better === null ? "No attempt fits: land." : better === "windmill" ? "Windmilling gives the better chance." : "With auxiliary power is the better plan."}</strong>{" "}
             {better !== null && `After ${(better === "windmill" ? windmill : assisted).attempts.length} attempts, at ${format("height", (better === "windmill" ? windmill : assisted).attempts.at(-1)?.to.altitude_m ?? 0)}, stop trying.`}
           </p>
-          <SliderField label="Chance of one attempt" value={chance} min={0.05} max={0.95} step={0.05} shown={`${Math.round(chance * 100)} %`} onChange={(value) => change((current) => ({ restart: { ...current.restart, chance: value } }))} />
+          <SliderField label="One windmilling" value={chance} min={0.05} max={0.95} step={0.05} shown={`${Math.round(chance * 100)} %`} onChange={(value) => change((current) => ({ restart: { ...current.restart, chance: value } }))} />
+          <SliderField label="One with auxiliary power" value={assistedChance} min={0.05} max={0.95} step={0.05} shown={`${Math.round(assistedChance * 100)} %`} onChange={(value) => change((current) => ({ restart: { ...current.restart, assistedChance: value } }))} />
         </div>
         <table className="mt-1 w-full text-right text-[14px]">
           <thead className="text-[13px] text-ink2">

@@ -9,14 +9,16 @@ import { useHeight } from "@/ui/ledger/useHeight";
 import { Cautions } from "@/ui/shell/Cautions";
 import { StageTabList, StageView } from "@/ui/shell/StageTabs";
 import { useFormat } from "@/ui/units/units-store";
+import { FlowEditor } from "./FlowEditor";
 import { FlowView } from "./FlowView";
+import { MinutesView } from "./MinutesView";
 import { OrderView } from "./OrderView";
 import { RelightView } from "./RelightView";
 import { RestartEditor } from "./RestartEditor";
 import { budgetSentence } from "./restart-words";
 import { type Commit, useCommit, useRestartQuestion } from "./useRestartQuestion";
 
-const VIEWS = ["flow", "relight", "order"] as const;
+const VIEWS = ["flow", "relight", "order", "minutes"] as const;
 
 /** Is there height for a restart? */
 export function RestartStage() {
@@ -26,7 +28,7 @@ export function RestartStage() {
   const jet = question.aircraft.relight !== null;
   const [view, setView] = useQueryState("restart", parseAsStringLiteral(VIEWS));
   const feathers = typeof question.aircraft.polar?.deadPropeller?.feathered === "number";
-  const views = { ...(jet ? { relight: "Relight" } : {}), flow: "Fix or feather", ...(feathers ? { order: "Feather, unfeather" } : {}) };
+  const views = { ...(jet ? { relight: "Relight" } : {}), flow: "Fix or feather", ...(feathers ? { order: "Feather, unfeather" } : {}), minutes: "Minutes left" };
   const shown = view !== null && view in views ? view : jet ? "relight" : "flow";
   return (
     <Tabs.Root value={shown} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]">
@@ -34,7 +36,8 @@ export function RestartStage() {
         <header className="border-b border-rule px-4 pt-1.5">
           <div className="flex items-center gap-4">
             <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">Is there height for a restart?</h1>
-            <span className="ml-auto shrink-0">
+            <span className="ml-auto flex shrink-0 gap-2">
+              {question.flow.length > 0 && <FlowEditor />}
               <RestartEditor />
             </span>
           </div>
@@ -55,6 +58,9 @@ export function RestartStage() {
             </StageView>
             <StageView value="order">
               <OrderView />
+            </StageView>
+            <StageView value="minutes">
+              <MinutesView />
             </StageView>
           </>
         )}

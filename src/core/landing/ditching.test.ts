@@ -1,0 +1,79 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { demoAircraft } from "../../../demo/read-demo";
+import { cleanGlide } from "../aircraft/configuration";
+import { degrees } from "../quantities/angle";
+import { MPS_PER_KT, P0_PA } from "../quantities/constants";
+import { Swell } from "../situation/landing-plan";
+import { type Ditching, type DitchingQuestion, ditching, ditchingItems } from "./ditching";
+
+const AIR = { qnh_Pa: P0_PA, deviation_K: 0 };
+function answer(change: Partial<DitchingQuestion>, name = "cedar-j2"): Ditching {
+  const aircraft = demoAircraft(name);
+  const found = ditching({ aircraft, mass_kg: aircraft.mass.usual_kg, configuration: cleanGlide(aircraft), air: AIR, windFrom_rad: 4, wind_mps: 8, swells: [{ height_m: 2, period_s: 10, from_rad: 0 }], flap: null, ...change });
+  if (!found.ok) throw new Error(found.issue.message);
+  return found.value;
+}
+const swells = fc.array(fc.record({ height_m: fc.integer({ min: 0, max: 60 }).map((tenths) => tenths / 10), period_s: fc.integer({ min: 3, max: 16 }), from_rad: fc.integer({ min: 0, max: 628 }).map((value) => value / 100) }), { maxLength: 2 });
+
+describe("ditching", () => {
+  it("never into the face of a swell over 1 m unless the wind beats 40 kt and the aircraft is slow (property)", () => {
+    fc.assert(
+      fc.property(fc.constantFrom("cedar-j2", "alder-s1", "larch-t2"), swells, fc.integer({ min: 0, max: 628 }), fc.integer({ min: 0, max: 60 }), (name, found, from, wind_kt) => {
+        const { best, rule, touchdownEas_mps, swells: kept } = answer({ swells: found, windFrom_rad: from / 100, wind_mps: wind_kt * MPS_PER_KT }, name);
+        const slow = wind_kt >= 40 && touchdownEas_mps <= 66 * MPS_PER_KT;
+        if (!slow) {
+          expect(rule).not.toContain("slow");
+          // Two high swells may cross so that no way along the one clears the other's face: then the rules for the primary stand.
+          const primaryFace = kept.length > 0 && kept[0].swell.height_m > 1 && best.sides[0] === "into the face";
+          expect(primaryFace).toBe(false);
+          if (kept.length === 2 && kept[1].swell.height_m > 1 && best.sides[1] === "into the face") expect(best.sides[0]).toBe("along");
+        }
+        expect(Number.isFinite(best.score)).toBe(true);
+      }),
+      { numRuns: 400, seed: 9 },
+    );
+  });
+
+  it("runs down the secondary, never into its face, when it is given one (property)", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 628 }), fc.integer({ min: 0, max: 628 }), (primary, secondary) => {
+        const { best } = answer({ wind_mps: 5, swells: [{ height_m: 3, period_s: 11, from_rad: primary / 100 }, { height_m: 1.5, period_s: 7, from_rad: secondary / 100 }] });
+        expect(best.sides[1]).not.toBe("into the face");
+      }),
+      { numRuns: 200, seed: 10 },
+    );
+  });
+
+  it("more headwind, less speed over the water; the speeds are those of the flap", () => {
+    const found = answer({ swells: [], wind_mps: 12 });
+    expect(found.best.headwind_mps).toBeCloseTo(12, 9);
+    expect(found.best.crosswind_mps).toBeCloseTo(0, 9);
+    expect(found.best.groundSpeed_mps).toBeLessThan(answer({ swells: [], wind_mps: 2 }).best.groundSpeed_mps);
+    expect(answer({ flap: 0 }).touchdownEas_mps).toBeGreaterThan(answer({}).touchdownEas_mps * 1.1);
+    expect(found.approachEas_mps / found.touchdownEas_mps).toBeCloseTo(1.3 / 1.1, 9);
+    // Heavier is faster by the root of the mass.
+    expect(answer({ mass_kg: 41_000 }).touchdownEas_mps / answer({ mass_kg: 36_000 }).touchdownEas_mps).toBeCloseTo(Math.sqrt(41 / 36), 6);
+  });
+
+  // Common practice: crews aim for 9 to 13° nose up in a jet, about as much in light aircraft with full flap.
+  it("touches with the nose up by some 8 to 15 degrees", () => {
+    for (const name of ["cedar-j2", "alder-s1", "larch-t2"]) {
+      expect(degrees(answer({}, name).pitch_rad), name).toBeGreaterThan(7);
+      expect(degrees(answer({}, name).pitch_rad), name).toBeLessThan(15);
+    }
+  });
+
+  it("has items from high to low, more of them in a jet", () => {
+    for (const name of ["cedar-j2", "alder-s1"]) {
+      const heights = ditchingItems(demoAircraft(name)).map((item) => item.by_m);
+      expect(heights).toEqual([...heights].sort((a, b) => b - a));
+    }
+    expect(ditchingItems(demoAircraft("cedar-j2")).length).toBeGreaterThan(ditchingItems(demoAircraft("alder-s1")).length);
+    expect(ditchingItems(demoAircraft("rowan-r1")).some((item) => item.what.includes("Gear stays up"))).toBe(true);
+  });
+
+  it.each([[0, "period of 0 is no swell"], [40, "2 to 25 s"]])("a swell of period %i s is refused with the reason", (period_s, says) => {
+    expect(Swell.safeParse({ height_m: 1, period_s, from_rad: 0 }).error?.issues[0]).toMatchObject({ path: ["period_s"], message: expect.stringContaining(says) });
+  });
+});

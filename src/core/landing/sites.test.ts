@@ -1,0 +1,78 @@
+import { describe, expect, it } from "vitest";
+import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
+import { LandingEnd, landingEnds } from "./landing-end";
+import { type ReachInput, reachInput, reachOf } from "./reach";
+import { type Site, type Sites, rankSites } from "./sites";
+import { siteWorking } from "./site-working";
+
+const { aerodromes, sites } = demoPlaces();
+const situation = demoSituation();
+const QUESTION = reachInput({ ...situation, altitude_m: 900 }, demoAircraft("alder-s1"), landingEnds(aerodromes, sites));
+const terrain = demoTerrain();
+
+function ranked(change: Partial<ReachInput> = {}, plan: Partial<typeof situation.landing> = {}): Sites {
+  const question = { ...QUESTION, ...change };
+  const reach = reachOf(question, terrain);
+  if (!reach.ok) throw new Error(reach.issue.message);
+  const found = rankSites(reach.value, question, { ...situation.landing, ...plan }, situation.day);
+  if (!found.ok) throw new Error(found.issue.message);
+  return found.value;
+}
+
+const named = (found: Sites, name: string): Site => {
+  const site = found.sites.find((candidate) => candidate.end.name === name);
+  if (!site) throw new Error(`no site ${name}`);
+  return site;
+};
+const codes = (site: Site) => site.reasons.map((reason) => reason.code);
+
+describe("choosing a place", () => {
+  it("puts what fits first, then what is tight, too short, out of reach; among equals the smaller score", () => {
+    const found = ranked();
+    const order = { fits: 0, tight: 1, "too-short": 2, reserve: 3, blocked: 4, short: 5 };
+    const keys = found.sites.map((site) => [order[site.verdict], site.score]);
+    expect(keys).toEqual([...keys].sort((a, b) => a[0] - b[0] || a[1] - b[1]));
+    expect(found.sites[0].end.name).toMatch(/^Skerrow/);
+    expect(new Set(found.sites.map((site) => site.verdict)).size).toBeGreaterThan(3);
+  });
+
+  it("tells obstacles, hazards, slope and wind of a place", () => {
+    const site = named(ranked(), "Mill Meadow south-west");
+    expect(codes(site)).toEqual(expect.arrayContaining(["unprepared", "obstacle", "downhill", "trees"]));
+    expect(codes(named(ranked(), "Dunnet Field west"))).toEqual(expect.arrayContaining(["power-lines", "headwind"]));
+    expect(codes(named(ranked(), "Skerrow 11"))).toContain("tailwind");
+  });
+
+  it("fits by the rule that was chosen: without the factor more fits, never less", () => {
+    const fits = (rule: "factor" | "computed" | "leaflet") => ranked({}, { rule }).sites.filter((site) => site.verdict === "fits").map((site) => site.end.id);
+    expect(fits("computed")).toEqual(expect.arrayContaining(fits("factor")));
+    expect(fits("computed").length).toBeGreaterThan(fits("factor").length);
+    expect(fits("computed")).toEqual(expect.arrayContaining(fits("leaflet")));
+  });
+
+  it("the sun counts when it is low and ahead, not otherwise", () => {
+    const sunny = Array.from({ length: 48 }, (_, i) => i / 2).filter((utc_h) => codes(named(ranked({}, { utc_h }), "Skerrow 11")).includes("sun"));
+    expect(sunny.length).toBeGreaterThan(0);
+    expect(sunny.length).toBeLessThan(8);
+    // 138° true at 47° south in November: the sun rises a little left of it, 8.7 h behind UTC.
+    for (const utc_h of sunny) expect((utc_h + 24 - 8.73) % 24).toBeLessThan(8);
+    expect(ranked({}, { utc_h: null }).sun).toBeNull();
+  });
+
+  it("shows its working: what is needed is what the lines multiply to", () => {
+    const found = ranked();
+    for (const site of found.sites) {
+      const steps = siteWorking(found, site, situation.landing).filter((step) => step.figure === "length");
+      const value = (symbol: string) => Number(steps.find((step) => step.symbol === symbol)?.value);
+      const factors = steps.filter((step) => step.symbol === "×").reduce((product, step) => product * Number(step.value), 1);
+      if (site.length) expect(value("s") * factors, site.end.name).toBeCloseTo(value("L_n"), 6);
+    }
+  });
+
+  it("a place without length is refused with the reason", () => {
+    const [end] = QUESTION.ends;
+    const found = LandingEnd.safeParse({ ...end, length_m: 0 });
+    expect(found.error?.issues[0]).toMatchObject({ path: ["length_m"], message: expect.stringContaining("without length") });
+    expect(LandingEnd.safeParse({ ...end, slope: 0.5 }).success).toBe(false);
+  });
+});

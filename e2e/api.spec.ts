@@ -1,7 +1,9 @@
 // The server from outside: validation, limits, and that no account reaches another's rows.
 import { type APIRequestContext, expect, test } from "@playwright/test";
 import { demoTakeOffInput } from "../demo/demo-take-off";
-import { demoAircraft } from "../demo/read-demo";
+import { demoAircraft, demoPlaces, demoSituation } from "../demo/read-demo";
+import { landingEnds } from "../src/core/landing/landing-end";
+import { reachInput } from "../src/core/landing/reach";
 import { newAccount } from "./demo";
 
 interface Stored {
@@ -150,6 +152,36 @@ test("one engine, take-off and restart by program: figures with working, faults 
   for (const [name, data, status, path] of faults) {
     const answer = await post(name, data);
     expect([answer.status, answer.body.issues[0].path], name).toEqual([status, path]);
+  }
+});
+
+test("the landing by program: a site without length, a swell of period 0, a commit height below the ground are refused with the reason", async ({ request }) => {
+  const situation = demoSituation();
+  const alder = demoAircraft("alder-s1");
+  const { aerodromes, sites } = demoPlaces();
+  const question = reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 6));
+  const { configuration, air, day } = situation;
+  const post = async (name: string, data: object) => {
+    const answer = await request.post(`/api/calc/${name}`, { data });
+    return { status: answer.status(), body: await answer.json() };
+  };
+  const ranked = await post("sites", { ...question, day });
+  expect(ranked.body.sites.length).toBeGreaterThan(2);
+  expect(ranked.body.working.length).toBeGreaterThan(5);
+  const dip = { aircraft: alder, mass_kg: 1000, configuration, air, windFrom_rad: 4, wind_mps: 7, flap: null };
+  expect((await post("ditching", { ...dip, swells: [{ height_m: 2, period_s: 10, from_rad: 0 }] })).body.swells[0].length_m).toBeCloseTo(156.08, 1);
+  const [end, ...others] = question.ends;
+  const faults: readonly [string, object, string, string][] = [
+    ["sites", { ...question, day, ends: [{ ...end, length_m: 0 }, ...others] }, "ends.0.length_m", "without length"],
+    ["ditching", { ...dip, swells: [{ height_m: 2, period_s: 0, from_rad: 0 }] }, "swells.0.period_s", "period of 0"],
+    ["restart-budget", { aircraft: alder, mass_kg: 1000, configuration, air, altitude_m: 1200, commit_m: -20, ground_m: 20, reaction_s: 4 }, "commit_m", "at or below the ground"],
+    ["minutes-left", { aircraft: alder, mass_kg: 1000, configuration, air, wind: situation.wind, altitude_m: 1200, ground_m: 20, left_s: 0 }, "left_s", "has failed"],
+    ["lose-height", { aircraft: alder, mass_kg: 1000, configuration, air, elevation_m: 0, height_m: 300, lose_m: 400, tailwind_mps: 0, bank_rad: 0.5, stallMargin: 1.2 }, "lose_m", "More is to be lost"],
+  ];
+  for (const [name, data, path, says] of faults) {
+    const { status, body } = await post(name, data);
+    expect([status, body.issues[0].path], name).toEqual([422, path]);
+    expect(body.issues[0].message).toContain(says);
   }
 });
 

@@ -51,7 +51,7 @@ test("the jet from 14,000 ft: attempts of both kinds, the chance judged, and non
   const attempts = page.getByRole("region", { name: "Attempts" });
   await expect(attempts).toContainText("With auxiliary power is the better plan.");
   const before = await attempts.getByRole("row", { name: /^auxiliary power/ }).innerText();
-  await page.getByRole("slider", { name: "Chance of one attempt" }).focus();
+  await page.getByRole("slider", { name: "One with auxiliary power" }).focus();
   await page.keyboard.press("Home");
   await expect(attempts.getByRole("row", { name: /^auxiliary power/ })).not.toHaveText(before);
   await page.getByRole("button", { name: /^Table of Relight envelope/ }).click();

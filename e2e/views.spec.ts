@@ -38,6 +38,17 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     for (const chip of ["Aircraft", "Mass", "Place", "Wind", "Air", "Pilot"]) await cleanDialog(page, () => page.getByRole("button", { name: new RegExp(`^${chip} `) }).click());
     await cleanDialog(page, () => page.getByRole("button", { name: "Approach plan" }).click());
   },
+  "the views of the Landing stage": async (page) => {
+    for (const tab of ["Choose", "Keys", "Too high", "Touchdown", "Ditching", "Call"]) {
+      await page.getByRole("tab", { name: tab, exact: true }).click();
+      await expect(page.getByText("Computing …")).toHaveCount(0);
+      await cleanAndWhole(page);
+    }
+    await flyAircraft(page, "Larch T2");
+    await page.getByRole("tab", { name: "One engine" }).click();
+    await expect(page.getByRole("region", { name: "One engine on the approach" })).toBeVisible();
+    await cleanAndWhole(page);
+  },
   "the shell's dialogs, a working, pages that are not there": async (page) => {
     for (const key of ["/", "?", "u", "o"]) await cleanDialog(page, () => page.keyboard.press(key));
     await page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click();
@@ -83,6 +94,10 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await expect(page.getByRole("region", { name: "Cause check" })).toBeVisible();
     await cleanAndWhole(page);
     await cleanDialog(page, () => page.getByRole("button", { name: "Restart plan" }).click());
+    await cleanDialog(page, () => page.getByRole("button", { name: "Edit the check" }).click());
+    await page.getByRole("tab", { name: "Minutes left" }).click();
+    await expect(page.getByRole("row", { name: /Climb with it/ })).toBeVisible();
+    await cleanAndWhole(page);
     await flyAircraft(page, "Larch T2");
     await page.getByRole("tab", { name: "Feather, unfeather" }).click();
     await page.getByRole("button", { name: "Starter", exact: true }).click();
@@ -121,15 +136,6 @@ for (const { colorScheme, viewport } of LOOKS) {
     });
   }
 }
-
-test("the card prints on A5 with the figures of the screen", async ({ page }) => {
-  await openDemo(page);
-  await page.emulateMedia({ media: "print" });
-  const card = page.locator(".print-card");
-  await expect(card).toBeVisible();
-  await expect(card).toContainText("Skerrow 11: right turn now");
-  await expect(page.getByRole("navigation", { name: "Stages" })).toBeHidden();
-});
 
 /** The Departure stage at a view, its chance computed. */
 function departureView(tab: string) {
@@ -183,6 +189,25 @@ for (const [name, colorScheme, prepare] of [
     await type(page, "Altitude above sea level", "14000");
     await page.keyboard.press("Escape");
     await page.keyboard.press("5");
+  }],
+  ["restart-minutes", "light", async (page: Page) => {
+    await page.keyboard.press("5");
+    await page.getByRole("tab", { name: "Minutes left" }).click();
+  }],
+  ["landing-choose", "light", async (page: Page) => page.getByRole("tab", { name: "Choose" }).click()],
+  ["landing-keys", "light", async (page: Page) => {
+    await page.getByRole("tab", { name: "Keys" }).click();
+    await page.getByRole("slider", { name: "Flown to" }).focus();
+    for (let i = 0; i < 45; i += 1) await page.keyboard.press("ArrowRight");
+    await page.getByRole("slider", { name: "Height there" }).focus();
+    for (let i = 0; i < 15; i += 1) await page.keyboard.press("ArrowRight");
+  }],
+  ["landing-ditching", "light", async (page: Page) => {
+    await flyAircraft(page, "Cedar J2");
+    await page.getByRole("button", { name: /^Place / }).click();
+    await type(page, "Altitude above sea level", "14000");
+    await page.keyboard.press("Escape");
+    await page.getByRole("tab", { name: "Ditching" }).click();
   }],
   ["departure-twin", "light", async (page: Page) => {
     await twinView("2", "By phase")(page);

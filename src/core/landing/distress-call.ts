@@ -4,7 +4,7 @@ import { z } from "zod";
 import { formatLatitude, formatLongitude } from "../earth/coordinates";
 import { LatLon, geodesicBetween } from "../earth/geodesic";
 import { failure, success, type Outcome } from "../outcome";
-import { degrees, wrapTurn } from "../quantities/angle";
+import { degrees, threeFigures, wrapTurn } from "../quantities/angle";
 import { M_PER_FT, M_PER_NMI } from "../quantities/constants";
 import { CallPlan } from "../situation/landing-plan";
 import { SituationDocument } from "../situation/situation-document";
@@ -90,7 +90,6 @@ export function distressCall({ plan, type, position, altitude_m, headingTrue_rad
   const bearingMagnetic_rad = wrapTurn(nearest.azimuthStart_rad - variation_rad);
   const miles = Math.round(nearest.distance_m / M_PER_NMI);
   const side = COMPASS[Math.round(degrees(nearest.azimuthStart_rad) / 45) % 8];
-  const threeFigures = (angle_rad: number) => String(Math.round(degrees(wrapTurn(angle_rad))) % 360 || 360).padStart(3, "0");
   const bearing = threeFigures(bearingMagnetic_rad);
   const heading = threeFigures(headingTrue_rad - variation_rad);
   const feet = Math.max(Math.round(altitude_m / M_PER_FT / 100) * 100, 0);

@@ -101,8 +101,10 @@ const TURN_TO_MPS = 35 * MPS_PER_KT;
 const MOST_TURN_RAD = radians(45);
 /** A heading within this of where a swell comes from meets its face. */
 const FACE_RAD = radians(45);
-const APPROACH = 1.3;
-const TOUCHDOWN = 1.1;
+/** Speeds over the stall with the flap chosen: on the approach, at touchdown. Common practice. */
+export const DITCHING_APPROACH = 1.3;
+/** @see DITCHING_APPROACH */
+export const DITCHING_TOUCHDOWN = 1.1;
 /** A wing whose zero-lift angle is not known: lift coefficient at no incidence. Common practice. */
 const USUAL_CL0 = 0.25;
 
@@ -126,11 +128,11 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
   const best = bestGlide(glide.value.polar);
   const root = Math.sqrt(airAtAltitude(0, air).density / RHO0);
   const { stallEas_mps, flapName, body } = figures.value;
-  const tas = (TOUCHDOWN * stallEas_mps) / root;
+  const tas = (DITCHING_TOUCHDOWN * stallEas_mps) / root;
   const swells = question.swells.filter((swell) => swell.height_m >= NO_SWELL_M).map(swellFigures).sort((a, b) => b.swell.height_m - a.swell.height_m);
   const at = (heading_rad: number) => headingAt(wrapTurn(heading_rad), tas, windFrom_rad, wind_mps, swells);
   const { rule, why, heading_rad, other_rad } = decide(swells, windFrom_rad, wind_mps, tas, at);
-  const clApproach = body.clMax / APPROACH ** 2;
+  const clApproach = body.clMax / DITCHING_APPROACH ** 2;
   const ratio = clApproach / (wet.value.polar.cd0 + wet.value.polar.k * clApproach ** 2);
   const wing = aircraft.wing;
   const aspect = wing ? wing.span_m ** 2 / wing.area_m2 : 7;
@@ -142,10 +144,10 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
     other: other_rad === null ? null : at(other_rad),
     rose: Array.from({ length: 36 }, (_, i) => at(radians(10 * i))),
     stallEas_mps, flapName,
-    approachEas_mps: APPROACH * stallEas_mps,
-    touchdownEas_mps: TOUCHDOWN * stallEas_mps,
-    pitch_rad: (body.clMax / TOUCHDOWN ** 2 - (aircraft.asymmetric?.cl0 ?? USUAL_CL0) - flapCl0) / clAlpha,
-    sink_mps: (APPROACH * stallEas_mps) / root / Math.hypot(1, ratio),
+    approachEas_mps: DITCHING_APPROACH * stallEas_mps,
+    touchdownEas_mps: DITCHING_TOUCHDOWN * stallEas_mps,
+    pitch_rad: (body.clMax / DITCHING_TOUCHDOWN ** 2 - (aircraft.asymmetric?.cl0 ?? USUAL_CL0) - flapCl0) / clAlpha,
+    sink_mps: (DITCHING_APPROACH * stallEas_mps) / root / Math.hypot(1, ratio),
     glideSink_mps: best.sinkEas_mps / root,
     glideRatio: best.ratio,
   });

@@ -10,7 +10,7 @@ import { glidingTurn } from "../glide/gliding-turn";
 import { bestGlide, liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, RHO0 } from "../quantities/constants";
-import { LandingPlan, LossAction } from "../situation/landing-plan";
+import { LandingPlan, type LossAction } from "../situation/landing-plan";
 import { Pilot, SituationDocument } from "../situation/situation-document";
 
 /** What is to be lost, and with what. */

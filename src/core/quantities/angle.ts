@@ -23,3 +23,8 @@ export function wrapTurn(angle_rad: number): number {
 export function wrapHalfTurn(angle_rad: number): number {
   return wrapTurn(angle_rad + Math.PI) - Math.PI;
 }
+
+/** A direction in three figures, 001 to 360. */
+export function threeFigures(angle_rad: number): string {
+  return String(Math.round(degrees(wrapTurn(angle_rad))) % 360 || 360).padStart(3, "0");
+}

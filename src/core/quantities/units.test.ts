@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { wrapHalfTurn, wrapTurn } from "./angle";
+import { threeFigures, wrapHalfTurn, wrapTurn } from "./angle";
+import { formatClock } from "./clock";
 import { DEFAULT_UNITS, type QuantityKind, UNITS, formatNumber, formatSi, fromSi, toSi } from "./units";
 
 describe("units", () => {
@@ -63,5 +64,15 @@ describe("angles", () => {
     expect(wrapHalfTurn(1.5 * Math.PI)).toBeCloseTo(-0.5 * Math.PI, 12);
     expect(wrapHalfTurn(Math.PI)).toBeCloseTo(-Math.PI, 12);
     expect(wrapTurn(NaN)).toBeNaN();
+  });
+
+  it.each([[0, "360"], [2 * Math.PI, "360"], [0.0001, "360"], [Math.PI / 2, "090"], [-0.1, "354"], [3.9, "223"]])("writes %f in three figures", (angle, text) => {
+    expect(threeFigures(angle)).toBe(text);
+  });
+});
+
+describe("clock", () => {
+  it.each([[0, "0:00"], [5.4, "0:05"], [59.6, "1:00"], [605, "10:05"], [-3, "0:00"]])("writes %f s", (time_s, text) => {
+    expect(formatClock(time_s)).toBe(text);
   });
 });

@@ -1,6 +1,6 @@
 "use client";
 import type { Ditching, DitchingHeading } from "@/core/landing/ditching";
-import { degrees } from "@/core/quantities/angle";
+import { threeFigures } from "@/core/quantities/angle";
 import { formatWind } from "@/ui/situation/wind-words";
 import { useUnits } from "@/ui/units/units-store";
 import { formatWaves } from "./wave-height";
@@ -19,7 +19,6 @@ export function DitchingRose({ answer, windFrom_rad, wind_mps }: { answer: Ditch
   const scores = rose.map((heading) => heading.score);
   const [least, most] = [Math.min(...scores), Math.max(...scores)];
   const at = (angle_rad: number, radius: number) => [C + radius * Math.sin(angle_rad), C - radius * Math.cos(angle_rad)] as const;
-  const name = (angle_rad: number) => String(Math.round(degrees(angle_rad)) % 360 || 360).padStart(3, "0");
   const arrow = (heading: DitchingHeading, colour: string, width: number, dash?: string) => {
     const [x1, y1] = at(heading.heading_rad + Math.PI, 62);
     const [x2, y2] = at(heading.heading_rad, 62);
@@ -29,7 +28,7 @@ export function DitchingRose({ answer, windFrom_rad, wind_mps }: { answer: Ditch
   const [windX2, windY2] = at(windFrom_rad, RADIUS + 8);
   return (
     <figure aria-label="Headings on the water">
-      <svg viewBox={`0 0 ${SIZE} ${SIZE}`} width={SIZE} height={SIZE} role="img" aria-label={`Ditch heading ${name(best.heading_rad)}; wind ${formatWind({ from_rad: windFrom_rad, speed_mps: wind_mps }, units)}; ${swells.map(({ swell }) => `swell ${formatWaves(swell.height_m, units)} from ${name(swell.from_rad)}`).join(", ") || "no swell"}`}>
+      <svg viewBox={`0 0 ${SIZE} ${SIZE}`} width={SIZE} height={SIZE} role="img" aria-label={`Ditch heading ${threeFigures(best.heading_rad)}; wind ${formatWind({ from_rad: windFrom_rad, speed_mps: wind_mps }, units)}; ${swells.map(({ swell }) => `swell ${formatWaves(swell.height_m, units)} from ${threeFigures(swell.from_rad)}`).join(", ") || "no swell"}`}>
         <defs>
           <clipPath id="water">
             <circle cx={C} cy={C} r={RADIUS - 10} />

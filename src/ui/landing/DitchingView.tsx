@@ -1,8 +1,10 @@
 "use client";
 import { Play, RotateCcw } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { type Ditching, EVACUATION, ditchingItems } from "@/core/landing/ditching";
-import { degrees } from "@/core/quantities/angle";
+import { DITCHING_APPROACH, DITCHING_TOUCHDOWN, type Ditching, EVACUATION, ditchingItems } from "@/core/landing/ditching";
+import { landingFigures } from "@/core/landing/landing-length";
+import { degrees, threeFigures } from "@/core/quantities/angle";
+import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { core } from "@/ui/core/core";
 import { useAsked } from "@/ui/core/useAsked";
@@ -16,13 +18,10 @@ import { timeline } from "./ditching-timeline";
 import { useDitching } from "./useDitching";
 import { useLandingPlan } from "./useLandingPlan";
 
+/** Masses of the table of speeds. */
+const MASSES = 4;
 /** The clock is drawn this often, ms. */
 const DRAWN_MS = 200;
-
-/** A direction in three figures. */
-function three(angle_rad: number): string {
-  return String(Math.round(degrees(angle_rad)) % 360 || 360).padStart(3, "0");
-}
 
 /** On which heading, how fast, and what is done by which height. */
 export function DitchingView() {
@@ -43,7 +42,7 @@ export function DitchingView() {
               <strong className="text-[22px] leading-7">
                 Heading{" "}
                 <Figure title="Ditching heading" figure="heading" source={source}>
-                  {three(answer.value.best.heading_rad)}°
+                  {threeFigures(answer.value.best.heading_rad)}°
                 </Figure>
               </strong>{" "}
               <span className="text-ink2">true.</span> {answer.value.why}
@@ -57,7 +56,7 @@ export function DitchingView() {
               {answer.value.swells.map((entry, i) => (
                 <Line key={i} name={i === 0 ? "Swell" : "Second swell"} figure={`swell ${i + 1}`} source={source} value={`${format("length", entry.length_m)}, ${format("speed", entry.speed_mps)}, ${formatNumber(degrees(entry.slope_rad), 1)}°, ${answer.value.best.sides[i]}`} />
               ))}
-              {answer.value.other && <Line name="The other way" figure="heading" source={source} value={`${three(answer.value.other.heading_rad)}°, ${format("speed", answer.value.other.groundSpeed_mps)} over the water`} />}
+              {answer.value.other && <Line name="The other way" figure="heading" source={source} value={`${threeFigures(answer.value.other.heading_rad)}°, ${format("speed", answer.value.other.groundSpeed_mps)} over the water`} />}
             </dl>
             <Help answer={answer.value} />
             <p className="mt-2 text-[13px] text-ink2">Level off close to the water and hold it there: under 200 ft/min of sink at touch is what crews aim for. With power left, use it for a flat approach.</p>
@@ -65,6 +64,7 @@ export function DitchingView() {
         </div>
       )}
       <SwellFields />
+      <SpeedsByMass />
       {answer.ok && <Timeline answer={answer.value} />}
       <section className="mt-4" aria-label="Leaving it">
         <h2 className="font-bold">Leaving it</h2>
@@ -91,6 +91,49 @@ function Line({ name, figure, source, value }: { name: string; figure: string; s
   );
 }
 
+/** Approach and touchdown speeds by mass and flap. */
+function SpeedsByMass() {
+  const { document } = useAircraft();
+  const configuration = useSituation((state) => state.current.configuration);
+  const format = useFormat();
+  const flaps = document.polar?.flaps ?? [];
+  const { minimum_kg, maximum_kg } = document.mass;
+  const masses = Array.from({ length: MASSES }, (_, i) => minimum_kg + ((maximum_kg - minimum_kg) * i) / (MASSES - 1));
+  if (flaps.length === 0) return null;
+  return (
+    <details className="mt-3 text-[14px]">
+      <summary className="text-ink2">Speeds by mass and flap</summary>
+      <table className="mt-1 text-right">
+        <thead className="text-[13px] text-ink2">
+          <tr>
+            <th className="text-left font-normal">mass</th>
+            {flaps.map((flap) => (
+              <th key={flap.name} className="px-4 font-normal">
+                flap {flap.name}: approach, touchdown
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {masses.map((mass_kg) => (
+            <tr key={mass_kg} className="border-t border-rule">
+              <th className="num text-left font-normal">{format("mass", mass_kg)}</th>
+              {flaps.map((flap, i) => {
+                const found = landingFigures(document, mass_kg, { ...configuration, gearDown: false }, i);
+                return (
+                  <td key={flap.name} className="num px-4">
+                    {found.ok ? `${format("speed", DITCHING_APPROACH * found.value.stallEas_mps)}, ${format("speed", DITCHING_TOUCHDOWN * found.value.stallEas_mps)}` : "–"}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}
+
 /** Shore and ships: how far, which way, and whether the glide gets there. */
 function Help({ answer }: { answer: Ditching }) {
   const { position, altitude_m } = useSituation((state) => state.current);
@@ -105,14 +148,14 @@ function Help({ answer }: { answer: Ditching }) {
     <ul className="mt-2 flex flex-col gap-0.5 text-[14px]" aria-label="Shore and ships">
       {shores?.nearest && (
         <li>
-          {shores.nearest.distance_m === 0 ? "Over land here: the heading is for the water you choose." : `Nearest shore ${three(shores.nearest.bearing_rad)}°, ${format("distance", shores.nearest.distance_m)}: ${reach(shores.nearest.distance_m)}.`}
+          {shores.nearest.distance_m === 0 ? "Over land here: the heading is for the water you choose." : `Nearest shore ${threeFigures(shores.nearest.bearing_rad)}°, ${format("distance", shores.nearest.distance_m)}: ${reach(shores.nearest.distance_m)}.`}
         </li>
       )}
       {shores && shores.nearest?.distance_m !== 0 && <li>{shores.ahead_m === null ? "No shore along the heading on this map." : `Shore along the heading after ${format("distance", shores.ahead_m)}.`}</li>}
       {shores === null && <li className="text-ink2">No terrain is known: shores are not looked for.</li>}
       {ships.map((ship) => (
         <li key={ship.name}>
-          {ship.name}: {three(ship.bearing_rad)}°, {format("distance", ship.distance_m)}: {reach(ship.distance_m)}. Ditch ahead of it and to windward; it needs miles to stop.
+          {ship.name}: {threeFigures(ship.bearing_rad)}°, {format("distance", ship.distance_m)}: {reach(ship.distance_m)}. Ditch ahead of it and to windward; it needs miles to stop.
         </li>
       ))}
     </ul>
@@ -134,7 +177,6 @@ function Timeline({ answer }: { answer: Ditching }) {
   }, [running]);
   const items = timeline(ditchingItems(document), altitude_m, answer.glideSink_mps);
   const total_s = altitude_m / answer.glideSink_mps;
-  const clock = (time_s: number) => `${Math.floor(Math.max(time_s, 0) / 60)}:${String(Math.floor(Math.max(time_s, 0) % 60)).padStart(2, "0")}`;
   const next = running ? items.find((item) => item.at_s > now_s) : undefined;
   return (
     <section className="mt-4" aria-label="By height">
@@ -143,7 +185,7 @@ function Timeline({ answer }: { answer: Ditching }) {
         {running ? (
           <>
             <p role="timer" className="num text-[18px] font-semibold">
-              {format("height", Math.max(altitude_m - answer.glideSink_mps * now_s, 0))} · {clock(total_s - now_s)} left
+              {format("height", Math.max(altitude_m - answer.glideSink_mps * now_s, 0))} · {formatClock(total_s - now_s)} left
             </p>
             <button type="button" className="btn btn-quiet px-2 py-0.5" onClick={() => setNow(null)}>
               <RotateCcw size={14} aria-hidden="true" /> Stop
@@ -177,7 +219,7 @@ function Timeline({ answer }: { answer: Ditching }) {
             return (
               <tr key={item.what} className={`border-t border-rule align-top ${item === next ? "bg-mark font-semibold" : ""} ${done ? "text-ink2" : ""}`}>
                 <td className="num py-0.5 whitespace-nowrap">{item.late ? "now" : format("height", item.by_m)}</td>
-                <td className="num px-3 py-0.5 whitespace-nowrap">{item.late ? "at once" : clock(running ? item.at_s - now_s : item.at_s)}</td>
+                <td className="num px-3 py-0.5 whitespace-nowrap">{item.late ? "at once" : formatClock(running ? item.at_s - now_s : item.at_s)}</td>
                 <td className="px-3 py-0.5 whitespace-nowrap">{item.who}</td>
                 <td className="py-0.5">{item.what}</td>
               </tr>

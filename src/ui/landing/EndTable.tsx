@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef } from "react";
 import type { LandingEnd } from "@/core/landing/landing-end";
 import type { EndReach } from "@/core/landing/reach";
 import { assertNever } from "@/core/outcome";
+import { formatClock } from "@/core/quantities/clock";
 import { fromSi } from "@/core/quantities/units";
 import { useLandingEnds } from "@/ui/shell/library";
 import { useFormat, useUnits } from "@/ui/units/units-store";
@@ -96,7 +97,7 @@ function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: 
       <td className="num px-1.5">
         {path && (
           <Figure title={`Time, ${end.name}`} figure="time" source={{ endId: end.endId }}>
-            {minutes(path.time_s)}
+            {formatClock(path.time_s)}
           </Figure>
         )}
       </td>
@@ -131,9 +132,4 @@ function saying(end: EndReach): string {
     default:
       return assertNever(end.status);
   }
-}
-
-function minutes(time_s: number): string {
-  const whole = Math.round(time_s);
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
 }

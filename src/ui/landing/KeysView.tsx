@@ -13,6 +13,7 @@ import type { Overlay } from "@/ui/map/overlay-layer";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { FinalProfile } from "./FinalProfile";
+import { NoAnswer } from "./NoAnswer";
 import { partOf, placeOf } from "./circuit-place";
 import { useCircuit } from "./circuit-store";
 import { shownEnd, useReach } from "./reach-store";
@@ -37,7 +38,7 @@ export function KeysView({ onLose }: { onLose: () => void }) {
   const sites = useSites();
   const format = useFormat();
   const overlay = useMemo(() => (keys?.ok && end ? overlayOf(keys.value, side, share, deviation_m, end.id, (si) => format("height", si)) : null), [keys, end, side, share, deviation_m, format]);
-  if (!end || !keys) return <p className="bg-sheet p-4 text-ink2">Computing …</p>;
+  if (!end || !keys) return <NoAnswer />;
   if (!keys.ok) return <p role="alert" className="bg-sheet p-4 text-brick">{keys.issue.message}</p>;
   const { circuits, issues } = keys.value;
   const circuit = circuits.find((candidate) => candidate.side === side) ?? circuits[0];

@@ -16,6 +16,7 @@ import { KeysView } from "./KeysView";
 import { LandingCautions } from "./LandingCautions";
 import { LoseView } from "./LoseView";
 import { LossLedger } from "./LossLedger";
+import { NoAnswer } from "./NoAnswer";
 import { OneEngineView } from "./OneEngineView";
 import { PathsView } from "./PathsView";
 import { PlanEditor } from "./PlanEditor";
@@ -80,7 +81,7 @@ export function LandingStage() {
 
 function Lose() {
   const asked = useLoseAsked();
-  return asked ? <LoseView {...asked} /> : <p className="bg-sheet p-4 text-ink2">Computing …</p>;
+  return asked ? <LoseView {...asked} /> : <NoAnswer />;
 }
 
 function LoseAccount() {

@@ -134,6 +134,9 @@ export function OneEngineView() {
           )}
         </p>
       </section>
+      <p className="mt-2 text-[14px]">
+        Flap: {parts[2].flapName} until the runway is certain. {parts[3].flapName} takes another {format("verticalSpeed", Math.max(parts[2].full_mps - parts[3].full_mps, 0))} at full power, and has to come up again on the way round: only below the height from which there is none.
+      </p>
       <section className="mt-4 max-w-prose text-[14px]" aria-label="Both engines forward">
         <h2 className="font-bold">Both levers forward on the go-around?</h2>
         <p>

@@ -13,6 +13,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import type { WorkingSource } from "@/ui/working/working-store";
+import { NoAnswer } from "./NoAnswer";
 import { formatMargin } from "./margin";
 import { shownEnd, useReach } from "./reach-store";
 import { RULES, VERDICT_WORDS, reasonInWords } from "./site-words";
@@ -36,7 +37,7 @@ export function SitesView() {
   const pin = useReach((state) => state.pin);
   const [compared, setCompared] = useState<readonly string[]>([]);
   const format = useFormat();
-  if (!outcome) return <p className="p-4 text-ink2">Computing …</p>;
+  if (!outcome) return <NoAnswer />;
   if (!outcome.ok) return <p role="alert" className="p-4 text-brick">{outcome.issue.message}</p>;
   const { sites, figures, sun } = outcome.value;
   const list = sites.filter((site) => site.verdict !== "short" || (site.reach.path && -site.reach.path.margin_m < NEAR_SHARE * site.reach.path.have_m));
@@ -95,7 +96,9 @@ export function SitesView() {
                     "–"
                   )}
                 </td>
-                <td className="num px-2 py-1 whitespace-nowrap">{format("length", site.end.length_m)}</td>
+                <td className="px-2 py-1 whitespace-nowrap">
+                  <span className="num">{format("length", site.end.length_m)}</span> <span className="block text-ink2">{site.end.surface}</span>
+                </td>
                 <td className="px-2 py-1 text-left leading-5">
                   {site.reasons
                     .filter((reason) => reason.code !== "too-short" || site.verdict !== "short")

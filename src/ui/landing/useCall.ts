@@ -2,7 +2,7 @@
 import { useCallback, useMemo } from "react";
 import { type CallQuestion, type DistressCall, distressCall } from "@/core/landing/distress-call";
 import type { Outcome } from "@/core/outcome";
-import { degrees } from "@/core/quantities/angle";
+import { threeFigures } from "@/core/quantities/angle";
 import { core } from "@/ui/core/core";
 import { useAsked } from "@/ui/core/useAsked";
 import { useAircraft, useWorkspace } from "@/ui/shell/library";
@@ -22,7 +22,7 @@ export function useCall(ditch: boolean): { question: CallQuestion; answer: Outco
   const variation = useAsked(ask);
   return useMemo(() => {
     if (!variation) return null;
-    const heading = ditching.answer.ok ? String(Math.round(degrees(ditching.answer.value.best.heading_rad - variation.variation_rad) + 720) % 360 || 360).padStart(3, "0") : "into wind";
+    const heading = ditching.answer.ok ? threeFigures(ditching.answer.value.best.heading_rad - variation.variation_rad) : "into wind";
     const intention = ditch ? `ditching heading ${heading}` : landing.call.nature === "one-engine" ? `one-engine landing, ${place?.name ?? "nearest runway"}` : `forced landing, ${place?.name ?? "ahead"}`;
     const question: CallQuestion = {
       plan: landing.call, type: document.name, position, altitude_m, headingTrue_rad: heading_rad, variation_rad: variation.variation_rad,

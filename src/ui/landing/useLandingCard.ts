@@ -3,7 +3,7 @@ import { createElement, useCallback, useEffect } from "react";
 import { toast } from "sonner";
 import { EVACUATION, ditchingItems } from "@/core/landing/ditching";
 import { secureList } from "@/core/landing/touchdown";
-import { degrees } from "@/core/quantities/angle";
+import { degrees, threeFigures } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { fileName } from "@/ui/download";
 import { offerCard } from "@/ui/print/card-store";
@@ -73,10 +73,9 @@ export function useLandingCard(ditch: boolean): () => void {
     function ditchingContent(): LandingCardContent | null {
       if (!ditching.answer.ok) return null;
       const answer = ditching.answer.value;
-      const heading = (angle_rad: number) => String(Math.round(degrees(angle_rad)) % 360 || 360).padStart(3, "0");
       return {
-        title: "Ditching", sub: `${sub}; ${answer.swells.map(({ swell }) => `swell ${formatWaves(swell.height_m, units)}, ${swell.period_s} s, from ${heading(swell.from_rad)}`).join("; ") || "no swell"}`,
-        large: [{ name: "Heading, true", value: `${heading(answer.best.heading_rad)}°` }],
+        title: "Ditching", sub: `${sub}; ${answer.swells.map(({ swell }) => `swell ${formatWaves(swell.height_m, units)}, ${swell.period_s} s, from ${threeFigures(swell.from_rad)}`).join("; ") || "no swell"}`,
+        large: [{ name: "Heading, true", value: `${threeFigures(answer.best.heading_rad)}°` }],
         rows: [
           { name: "Why", value: answer.rule },
           { name: `Approach / touchdown, flap ${answer.flapName}`, value: `${format("speed", answer.approachEas_mps)} / ${format("speed", answer.touchdownEas_mps)}` },

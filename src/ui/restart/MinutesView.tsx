@@ -3,7 +3,8 @@ import dynamic from "next/dynamic";
 import { useCallback, useMemo } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import type { Outcome } from "@/core/outcome";
-import { degrees, wrapTurn } from "@/core/quantities/angle";
+import { threeFigures } from "@/core/quantities/angle";
+import { formatClock } from "@/core/quantities/clock";
 import type { MinutesChoice, MinutesLeft, MinutesQuestion } from "@/core/restart/minutes-left";
 import { RestartPlan } from "@/core/situation/restart-plan";
 import { core } from "@/ui/core/core";
@@ -46,6 +47,8 @@ export function MinutesView() {
   const change = useSituation((state) => state.change);
   const { position } = useSituation((state) => state.current);
   const question = useMinutesQuestion();
+  // What its document says a leak leaves.
+  const coolant_s = question.aircraft.coolant?.minutesAfterLeak_s;
   const ask = useCallback(() => core().minutesLeft(question), [question]);
   const answer: Outcome<MinutesLeft> | null = useAsked(ask);
   const origin = usePlaneOrigin();
@@ -68,7 +71,7 @@ export function MinutesView() {
     <div className="grid min-h-0 grid-rows-[auto_minmax(180px,1fr)_auto]">
       <div className="grid grid-cols-[170px_170px_minmax(0,1fr)] items-end gap-4 border-b border-rule px-4 py-2">
         <NumberField label="It runs for another" value={minutes.left_s / 60} unit="min" digits={1} step={1} check={(shown) => leftCheck(shown * 60)} onChange={(shown) => set({ left_s: shown * 60 })} />
-        <ChoiceField label="It is losing" value={minutes.losing} choices={LOSING} onChange={(losing) => set({ losing })} />
+        <ChoiceField label="It is losing" value={minutes.losing} choices={LOSING} onChange={(losing) => set({ losing, ...(losing === "coolant" && coolant_s ? { left_s: coolant_s } : {}) })} />
         <ChoiceField label="School" value={minutes.school} choices={SCHOOLS} onChange={(school) => set({ school })} />
       </div>
       <ReachMap overlay={overlay} paths={false} />
@@ -80,7 +83,7 @@ export function MinutesView() {
             <p>
               <strong className="text-[20px] leading-6">{minutes.school === "save" ? "Shut it down now." : `${NAMES[best.choice]}.`}</strong>{" "}
               {minutes.school === "save"
-                ? `It stays whole for a landing that needs it, and costs ${format("distance", best.upwind_m - now.upwind_m)} of reach into the wind and ${clock(best.time_s - now.time_s)} of time. ${WHY[minutes.losing]}`
+                ? `It stays whole for a landing that needs it, and costs ${format("distance", best.upwind_m - now.upwind_m)} of reach into the wind and ${formatClock(best.time_s - now.time_s)} of time. ${WHY[minutes.losing]}`
                 : `It reaches ${format("distance", best.upwind_m)} into the wind; shut down now ${format("distance", now.upwind_m)}. ${WHY[minutes.losing]}`}
             </p>
             <table className="mt-1 w-full text-right text-[14px]">
@@ -112,25 +115,20 @@ export function MinutesView() {
                       </Figure>
                     </td>
                     <td className="num px-2">{format("distance", plan.downwind_m)}</td>
-                    <td className="num px-2">{clock(plan.time_s)}</td>
+                    <td className="num px-2">{formatClock(plan.time_s)}</td>
                   </tr>
                 ))}
               </tbody>
             </table>
             {answer?.ok && answer.value.issues.map((issue) => <p key={issue.choice} className="text-[13px] text-ochre">{NAMES[issue.choice]}: {issue.message}</p>)}
             <p className="mt-1 text-[13px] text-ink2">
-              Areas end at the height of the ground below you; hills in between are not looked at. The wind carries them towards {String(Math.round(degrees(wrapTurn(Math.atan2(now.drift.east_m, now.drift.north_m))))).padStart(3, "0")}°. A failing engine may not give its minutes: a place to land in reach at every moment comes first.
+              Areas end at the height of the ground below you; hills in between are not looked at. The wind carries them towards {threeFigures(Math.atan2(now.drift.east_m, now.drift.north_m))}°. A failing engine may not give its minutes: a place to land in reach at every moment comes first.
             </p>
           </>
         )}
       </section>
     </div>
   );
-}
-
-function clock(time_s: number): string {
-  const whole = Math.max(Math.round(time_s), 0);
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
 }
 
 /** What the situation asks about an engine with minutes left. */

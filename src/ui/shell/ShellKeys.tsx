@@ -2,6 +2,12 @@
 import { useHotkeys } from "react-hotkeys-hook";
 import { type Command, useCommands } from "./useCommands";
 
+/** Whether keys belong to the field that has the focus: text, numbers, lists; not boxes to tick. */
+function typesInto(target: EventTarget | null): boolean {
+  if (target instanceof HTMLInputElement) return !["checkbox", "radio", "button", "range"].includes(target.type);
+  return target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement;
+}
+
 /** Makes the commands' keys work. */
 export function ShellKeys() {
   return useCommands()
@@ -10,7 +16,8 @@ export function ShellKeys() {
 }
 
 function CommandKey({ command }: { command: Command }) {
+  const saves = command.keys.includes("ctrl+s");
   // The character counts, not the place on the keyboard. Saving works from inside a field too; undoing there is the field's own.
-  useHotkeys(command.keys, command.run, { useKey: true, preventDefault: true, enableOnFormTags: command.keys.includes("ctrl+s") });
+  useHotkeys(command.keys, command.run, { useKey: true, preventDefault: true, enableOnFormTags: true, ignoreEventWhen: (event) => !saves && typesInto(event.target) });
   return null;
 }

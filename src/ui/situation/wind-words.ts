@@ -1,13 +1,12 @@
 import type { WindColumn } from "@/core/air/wind";
-import { degrees } from "@/core/quantities/angle";
+import { threeFigures } from "@/core/quantities/angle";
 import { type UnitChoice, fromSi } from "@/core/quantities/units";
 
 /** "250/14", direction from and speed in the user's unit. */
 export function formatWind(wind: { from_rad: number; speed_mps: number }, units: UnitChoice): string {
   const speed = Math.round(fromSi("speed", units.speed, wind.speed_mps));
   if (speed === 0) return "calm";
-  const from = Math.round(degrees(wind.from_rad)) % 360 || 360;
-  return `${String(from).padStart(3, "0")}/${String(speed).padStart(2, "0")}`;
+  return `${threeFigures(wind.from_rad)}/${String(speed).padStart(2, "0")}`;
 }
 
 /** Surface wind and the lowest layer: "250/14 · 270/22 at 3k". */

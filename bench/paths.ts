@@ -10,7 +10,8 @@ import { type PathProblem, searchPaths } from "@/core/glide/glide-path";
 import { bestGlide } from "@/core/glide/straight-glide";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import { landingEnds } from "@/core/landing/landing-end";
-import { reachInput, reachOf } from "@/core/landing/reach";
+import { reachOf } from "@/core/landing/reach";
+import { reachInput } from "@/core/landing/reach-input";
 import { SituationDocument } from "@/core/situation/situation-document";
 import { referenceMargins } from "./reference-path";
 

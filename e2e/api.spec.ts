@@ -3,7 +3,7 @@ import { type APIRequestContext, expect, test } from "@playwright/test";
 import { demoTakeOffInput } from "../demo/demo-take-off";
 import { demoAircraft, demoPlaces, demoSituation } from "../demo/read-demo";
 import { landingEnds } from "../src/core/landing/landing-end";
-import { reachInput } from "../src/core/landing/reach";
+import { reachInput } from "../src/core/landing/reach-input";
 import { newAccount } from "./demo";
 
 interface Stored {

@@ -4,7 +4,7 @@ import { demoTakeOffInput } from "../../demo/demo-take-off";
 import { demoTwinQuestion } from "../../demo/demo-twin";
 import { demoAircraft, demoPlaces, demoSituation } from "../../demo/read-demo";
 import { landingEnds } from "./landing/landing-end";
-import { reachInput } from "./landing/reach";
+import { reachInput } from "./landing/reach-input";
 import { CALCULATIONS, calculate, describeCalculation } from "./registry";
 import type { WorkingStep } from "./working";
 

@@ -13,7 +13,8 @@ import { turnbackWorking } from "@/core/departure/turnback-working";
 import type { LatLon } from "@/core/earth/geodesic";
 import { localPlane } from "@/core/earth/local-plane";
 import type { TerrainGrid } from "@/core/earth/terrain";
-import type { EndReach, ReachInput } from "@/core/landing/reach";
+import type { EndReach } from "@/core/landing/reach";
+import type { ReachInput } from "@/core/landing/reach-input";
 import { type Outcome, failure, success } from "@/core/outcome";
 import type { WorkingStep } from "@/core/working";
 

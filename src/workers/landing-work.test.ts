@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../demo/read-demo";
 import { landingEnds } from "@/core/landing/landing-end";
-import { reachInput } from "@/core/landing/reach";
+import { reachInput } from "@/core/landing/reach-input";
 import { localPlane } from "@/core/earth/local-plane";
 import { landingWork } from "./landing-work";
 

@@ -3,7 +3,7 @@ import { calculation } from "../calculation";
 import { localPlane } from "../earth/local-plane";
 import { approachKeys } from "../landing/approach-keys";
 import { LandingEnd } from "../landing/landing-end";
-import { ReachInput } from "../landing/reach";
+import { ReachInput } from "../landing/reach-input";
 import { success } from "../outcome";
 import { WorkingStep } from "../working";
 

@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
 import { InlineTerrain, gridOf } from "../earth/inline-terrain";
-import { ReachInput, reachOf } from "../landing/reach";
+import { reachOf } from "../landing/reach";
+import { ReachInput } from "../landing/reach-input";
 import { rankSites } from "../landing/sites";
 import { siteWorking } from "../landing/site-working";
 import { success } from "../outcome";

@@ -2,7 +2,8 @@
 import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import type { TerrainGrid } from "../earth/terrain";
 import { aimPoint_m, type LandingEnd } from "../landing/landing-end";
-import { type EndReach, type ReachInput, reachOf } from "../landing/reach";
+import { type EndReach, reachOf } from "../landing/reach";
+import type { ReachInput } from "../landing/reach-input";
 import { type Outcome, success } from "../outcome";
 import { wrapTurn } from "../quantities/angle";
 import { readAir, airSample } from "./air-column";

@@ -5,7 +5,7 @@ import { localPlane } from "../earth/local-plane";
 import { radians } from "../quantities/angle";
 import { type KeyCircuit, approachKeys } from "./approach-keys";
 import { landingEnds } from "./landing-end";
-import { type ReachInput, reachInput } from "./reach";
+import { type ReachInput, reachInput } from "./reach-input";
 
 const { aerodromes } = demoPlaces();
 const skerrow = landingEnds(aerodromes, []).filter((end) => end.name === "Skerrow 11")[0];

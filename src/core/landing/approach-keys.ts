@@ -6,7 +6,7 @@ import { type Outcome, success } from "../outcome";
 import { wrapHalfTurn } from "../quantities/angle";
 import { approachProblem } from "./approach-problem";
 import type { LandingEnd } from "./landing-end";
-import type { ReachInput } from "./reach";
+import type { ReachInput } from "./reach-input";
 
 /** A place to pass and the height to have there. */
 export interface ApproachKey {

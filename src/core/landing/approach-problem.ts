@@ -10,7 +10,7 @@ import type { PathProblem } from "../glide/glide-path";
 import { type StraightGlide, bestGlide } from "../glide/straight-glide";
 import { type Outcome, success } from "../outcome";
 import type { LandingEnd } from "./landing-end";
-import type { ReachInput } from "./reach";
+import type { ReachInput } from "./reach-input";
 
 /** How deep below a landing end the sums over height go on before they are continued straight, m. */
 const BELOW_M = 1500;

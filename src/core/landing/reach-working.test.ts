@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
 import { landingEnds } from "./landing-end";
-import { reachInput, reachOf } from "./reach";
+import { reachOf } from "./reach";
+import { reachInput } from "./reach-input";
 import { reachWorking } from "./reach-working";
 
 const { aerodromes, sites } = demoPlaces();

@@ -4,7 +4,8 @@ import { accelerationFactor } from "../glide/acceleration-factor";
 import { turnSpeed } from "../glide/gliding-turn";
 import { WORDS_MEANING } from "../glide/path-words";
 import type { WorkingStep } from "../working";
-import type { EndReach, Reach, ReachInput } from "./reach";
+import type { EndReach, Reach } from "./reach";
+import type { ReachInput } from "./reach-input";
 
 const POLAR = "parabolic drag polar, aircraft document";
 const PATH = "turn–straight–turn in the drifting air mass (Dubins 1957), exact mean wind of each height band";

@@ -4,7 +4,8 @@ import { describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { localPlane } from "../earth/local-plane";
 import { landingEnds } from "./landing-end";
-import { type ReachInput, reachInput, reachOf } from "./reach";
+import { reachOf } from "./reach";
+import { type ReachInput, reachInput } from "./reach-input";
 
 const { aerodromes } = demoPlaces();
 const skerrow = landingEnds(aerodromes, []).filter((end) => end.name.startsWith("Skerrow"));

@@ -9,7 +9,8 @@ import { degrees } from "../quantities/angle";
 import { landingEnds } from "./landing-end";
 import { pathGeoJson } from "./path-geojson";
 import { pathGpx } from "./path-gpx";
-import { type Reach, type ReachInput, reachInput, reachOf } from "./reach";
+import { type Reach, reachOf } from "./reach";
+import { type ReachInput, reachInput } from "./reach-input";
 import { reachWorking } from "./reach-working";
 
 const alder = demoAircraft("alder-s1");

@@ -1,11 +1,8 @@
 // "Which runway can I make from here?": every landing end, the best glide path to each, ranked by the height left.
 // Joins the aircraft's polar, the air, the wind and the terrain to the path search. Not here: length needed, obstacles.
-import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
-import { Configuration } from "../aircraft/configuration";
 import { type DragShare, type Polar, levelTurnLoadFactor, polarOf, stallSpeed_mps } from "../aircraft/polar";
-import { WindColumn, type WindVector, windProfile } from "../air/wind";
-import { LatLon } from "../earth/geodesic";
+import { type WindVector, windProfile } from "../air/wind";
+import type { LatLon } from "../earth/geodesic";
 import { type LocalPlane, localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
 import type { DescentIntegrals, IntegralsAt } from "../glide/descent-integrals";
@@ -15,27 +12,9 @@ import { speedToFly } from "../glide/speed-to-fly";
 import { type StraightGlide, bestGlide } from "../glide/straight-glide";
 import { type TerrainClearance, terrainClearance } from "../glide/terrain-check";
 import { type Issue, type Outcome, success } from "../outcome";
-import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-document";
 import { calibrated_mps, choicesOf, integralsTo, startIn, targetIn, turnedWind } from "./approach-problem";
-import { LandingEnd } from "./landing-end";
-
-/** What the question needs to know, in one object. */
-export const ReachInput = z.object({
-  aircraft: AircraftDocument,
-  mass_kg: SituationDocument.shape.mass_kg,
-  configuration: Configuration,
-  air: SituationDocument.shape.air,
-  wind: WindColumn,
-  position: LatLon,
-  altitude_m: SituationDocument.shape.altitude_m,
-  headingTrue_rad: SituationDocument.shape.heading_rad,
-  pilot: Pilot,
-  plan: ApproachPlan,
-  ends: z.array(LandingEnd).min(1, "At least one landing end is needed.").max(400, "At most 400 landing ends at once."),
-});
-
-/** @see ReachInput */
-export type ReachInput = z.infer<typeof ReachInput>;
+import type { LandingEnd } from "./landing-end";
+import type { ReachInput } from "./reach-input";
 
 /** `reached` with the reserve in hand, `reserve` only by spending it, `short` otherwise; `terrain` when ground is in the way; `none` without a path. */
 export type ReachStatus = "reached" | "reserve" | "short" | "terrain" | "none";
@@ -199,21 +178,4 @@ function glideForWind(problem: PathProblem, path: GlidePath): Outcome<StraightGl
   const speed = problem.glide.eas_mps / root;
   const track = Math.atan2(speed * Math.sin(leg.straightHeading_rad) + east, speed * Math.cos(leg.straightHeading_rad) + north);
   return speedToFly(problem.polar, { along_mps: east * Math.sin(track) + north * Math.cos(track), across_mps: east * Math.cos(track) - north * Math.sin(track), vertical_mps: 0 }, root ** 2);
-}
-
-/** The question a situation asks of some landing ends; `aircraft` is the one the situation names. */
-export function reachInput(situation: SituationDocument, aircraft: AircraftDocument, ends: readonly LandingEnd[]): ReachInput {
-  return {
-    aircraft,
-    mass_kg: situation.mass_kg,
-    configuration: situation.configuration,
-    air: situation.air,
-    wind: situation.wind,
-    position: situation.position,
-    altitude_m: situation.altitude_m,
-    headingTrue_rad: situation.heading_rad,
-    pilot: situation.pilot,
-    plan: situation.plan,
-    ends: [...ends],
-  };
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
 import { LandingEnd, landingEnds } from "./landing-end";
-import { type ReachInput, reachInput, reachOf } from "./reach";
+import { reachOf } from "./reach";
+import { type ReachInput, reachInput } from "./reach-input";
 import { type Site, type Sites, rankSites } from "./sites";
 import { siteWorking } from "./site-working";
 

@@ -9,7 +9,8 @@ import type { LandingPlan } from "../situation/landing-plan";
 import type { LandingEnd } from "./landing-end";
 import { type LandingFigures, type LengthNeeded, landingFigures, lengthNeeded, trueOf_mps } from "./landing-length";
 import type { Hazard } from "./places";
-import type { EndReach, Reach, ReachInput } from "./reach";
+import type { EndReach, Reach } from "./reach";
+import type { ReachInput } from "./reach-input";
 
 /** `fits` by the rule chosen; `tight` by computation only; `too-short`; `reserve`, `short`, `blocked` by the way there. */
 export type SiteVerdict = "fits" | "tight" | "too-short" | "reserve" | "blocked" | "short";

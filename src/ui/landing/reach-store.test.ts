@@ -1,7 +1,8 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { landingEnds } from "@/core/landing/landing-end";
-import { reachInput, reachOf } from "@/core/landing/reach";
+import { reachOf } from "@/core/landing/reach";
+import { reachInput } from "@/core/landing/reach-input";
 import { shownEnd, useReach } from "./reach-store";
 
 const { aerodromes, sites } = demoPlaces();

@@ -2,7 +2,7 @@
 import { useCallback, useMemo } from "react";
 import type { ApproachKeys } from "@/core/landing/approach-keys";
 import type { LandingEnd } from "@/core/landing/landing-end";
-import type { ReachInput } from "@/core/landing/reach";
+import type { ReachInput } from "@/core/landing/reach-input";
 import type { Outcome } from "@/core/outcome";
 import { core } from "@/ui/core/core";
 import { useAsked } from "@/ui/core/useAsked";

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import { type ReachInput, reachInput } from "@/core/landing/reach";
+import { type ReachInput, reachInput } from "@/core/landing/reach-input";
 import { useAircraft, useLandingEnds } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { landingEnds } from "@/core/landing/landing-end";
-import { reachInput, reachOf } from "@/core/landing/reach";
+import { reachOf } from "@/core/landing/reach";
+import { reachInput } from "@/core/landing/reach-input";
 import { DEFAULT_UNITS, formatSi } from "@/core/quantities/units";
 import { formatMargin } from "./margin";
 import { firstMove, wayInWords, wordInWords } from "./way";

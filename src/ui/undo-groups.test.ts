@@ -34,4 +34,19 @@ describe("groups of changes", () => {
     noteOther("e");
     expect(called).toEqual(["a", "b", "d"]);
   });
+
+  it("that are held go on however long they pause, and the next is another", () => {
+    const groups = undoGroups();
+    const called: string[] = [];
+    const note = groups.grouped((name: string) => called.push(name));
+    note("typed");
+    groups.hold();
+    for (const name of ["dragged", "paused", "dragged on"]) {
+      note(name);
+      vi.advanceTimersByTime(2000);
+    }
+    groups.end();
+    note("typed again");
+    expect(called).toEqual(["typed", "dragged", "typed again"]);
+  });
 });

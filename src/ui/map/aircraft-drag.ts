@@ -2,7 +2,7 @@ import type { MapBrowserEvent } from "ol";
 import PointerInteraction from "ol/interaction/Pointer";
 import type { LocalPlane } from "@/core/earth/local-plane";
 import { wrapTurn } from "@/core/quantities/angle";
-import { useSituation } from "@/ui/situation/situation-store";
+import { holdUndo, releaseUndo, useSituation } from "@/ui/situation/situation-store";
 import { HANDLE_PX } from "./aircraft-layer";
 
 /** How near the pointer must be to take hold, px. */
@@ -35,6 +35,7 @@ export function aircraftDrag(plane: LocalPlane): PointerInteraction {
         const at = plane.toPlane(useSituation.getState().current.position);
         offset = [at.x_m - event.coordinate[0], at.y_m - event.coordinate[1]];
       }
+      if (hold !== null) holdUndo();
       return hold !== null;
     },
     handleDragEvent: (event) => {
@@ -49,6 +50,7 @@ export function aircraftDrag(plane: LocalPlane): PointerInteraction {
     },
     handleUpEvent: () => {
       hold = null;
+      releaseUndo();
       return false;
     },
     handleMoveEvent: (event) => {

@@ -58,3 +58,13 @@ export function saveStateOf({ link, saved, current }: Pick<SituationState, "link
   if (link !== "idle") return link;
   return saved === current ? "saved" : "unsaved";
 }
+
+/** While something is dragged everything is one step to undo, however long it pauses. */
+export function holdUndo(): void {
+  groups.hold();
+}
+
+/** @see holdUndo */
+export function releaseUndo(): void {
+  groups.end();
+}

@@ -91,6 +91,10 @@ const LEAST_STALL = 1.2;
 /** S-turns end at this share of the full turn's floor. */
 const WEAVE_FLOOR = 0.5;
 const TINY_M = 0.01;
+/** Less than this, or this share of what was asked, is not worth gear or last flap; nor do they come out below this. Common practice. */
+const LATE_ENOUGH_M = 3;
+const ENOUGH = 0.02;
+const LATE_FLOOR_M = 30;
 
 /**
  * What can be lost, and the order.
@@ -165,7 +169,8 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
   let config = configuration;
   let before = clean;
   for (const item of items) {
-    if (!(excess > TINY_M)) break;
+    // What little is left is within what a pilot can hold; no gear and no last flap for that.
+    if (!(excess > (item.late ? Math.max(LATE_ENOUGH_M, ENOUGH * lose_m) : TINY_M))) break;
     if (!allowed(item.action) || item.refused !== null) continue;
     const next = item.put(config);
     const eas = item.eas_mps;
@@ -175,6 +180,8 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
     if (!(gain > 0)) continue;
     const room = item.late ? Math.min(question.certain_m / (before + gain), distance) : distance;
     const x = Math.min(excess / gain, room);
+    // Gear and last flap that low are a change of trim in the flare.
+    if (item.late && x * (before + gain) < LATE_FLOOR_M) continue;
     stacked.push({ item, gain, from: x });
     excess -= x * gain;
     before += gain;

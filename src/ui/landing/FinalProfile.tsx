@@ -8,6 +8,8 @@ import { useFormat } from "@/ui/units/units-store";
 const W = 760;
 const H = 116;
 const GROUND = 84;
+/** Words nearer to the edge than this are written away from it, px. */
+const EDGE = 70;
 /** Heights are drawn this much larger than lengths. */
 const STRETCH = 3;
 
@@ -49,7 +51,7 @@ export function FinalProfile({ end, length, finalHeight_m, final_m }: { end: Lan
         ].map((mark) => (
           <g key={mark.text}>
             <line x1={x(mark.at)} x2={x(mark.at)} y1={GROUND - 9} y2={GROUND + 8} stroke="var(--ink)" strokeWidth="1.5" />
-            <text x={x(mark.at) + mark.dx} y={mark.text === "touchdown" ? GROUND + 26 : GROUND - 13} textAnchor={mark.anchor} fontSize="12" fill="var(--ink2)">
+            <text x={x(mark.at) + mark.dx} y={mark.text === "touchdown" ? GROUND + 26 : GROUND - 13} textAnchor={x(mark.at) > W - EDGE ? "end" : mark.anchor} fontSize="12" fill="var(--ink2)">
               {mark.text}
             </text>
           </g>

@@ -137,12 +137,12 @@ function Scrubber({ circuit }: { circuit: KeyCircuit }) {
   const place = placeOf(circuit, share);
   const format = useFormat();
   if (!place) return null;
-  const shown = `${partOf(circuit, share)}: ${format("height", place.altitude_m - elevation_m)}, ${Math.round(place.before_s)} s to go`;
+  const shown = `${partOf(circuit, share)}: ${format("height", place.altitude_m - elevation_m)}, ${Math.round(place.before_s)} s`;
   return (
     <div className="grid grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)] items-end gap-6 border-t border-rule bg-sheet px-4 pt-1">
       <div>
         <div className="flex justify-between gap-2 text-sm whitespace-nowrap">
-          <span className="text-ink2">Flown to</span>
+          <span className="text-ink2 max-[1150px]:hidden">Flown to, seconds to go</span>
           <output className="num">{shown}</output>
         </div>
         <Slider.Root className="relative flex h-6 touch-none items-center select-none" min={0} max={1} step={0.01} value={[share]} onValueChange={([value]) => set({ share: value })}>

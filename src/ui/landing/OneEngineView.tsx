@@ -23,6 +23,9 @@ const GEAR_SCHOOLS: readonly { value: LandingPlan["gear"]; label: string }[] = [
 /** Go-around as many schools teach it, m: none below 400 ft in a light twin. Common practice. */
 const TAUGHT_M = 121.92;
 
+/** Steps that cost less than this cost nothing, m. */
+const NOTHING_M = 1.6;
+
 /** What the situation asks about an approach on one engine. */
 export function useOneEngineQuestion(): OneEngineApproachQuestion {
   const { document } = useAircraft();
@@ -99,7 +102,7 @@ export function OneEngineView() {
                 <tr key={step.name} className="border-t border-rule">
                   <th className="py-0.5 text-left font-normal">{step.name}</th>
                   <td className="num px-2 whitespace-nowrap">{formatNumber(step.time_s)} s</td>
-                  <td className="num whitespace-nowrap">{step.height_m >= 0 ? `−${format("height", step.height_m)}` : `+${format("height", -step.height_m)}`}</td>
+                  <td className="num whitespace-nowrap">{Math.abs(step.height_m) < NOTHING_M ? format("height", 0) : step.height_m > 0 ? `−${format("height", step.height_m)}` : `+${format("height", -step.height_m)}`}</td>
                 </tr>
               ))}
               <tr className="border-t border-ink2 font-semibold">

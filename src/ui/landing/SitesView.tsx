@@ -55,6 +55,7 @@ export function SitesView() {
           <CheckField label="Wet" checked={plan.wet} onChange={(wet) => set({ wet })} />
         </span>
       </div>
+      {two.length === 2 && <Comparison two={two} sourceOf={sourceOf} onPin={pin} />}
       {list.length === 0 ? (
         <p>No landing place is near enough. Move the aircraft on the map of Paths, or plan a ditching.</p>
       ) : (
@@ -117,7 +118,6 @@ export function SitesView() {
           </tbody>
         </table>
       )}
-      {two.length === 2 && <Comparison two={two} sourceOf={sourceOf} onPin={pin} />}
       <p className="mt-3 max-w-prose text-[13px] text-ink2">
         Stall with flap {figures.flapName} {format("speed", figures.stallEas_mps)}. Lengths are from 50 ft over the threshold, or from what clears the obstacle by 50 ft, to a stop.{" "}
         {sun ? (sun.elevation_rad > 0 ? `The sun stands at ${Math.round(degrees(sun.azimuth_rad))}°, ${Math.round(degrees(sun.elevation_rad))}° high.` : "The sun is down.") : "Give a time of day and the sun is looked at too."} Among equals the order is by a score of our own; the leaflet is one authority’s rule, not yours unless you choose it.
@@ -142,7 +142,7 @@ function Comparison({ two, sourceOf, onPin }: { two: readonly Site[]; sourceOf: 
     { name: "score (ours, smaller is better)", of: ({ score }) => formatNumber(score), better: ({ score }) => -score },
   ];
   return (
-    <section className="mt-4 max-w-[640px]" aria-label="Comparison">
+    <section className="mb-4 max-w-[680px] border-b border-rule pb-3" aria-label="Comparison">
       <table className="w-full text-right text-[14px]">
         <thead>
           <tr>
@@ -179,7 +179,7 @@ function Comparison({ two, sourceOf, onPin }: { two: readonly Site[]; sourceOf: 
           <tr className="border-t border-rule">
             <th className="py-1 text-left font-normal text-ink2">notes</th>
             {two.map((site) => (
-              <td key={site.end.id} className="px-3 py-1 text-left text-[13px] text-ink2">
+              <td key={site.end.id} className="px-3 py-1 text-[13px] text-ink2">
                 {site.end.notes || "none"}
               </td>
             ))}

@@ -12,6 +12,41 @@ async function press(page: Page, key: string, times: number): Promise<void> {
   for (let i = 0; i < times; i += 1) await page.keyboard.press(key);
 }
 
+/** Tabs on (or back) until what has the focus is called so. */
+async function tabTo(page: Page, name: string, key = "Tab"): Promise<void> {
+  for (let i = 0; i < 80; i += 1) {
+    const here = await page.evaluate(() => document.activeElement?.getAttribute("aria-label") ?? document.activeElement?.textContent ?? "");
+    if (here === name) return;
+    await page.keyboard.press(key);
+  }
+  throw new Error(`tabTo: expected to come to ${name}`);
+}
+
+test("the landing's views by keyboard alone: compare, fly the keys, set height to lose, run the ditching clock", async ({ page }) => {
+  await openDemo(page);
+  await tabTo(page, "Paths");
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("tab", { name: "Choose" })).toHaveAttribute("aria-selected", "true");
+  for (const place of ["Skerrow 29", "Dunnet Field west"]) {
+    await tabTo(page, `Compare ${place}`);
+    await page.keyboard.press("Space");
+  }
+  await expect(page.getByRole("region", { name: "Comparison" })).toContainText("Dunnet Field west");
+  await tabTo(page, "Choose", "Shift+Tab");
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("region", { name: "Key positions" })).toBeVisible();
+  await tabTo(page, "Flown to");
+  const before = await page.getByRole("slider", { name: "Flown to" }).getAttribute("aria-valuetext");
+  await press(page, "ArrowRight", 20);
+  await expect(page.getByRole("slider", { name: "Flown to" })).not.toHaveAttribute("aria-valuetext", before ?? "");
+  await tabTo(page, "Keys", "Shift+Tab");
+  await press(page, "ArrowRight", 3);
+  await expect(page.getByRole("tab", { name: "Ditching" })).toHaveAttribute("aria-selected", "true");
+  await tabTo(page, "Run the clock");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("timer")).toContainText("left");
+});
+
 test("the engine stops at 4,000 ft: flow run, no restart, a place pinned, keys flown, too high, height lost, call read, card printed", async ({ page }) => {
   await openDemo(page);
   await setAltitude(page, "4000");

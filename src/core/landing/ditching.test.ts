@@ -24,14 +24,11 @@ describe("ditching", () => {
         const slow = wind_kt >= 40 && touchdownEas_mps <= 66 * MPS_PER_KT;
         if (!slow) {
           expect(rule).not.toContain("slow");
-          // Two high swells may cross so that no way along the one clears the other's face: then the rules for the primary stand.
-          const primaryFace = kept.length > 0 && kept[0].swell.height_m > 1 && best.sides[0] === "into the face";
-          expect(primaryFace).toBe(false);
-          if (kept.length === 2 && kept[1].swell.height_m > 1 && best.sides[1] === "into the face") expect(best.sides[0]).toBe("along");
+          kept.forEach(({ swell }, i) => swell.height_m > 1 && expect(best.sides[i]).not.toBe("into the face"));
         }
         expect(Number.isFinite(best.score)).toBe(true);
       }),
-      { numRuns: 400, seed: 9 },
+      { numRuns: 1500, seed: 9 },
     );
   });
 

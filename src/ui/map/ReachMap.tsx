@@ -33,7 +33,7 @@ interface Drawn extends BaseMap {
 const NUDGE_M = 185.2;
 
 /** Left free about an overlay when it is fitted, px. */
-const FIT_PADDING = [56, 70, 56, 70];
+const FIT_PADDING = [84, 70, 40, 70];
 
 /** The map: ground, strips, paths, and the aircraft that can be dragged and turned; over them what a view draws. */
 export function ReachMap({ overlay = null, paths: withPaths = true }: { overlay?: Overlay | null; paths?: boolean }) {
@@ -105,8 +105,15 @@ export function ReachMap({ overlay = null, paths: withPaths = true }: { overlay?
   }, [drawn, overlay]);
   // Another overlay is looked at as a whole; one that only changes leaves the view where it is.
   useEffect(() => {
-    const extent = latest.current && overlayExtent(latest.current);
-    if (drawn && extent && overlayKey !== null) drawn.map.getView().fit(extent, { padding: FIT_PADDING, size: drawn.map.getSize() });
+    if (!drawn || overlayKey === null) return;
+    const fit = () => {
+      const extent = latest.current && overlayExtent(latest.current);
+      if (extent) drawn.map.getView().fit(extent, { padding: FIT_PADDING, size: drawn.map.getSize() });
+    };
+    fit();
+    // The map gets its room only when what stands below it has come.
+    drawn.map.on("change:size", fit);
+    return () => drawn.map.un("change:size", fit);
   }, [drawn, overlayKey]);
 
   // Relief asked for before the worker holds the terrain would stay blank.

@@ -73,7 +73,10 @@ test("the engine stops at 4,000 ft: flow run, no restart, a place pinned, keys f
   await expect(page.getByRole("dialog")).toContainText("length needed");
   await page.keyboard.press("Escape");
   const needed = await places.getByRole("row", { name: /^Skerrow 29/ }).innerText();
-  await places.getByRole("combobox", { name: "Length judged by" }).selectOption("computed");
+  await places.getByRole("combobox", { name: "Length judged by" }).selectOption("own");
+  await type(page, "Factor", "5");
+  await expect(page.getByRole("alert").filter({ hasText: "1 to 3" })).toBeVisible();
+  await type(page, "Factor", "2");
   await expect(places.getByRole("row", { name: /^Skerrow 29/ })).not.toHaveText(needed);
 
   // The keys flown by hand; 200 ft too high on downwind.

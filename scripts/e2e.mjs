@@ -32,7 +32,7 @@ try {
   else {
     // Journeys that stop the database, count requests or watch the clock go one after the other; the others, and looks at views, two at a time.
     const specs = (await readdir(path.join(ROOT, "e2e"))).filter((name) => name.endsWith(".spec.ts"));
-    const together = ["aircraft.spec.ts", "engine-out.spec.ts", "forced-landing.spec.ts", "restart.spec.ts"];
+    const together = ["account.spec.ts", "aircraft.spec.ts", "engine-out.spec.ts", "forced-landing.spec.ts", "restart.spec.ts", "take-off.spec.ts"];
     const journeys = ["--grep-invert", "@picture|@view"];
     await playwright(...journeys, "--workers=2", ...together);
     await playwright(...journeys, ...specs.filter((name) => !together.includes(name)));

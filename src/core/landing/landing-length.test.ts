@@ -11,7 +11,7 @@ const figures = (mass_kg = 1000, flap: number | null = null) => {
   return found.value;
 };
 const LEVEL = { surface: "asphalt" as const, slope: 0, obstacle: null };
-const ask = (change: Partial<LengthQuestion> = {}) => lengthNeeded({ figures: figures(), density: RHO0, tailwind_mps: 0, end: LEVEL, wet: false, rule: "computed", ...change });
+const ask = (change: Partial<LengthQuestion> = {}) => lengthNeeded({ figures: figures(), density: RHO0, tailwind_mps: 0, end: LEVEL, wet: false, rule: "computed", ownFactor: 1.67, ...change });
 const length = (change: Partial<LengthQuestion> = {}) => {
   const found = ask(change);
   if (!found.ok) throw new Error(found.issue.message);
@@ -46,6 +46,14 @@ describe("length needed", () => {
     expect(found.threshold_m + obstacle.distance_m / found.ratio).toBeCloseTo(obstacle.height_m + SCREEN_M, 9);
     // One far enough away asks for nothing.
     expect(length({ end: { ...LEVEL, obstacle: { ...obstacle, distance_m: 800 } } }).threshold_m).toBe(SCREEN_M);
+  });
+
+  // 14 CFR 121.195 (memory): a jet lands within 60 % of the runway, a factor of 1.67.
+  it("by a rule of one's own is what is computed times the factor that is given", () => {
+    const own = length({ rule: "own", tailwind_mps: 3 });
+    expect(own.factors).toEqual([{ name: "own", value: 1.67 }]);
+    expect(own.needed_m / length({ rule: "factor", tailwind_mps: 3 }).needed_m).toBeCloseTo(1.67 / 1.43, 9);
+    expect(length({ rule: "own", ownFactor: 1 }).needed_m).toBeCloseTo(length().needed_m, 9);
   });
 
   it("says when it does not stop, when there is no headway, and what is wrong with the aircraft", () => {

@@ -52,6 +52,8 @@ export interface LengthQuestion {
   readonly end: Pick<LandingEnd, "surface" | "slope" | "obstacle">;
   readonly wet: boolean;
   readonly rule: LengthRule;
+  /** For the rule `own`. */
+  readonly ownFactor: number;
 }
 
 /** A length and how it comes about. */
@@ -77,11 +79,11 @@ export interface LengthNeeded {
  *
  * Height over the threshold: the screen, or what leaves 50 ft over the obstacle at the glide's angle. Then flare and roll, V²/(2g(N + slope)).
  * `leaflet` computes on a level dry hard runway and multiplies; `factor` computes with the surface as it is and multiplies by the
- * leaflet's safety factor; `computed` multiplies by nothing.
+ * leaflet's safety factor, `own` by one that is given; `computed` multiplies by nothing.
  *
  * @returns `no_headway` when the headwind is as fast as the approach, `does_not_stop` when the slope is steeper than the brakes hold
  */
-export function lengthNeeded({ figures, density, tailwind_mps, end, wet, rule }: LengthQuestion): Outcome<LengthNeeded> {
+export function lengthNeeded({ figures, density, tailwind_mps, end, wet, rule, ownFactor }: LengthQuestion): Outcome<LengthNeeded> {
   const leaflet = rule === "leaflet";
   const surface = brakingOn(leaflet ? "asphalt" : end.surface) * (wet && !leaflet ? WET_BRAKING : 1);
   const braking = surface + (leaflet ? 0 : end.slope);
@@ -95,7 +97,7 @@ export function lengthNeeded({ figures, density, tailwind_mps, end, wet, rule }:
   const threshold_m = Math.max(SCREEN_M, obstacle ? obstacle.height_m + SCREEN_M - obstacle.distance_m / roll.steepRatio : 0);
   const air_m = threshold_m * roll.steepRatio;
   const computed_m = air_m + roll.flare_m + roll.roll_m;
-  const factors = rule === "computed" ? [] : leaflet ? leafletFactors(end, wet, tailwind_mps / roll.touchdownTas_mps) : [{ name: "safety", value: LEAFLET.safety }];
+  const factors = rule === "computed" ? [] : leaflet ? leafletFactors(end, wet, tailwind_mps / roll.touchdownTas_mps) : [rule === "own" ? { name: "own", value: ownFactor } : { name: "safety", value: LEAFLET.safety }];
   return success({
     approachTas_mps: roll.approachTas_mps, touchdownGroundSpeed_mps: roll.touchdownGroundSpeed_mps, threshold_m, air_m,
     flare_m: roll.flare_m, roll_m: roll.roll_m, braking, computed_m, factors, ratio: roll.steepRatio,

@@ -94,7 +94,7 @@ describe("ditching headings", () => {
 
 describe("landing length", () => {
   const ask = (change: Partial<Parameters<typeof lengthNeeded>[0]> = {}) => {
-    const found = lengthNeeded({ figures: figures(), density: RHO0, tailwind_mps: 0, end: { surface: "asphalt", slope: 0, obstacle: null }, wet: false, rule: "leaflet", ...change });
+    const found = lengthNeeded({ figures: figures(), density: RHO0, tailwind_mps: 0, end: { surface: "asphalt", slope: 0, obstacle: null }, wet: false, rule: "leaflet", ownFactor: 1.67, ...change });
     if (!found.ok) throw new Error(found.issue.message);
     return found.value;
   };

@@ -27,8 +27,8 @@ export function siteWorking({ figures, crosswindLimit_mps }: Sites, { end, lengt
       { figure, symbol: "N", meaning: `braking on ${end.surface}${plan.wet ? ", wet" : ""}, slope included, of g`, formula: "N_surface + slope", value: length.braking, unit: "", source: TRADE },
       { figure, symbol: "s_r", meaning: "roll", formula: "Vg²/(2·N·g)", value: length.roll_m, unit: "m", source: MODEL },
       { figure, symbol: "s", meaning: "computed", formula: "s_a + s_f + s_r", value: length.computed_m, unit: "m", source: MODEL },
-      ...length.factors.map((factor): WorkingStep => ({ figure, symbol: "×", meaning: factor.name, formula: "", value: factor.value, unit: "", source: LEAFLET })),
-      { figure, symbol: "L_n", meaning: "length needed", formula: "s·Π factors", value: length.needed_m, unit: "m", source: plan.rule === "computed" ? MODEL : LEAFLET },
+      ...length.factors.map((factor): WorkingStep => ({ figure, symbol: "×", meaning: factor.name, formula: "", value: factor.value, unit: "", source: plan.rule === "own" ? "situation" : LEAFLET })),
+      { figure, symbol: "L_n", meaning: "length needed", formula: "s·Π factors", value: length.needed_m, unit: "m", source: plan.rule === "computed" || plan.rule === "own" ? MODEL : LEAFLET },
       { figure, symbol: "L", meaning: "length available", formula: "threshold to threshold, displaced part left out", value: end.length_m, unit: "m", source: "place" },
     );
   }

@@ -82,7 +82,7 @@ export function rankSites(reach: Reach, question: ReachInput, plan: LandingPlan,
     const end = ends.get(entry.endId);
     if (!end || entry.status === "none") return [];
     const density = airAtAltitude(end.elevation_m, question.air).sigma * RHO0;
-    const length = lengthNeeded({ figures: figures.value, density, tailwind_mps: entry.tailwind_mps, end, wet: plan.wet, rule: plan.rule });
+    const length = lengthNeeded({ figures: figures.value, density, tailwind_mps: entry.tailwind_mps, end, wet: plan.wet, rule: plan.rule, ownFactor: plan.ownFactor });
     const spare_m = length.ok ? end.length_m - length.value.needed_m : null;
     const verdict = verdictOf(entry, end, length.ok ? length.value : null);
     const reasons = reasonsOf({ entry, end, length, spare_m, verdict, sun, crosswindLimit_mps: trueOf_mps(crosswindLimit_mps, density) });

@@ -28,7 +28,7 @@ export const LossAction = z.enum(["turn", "s-turns", "speed", "slip", "flap", "g
 export type LossAction = z.infer<typeof LossAction>;
 
 /** How landing lengths are judged. */
-export const LengthRule = z.enum(["computed", "factor", "leaflet"]);
+export const LengthRule = z.enum(["computed", "factor", "leaflet", "own"]);
 /** @see LengthRule */
 export type LengthRule = z.infer<typeof LengthRule>;
 
@@ -52,6 +52,8 @@ export const LandingPlan = z.object({
   flap: z.int().min(0).max(7).nullable(),
   wet: z.boolean(),
   rule: LengthRule,
+  /** What the user's own authority or operator multiplies by, for the rule of that name. */
+  ownFactor: range(1, 3, "A factor on landing distance is 1 to 3.").default(1.67),
   /** Time of day for the sun, UTC; null leaves the sun out. */
   utc_h: range(0, 24, "A time of day is 0 to 24 h UTC.").nullable(),
   allowed: z.array(LossAction).max(7),
@@ -72,7 +74,7 @@ export type LandingPlan = z.infer<typeof LandingPlan>;
 
 /** What a landing plan starts from; floors and heights are common practice. */
 export const DEFAULT_LANDING: LandingPlan = {
-  flap: null, wet: false, rule: "factor", utc_h: null,
+  flap: null, wet: false, rule: "factor", ownFactor: 1.67, utc_h: null,
   allowed: ["turn", "s-turns", "slip", "flap", "gear", "last-flap"], turnFloor_m: 304.8, certain_m: 91.44,
   gear: "late", stopping: 0.3,
   swells: [{ height_m: 2, period_s: 10, from_rad: 3.92699 }], ships: [],

@@ -22,6 +22,7 @@ import { useReachQuestion } from "./useReachQuestion";
 import { useSites } from "./useSites";
 
 const TONE = { good: "text-ink2", caution: "text-ochre", bad: "text-brick" } as const;
+const factorCheck = checkBy(LandingPlan.shape.ownFactor.unwrap());
 const hourCheck = checkBy(LandingPlan.shape.utc_h.unwrap());
 /** Places that fall short by more than this much of what there is are not listed. */
 const NEAR_SHARE = 1;
@@ -47,8 +48,9 @@ export function SitesView() {
   const toggle = (id: string) => setCompared((before) => (before.includes(id) ? before.filter((other) => other !== id) : [...before, id].slice(-2)));
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Places to land">
-      <div className="mb-3 grid grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)_auto_auto] items-end gap-4">
+      <div className={`mb-3 grid items-end gap-4 ${plan.rule === "own" ? "grid-cols-[minmax(0,1.4fr)_auto_minmax(0,0.8fr)_auto_auto]" : "grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)_auto_auto]"}`}>
         <ChoiceField label="Length judged by" value={plan.rule} choices={RULES} onChange={(rule) => set({ rule })} />
+        {plan.rule === "own" && <NumberField label="Factor" value={plan.ownFactor} unit="×" digits={2} step={0.05} check={factorCheck} onChange={(ownFactor) => set({ ownFactor })} />}
         <ChoiceField label="Landing flap" value={String(plan.flap ?? document.polar?.landingFlap ?? 0)} choices={flaps.map((flap, i) => ({ value: String(i), label: flap.name }))} onChange={(flap) => set({ flap: Number(flap) === document.polar?.landingFlap ? null : Number(flap) })} />
         <NumberField label="Time for the sun" value={plan.utc_h} unit="h UTC" digits={1} step={1} check={hourCheck} onChange={(utc_h) => set({ utc_h })} onClear={() => set({ utc_h: null })} />
         <span className="pb-1.5">

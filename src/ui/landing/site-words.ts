@@ -20,6 +20,7 @@ export const VERDICT_WORDS: Record<SiteVerdict, { text: string; tone: string }> 
 export const RULES: readonly { value: LengthRule; label: string }[] = [
   { value: "factor", label: "computed × 1.43, half the headwind" },
   { value: "leaflet", label: "leaflet’s factors (UK, from memory)" },
+  { value: "own", label: "computed × a factor of your own" },
   { value: "computed", label: "computed, no factor" },
 ];
 

@@ -28,7 +28,7 @@ export function LoseView({ question, plan: answer }: LoseAsked) {
   const source = { calculation: { name: "lose-height", input: question } };
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Height to lose">
-      <div className="mb-3 grid grid-cols-4 items-end gap-3">
+      <div className="mb-3 grid grid-cols-4 items-end gap-3 max-[1150px]:grid-cols-2">
         <QuantityField label="Height over the aim point" kind="height" value={question.height_m} step={50} check={heightCheck} onChange={(height_m) => set({ lose: { height_m, lose_m: Math.min(question.lose_m, height_m - 1) } })} />
         <QuantityField label="Too much by" kind="height" value={question.lose_m} step={50} check={loseCheck} onChange={(lose_m) => set({ lose: { height_m: question.height_m, lose_m } })} />
         <QuantityField label="Full turns end above" kind="height" value={plan.turnFloor_m} step={100} check={floorCheck} onChange={(turnFloor_m) => change({ turnFloor_m })} />

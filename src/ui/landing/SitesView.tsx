@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { Fragment, useState } from "react";
 import type { Site } from "@/core/landing/sites";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
@@ -48,10 +48,14 @@ export function SitesView() {
   const toggle = (id: string) => setCompared((before) => (before.includes(id) ? before.filter((other) => other !== id) : [...before, id].slice(-2)));
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Places to land">
-      <div className={`mb-3 grid items-end gap-4 ${plan.rule === "own" ? "grid-cols-[minmax(0,1.4fr)_auto_minmax(0,0.8fr)_auto_auto]" : "grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)_auto_auto]"}`}>
-        <ChoiceField label="Length judged by" value={plan.rule} choices={RULES} onChange={(rule) => set({ rule })} />
+      <div className="mb-3 flex flex-wrap items-end gap-4">
+        <div className="w-[270px]">
+          <ChoiceField label="Length judged by" value={plan.rule} choices={RULES} onChange={(rule) => set({ rule })} />
+        </div>
         {plan.rule === "own" && <NumberField label="Factor" value={plan.ownFactor} unit="×" digits={2} step={0.05} check={factorCheck} onChange={(ownFactor) => set({ ownFactor })} />}
-        <ChoiceField label="Landing flap" value={String(plan.flap ?? document.polar?.landingFlap ?? 0)} choices={flaps.map((flap, i) => ({ value: String(i), label: flap.name }))} onChange={(flap) => set({ flap: Number(flap) === document.polar?.landingFlap ? null : Number(flap) })} />
+        <div className="w-[130px]">
+          <ChoiceField label="Landing flap" value={String(plan.flap ?? document.polar?.landingFlap ?? 0)} choices={flaps.map((flap, i) => ({ value: String(i), label: flap.name }))} onChange={(flap) => set({ flap: Number(flap) === document.polar?.landingFlap ? null : Number(flap) })} />
+        </div>
         <NumberField label="Time for the sun" value={plan.utc_h} unit="h UTC" digits={1} step={1} check={hourCheck} onChange={(utc_h) => set({ utc_h })} onClear={() => set({ utc_h: null })} />
         <span className="pb-1.5">
           <CheckField label="Wet" checked={plan.wet} onChange={(wet) => set({ wet })} />
@@ -70,52 +74,55 @@ export function SitesView() {
               <th className="px-2 font-normal">in hand</th>
               <th className="px-2 font-normal">needs</th>
               <th className="px-2 font-normal">has</th>
-              <th className="px-2 text-left font-normal">for and against</th>
               <th className="font-normal">compare</th>
             </tr>
           </thead>
           <tbody>
             {list.map((site) => (
-              <tr key={site.end.id} className={`border-t border-rule align-top ${site.end.id === shown?.endId ? "bg-mark" : ""}`}>
-                <th className="py-1 pr-2 text-left text-[14px] font-normal whitespace-nowrap">
-                  <button type="button" className={`rounded text-left ${site.end.id === shown?.endId ? "font-bold" : ""}`} aria-pressed={site.end.id === shown?.endId} onClick={() => pin(site.end.id)}>
-                    {site.end.name}
-                  </button>
-                </th>
-                <td className={`px-2 py-1 text-left ${VERDICT_WORDS[site.verdict].tone}`}>{VERDICT_WORDS[site.verdict].text}</td>
-                <td className="px-2 py-1 whitespace-nowrap">
-                  {site.reach.path && (
-                    <Figure title={`What is left, ${site.end.name}`} figure="margin" source={{ endId: site.end.id }}>
-                      {formatMargin(site.reach.path.margin_m, format)}
-                    </Figure>
-                  )}
-                </td>
-                <td className="px-2 py-1 whitespace-nowrap">
-                  {site.length ? (
-                    <Figure title={`Length needed, ${site.end.name}`} figure="length" source={sourceOf(site)}>
-                      {format("length", site.length.needed_m)}
-                    </Figure>
-                  ) : (
-                    "–"
-                  )}
-                </td>
-                <td className="px-2 py-1 whitespace-nowrap">
-                  <span className="num">{format("length", site.end.length_m)}</span> <span className="block text-ink2">{site.end.surface}</span>
-                </td>
-                <td className="px-2 py-1 text-left leading-5">
-                  {site.reasons
-                    .filter((reason) => reason.code !== "too-short" || site.verdict !== "short")
-                    .map((reason, i) => (
-                      <span key={reason.code} className={TONE[reason.tone]}>
-                        {i > 0 && ", "}
-                        {reasonInWords(reason, format)}
-                      </span>
-                    ))}
-                </td>
-                <td className="py-1">
-                  <input type="checkbox" className="size-4 accent-harbour" aria-label={`Compare ${site.end.name}`} checked={compared.includes(site.end.id)} onChange={() => toggle(site.end.id)} />
-                </td>
-              </tr>
+              <Fragment key={site.end.id}>
+                <tr className={`border-t border-rule align-top ${site.end.id === shown?.endId ? "bg-mark" : ""}`}>
+                  <th rowSpan={2} scope="rowgroup" className="py-1 pr-2 text-left text-[14px] font-normal whitespace-nowrap">
+                    <button type="button" className={`rounded text-left ${site.end.id === shown?.endId ? "font-bold" : ""}`} aria-pressed={site.end.id === shown?.endId} onClick={() => pin(site.end.id)}>
+                      {site.end.name}
+                    </button>
+                  </th>
+                  <td className={`px-2 py-1 text-left ${VERDICT_WORDS[site.verdict].tone}`}>{VERDICT_WORDS[site.verdict].text}</td>
+                  <td className="px-2 py-1 whitespace-nowrap">
+                    {site.reach.path && (
+                      <Figure title={`What is left, ${site.end.name}`} figure="margin" source={{ endId: site.end.id }}>
+                        {formatMargin(site.reach.path.margin_m, format)}
+                      </Figure>
+                    )}
+                  </td>
+                  <td className="px-2 py-1 whitespace-nowrap">
+                    {site.length ? (
+                      <Figure title={`Length needed, ${site.end.name}`} figure="length" source={sourceOf(site)}>
+                        {format("length", site.length.needed_m)}
+                      </Figure>
+                    ) : (
+                      "–"
+                    )}
+                  </td>
+                  <td className="px-2 py-1 whitespace-nowrap">
+                    <span className="num">{format("length", site.end.length_m)}</span> <span className="text-ink2">{site.end.surface}</span>
+                  </td>
+                  <td className="py-1">
+                    <input type="checkbox" className="size-4 accent-harbour" aria-label={`Compare ${site.end.name}`} checked={compared.includes(site.end.id)} onChange={() => toggle(site.end.id)} />
+                  </td>
+                </tr>
+                <tr className={site.end.id === shown?.endId ? "bg-mark" : ""}>
+                  <td colSpan={5} className="px-2 pb-1.5 text-left leading-5">
+                    {site.reasons
+                      .filter((reason) => reason.code !== "too-short" || site.verdict !== "short")
+                      .map((reason, i) => (
+                        <span key={reason.code} className={TONE[reason.tone]}>
+                          {i > 0 && ", "}
+                          {reasonInWords(reason, format)}
+                        </span>
+                      ))}
+                  </td>
+                </tr>
+              </Fragment>
             ))}
           </tbody>
         </table>

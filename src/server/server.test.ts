@@ -43,6 +43,13 @@ describe("schema and demo world", () => {
     expect((await listAircraft(id)).filter((aircraft) => aircraft.shared).map((aircraft) => aircraft.document.name)).toEqual(["Alder S1", "Cedar J2", "Hazel H2", "Hornbeam T2C", "Larch T2", "Osier G1", "Rowan R1", "Thorn V12"]);
     expect((await listAerodromes(id)).map((aerodrome) => aerodrome.name)).toEqual(["Brannoc Strip", "Cape Orrin", "Lowen Pad", "Mossgarth", "Skerrow", "Tolvane"]);
     expect(await listLandingSites(id)).toHaveLength(12);
+    // What stands in an approach and what can hurt somebody come through the tables.
+    const brannoc = (await listAerodromes(id)).find((aerodrome) => aerodrome.name === "Brannoc Strip");
+    expect(brannoc?.runways[0].ends.map((end) => end.obstacle?.name)).toEqual(["spur", "mast"]);
+    expect((await listAerodromes(id)).find((aerodrome) => aerodrome.name === "Skerrow")?.runways[0].ends[0].obstacle).toBeNull();
+    const orchard = (await listLandingSites(id)).find((site) => site.name === "Orchard Road");
+    expect(orchard?.hazards).toEqual(["power-lines", "people"]);
+    expect(orchard?.strip.ends[0].obstacle).toMatchObject({ name: "power line", height_m: 11 });
     const [terrain] = await listTerrains(id);
     const packed = await terrainElevations(id, terrain.id);
     const elevations = await unpackElevations(packed ?? Buffer.alloc(0));

@@ -29,6 +29,29 @@ describe("the Tarn Reach", () => {
     expect(new Set(sites.map((site) => site.kind))).toEqual(new Set(["field", "beach"]));
   });
 
+  it("notes say what the hazards and obstacles say", () => {
+    for (const site of sites) {
+      const { notes, hazards, name } = site;
+      if (/power line|a line on/.test(notes)) expect(hazards, name).toContain("power-lines");
+      if (/trees/.test(notes)) expect(hazards, name).toContain("trees");
+      if (/walkers|path/.test(notes)) expect(hazards, name).toContain("people");
+      if (/wall/.test(notes)) expect(hazards, name).toContain("wall");
+      if (/Grazed/.test(notes)) expect(hazards, name).toContain("stock");
+    }
+  });
+
+  it("ends carry what stands before them, and rise one way by what they fall the other", () => {
+    const ends = landingEnds(aerodromes, sites);
+    expect(ends.find((end) => end.name === "Brannoc Strip 15")?.obstacle).toMatchObject({ name: "spur", height_m: 60 });
+    expect(ends.filter((end) => end.obstacle !== null).length).toBeGreaterThan(8);
+    for (const end of ends) {
+      const other = ends.find((candidate) => candidate.id.split(":")[0] === end.id.split(":")[0] && candidate.id !== end.id);
+      expect(end.slope, end.name).toBeCloseTo(-(other?.slope ?? NaN), 12);
+      expect(end.unprepared || end.hazards.length === 0, end.name).toBe(true);
+    }
+    expect(ends.find((end) => end.name === "Mill Meadow north-east")?.slope).toBeGreaterThan(0);
+  });
+
   it("numbers its runways by their magnetic direction, to ten degrees", () => {
     for (const end of landingEnds(aerodromes, [])) {
       const magnetic_rad = end.headingTrue_rad - magneticVariation(end.threshold, new Date(Date.UTC(2026, 10, 24))).variation_rad;

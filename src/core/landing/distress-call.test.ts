@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { M_PER_FT } from "../quantities/constants";
@@ -54,5 +55,17 @@ describe("distress call (order: ICAO Annex 10 volume II, memory)", () => {
 
   it("wants words for an intention", () => {
     expect(distressCall({ ...QUESTION, intention: "123" })).toMatchObject({ ok: false, issue: { code: "unclear", path: "intention" } });
+  });
+
+  it("is whole from anywhere: a bearing of three figures, miles in whole numbers, every line said (property)", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -80, max: 80 }), fc.integer({ min: -179, max: 179 }), fc.integer({ min: 0, max: 12_000 }), fc.integer({ min: 0, max: 628 }), (latitude_deg, longitude_deg, altitude_m, heading) => {
+        const said = lines({ position: { latitude_deg, longitude_deg }, altitude_m, headingTrue_rad: Math.min(heading / 100, 2 * Math.PI) });
+        expect(said.position.text).toMatch(/^(overhead .+|\d+ miles? [a-z-]+ of .+, bearing (00[1-9]|0[1-9]\d|[12]\d\d|3[0-5]\d|360)); /);
+        expect(said.level.text).toMatch(/^\d[\d,]* ft, heading \d{3}$/);
+        for (const line of Object.values(said)) expect(line.spoken.trim().length).toBeGreaterThan(3);
+      }),
+      { numRuns: 150, seed: 6 },
+    );
   });
 });

@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoAircraft } from "../../../demo/read-demo";
 import { cleanGlide } from "../aircraft/configuration";
@@ -55,5 +56,17 @@ describe("touchdown", () => {
     }
     expect(secureList(demoAircraft("cedar-j2")).some((item) => item.what.startsWith("Engine master levers"))).toBe(true);
     expect(secureList(demoAircraft("rowan-r1")).some((item) => item.what.startsWith("Gear and last flap"))).toBe(true);
+  });
+
+  it("more headwind, more flap or less mass never means more energy (property)", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -10, max: 10 }), fc.integer({ min: 1, max: 8 }), fc.integer({ min: 750, max: 1000 }), (tailwind_mps, more, mass_kg) => {
+        const usual = answer({ tailwind_mps, mass_kg });
+        expect(answer({ tailwind_mps: tailwind_mps - more, mass_kg }).energy_J).toBeLessThan(usual.energy_J);
+        expect(answer({ tailwind_mps, mass_kg, flap: 0 }).energy_J).toBeGreaterThan(usual.energy_J);
+        expect(answer({ tailwind_mps, mass_kg: mass_kg + 100 }).energy_J).toBeGreaterThan(usual.energy_J);
+      }),
+      { numRuns: 60, seed: 8 },
+    );
   });
 });

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoAircraft } from "../../../demo/read-demo";
+import { AircraftDocument } from "../aircraft/aircraft-document";
 import { cleanGlide } from "../aircraft/configuration";
 import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { PISTON_FLOW, causeFlow, flowFor } from "./cause-flow";
@@ -155,5 +156,53 @@ describe("attempts of a jet", () => {
     expect(low.ok && low.value.windmill.why).not.toBeNull();
     expect(relightPlan(relightAsk({ aircraft: alder, mass_kg: 1000, configuration: cleanGlide(alder) }), "windmill")).toMatchObject({ ok: false, issue: { code: "no_relight" } });
     expect(relightPlan(relightAsk({ commit_m: 0 }), "assisted")).toMatchObject({ ok: false, issue: { code: "commit_below_ground" } });
+  });
+});
+
+describe("cause checks of one's own", () => {
+  it("an aircraft's own check is used, the usual one where it has none, none for a jet", () => {
+    expect(causeFlow(alder)).toBe(PISTON_FLOW);
+    expect(causeFlow(demoAircraft("cedar-j2"))).toEqual([]);
+    const thorn = demoAircraft("thorn-v12");
+    expect(causeFlow(thorn).map((item) => item.id)).toContain("coolant");
+    const found = restartBudget(ask({ aircraft: thorn, mass_kg: thorn.mass.usual_kg, configuration: cleanGlide(thorn), flow: flowFor(causeFlow(thorn), "fading") }));
+    expect(found.ok && found.value.items[0].item.symptoms).toContain("fading");
+  });
+
+  it("every symptom points to something in every check that ships", () => {
+    for (const name of ["alder-s1", "thorn-v12", "hornbeam-t2c"]) {
+      const flow = causeFlow(demoAircraft(name));
+      for (const symptom of ["sudden", "surging", "fading", "rough", "after-change"] as const) {
+        const [first] = flowFor(flow, symptom);
+        expect(first.symptoms, `${name} ${symptom}`).toContain(symptom);
+        expect(flowFor(flow, symptom).map((item) => item.id).sort()).toEqual(flow.map((item) => item.id).sort());
+      }
+    }
+  });
+
+  it("two items of one id, an item without a name, and none at all are refused", () => {
+    const [item] = PISTON_FLOW;
+    const fault = (flow: unknown[]) => AircraftDocument.safeParse({ ...alder, causeFlow: flow }).error?.issues[0].message;
+    expect(fault([item, { ...item, name: "Again" }])).toContain("same id");
+    expect(fault([{ ...item, name: " " }])).toContain("name");
+    expect(fault([])).toContain("at least one");
+  });
+});
+
+describe("chances of both kinds", () => {
+  it("each kind counts its own, 1 − (1 − p)ⁿ; without one for auxiliary power the same for both", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 99 }), fc.integer({ min: 1, max: 99 }), (windmilling, assisted) => {
+        const [p, q] = [windmilling / 100, assisted / 100];
+        const own = relightPlan(relightAsk({ chance: p, assistedChance: q }), "assisted");
+        const same = relightPlan(relightAsk({ chance: p }), "assisted");
+        const dive = relightPlan(relightAsk({ chance: p, assistedChance: q }), "windmill");
+        if (!own.ok || !same.ok || !dive.ok) throw new Error("no plan");
+        expect(own.value.chance).toBeCloseTo(1 - (1 - q) ** own.value.attempts.length, 12);
+        expect(same.value.chance).toBeCloseTo(1 - (1 - p) ** same.value.attempts.length, 12);
+        expect(dive.value.chance).toBeCloseTo(1 - (1 - p) ** dive.value.attempts.length, 12);
+      }),
+      { numRuns: 20, seed: 4 },
+    );
   });
 });

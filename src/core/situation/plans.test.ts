@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { demoSituation } from "../../../demo/read-demo";
 import { DEFAULT_DEPARTURE, DeparturePlan } from "./departure-plan";
+import { DEFAULT_LANDING, LandingPlan } from "./landing-plan";
 import { DEFAULT_RESTART, RestartPlan } from "./restart-plan";
 import { readSituation } from "./situation-document";
 import { DEFAULT_TAKE_OFF, Obstacle, TakeOffPlan } from "./take-off-plan";
@@ -13,6 +14,14 @@ describe("plans inside a situation", () => {
     if (!found.ok) throw new Error(found.issue.message);
     expect(found.value.departure.twoEngines).toEqual(DEFAULT_TAKE_OFF);
     expect(found.value.restart).toEqual(DEFAULT_RESTART);
+  });
+
+  it("situations saved before there was a landing plan, or a factor in it, open with the usual ones", () => {
+    const { landing, ...older } = demoSituation();
+    const found = readSituation(JSON.parse(JSON.stringify(older)));
+    expect(found).toMatchObject({ ok: true, value: { landing: DEFAULT_LANDING } });
+    const { ownFactor: _ownFactor, ...without } = landing;
+    expect(readSituation(JSON.parse(JSON.stringify({ ...older, landing: without })))).toMatchObject({ ok: true, value: { landing: { ownFactor: 1.67 } } });
   });
 
   it("go out and come back the same", () => {
@@ -29,6 +38,16 @@ describe("plans inside a situation", () => {
     [Obstacle, { name: "mast", distance_m: -1, height_m: 10 }, "distance_m"],
     [RestartPlan, { ...DEFAULT_RESTART, chance: 0 }, "chance"],
     [RestartPlan, { ...DEFAULT_RESTART, commit_m: 20_000 }, "commit_m"],
+    [RestartPlan, { ...DEFAULT_RESTART, assistedChance: 1 }, "assistedChance"],
+    [RestartPlan, { ...DEFAULT_RESTART, minutes: { left_s: 5, losing: "oil", school: "use" } }, "minutes.left_s"],
+    [LandingPlan, { ...DEFAULT_LANDING, ownFactor: 0.5 }, "ownFactor"],
+    [LandingPlan, { ...DEFAULT_LANDING, utc_h: 25 }, "utc_h"],
+    [LandingPlan, { ...DEFAULT_LANDING, turnFloor_m: 10 }, "turnFloor_m"],
+    [LandingPlan, { ...DEFAULT_LANDING, certain_m: 5 }, "certain_m"],
+    [LandingPlan, { ...DEFAULT_LANDING, swells: Array.from({ length: 3 }, () => DEFAULT_LANDING.swells[0]) }, "swells"],
+    [LandingPlan, { ...DEFAULT_LANDING, swells: [{ ...DEFAULT_LANDING.swells[0], height_m: 40 }] }, "swells.0.height_m"],
+    [LandingPlan, { ...DEFAULT_LANDING, ships: [{ name: " ", bearing_rad: 0, distance_m: 1 }] }, "ships.0.name"],
+    [LandingPlan, { ...DEFAULT_LANDING, call: { ...DEFAULT_LANDING.call, aboard: 1.5 } }, "call.aboard"],
     [DeparturePlan, { ...DEFAULT_DEPARTURE, requiredChance: 0.2 }, "requiredChance"],
   ])("refuse nonsense with the place and a reason", (schema, value, path) => {
     const found = schema.safeParse(value);

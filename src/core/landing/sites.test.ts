@@ -76,4 +76,41 @@ describe("choosing a place", () => {
     expect(found.error?.issues[0]).toMatchObject({ path: ["length_m"], message: expect.stringContaining("without length") });
     expect(LandingEnd.safeParse({ ...end, slope: 0.5 }).success).toBe(false);
   });
+
+  it.each([
+    ["crosswind-limit", "Skerrow 11", {}, { surface: { from_rad: 0.85, speed_mps: 9 }, layers: [] }],
+    ["crosswind", "Skerrow 11", {}, { surface: { from_rad: 0.85, speed_mps: 3 }, layers: [] }],
+    ["headwind", "Skerrow 11", {}, { surface: { from_rad: 2.41, speed_mps: 5 }, layers: [] }],
+    ["tailwind", "Skerrow 29", {}, { surface: { from_rad: 2.41, speed_mps: 5 }, layers: [] }],
+  ] as const)("names a %s on %s", (code, name, plan, wind) => {
+    expect(codes(named(ranked({ wind: { ...wind, layers: [] } }, plan), name))).toContain(code);
+  });
+
+  it("tells little height in hand, the reserve spent, and what is out of reach, each with its height", () => {
+    const site = named(ranked(), "Skerrow 29");
+    const spare_m = site.reach.path?.margin_m ?? NaN;
+    const at = (left_m: number) => named(ranked({ altitude_m: 900 - spare_m + left_m }), "Skerrow 29");
+    const told = (one: Site, code: string) => one.reasons.find((reason) => reason.code === code)?.value ?? NaN;
+    // The height itself is the path's: wind aloft makes it differ from what was taken away.
+    const [low, spent, short] = [at(40), at(-15), at(-200)];
+    expect(low.verdict).not.toBe("reserve");
+    expect(told(low, "low-arrival")).toBe(low.reach.path?.margin_m);
+    expect(spent.verdict).toBe("reserve");
+    expect(told(spent, "reserve")).toBe(-(spent.reach.path?.margin_m ?? NaN));
+    expect(short.verdict).toBe("short");
+    expect(told(short, "short")).toBe(-(short.reach.path?.margin_m ?? NaN));
+  });
+
+  it("a wet strip asks for more, never for less; more flap for less", () => {
+    const needs = (plan: Partial<typeof situation.landing>) => ranked({}, plan).sites.flatMap((site) => (site.length ? [[site.end.id, site.length.needed_m] as const] : []));
+    const dry = new Map(needs({}));
+    for (const [id, needed_m] of needs({ wet: true })) expect(needed_m, id).toBeGreaterThan(dry.get(id) ?? Infinity);
+    for (const [id, needed_m] of needs({ flap: 0 })) expect(needed_m, id).toBeGreaterThan(dry.get(id) ?? Infinity);
+  });
+
+  it("says what is wrong with the flap chosen", () => {
+    const reach = reachOf(QUESTION, null);
+    if (!reach.ok) throw new Error(reach.issue.message);
+    expect(rankSites(reach.value, QUESTION, { ...situation.landing, flap: 7 }, situation.day)).toMatchObject({ ok: false, issue: { code: "no_such_flap" } });
+  });
 });

@@ -1,13 +1,13 @@
 import { Text } from "@react-pdf/renderer";
-import { Card, CardLarge, CardRow, CardTable, cardStyles } from "@/ui/print/Card";
+import { Card, type CardLine, CardLines, CardTable, cardStyles } from "@/ui/print/Card";
 import { forPaper } from "@/ui/print/make-pdf";
 
 /** What the card says; everything is text in the user's units already. */
 export interface SpeedsCardContent {
   readonly title: string;
   readonly sub: string;
-  readonly large: readonly { readonly name: string; readonly value: string }[];
-  readonly rows: readonly { readonly name: string; readonly value: string }[];
+  readonly large: readonly CardLine[];
+  readonly rows: readonly CardLine[];
   readonly table: { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] };
   readonly caution: string;
 }
@@ -16,12 +16,7 @@ export interface SpeedsCardContent {
 export function SpeedsCardPdf({ content }: { content: SpeedsCardContent }) {
   return (
     <Card title={content.title} sub={content.sub}>
-      {content.large.map((row) => (
-        <CardLarge key={row.name} {...row} />
-      ))}
-      {content.rows.map((row) => (
-        <CardRow key={row.name} {...row} />
-      ))}
+      <CardLines large={content.large} rows={content.rows} />
       <Text style={cardStyles.head}>By altitude and mass</Text>
       <CardTable {...content.table} bold={4} />
       <Text style={{ ...cardStyles.bold, marginTop: 8 }}>{forPaper(content.caution)}</Text>

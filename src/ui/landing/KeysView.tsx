@@ -9,7 +9,7 @@ import { wrapTurn } from "@/core/quantities/angle";
 import { core } from "@/ui/core/core";
 import { useAsked } from "@/ui/core/useAsked";
 import { SliderField } from "@/ui/forms/SliderField";
-import type { Overlay } from "@/ui/map/overlay-layer";
+import type { Overlay } from "@/ui/map/overlay-extent";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { FinalProfile } from "./FinalProfile";

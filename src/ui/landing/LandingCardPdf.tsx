@@ -1,13 +1,13 @@
 import { Text, View } from "@react-pdf/renderer";
-import { Card, CardLarge, CardRow, CardTable, cardStyles } from "@/ui/print/Card";
+import { Card, type CardLine, CardLines, CardTable, cardStyles } from "@/ui/print/Card";
 import { forPaper } from "@/ui/print/make-pdf";
 
 /** What the card says; everything is text in the user's units already. */
 export interface LandingCardContent {
   readonly title: string;
   readonly sub: string;
-  readonly large: readonly { readonly name: string; readonly value: string }[];
-  readonly rows: readonly { readonly name: string; readonly value: string }[];
+  readonly large: readonly CardLine[];
+  readonly rows: readonly CardLine[];
   readonly table: { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] } | null;
   readonly listHead: string;
   readonly list: readonly { readonly when: string; readonly what: string }[];
@@ -18,12 +18,7 @@ export interface LandingCardContent {
 export function LandingCardPdf({ content }: { content: LandingCardContent }) {
   return (
     <Card title={content.title} sub={content.sub}>
-      {content.large.map((row) => (
-        <CardLarge key={row.name} {...row} />
-      ))}
-      {content.rows.map((row) => (
-        <CardRow key={row.name} {...row} />
-      ))}
+      <CardLines large={content.large} rows={content.rows} />
       {content.table && <CardTable {...content.table} bold={1} />}
       <Text style={cardStyles.head}>{content.listHead}</Text>
       {content.list.map((item) => (

@@ -8,6 +8,7 @@ import { core } from "@/ui/core/core";
 import { useAsked } from "@/ui/core/useAsked";
 import { useEngineOut } from "@/ui/engine-out/engine-out-store";
 import { ChoiceField } from "@/ui/forms/ChoiceField";
+import { TableHead } from "@/ui/shell/TableHead";
 import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
@@ -66,15 +67,7 @@ export function OneEngineView() {
         <section aria-label="Power and trim by part">
           <table className="w-full text-right text-[14px]">
             <caption className="mb-1 text-left font-semibold">Power and rudder, dead propeller {question.deadPropeller}</caption>
-            <thead className="text-[13px] text-ink2">
-              <tr>
-                {["part", "flap", "speed", "power", "rudder", "climb at full power"].map((head, i) => (
-                  <th key={head} className={`font-normal ${i === 0 ? "text-left" : "px-2"}`}>
-                    {head}
-                  </th>
-                ))}
-              </tr>
-            </thead>
+            <TableHead names={["part", "flap", "speed", "power", "rudder", "climb at full power"]} />
             <tbody>
               {parts.map((part) => (
                 <tr key={part.name} className="border-t border-rule">

@@ -20,7 +20,8 @@ import { aircraftDrag } from "./aircraft-drag";
 import { type BaseMap, baseMap, watchPointed } from "./base-map";
 import { mapPalette } from "./map-palette";
 import { fillPaths, pathsLayer } from "./paths-layer";
-import { type Overlay, fillOverlay, overlayExtent, overlayLayer } from "./overlay-layer";
+import { type Overlay, overlayExtent } from "./overlay-extent";
+import { fillOverlay, overlayLayer } from "./overlay-layer";
 import { reliefSource } from "./relief-source";
 
 interface Drawn extends BaseMap {

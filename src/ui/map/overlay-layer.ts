@@ -7,41 +7,7 @@ import VectorSource from "ol/source/Vector";
 import { Circle, Fill, Stroke, Style, Text } from "ol/style";
 import type { PlanePoint } from "@/core/earth/local-plane";
 import type { MapPalette } from "./map-palette";
-
-/** A way that a stage draws over the map besides the paths. */
-export interface OverlayLine {
-  readonly points: readonly PlanePoint[];
-  readonly colour: string;
-  readonly dashed: boolean;
-}
-
-/** A place on it with what is said there. */
-export interface OverlayMark {
-  readonly at: PlanePoint;
-  readonly label: string;
-  readonly colour: string;
-  /** Where the label stands, px from the mark. */
-  readonly offset: readonly [number, number];
-  readonly strong: boolean;
-}
-
-/** Everything within a distance of a place. */
-export interface OverlayArea {
-  readonly centre: PlanePoint;
-  readonly radius_m: number;
-  readonly label: string;
-  readonly colour: string;
-  readonly dashed: boolean;
-}
-
-/** What a stage draws over the map. */
-export interface Overlay {
-  /** Another key is looked at as a whole. */
-  readonly key: string;
-  readonly lines: readonly OverlayLine[];
-  readonly marks: readonly OverlayMark[];
-  readonly areas: readonly OverlayArea[];
-}
+import type { Overlay, OverlayArea } from "./overlay-extent";
 
 /** Sides of a drawn circle. */
 const SIDES = 96;
@@ -91,17 +57,4 @@ export function fillOverlay(layer: VectorLayer, overlay: Overlay | null): void {
     ...overlay.lines.filter((line) => line.points.length > 1).map((line) => new Feature({ geometry: new LineString(line.points.map(at)), kind: "line", colour: line.colour, dashed: line.dashed })),
     ...overlay.marks.map((mark) => new Feature({ geometry: new Point(at(mark.at)), kind: "mark", label: mark.label, colour: mark.colour, offset: mark.offset, strong: mark.strong })),
   ]);
-}
-
-/** West, south, east and north of an overlay; null when there is nothing to look at. */
-export function overlayExtent(overlay: Overlay): [number, number, number, number] | null {
-  const points = [
-    ...overlay.lines.flatMap((line) => line.points),
-    ...overlay.marks.map((mark) => mark.at),
-    ...overlay.areas.flatMap(({ centre, radius_m }) => [{ x_m: centre.x_m - radius_m, y_m: centre.y_m - radius_m }, { x_m: centre.x_m + radius_m, y_m: centre.y_m + radius_m }]),
-  ];
-  if (points.length === 0) return null;
-  const xs = points.map((point) => point.x_m);
-  const ys = points.map((point) => point.y_m);
-  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
 }

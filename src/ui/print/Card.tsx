@@ -34,7 +34,7 @@ export function Card({ title, sub, children }: { title: string; sub: string; chi
 }
 
 /** A line of a card: what, and how much. */
-export function CardRow({ name, value }: { name: string; value: string }) {
+export function CardRow({ name, value }: CardLine) {
   return (
     <View style={cardStyles.row}>
       <Text>{forPaper(name)}</Text>
@@ -44,12 +44,32 @@ export function CardRow({ name, value }: { name: string; value: string }) {
 }
 
 /** A line that is read first. */
-export function CardLarge({ name, value }: { name: string; value: string }) {
+export function CardLarge({ name, value }: CardLine) {
   return (
     <View style={cardStyles.row}>
       <Text style={cardStyles.large}>{forPaper(name)}</Text>
       <Text style={cardStyles.large}>{forPaper(value)}</Text>
     </View>
+  );
+}
+
+/** A line of a card as text in the user's units. */
+export interface CardLine {
+  readonly name: string;
+  readonly value: string;
+}
+
+/** What is read first, and the lines below it. */
+export function CardLines({ large, rows }: { large: readonly CardLine[]; rows: readonly CardLine[] }) {
+  return (
+    <>
+      {large.map((row) => (
+        <CardLarge key={row.name} {...row} />
+      ))}
+      {rows.map((row) => (
+        <CardRow key={row.name} {...row} />
+      ))}
+    </>
   );
 }
 

@@ -14,7 +14,8 @@ import { NumberField } from "@/ui/forms/NumberField";
 import { checkBy } from "@/ui/forms/fault";
 import { usePlaneOrigin } from "@/ui/landing/useReachAnswer";
 import { useReach } from "@/ui/landing/reach-store";
-import type { Overlay } from "@/ui/map/overlay-layer";
+import type { Overlay } from "@/ui/map/overlay-extent";
+import { TableHead } from "@/ui/shell/TableHead";
 import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
@@ -87,15 +88,7 @@ export function MinutesView() {
                 : `It reaches ${format("distance", best.upwind_m)} into the wind; shut down now ${format("distance", now.upwind_m)}. ${WHY[minutes.losing]}`}
             </p>
             <table className="mt-1 w-full text-right text-[14px]">
-              <thead className="text-[13px] text-ink2">
-                <tr>
-                  {["with the minutes", "speed", "stops at", "into the wind", "down the wind", "aloft for"].map((head, i) => (
-                    <th key={head} className={`font-normal ${i === 0 ? "text-left" : "px-2"}`}>
-                      {head}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
+              <TableHead names={["with the minutes", "speed", "stops at", "into the wind", "down the wind", "aloft for"]} />
               <tbody>
                 {plans.map((plan) => (
                   <tr key={plan.choice} className="border-t border-rule">

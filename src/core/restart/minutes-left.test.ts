@@ -81,4 +81,26 @@ describe("minutes left", () => {
     expect(ask({ mass_kg: 5000 })).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
     expect(RestartPlan.shape.minutes.unwrap().safeParse({ left_s: 0, losing: "oil", school: "use" }).error?.issues[0].message).toContain("has failed");
   });
+
+  it.each(["alder-s1", "rowan-r1", "thorn-v12", "larch-t2", "hornbeam-t2c", "cedar-j2"])("%s: level is flown under the never-exceed speed, climb slower than that, and all come down in the end", (name) => {
+    const found = answer({}, name);
+    const { vne_mps } = demoAircraft(name).limits;
+    expect(plan(found, "level").eas_mps).toBeLessThanOrEqual(0.9 * (vne_mps ?? Infinity) + 1e-9);
+    expect(plan(found, "climb").eas_mps).toBeLessThan(plan(found, "level").eas_mps);
+    for (const one of found.plans) {
+      expect(Object.values(one).every((value) => typeof value !== "number" || Number.isFinite(value))).toBe(true);
+      expect(one.time_s).toBeGreaterThan(plan(found, "shut-down").time_s - 1e-9);
+    }
+  });
+
+  // Common practice: a turbocharger holds its power to the critical height, an engine without one loses it as the air thins.
+  it("a turbocharged twin climbs nearly as well at 10,000 ft as low down, one without does not", () => {
+    const climbAt = (name: string, altitude_m: number) => answer({ altitude_m }, name).climb_mps;
+    expect(climbAt("hornbeam-t2c", 3048) / climbAt("hornbeam-t2c", 300)).toBeGreaterThan(0.85);
+    expect(climbAt("larch-t2", 3048) / climbAt("larch-t2", 300)).toBeLessThan(0.7);
+  });
+
+  it("a rotorcraft is told that it has no such power, before any figure", () => {
+    expect(ask({}, "hazel-h2")).toMatchObject({ ok: false, issue: { code: "no_wing_polar" } });
+  });
 });

@@ -4,7 +4,8 @@ import type { LatLon } from "@/core/earth/geodesic";
 import { type MagneticVariation, magneticVariation } from "@/core/earth/magnetic-variation";
 import { type TerrainGrid, elevationAt_m } from "@/core/earth/terrain";
 import { localPlane } from "@/core/earth/local-plane";
-import { type Reach, reachOf } from "@/core/landing/reach";
+import { type LandingChoice, type LandingQuestion, landingChoice } from "@/core/landing/landing-choice";
+import { reachOf } from "@/core/landing/reach";
 import type { ReachInput } from "@/core/landing/reach-input";
 import { reachWorking } from "@/core/landing/reach-working";
 import { type Outcome, failure } from "@/core/outcome";
@@ -30,10 +31,10 @@ const api = {
     return true;
   },
 
-  /** Every landing end ranked, with the ground height under the aircraft. */
-  reach(input: ReachInput, origin: LatLon): { outcome: Outcome<Reach>; ground_m: number | null; took_ms: number } {
+  /** Every way and place to land, the best first, with the ground height under the aircraft. */
+  landing(input: LandingQuestion, origin: LatLon): { outcome: Outcome<LandingChoice>; ground_m: number | null; took_ms: number } {
     const began = performance.now();
-    const outcome = reachOf(input, terrain, origin);
+    const outcome = landingChoice(input, terrain, origin);
     const here = terrain ? localPlane(terrain.origin).toPlane(input.position) : null;
     return { outcome, ground_m: terrain && here ? elevationAt_m(terrain, here.x_m, here.y_m) : null, took_ms: performance.now() - began };
   },

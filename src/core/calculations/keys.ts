@@ -21,6 +21,7 @@ export const keysCalculation = calculation({
       overheadFromHere_m: z.number().nullable(), abeamFromHere_m: z.number().nullable(),
       keys: z.array(z.object({ name: z.enum(["overhead", "abeam", "base", "final"]), latitude_deg: z.number(), longitude_deg: z.number(), height_m: z.number(), before_s: z.number() })),
     })),
+    advice: z.object({ kind: z.enum(["high", "overhead", "overhead-missed", "both-missed"]), side: z.enum(["left", "right"]), off_m: z.number(), overhead_m: z.number(), abeam_m: z.number() }).nullable(),
     issues: z.array(z.object({ side: z.enum(["left", "right"]), message: z.string() })),
     working: z.array(WorkingStep),
   }),
@@ -28,12 +29,13 @@ export const keysCalculation = calculation({
     const found = approachKeys(input, end, input.position);
     if (!found.ok) return found;
     const plane = localPlane(input.position);
-    const { circuits, issues } = found.value;
+    const { circuits, advice, issues } = found.value;
     return success({
       circuits: circuits.map(({ side, final_m, lengthened_m, cutHeight_m, cutSaves_m, finalTurn_rad, keys, fromHere }) => ({
         side, final_m, lengthened_m, cutHeight_m, cutSaves_m, finalTurn_rad, overheadFromHere_m: fromHere.overhead_m, abeamFromHere_m: fromHere.abeam_m,
         keys: keys.map(({ x_m, y_m, ...key }) => ({ ...plane.toLatLon({ x_m, y_m }), ...key })),
       })),
+      advice: advice && { ...advice },
       issues: [...issues],
       working: circuits.flatMap(({ side, keys, final_m, lengthened_m, cutHeight_m }): WorkingStep[] => [
         { figure: side, symbol: "final", meaning: lengthened_m > 0 ? "straight final, lengthened because the wind closes the base leg" : "straight final", formula: "", value: final_m, unit: "m", source: "situation" },

@@ -5,6 +5,7 @@ import { keyCircuit } from "../glide/key-positions";
 import { type Outcome, success } from "../outcome";
 import { wrapHalfTurn } from "../quantities/angle";
 import { approachProblem } from "./approach-problem";
+import { type HeightAdvice, heightAdvice } from "./height-advice";
 import type { LandingEnd } from "./landing-end";
 import type { ReachInput } from "./reach-input";
 
@@ -41,6 +42,8 @@ export interface KeyCircuit {
 /** Keys of both sides. */
 export interface ApproachKeys {
   readonly circuits: readonly KeyCircuit[];
+  /** What the height at hand means; null without a circuit. */
+  readonly advice: HeightAdvice | null;
   /** Why a side has none. */
   readonly issues: readonly { readonly side: "left" | "right"; readonly message: string }[];
 }
@@ -67,7 +70,7 @@ export function approachKeys(input: Omit<ReachInput, "ends">, end: LandingEnd, o
     if (circuit.ok) circuits.push(circuit.value);
     else issues.push({ side, message: circuit.issue.message });
   }
-  return success({ circuits, issues });
+  return success({ circuits, advice: heightAdvice(circuits, input.plan.reserve_m), issues });
 }
 
 /** With the planned final, or the shortest longer one that leaves a downwind as far as abeam: the wind may close the base leg. */

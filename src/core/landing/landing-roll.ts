@@ -12,9 +12,10 @@ export interface LandingBody {
   readonly k: number;
 }
 
-/** Speeds over the stall with landing flap: on the approach, at touchdown. Common practice. */
+/** Speed over the stall with landing flap on the approach. Common practice. */
 const APPROACH = 1.3;
-const TOUCHDOWN = 1.1;
+/** Speed over the stall with landing flap at touchdown. Common practice. */
+export const TOUCHDOWN = 1.1;
 /** Deceleration in the flare, of g. */
 const FLARE = 0.2;
 /** Braking by surface, of g, dry. Common practice. */

@@ -2,7 +2,7 @@ import { XMLParser } from "fast-xml-parser";
 import { beforeAll, describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
 import { cleanGlide } from "../aircraft/configuration";
-import { geodesicBetween } from "../earth/geodesic";
+import { destination, geodesicBetween } from "../earth/geodesic";
 import { localPlane } from "../earth/local-plane";
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
 import { degrees } from "../quantities/angle";
@@ -56,17 +56,17 @@ describe("landing ends", () => {
 });
 
 describe("reach", () => {
-  it("ranks runways within reach first, then sites, each by the height left, then what falls short", () => {
+  it("lists what is in reach first, by the height left, with the direction and distance of each", () => {
     const found = reach();
-    const groups = found.ends.map((end) => ({ end, unprepared: ends.find((candidate) => candidate.id === end.endId)?.unprepared ?? false }));
-    const reached = groups.filter(({ end }) => end.status === "reached");
-    expect(groups.slice(0, reached.length)).toEqual(reached);
-    expect(reached.map(({ unprepared }) => Number(unprepared))).toEqual(reached.map(({ unprepared }) => Number(unprepared)).sort());
-    for (const unprepared of [false, true]) {
-      const margins = reached.filter((group) => group.unprepared === unprepared).map(({ end }) => end.path?.margin_m ?? NaN);
-      expect(margins).toEqual([...margins].sort((a, b) => b - a));
+    const reached = found.ends.filter((end) => end.status === "reached");
+    expect(found.ends.slice(0, reached.length)).toEqual(reached);
+    const margins = reached.map((end) => end.path?.margin_m ?? NaN);
+    expect(margins).toEqual([...margins].sort((a, b) => b - a));
+    for (const { bearingTrue_rad, distance_m, endId } of found.ends) {
+      const aim = ends.find((end) => end.id === endId)?.aim ?? QUESTION.position;
+      const there = destination(QUESTION.position, bearingTrue_rad, distance_m);
+      expect([there.latitude_deg, there.longitude_deg]).toEqual([expect.closeTo(aim.latitude_deg, 9), expect.closeTo(aim.longitude_deg, 9)]);
     }
-    expect(found.ends[0].name).toBe("Skerrow 11");
   });
 
   it("gains what is gained in height when the air and wind are the same up there", () => {

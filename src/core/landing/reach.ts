@@ -1,8 +1,8 @@
-// "Which runway can I make from here?": every landing end, the best glide path to each, ranked by the height left.
-// Joins the aircraft's polar, the air, the wind and the terrain to the path search. Not here: length needed, obstacles.
+// "Which runway can I make from here?": every landing end and the best glide path to each.
+// Joins the aircraft's polar, the air, the wind and the terrain to the path search. Not here: length needed, obstacles, which one to take.
 import { type DragShare, type Polar, levelTurnLoadFactor, polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { type WindVector, windProfile } from "../air/wind";
-import type { LatLon } from "../earth/geodesic";
+import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import { type LocalPlane, localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
 import type { DescentIntegrals, IntegralsAt } from "../glide/descent-integrals";
@@ -23,6 +23,9 @@ export type ReachStatus = "reached" | "reserve" | "short" | "terrain" | "none";
 export interface EndReach {
   readonly endId: string;
   readonly name: string;
+  /** From the aircraft to the aim point: true direction and distance. */
+  readonly bearingTrue_rad: number;
+  readonly distance_m: number;
   readonly status: ReachStatus;
   readonly issue: Issue | null;
   readonly path: GlidePath | null;
@@ -39,7 +42,7 @@ export interface EndReach {
   readonly crosswind_mps: number;
 }
 
-/** The answer for all ends: runways within reach first, then surveyed sites, each by the height left; then what falls short. */
+/** The answer for all ends, what can be reached first, each by the height left. Which one to land on is chosen in `landing-choice`. */
 export interface Reach {
   readonly ends: readonly EndReach[];
   readonly polar: Polar;
@@ -86,10 +89,7 @@ export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: 
     }
     ends.push(reachEnd({ input, end, polar, best, start, plane, terrain, ...table }));
   }
-  const unprepared = new Set(input.ends.filter((end) => end.unprepared).map((end) => end.id));
-  // A field is second choice to a runway that can be reached with the reserve in hand, however much more height it leaves.
-  const kind = (end: EndReach) => (end.status === "reached" && unprepared.has(end.endId) ? 1 : 0);
-  ends.sort((a, b) => RANK[a.status] - RANK[b.status] || kind(a) - kind(b) || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity));
+  ends.sort((a, b) => RANK[a.status] - RANK[b.status] || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity));
   return success({ ends, polar, shares, best, turn });
 }
 
@@ -111,7 +111,8 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
   const ground = wind(end.elevation_m + 10);
   const along = ground.east_mps * Math.sin(heading_rad) + ground.north_mps * Math.cos(heading_rad);
   const fromLeft = ground.east_mps * Math.cos(heading_rad) - ground.north_mps * Math.sin(heading_rad);
-  const common = { endId: end.id, name: end.name, tailwind_mps: along, crosswind_mps: -fromLeft };
+  const line = geodesicBetween(input.position, end.aim);
+  const common = { endId: end.id, name: end.name, bearingTrue_rad: line.azimuthStart_rad, distance_m: line.distance_m, tailwind_mps: along, crosswind_mps: -fromLeft };
   const impossible = (issue: Issue): EndReach => ({ ...common, status: "none", issue, path: null, points: [], clearance: null, ways: [], failedWays: [], glide: null, glideCalibrated_mps: null });
 
   let problem: PathProblem = {

@@ -13,7 +13,8 @@ export function siteWorking({ figures, crosswindLimit_mps }: Sites, { end, lengt
     { figure, symbol: "V_S", meaning: `stall, flap ${figures.flapName}, equivalent`, formula: "√(2·(W/S)/(ρ0·CLmax))", value: figures.stallEas_mps, unit: "m/s", source: "aircraft document" },
     { figure: "wind", symbol: "w", meaning: "along the landing direction at 10 m, tail positive", formula: "w·u(direction)", value: reach.tailwind_mps, unit: "m/s", source: "situation" },
     { figure: "wind", symbol: "x", meaning: "across, from the right positive", formula: "", value: reach.crosswind_mps, unit: "m/s", source: "situation" },
-    { figure: "wind", symbol: "x_max", meaning: "counted on across", formula: "0.2·V_S0", value: crosswindLimit_mps, unit: "m/s", source: "14 CFR 23.233 before 2017 (memory)" },
+    { figure: "wind", symbol: "x_max", meaning: "planned with across", formula: plan.crosswindLimit_mps === null ? "max(0.2·V_S0, 15 kt)" : "", value: crosswindLimit_mps, unit: "m/s", source: plan.crosswindLimit_mps === null ? "14 CFR 23.233 before 2017 (memory); common practice" : "situation" },
+    { figure: "wind", symbol: "w_max", meaning: "planned with from behind", formula: "", value: plan.tailwindLimit_mps, unit: "m/s", source: "situation" },
   ];
   if (!length) lines.push({ figure, symbol: "–", meaning: issue?.message ?? "no length", formula: "", value: "none", unit: "", source: MODEL });
   else {

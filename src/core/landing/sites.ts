@@ -3,21 +3,30 @@
 import { airAtAltitude } from "../air/altimetry";
 import { type SunPosition, sunPosition } from "../earth/sun";
 import { type Issue, type Outcome, success } from "../outcome";
-import { RHO0 } from "../quantities/constants";
+import { G0, MPS_PER_KT, RHO0 } from "../quantities/constants";
 import { wrapHalfTurn } from "../quantities/angle";
 import type { LandingPlan } from "../situation/landing-plan";
 import type { LandingEnd } from "./landing-end";
 import { type LandingFigures, type LengthNeeded, landingFigures, lengthNeeded, trueOf_mps } from "./landing-length";
+import { TOUCHDOWN } from "./landing-roll";
 import type { Hazard } from "./places";
 import type { EndReach, Reach } from "./reach";
 import type { ReachInput } from "./reach-input";
 
-/** `fits` by the rule chosen; `tight` by computation only; `too-short`; `reserve`, `short`, `blocked` by the way there. */
-export type SiteVerdict = "fits" | "tight" | "too-short" | "reserve" | "blocked" | "short";
+/**
+ * `fits` by the rule chosen; `tight` by computation only; `reserve` fits, but the height reserve is spent on the way; `wind` has more wind
+ * from behind or across than is planned with; `too-short` by computation; `blocked` by ground on the way; `short` out of reach.
+ */
+export type SiteVerdict = "fits" | "tight" | "reserve" | "wind" | "too-short" | "blocked" | "short";
+
+/** Whether a verdict is one to land by; all others are the least bad of what there is. */
+export function isUsable(verdict: SiteVerdict): boolean {
+  return verdict === "fits" || verdict === "tight" || verdict === "reserve";
+}
 
 /** Why a place is better or worse; `value` is a length, height, speed or ratio as the code says. */
 export interface SiteReason {
-  readonly code: "runway" | "unprepared" | "spare" | "tight" | "too-short" | "does-not-stop" | "tailwind" | "headwind" | "crosswind" | "crosswind-limit" | "obstacle" | "sun" | "uphill" | "downhill" | "low-arrival" | "reserve" | "short" | "blocked" | Hazard;
+  readonly code: "runway" | "unprepared" | "spare" | "tight" | "too-short" | "does-not-stop" | "tailwind" | "tailwind-limit" | "headwind" | "crosswind" | "crosswind-limit" | "obstacle" | "sun" | "uphill" | "downhill" | "low-arrival" | "reserve" | "short" | "blocked" | Hazard;
   readonly tone: "good" | "caution" | "bad";
   readonly value: number;
 }
@@ -29,8 +38,14 @@ export interface Site {
   readonly verdict: SiteVerdict;
   readonly length: LengthNeeded | null;
   readonly issue: Issue | null;
-  /** Available less needed. */
+  /** Available less needed by the rule chosen. */
   readonly spare_m: number | null;
+  /** Available less computed without a factor; negative is a shortfall. */
+  readonly computedSpare_m: number | null;
+  /** Wind from behind or across over what is planned with, the greater; 1 is at a limit. */
+  readonly windShare: number;
+  /** Over the ground at the end of a place that is too short; null where it stops in time. */
+  readonly overrun_mps: number | null;
   readonly reasons: readonly SiteReason[];
   /** Ours, smaller is better; settles the order among equals. */
   readonly score: number;
@@ -41,32 +56,49 @@ export interface Sites {
   readonly sites: readonly Site[];
   readonly figures: LandingFigures;
   readonly sun: SunPosition | null;
-  /** Crosswind that is counted on: 0.2 V_S0. 14 CFR 23.233 before 2017 (memory). */
+  /** Crosswind that is planned with: the plan's, otherwise 15 kt or 0.2 V_S0, whichever is more. 14 CFR 23.233 before 2017 (memory); common practice. */
   readonly crosswindLimit_mps: number;
+  /** Over the ground at touchdown into the surface wind about the first place, wherever it is flat: what no place listed may be better than. */
+  readonly intoWind_mps: number;
 }
 
 /** @see Sites.crosswindLimit_mps */
 const CROSSWIND_SHARE = 0.2;
+const USUAL_CROSSWIND_MPS = 15 * MPS_PER_KT;
 /** The sun blinds when it stands this low and this near to the landing direction. Common practice. */
 const SUN_LOW_RAD = 0.35;
 const SUN_NEAR_RAD = 0.52;
 /** Arriving with less than this after the reserve is named, m. */
 const LOW_ARRIVAL_M = 60;
+/** Height in hand beyond this after the reserve is worth nothing more, m (500 ft). Common practice. */
+const USEFUL_M = 152.4;
+/** Of places that are too short, 5 kt more at the end weigh as much as 20 points of the score. Ours. */
+const OVERRUN_STEP_MPS = 5 * MPS_PER_KT;
+const POINTS_PER_STEP = 20;
+/** Stands for the speed at the end of a slope that it does not stop on, m/s. */
+const FAR_TOO_FAST_MPS = 100;
 /** Slopes below this are flat, tailwinds below this are none. */
 const FLAT = 0.005;
 const CALM_MPS = 1.5;
-const ORDER: Record<SiteVerdict, number> = { fits: 0, tight: 1, "too-short": 2, reserve: 3, blocked: 4, short: 5 };
+/** More wind than planned with, up to this share of the limits, is still better than a place that is tight. Common practice. */
+const WINDY = 1.5;
+const ORDER: Record<SiteVerdict, number> = { fits: 0, tight: 1, reserve: 2, wind: 3, "too-short": 4, blocked: 5, short: 6 };
 /** Points of the score. Ours. */
 const POINTS: Partial<Record<SiteReason["code"], number>> = {
   unprepared: 30, people: 40, "power-lines": 25, wall: 30, rough: 20, soft: 15, stock: 10, trees: 10,
-  "crosswind-limit": 20, crosswind: 8, tailwind: 15, sun: 10, obstacle: 8, "low-arrival": 15, downhill: 6, "too-short": 20,
+  "crosswind-limit": 20, crosswind: 8, "tailwind-limit": 20, tailwind: 15, sun: 10, obstacle: 8, downhill: 6, "too-short": 20, reserve: 15,
 };
+/** Points for arriving with nothing in hand, fewer towards `USEFUL_M`; for wind at twice its limit. Ours. */
+const LOW_POINTS = 40;
+const WIND_POINTS = 40;
 
 /** A place is narrow in spare length below this share of what is available. */
 const NARROW = 0.15;
 
 /**
- * Ranks places that the reach has been computed for.
+ * Ranks places that the reach has been computed for: what fits by the rule chosen within the limits of wind, prepared before surveyed, then
+ * by the score, in which height in hand counts up to what is useful. Places that do not fit follow: by the speed at their end when they
+ * are too short, by height when they cannot be reached.
  *
  * @param question - that the reach answers
  * @param day - ISO date, for the sun
@@ -77,55 +109,97 @@ export function rankSites(reach: Reach, question: ReachInput, plan: LandingPlan,
   if (!figures.ok) return figures;
   const sun = plan.utc_h === null ? null : sunPosition(question.position, day, plan.utc_h);
   const ends = new Map(question.ends.map((end) => [end.id, end]));
-  const crosswindLimit_mps = CROSSWIND_SHARE * figures.value.stallEas_mps;
+  const crosswindLimit_mps = plan.crosswindLimit_mps ?? Math.max(CROSSWIND_SHARE * figures.value.stallEas_mps, USUAL_CROSSWIND_MPS);
   const sites = reach.ends.flatMap((entry): Site[] => {
     const end = ends.get(entry.endId);
     if (!end || entry.status === "none") return [];
     const density = airAtAltitude(end.elevation_m, question.air).sigma * RHO0;
-    const length = lengthNeeded({ figures: figures.value, density, tailwind_mps: entry.tailwind_mps, end, wet: plan.wet, rule: plan.rule, ownFactor: plan.ownFactor });
+    const asked = { figures: figures.value, density, tailwind_mps: entry.tailwind_mps, end, wet: plan.wet, ownFactor: plan.ownFactor };
+    const length = lengthNeeded({ ...asked, rule: plan.rule });
+    const plain = lengthNeeded({ ...asked, rule: "computed" });
     const spare_m = length.ok ? end.length_m - length.value.needed_m : null;
-    const verdict = verdictOf(entry, end, length.ok ? length.value : null);
-    const reasons = reasonsOf({ entry, end, length, spare_m, verdict, sun, crosswindLimit_mps: trueOf_mps(crosswindLimit_mps, density) });
+    const computedSpare_m = plain.ok ? end.length_m - plain.value.computed_m : null;
+    // Of what is planned with: 1 at the limit of wind from behind or across, whichever is nearer.
+    const windShare = Math.max(shareOf(entry.tailwind_mps, plan.tailwindLimit_mps), shareOf(Math.abs(entry.crosswind_mps), crosswindLimit_mps));
+    const verdict = verdictOf(entry, spare_m, computedSpare_m, windShare);
+    const reasons = reasonsOf({ entry, end, spare_m, computedSpare_m, verdict, sun, crosswindLimit_mps, tailwindLimit_mps: plan.tailwindLimit_mps });
     const points = reasons.reduce((sum, reason) => sum + (POINTS[reason.code] ?? 0), 0);
-    // Little room in length counts up to 20 points, as it shrinks from 15 % to none.
+    // Little room in length counts up to 20 points, as it shrinks from 15 % to none; little height in hand likewise.
     const narrow = spare_m === null ? 0 : 20 * Math.min(Math.max(1 - spare_m / (NARROW * end.length_m), 0), 1);
-    return [{ end, reach: entry, verdict, length: length.ok ? length.value : null, issue: length.ok ? null : length.issue, spare_m, reasons, score: points + narrow }];
+    const low = LOW_POINTS * (1 - Math.min(Math.max(entry.path?.margin_m ?? 0, 0), USEFUL_M) / USEFUL_M);
+    const windy = WIND_POINTS * Math.max(windShare - 1, 0);
+    return [{
+      end, reach: entry, verdict, length: length.ok ? length.value : null, issue: length.ok ? null : length.issue, spare_m, computedSpare_m, windShare,
+      overrun_mps: plain.ok ? overrunSpeed_mps(plain.value, end.length_m) : null, reasons, score: points + narrow + low + windy,
+    }];
   });
-  sites.sort((a, b) => ORDER[a.verdict] - ORDER[b.verdict] || a.score - b.score || (b.reach.path?.margin_m ?? -Infinity) - (a.reach.path?.margin_m ?? -Infinity));
-  return success({ sites, figures: figures.value, sun, crosswindLimit_mps });
+  sites.sort(byRank);
+  // The wind of the first place stands for the ground about: it is what a landing there is judged by.
+  const [first] = sites;
+  const density = airAtAltitude(first?.end.elevation_m ?? 0, question.air).sigma * RHO0;
+  const wind_mps = first ? Math.hypot(first.reach.tailwind_mps, first.reach.crosswind_mps) : 0;
+  const intoWind_mps = Math.max(TOUCHDOWN * trueOf_mps(figures.value.stallEas_mps, density) - wind_mps, 0);
+  return success({ sites, figures: figures.value, sun, crosswindLimit_mps, intoWind_mps });
 }
 
-function verdictOf(entry: EndReach, end: LandingEnd, length: LengthNeeded | null): SiteVerdict {
-  if (entry.status === "short" || entry.status === "none") return "short";
-  if (entry.status === "terrain") return "blocked";
-  if (entry.status === "reserve") return "reserve";
-  if (!length || length.computed_m > end.length_m) return "too-short";
-  return length.needed_m <= end.length_m ? "fits" : "tight";
+function byRank(a: Site, b: Site): number {
+  const order = ({ verdict, windShare, spare_m }: Site) => (verdict === "wind" && windShare <= WINDY && spare_m !== null && spare_m >= 0 ? ORDER.fits + 0.5 : ORDER[verdict]);
+  const verdict = order(a) - order(b);
+  if (verdict !== 0) return verdict;
+  const margin = (site: Site) => site.reach.path?.margin_m ?? -Infinity;
+  if (a.verdict === "short" || a.verdict === "blocked") return margin(b) - margin(a);
+  // Where it does not stop both ways, nothing separates them but what else speaks against them.
+  const overrun = (site: Site) => (site.overrun_mps ?? FAR_TOO_FAST_MPS) / OVERRUN_STEP_MPS + site.score / POINTS_PER_STEP;
+  if (a.verdict === "too-short") return overrun(a) - overrun(b);
+  return Number(a.end.unprepared) - Number(b.end.unprepared) || a.score - b.score || (b.spare_m ?? 0) - (a.spare_m ?? 0);
+}
+
+/** Wind over its limit; a limit of none is passed by anything that is not calm. */
+function shareOf(wind_mps: number, limit_mps: number): number {
+  return limit_mps > CALM_MPS ? wind_mps / limit_mps : wind_mps > CALM_MPS ? 1 + wind_mps / CALM_MPS : 0;
+}
+
+/** Ground speed at the end of a place that is too short, √(Vg² − 2·N·g·room); null when it stops before. */
+function overrunSpeed_mps({ computed_m, air_m, flare_m, braking, touchdownGroundSpeed_mps }: LengthNeeded, length_m: number): number | null {
+  if (computed_m <= length_m) return null;
+  const room_m = Math.max(length_m - air_m - flare_m, 0);
+  return Math.sqrt(Math.max(touchdownGroundSpeed_mps ** 2 - 2 * braking * G0 * room_m, 0));
+}
+
+function verdictOf({ status }: EndReach, spare_m: number | null, computedSpare_m: number | null, windShare: number): SiteVerdict {
+  if (status === "short" || status === "none") return "short";
+  if (status === "terrain") return "blocked";
+  if (computedSpare_m === null || computedSpare_m < 0) return "too-short";
+  if (windShare > 1) return "wind";
+  if (status === "reserve") return "reserve";
+  return spare_m !== null && spare_m >= 0 ? "fits" : "tight";
 }
 
 interface Told {
   entry: EndReach;
   end: LandingEnd;
-  length: Outcome<LengthNeeded>;
   spare_m: number | null;
+  computedSpare_m: number | null;
   verdict: SiteVerdict;
   sun: SunPosition | null;
   crosswindLimit_mps: number;
+  tailwindLimit_mps: number;
 }
 
-function reasonsOf({ entry, end, length, spare_m, verdict, sun, crosswindLimit_mps }: Told): SiteReason[] {
+function reasonsOf({ entry, end, spare_m, computedSpare_m, verdict, sun, crosswindLimit_mps, tailwindLimit_mps }: Told): SiteReason[] {
   const reasons: SiteReason[] = [];
   const say = (code: SiteReason["code"], tone: SiteReason["tone"], value = 0) => reasons.push({ code, tone, value });
   const margin_m = entry.path?.margin_m ?? 0;
-  if (verdict === "short" || verdict === "reserve") say(verdict, "bad", -margin_m);
+  if (entry.status === "short" || entry.status === "reserve") say(entry.status, "bad", -margin_m);
   if (verdict === "blocked") say("blocked", "bad", -(entry.clearance?.least_m ?? 0));
   if (end.unprepared) say("unprepared", "caution");
   else say("runway", "good");
-  if (!length.ok) say("does-not-stop", "bad");
-  else if (length.value.computed_m > end.length_m) say("too-short", "bad", length.value.computed_m - end.length_m);
-  else if ((spare_m ?? 0) < 0) say("tight", "caution", end.length_m - length.value.computed_m);
-  else say("spare", "good", spare_m ?? 0);
-  if (entry.tailwind_mps > CALM_MPS) say("tailwind", "caution", entry.tailwind_mps);
+  if (computedSpare_m === null) say("does-not-stop", "bad");
+  else if (computedSpare_m < 0) say("too-short", "bad", -computedSpare_m);
+  else if (spare_m === null || spare_m < 0) say("tight", "caution", computedSpare_m);
+  else say("spare", "good", spare_m);
+  if (entry.tailwind_mps > Math.max(tailwindLimit_mps, CALM_MPS)) say("tailwind-limit", "bad", entry.tailwind_mps);
+  else if (entry.tailwind_mps > CALM_MPS) say("tailwind", "caution", entry.tailwind_mps);
   else if (entry.tailwind_mps < -CALM_MPS) say("headwind", "good", -entry.tailwind_mps);
   const across = Math.abs(entry.crosswind_mps);
   if (across > crosswindLimit_mps) say("crosswind-limit", "caution", across);
@@ -134,7 +208,7 @@ function reasonsOf({ entry, end, length, spare_m, verdict, sun, crosswindLimit_m
   if (end.slope > FLAT) say("uphill", "good", end.slope);
   if (end.slope < -FLAT) say("downhill", "caution", end.slope);
   if (sun && sun.elevation_rad > 0 && sun.elevation_rad < SUN_LOW_RAD && Math.abs(wrapHalfTurn(sun.azimuth_rad - end.headingTrue_rad)) < SUN_NEAR_RAD) say("sun", "caution", sun.elevation_rad);
-  if (verdict === "fits" || verdict === "tight") if (margin_m < LOW_ARRIVAL_M) say("low-arrival", "caution", margin_m);
+  if (entry.status === "reached" && margin_m < LOW_ARRIVAL_M) say("low-arrival", "caution", margin_m);
   for (const hazard of end.hazards) say(hazard, hazard === "people" || hazard === "power-lines" || hazard === "wall" ? "bad" : "caution");
   return reasons;
 }

@@ -28,3 +28,8 @@ export function wrapHalfTurn(angle_rad: number): number {
 export function threeFigures(angle_rad: number): string {
   return String(Math.round(degrees(wrapTurn(angle_rad))) % 360 || 360).padStart(3, "0");
 }
+
+/** Where something lies as on a clock face, 12 ahead: 1 to 12. */
+export function oClock(bearing_rad: number, heading_rad: number): number {
+  return Math.round((wrapTurn(bearing_rad - heading_rad) * 6) / Math.PI) % 12 || 12;
+}

@@ -109,9 +109,16 @@ export function formatNumber(value: number, digits = 0, step = 1): string {
   return `${negative ? "−" : ""}${grouped}${fraction ? `.${fraction}` : ""}`;
 }
 
+/** How a figure is rounded: margins down, shortfalls up, everything else to the nearest. */
+export type Rounding = "nearest" | "down" | "up";
+
 /** SI value in the chosen unit, rounded, with the unit after a space that does not break: "1 620 ft". */
-export function formatSi(kind: QuantityKind, name: string, si: number): string {
+export function formatSi(kind: QuantityKind, name: string, si: number, rounding: Rounding = "nearest"): string {
   const unit = unitOf(kind, name);
-  const number = formatNumber(fromSi(kind, name, si), unit.digits, unit.step);
+  const step = unit.step ?? 10 ** -unit.digits;
+  // A millionth of a step forgives the conversion: 500 ft in metres are 500 ft again.
+  const steps = fromSi(kind, name, si) / step;
+  const value = rounding === "nearest" ? fromSi(kind, name, si) : (rounding === "down" ? Math.floor(steps + 1e-6) : Math.ceil(steps - 1e-6)) * step;
+  const number = formatNumber(value, unit.digits, unit.step);
   return `${unit.plain ? number.replace("\u202f", "") : number}\u00a0${unit.label}`;
 }

@@ -11,6 +11,8 @@ export const DeparturePlan = z.object({
   intersection_m: range(0, 6000, "An intersection lies 0 to 6,000 m along the runway."),
   /** Index into the aircraft's flaps; null takes its take-off flap. */
   flap: z.int().min(0).max(7).nullable(),
+  /** Index into the aircraft's flaps for the landing after the turn back; null takes its landing flap. */
+  landingFlap: z.int().min(0).max(7).nullable().default(null),
   /** Climb speed, equivalent; null takes the handbook's V_Y. */
   climb_mps: range(10, 200, "A climb speed is 20 to 390 kt.").nullable(),
   /** Height of an early turn crosswind; null climbs straight out. */
@@ -37,7 +39,7 @@ export type DeparturePlan = z.infer<typeof DeparturePlan>;
 
 /** What a departure starts from; fixed heights and margins are common practice. */
 export const DEFAULT_DEPARTURE: DeparturePlan = {
-  endId: null, intersection_m: 0, flap: null, climb_mps: null, crosswind: null,
+  endId: null, intersection_m: 0, flap: null, landingFlap: null, climb_mps: null, crosswind: null,
   reaction: "hands-off", bank_rad: null, practisedBank_rad: 0.7854, stallMargin: 1.1,
   requiredChance: 0.9, school: "higher", fixedAhead_m: 152.4, fixedConsider_m: 304.8, hardDeck_m: 914.4, twoEngines: DEFAULT_TAKE_OFF,
 };

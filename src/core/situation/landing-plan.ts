@@ -54,6 +54,10 @@ export const LandingPlan = z.object({
   rule: LengthRule,
   /** What the user's own authority or operator multiplies by, for the rule of that name. */
   ownFactor: range(1, 3, "A factor on landing distance is 1 to 3.").default(1.67),
+  /** Most wind from behind that a landing is planned with. */
+  tailwindLimit_mps: range(0, 15, "A tailwind limit is 0 to 29 kt; 10 kt is usual.").default(5.14444),
+  /** Most wind from the side; null takes 15 kt or 0.2 V_S0, whichever is more. */
+  crosswindLimit_mps: range(0, 30, "A crosswind limit is 0 to 58 kt.").nullable().default(null),
   /** Time of day for the sun, UTC; null leaves the sun out. */
   utc_h: range(0, 24, "A time of day is 0 to 24 h UTC.").nullable(),
   allowed: z.array(LossAction).max(7),
@@ -63,6 +67,8 @@ export const LandingPlan = z.object({
   certain_m: range(15, 600, "Certain is 50 to 1,970 ft above the landing place."),
   /** Schools of one-engine approach. */
   gear: z.enum(["late", "usual"]),
+  /** Retractable gear is left up on touchdown. */
+  wheelsUp: z.boolean().default(false),
   /** Stopping: load in g that is counted on when something solid is met. */
   stopping: range(0.05, 30, "A mean deceleration is 0.05 to 30 g."),
   swells: z.array(Swell).max(2, "Two systems of swell at most: the primary and one across it."),
@@ -72,11 +78,11 @@ export const LandingPlan = z.object({
 /** @see LandingPlan */
 export type LandingPlan = z.infer<typeof LandingPlan>;
 
-/** What a landing plan starts from; floors and heights are common practice. */
+/** What a landing plan starts from; floors, heights and 10 kt of tailwind are common practice. */
 export const DEFAULT_LANDING: LandingPlan = {
-  flap: null, wet: false, rule: "factor", ownFactor: 1.67, utc_h: null,
+  flap: null, wet: false, rule: "factor", ownFactor: 1.67, tailwindLimit_mps: 5.14444, crosswindLimit_mps: null, utc_h: null,
   allowed: ["turn", "s-turns", "slip", "flap", "gear", "last-flap"], turnFloor_m: 304.8, certain_m: 91.44,
-  gear: "late", stopping: 0.3,
+  gear: "late", wheelsUp: false, stopping: 0.3,
   swells: [{ height_m: 2, period_s: 10, from_rad: 3.92699 }], ships: [],
   call: { callSign: "Alder Two Seven", aboard: 2, endurance_s: 7200, nature: "engine-failure", to: "all", degree: "distress" },
 };

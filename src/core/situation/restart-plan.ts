@@ -6,6 +6,8 @@ const Chance = z.number("A chance is a number.").min(0.01, "The chance of one at
 export const RestartPlan = z.object({
   /** Above the sea; null takes it from the landing that is planned. */
   commit_m: z.number().min(-430, "A commit height is −1,410 to 49,000 ft above the sea.").max(15_000, "A commit height is −1,410 to 49,000 ft above the sea.").nullable(),
+  /** With two engines: which of them has stopped. */
+  stopped: z.enum(["left", "right", "both"]).default("left"),
   symptom: z.enum(["sudden", "surging", "fading", "rough", "after-change"]).nullable(),
   /** Chance of one attempt to light a jet again, as the pilot judges it: windmilling, and with auxiliary power. */
   chance: Chance,
@@ -23,4 +25,4 @@ export const RestartPlan = z.object({
 export type RestartPlan = z.infer<typeof RestartPlan>;
 
 /** What a restart starts from. */
-export const DEFAULT_RESTART: RestartPlan = { commit_m: null, symptom: null, chance: 0.4, assistedChance: 0.4, minutes: { left_s: 300, losing: "oil", school: "use" } };
+export const DEFAULT_RESTART: RestartPlan = { commit_m: null, stopped: "left", symptom: null, chance: 0.4, assistedChance: 0.4, minutes: { left_s: 300, losing: "oil", school: "use" } };

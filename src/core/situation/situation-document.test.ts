@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { demoSituation } from "../../../demo/read-demo";
 import { DEFAULT_DEPARTURE } from "./departure-plan";
+import { DEFAULT_ONE_ENGINE } from "./one-engine-plan";
 import { readSituation } from "./situation-document";
 
 const DEMO = demoSituation();
@@ -12,7 +13,7 @@ describe("situation document", () => {
   });
 
   it.each([
-    [{ ...DEMO, version: 3 }, "future_version", "version"],
+    [{ ...DEMO, version: 4 }, "future_version", "version"],
     [{ ...DEMO, schema: "something/else" }, "situation_invalid", "schema"],
     [null, "situation_invalid", "schema"],
     ["text", "situation_invalid", "schema"],
@@ -31,6 +32,15 @@ describe("situation document", () => {
     const { departure, ...rest } = DEMO;
     expect(departure).toEqual(DEFAULT_DEPARTURE);
     expect(readSituation({ ...rest, version: 1 })).toEqual({ ok: true, value: DEMO });
+  });
+
+  it("brings version 2 up to date: which engine has stopped, what one engine must do, the tailwind limit", () => {
+    const { oneEngine, restart, landing, ...rest } = DEMO;
+    const { stopped, ...oldRestart } = restart;
+    const { tailwindLimit_mps, crosswindLimit_mps, wheelsUp, ...oldLanding } = landing;
+    expect([oneEngine, stopped, wheelsUp, crosswindLimit_mps]).toEqual([DEFAULT_ONE_ENGINE, "left", false, null]);
+    expect(tailwindLimit_mps).toBeCloseTo((10 * 1852) / 3600, 4);
+    expect(readSituation({ ...rest, restart: oldRestart, landing: oldLanding, version: 2 })).toEqual({ ok: true, value: DEMO });
   });
 
   it("says in words what would be right", () => {

@@ -5,6 +5,7 @@ import { WindColumn } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
 import { DEFAULT_DEPARTURE, DeparturePlan } from "./departure-plan";
 import { DEFAULT_LANDING, LandingPlan } from "./landing-plan";
+import { DEFAULT_ONE_ENGINE, OneEnginePlan } from "./one-engine-plan";
 import { DEFAULT_RESTART, RestartPlan } from "./restart-plan";
 import { failure, issuesOf, success, type Outcome } from "../outcome";
 
@@ -34,10 +35,10 @@ export const ApproachPlan = z.object({
 /** @see ApproachPlan */
 export type ApproachPlan = z.infer<typeof ApproachPlan>;
 
-/** The document, version 2. Version 1 had no departure. */
+/** The document, version 3. Version 1 had no departure; version 2 did not say which engine has stopped nor what one engine must do. */
 export const SituationDocument = z.object({
   schema: z.literal("utrimax/situation"),
-  version: z.literal(2),
+  version: z.literal(3),
   name: z.string().trim().min(1, "A situation needs a name.").max(80, "At most 80 characters."),
   aircraftId: z.string().min(1).max(64),
   mass_kg: range(50, 700_000, "A mass is between 50 kg and 700 t."),
@@ -59,6 +60,7 @@ export const SituationDocument = z.object({
   departure: DeparturePlan,
   restart: RestartPlan.default(DEFAULT_RESTART),
   landing: LandingPlan.default(DEFAULT_LANDING),
+  oneEngine: OneEnginePlan.default(DEFAULT_ONE_ENGINE),
   terrainId: z.string().max(64).nullable(),
   /** The day, for magnetic variation: ISO date. */
   day: z.iso.date("A day is written 2026-11-24."),
@@ -69,8 +71,10 @@ export type SituationDocument = z.infer<typeof SituationDocument>;
 
 /** The present version of a document of any earlier one; what is no such document is handed on as it is. */
 function upgraded(value: unknown): unknown {
-  const old = z.looseObject({ schema: z.literal("utrimax/situation"), version: z.literal(1) }).safeParse(value);
-  return old.success ? { ...old.data, version: 2, departure: DEFAULT_DEPARTURE } : value;
+  const old = z.looseObject({ schema: z.literal("utrimax/situation"), version: z.union([z.literal(1), z.literal(2)]) }).safeParse(value);
+  if (!old.success) return value;
+  // What version 3 added has its default in the schema.
+  return { ...(old.data.version === 1 ? { departure: DEFAULT_DEPARTURE } : {}), ...old.data, version: 3 };
 }
 
 /** A document of this or an earlier version, brought up to this one. */
@@ -84,7 +88,7 @@ export const SituationOfAnyVersion = z.preprocess(upgraded, SituationDocument);
 export function readSituation(value: unknown): Outcome<SituationDocument> {
   const head = z.object({ schema: z.literal("utrimax/situation"), version: z.number() }).safeParse(value);
   if (!head.success) return failure("situation_invalid", "This is not a Utrimax situation.", "schema");
-  if (head.data.version > 2) return failure("future_version", `This situation was saved by a later Utrimax (version ${head.data.version}); this one reads version 2. Nothing was changed.`, "version");
+  if (head.data.version > 3) return failure("future_version", `This situation was saved by a later Utrimax (version ${head.data.version}); this one reads version 3. Nothing was changed.`, "version");
   const parsed = SituationOfAnyVersion.safeParse(value);
   if (parsed.success) return success(parsed.data);
   const [first] = issuesOf(parsed.error);

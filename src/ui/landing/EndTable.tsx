@@ -2,14 +2,20 @@
 import { useEffect, useMemo, useRef } from "react";
 import type { LandingEnd } from "@/core/landing/landing-end";
 import type { EndReach } from "@/core/landing/reach";
+import type { SiteVerdict } from "@/core/landing/sites";
 import { assertNever } from "@/core/outcome";
+import { oClock, threeFigures } from "@/core/quantities/angle";
 import { formatClock } from "@/core/quantities/clock";
 import { fromSi } from "@/core/quantities/units";
 import { useLandingEnds } from "@/ui/shell/library";
 import { useFormat, useUnits } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { STATUS_TONE, formatMargin } from "./margin";
+import { useSituation } from "@/ui/situation/situation-store";
+import { useVariation } from "@/ui/situation/useVariation";
 import { shownEnd, useReach } from "./reach-store";
+import { VERDICT_WORDS } from "./site-words";
+import { useSites } from "./useSites";
 import { wayInWords } from "./way";
 
 /** Shortfalls up to this are listed however little height there is, m (about 2,000 ft). */
@@ -30,6 +36,12 @@ export function EndTable() {
   const pin = useReach((state) => state.pin);
   const all = useLandingEnds();
   const strips = useMemo(() => new Map(all.map((end) => [end.id, end])), [all]);
+  const sites = useSites();
+  const verdicts = useMemo(() => new Map(sites?.sites.map((site) => [site.end.id, site.verdict])), [sites]);
+  const heading_rad = useSituation((state) => state.current.heading_rad);
+  const variation_rad = useVariation()?.variation_rad ?? null;
+  const format = useFormat();
+  const whereShort = ({ bearingTrue_rad, distance_m }: EndReach) => `${oClock(bearingTrue_rad, heading_rad)} h${variation_rad === null ? "" : ` ${threeFigures(bearingTrue_rad - variation_rad)}°`} ${format("distance", distance_m)}`;
   const list = useMemo(() => (ends ?? []).filter(nearEnough), [ends]);
   const current = useRef<HTMLTableRowElement>(null);
   const shownId = shown?.endId;
@@ -40,7 +52,7 @@ export function EndTable() {
   if (list.length === 0) return <p className="p-4">No landing place is near enough to be worth a path. Move the aircraft, or add a site.</p>;
   return (
     <table className="w-full text-[13px]">
-      <caption className="sr-only">Landing ends: runways within reach first, then surveyed sites, each by the height left</caption>
+      <caption className="sr-only">Landing ends in the order of the places to land on: what fits in today’s wind first, prepared before surveyed, then by the height left; last what is out of reach</caption>
       <thead className="sticky top-0 z-10 bg-sheet">
         <tr className="text-right text-[13px] text-ink2">
           <th className="px-3 py-1.5 text-left font-normal">Landing end</th>
@@ -54,19 +66,24 @@ export function EndTable() {
             </abbr>
           </th>
           <th className={`px-1.5 font-normal ${WIDE_ONLY}`}>strip</th>
+          <th className="px-1.5 text-left font-normal">
+            <abbr className="no-underline" title="Clock position from the nose, magnetic bearing, distance to the aim point">
+              lies
+            </abbr>
+          </th>
           <th className="px-3 text-left font-normal">way</th>
         </tr>
       </thead>
       <tbody>
         {list.map((end) => (
-          <EndRow key={end.endId} end={end} strip={strips.get(end.endId)} current={end.endId === shownId} rowRef={end.endId === shownId ? current : undefined} onPin={() => pin(end.endId)} />
+          <EndRow key={end.endId} end={end} strip={strips.get(end.endId)} verdict={verdicts.get(end.endId)} lies={whereShort(end)} current={end.endId === shownId} rowRef={end.endId === shownId ? current : undefined} onPin={() => pin(end.endId)} />
         ))}
       </tbody>
     </table>
   );
 }
 
-function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: LandingEnd | undefined; current: boolean; rowRef?: React.Ref<HTMLTableRowElement>; onPin: () => void }) {
+function EndRow({ end, strip, verdict, lies, current, rowRef, onPin }: { end: EndReach; strip: LandingEnd | undefined; verdict: SiteVerdict | undefined; lies: string; current: boolean; rowRef?: React.Ref<HTMLTableRowElement>; onPin: () => void }) {
   const format = useFormat();
   const speedUnit = useUnits((state) => state.units.speed);
   const { path } = end;
@@ -82,7 +99,7 @@ function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: 
       </th>
       <td className="px-1.5 whitespace-nowrap">
         {path ? (
-          <Figure title={`What is left, ${end.name}`} figure="margin" source={{ endId: end.endId }} className={STATUS_TONE[end.status]}>
+          <Figure title={`What is left, ${end.name}`} figure="margin" source={{ endId: end.endId }} className={verdict ? VERDICT_WORDS[verdict].tone : STATUS_TONE[end.status]}>
             {formatMargin(path.margin_m, format)}
           </Figure>
         ) : (
@@ -112,12 +129,14 @@ function EndRow({ end, strip, current, rowRef, onPin }: { end: EndReach; strip: 
         </Figure>
       </td>
       <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{strip && `${format("length", strip.length_m)} ${strip.surface}`}</td>
-      <td className="px-3 text-left">{saying(end)}</td>
+      <td className="num px-1.5 text-left whitespace-nowrap">{lies}</td>
+      <td className="px-3 text-left">{saying(end, verdict)}</td>
     </tr>
   );
 }
 
-function saying(end: EndReach): string {
+function saying(end: EndReach, verdict: SiteVerdict | undefined): string {
+  if (verdict === "too-short" || verdict === "wind") return `${VERDICT_WORDS[verdict].text}: ${wayInWords(end)}`;
   switch (end.status) {
     case "reached":
       return wayInWords(end);

@@ -4,6 +4,7 @@ import { Slider } from "radix-ui";
 import { useCallback, useMemo } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import type { ApproachKeys, KeyCircuit } from "@/core/landing/approach-keys";
+import { isUsable } from "@/core/landing/sites";
 import { loseHeight } from "@/core/landing/lose-height";
 import { wrapTurn } from "@/core/quantities/angle";
 import { core } from "@/ui/core/core";
@@ -43,7 +44,7 @@ export function KeysView({ onLose }: { onLose: () => void }) {
   const { circuits, issues } = keys.value;
   const circuit = circuits.find((candidate) => candidate.side === side) ?? circuits[0];
   const source = { calculation: { name: "keys", input: { ...question, end } } };
-  const site = sites?.ok ? sites.value.sites.find((candidate) => candidate.end.id === end.id) : undefined;
+  const site = sites?.sites.find((candidate) => candidate.end.id === end.id);
   return (
     <div className="grid min-h-0 grid-rows-[minmax(180px,1fr)_auto_auto_auto]">
       <ReachMap overlay={overlay} paths={false} />
@@ -177,7 +178,7 @@ function Action({ circuit, onLose }: { circuit: KeyCircuit; onLose: () => void }
     );
   }, [end, origin, question, x_m, y_m, track_rad, height_m, elevation_m]);
   const way = useAsked(low ? ask : null);
-  const others = useReach((state) => state.answer?.reach?.ends.filter((entry) => entry.status === "reached" && entry.endId !== shownEnd(state)?.endId).length ?? 0);
+  const others = useReach((state) => state.answer?.sites?.sites.filter((site) => isUsable(site.verdict) && site.end.id !== shownEnd(state)?.endId).length ?? 0);
   if (!place) return null;
   if (deviation_m > AS_PLANNED_M) {
     const plan = lose && height_m > deviation_m ? loseHeight(lose) : null;

@@ -6,8 +6,6 @@ import { HeightLedger } from "@/ui/ledger/HeightLedger";
 import { useHeight } from "@/ui/ledger/useHeight";
 import { StageTabList, StageView } from "@/ui/shell/StageTabs";
 import { useAircraft } from "@/ui/shell/library";
-import { useSituation } from "@/ui/situation/situation-store";
-import { useFormat } from "@/ui/units/units-store";
 import { CallView } from "./CallView";
 import { Decision } from "./Decision";
 import { DitchingView } from "./DitchingView";
@@ -108,22 +106,8 @@ function PathAccount() {
         {end && !end.path && <p className="text-brick">{end.issue?.message}</p>}
         {answer?.issue && <p role="alert" className="text-brick">{answer.issue.message}</p>}
         {!answer && <p className="text-ink2">Computing …</p>}
-        <UnderGround />
       </div>
       {end && answer?.reach && <Decision end={end} reach={answer.reach} />}
     </>
-  );
-}
-
-/** Says when the aircraft has been put into a hill. */
-function UnderGround() {
-  const ground_m = useReach((state) => state.answer?.ground_m ?? null);
-  const altitude_m = useSituation((state) => state.current.altitude_m);
-  const format = useFormat();
-  if (ground_m === null || altitude_m >= ground_m) return null;
-  return (
-    <p role="alert" className="mt-2 font-semibold text-brick">
-      The ground here is at {format("height", ground_m)}: the aircraft would be {format("height", ground_m - altitude_m)} under it.
-    </p>
   );
 }

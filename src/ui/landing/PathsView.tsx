@@ -1,5 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
+import { isUsable } from "@/core/landing/sites";
 import { EndTable } from "./EndTable";
 import { useReach } from "./reach-store";
 
@@ -7,13 +8,13 @@ const ReachMap = dynamic(() => import("@/ui/map/ReachMap").then((module) => modu
 
 /** Map and ranking of the ways to every landing end. */
 export function PathsView() {
-  const reached = useReach((state) => state.answer?.reach?.ends.filter((candidate) => candidate.status === "reached").length);
+  const reached = useReach((state) => state.answer?.sites?.sites.filter((site) => isUsable(site.verdict)).length);
   return (
     <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_minmax(120px,27%)]">
       <ReachMap />
       <div className="min-h-0 overflow-auto border-t border-rule bg-sheet" tabIndex={0} role="region" aria-label="Ranking">
         <EndTable />
-        {reached !== undefined && <p className="sr-only">{reached === 0 ? "none within reach" : `${reached} within reach`}</p>}
+        {reached !== undefined && <p className="sr-only">{reached === 0 ? "no place in reach fits" : `${reached} in reach that fit`}</p>}
       </div>
     </div>
   );

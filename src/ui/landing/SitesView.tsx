@@ -1,19 +1,22 @@
 "use client";
 import { Fragment, useState } from "react";
 import type { Site } from "@/core/landing/sites";
-import { degrees } from "@/core/quantities/angle";
+import { degrees, threeFigures } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { LandingPlan } from "@/core/situation/landing-plan";
 import { CheckField } from "@/ui/forms/CheckField";
 import { ChoiceField } from "@/ui/forms/ChoiceField";
 import { NumberField } from "@/ui/forms/NumberField";
+import { QuantityField } from "@/ui/forms/QuantityField";
 import { checkBy } from "@/ui/forms/fault";
 import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import type { WorkingSource } from "@/ui/working/working-store";
+import { useVariation } from "@/ui/situation/useVariation";
 import { NoAnswer } from "./NoAnswer";
+import { whereInWords } from "./landing-words";
 import { formatMargin } from "./margin";
 import { shownEnd, useReach } from "./reach-store";
 import { RULES, VERDICT_WORDS, reasonInWords } from "./site-words";
@@ -23,28 +26,30 @@ import { useSites } from "./useSites";
 
 const TONE = { good: "text-ink2", caution: "text-ochre", bad: "text-brick" } as const;
 const factorCheck = checkBy(LandingPlan.shape.ownFactor.unwrap());
+const tailwindCheck = checkBy(LandingPlan.shape.tailwindLimit_mps.unwrap());
+const crosswindCheck = checkBy(LandingPlan.shape.crosswindLimit_mps.unwrap().unwrap());
 const hourCheck = checkBy(LandingPlan.shape.utc_h.unwrap());
 /** Places that fall short by more than this much of what there is are not listed. */
 const NEAR_SHARE = 1;
 
 /** Which place is the one to land on: length, wind, obstacles, people, sun, with the reasons; one pinned, two compared. */
 export function SitesView() {
-  const outcome = useSites();
+  const ranked = useSites();
   const question = useReachQuestion();
   const [plan, set] = useLandingPlan();
-  const day = useSituation((state) => state.current.day);
   const { document } = useAircraft();
   const shown = useReach(shownEnd);
   const pin = useReach((state) => state.pin);
+  const heading_rad = useSituation((state) => state.current.heading_rad);
+  const variation = useVariation();
   const [compared, setCompared] = useState<readonly string[]>([]);
   const format = useFormat();
-  if (!outcome) return <NoAnswer />;
-  if (!outcome.ok) return <p role="alert" className="p-4 text-brick">{outcome.issue.message}</p>;
-  const { sites, figures, sun } = outcome.value;
+  if (!ranked) return <NoAnswer />;
+  const { sites, figures, sun } = ranked;
   const list = sites.filter((site) => site.verdict !== "short" || (site.reach.path && -site.reach.path.margin_m < NEAR_SHARE * site.reach.path.have_m));
   const flaps = document.polar?.flaps ?? [];
   const two = compared.flatMap((id) => sites.find((site) => site.end.id === id) ?? []);
-  const sourceOf = (site: Site): WorkingSource => ({ calculation: { name: "sites", input: { ...question, ends: [site.end], landing: plan, day, explainEndId: site.end.id } } });
+  const sourceOf = (site: Site): WorkingSource => ({ calculation: { name: "sites", input: { ...question, ends: [site.end], explainEndId: site.end.id } } });
   const toggle = (id: string) => setCompared((before) => (before.includes(id) ? before.filter((other) => other !== id) : [...before, id].slice(-2)));
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Places to land">
@@ -56,6 +61,8 @@ export function SitesView() {
         <div className="w-[130px]">
           <ChoiceField label="Landing flap" value={String(plan.flap ?? document.polar?.landingFlap ?? 0)} choices={flaps.map((flap, i) => ({ value: String(i), label: flap.name }))} onChange={(flap) => set({ flap: Number(flap) === document.polar?.landingFlap ? null : Number(flap) })} />
         </div>
+        <QuantityField label="Tailwind limit" kind="speed" value={plan.tailwindLimit_mps} step={1} check={tailwindCheck} onChange={(tailwindLimit_mps) => set({ tailwindLimit_mps })} />
+        <QuantityField label="Crosswind limit" kind="speed" value={plan.crosswindLimit_mps ?? ranked.crosswindLimit_mps} step={1} check={crosswindCheck} onChange={(crosswindLimit_mps) => set({ crosswindLimit_mps })} onClear={() => set({ crosswindLimit_mps: null })} />
         <NumberField label="Time for the sun" value={plan.utc_h} unit="h UTC" digits={1} step={1} check={hourCheck} onChange={(utc_h) => set({ utc_h })} onClear={() => set({ utc_h: null })} />
         <span className="pb-1.5">
           <CheckField label="Wet" checked={plan.wet} onChange={(wet) => set({ wet })} />
@@ -112,6 +119,7 @@ export function SitesView() {
                 </tr>
                 <tr className={site.end.id === shown?.endId ? "bg-mark" : ""}>
                   <td colSpan={5} className="px-2 pb-1.5 text-left leading-5">
+                    <span className="num text-ink2">{whereInWords(site.reach, heading_rad, variation?.variation_rad ?? null, format)}: </span>
                     {site.reasons
                       .filter((reason) => reason.code !== "too-short" || site.verdict !== "short")
                       .map((reason, i) => (
@@ -129,7 +137,7 @@ export function SitesView() {
       )}
       <p className="mt-3 max-w-prose text-[13px] text-ink2">
         Stall with flap {figures.flapName} {format("speed", figures.stallEas_mps)}. Lengths are from 50 ft over the threshold, or from what clears the obstacle by 50 ft, to a stop.{" "}
-        {sun ? (sun.elevation_rad > 0 ? `The sun stands at ${Math.round(degrees(sun.azimuth_rad))}°, ${Math.round(degrees(sun.elevation_rad))}° high.` : "The sun is down.") : "Give a time of day and the sun is looked at too."} Among equals the order is by a score of our own; the leaflet is one authority’s rule, not yours unless you choose it.
+        {sun ? (sun.elevation_rad > 0 ? `The sun stands at ${threeFigures(sun.azimuth_rad)}° true, ${Math.round(degrees(sun.elevation_rad))}° high.` : "The sun is down.") : "Give a time of day and the sun is looked at too."} Among equals the order is by a score of our own; the leaflet is one authority’s rule, not yours unless you choose it.
       </p>
     </div>
   );

@@ -1,9 +1,9 @@
 import type { ReachStatus } from "@/core/landing/reach";
-import type { useFormat } from "@/ui/units/units-store";
+import type { Format } from "@/ui/units/units-store";
 
-/** A height with its sign always shown: "+230 ft", "−90 ft". */
-export function formatMargin(margin_m: number, format: ReturnType<typeof useFormat>): string {
-  const text = format("height", margin_m);
+/** A height with its sign always shown, a margin rounded down, a shortfall up: "+230 ft", "−90 ft". */
+export function formatMargin(margin_m: number, format: Format): string {
+  const text = format("height", margin_m, "down");
   return text.startsWith("−") ? text : `+${text}`;
 }
 

@@ -1,14 +1,15 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { landingEnds } from "@/core/landing/landing-end";
-import { reachOf } from "@/core/landing/reach";
-import { reachInput } from "@/core/landing/reach-input";
+import { landingChoice, landingQuestion } from "@/core/landing/landing-choice";
 import { shownEnd, useReach } from "./reach-store";
 
 const { aerodromes, sites } = demoPlaces();
-const found = reachOf(reachInput(demoSituation(), demoAircraft("alder-s1"), landingEnds(aerodromes, sites)), null);
+const question = landingQuestion(demoSituation(), demoAircraft("alder-s1"), landingEnds(aerodromes, sites));
+const found = landingChoice(question, null);
 if (!found.ok) throw new Error(found.issue.message);
-const ANSWER = { reach: found.value, issue: null, ground_m: 0, origin: DEMO_ORIGIN, terrainId: null, took_ms: 1 };
+const { reach, sites: ranked } = found.value;
+const ANSWER = { question, reach, sites: ranked, issue: null, ground_m: 0, origin: DEMO_ORIGIN, terrainId: null, took_ms: 1 };
 
 beforeEach(() => {
   useReach.setState({ answer: null, pinnedId: null, pointedEntry: null });
@@ -18,12 +19,12 @@ describe("what is looked at", () => {
   it("is nothing without an answer, the best with one, the picked one when there is one", () => {
     expect(shownEnd(useReach.getState())).toBeNull();
     useReach.getState().setAnswer(ANSWER);
-    expect(shownEnd(useReach.getState())?.endId).toBe(found.value.ends[0].endId);
-    const other = found.value.ends[3].endId;
+    expect(shownEnd(useReach.getState())?.endId).toBe(reach.ends[0].endId);
+    const other = reach.ends[3].endId;
     useReach.getState().pin(other);
     expect(shownEnd(useReach.getState())?.endId).toBe(other);
     useReach.getState().pin(null);
-    expect(shownEnd(useReach.getState())?.endId).toBe(found.value.ends[0].endId);
+    expect(shownEnd(useReach.getState())?.endId).toBe(reach.ends[0].endId);
   });
 
   it("falls back to the best when the picked end has gone, and forgets the pointed block with the end", () => {
@@ -31,6 +32,6 @@ describe("what is looked at", () => {
     useReach.getState().point(2);
     useReach.getState().pin("gone");
     expect(useReach.getState().pointedEntry).toBeNull();
-    expect(shownEnd(useReach.getState())?.endId).toBe(found.value.ends[0].endId);
+    expect(shownEnd(useReach.getState())?.endId).toBe(reach.ends[0].endId);
   });
 });

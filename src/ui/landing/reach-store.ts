@@ -1,11 +1,17 @@
 import { create } from "zustand";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { EndReach, Reach } from "@/core/landing/reach";
+import type { LandingQuestion } from "@/core/landing/landing-choice";
+import type { Site, Sites } from "@/core/landing/sites";
 import type { Issue } from "@/core/outcome";
 
 /** The latest answer of the core, with the plane its points are in. */
 export interface ReachAnswer {
+  /** What it answers. */
+  readonly question: LandingQuestion;
   readonly reach: Reach | null;
+  /** The places, ranked as the ends of the reach are. */
+  readonly sites: Sites | null;
   readonly issue: Issue | null;
   readonly ground_m: number | null;
   readonly origin: LatLon;
@@ -20,7 +26,7 @@ interface ReachState {
   readonly pinnedId: string | null;
   /** Index of the ledger block that is pointed at, on the ledger or on the map. */
   readonly pointedEntry: number | null;
-  setAnswer(answer: ReachAnswer): void;
+  setAnswer(answer: ReachAnswer | null): void;
   pin(endId: string | null): void;
   point(entry: number | null): void;
 }
@@ -39,4 +45,10 @@ export const useReach = create<ReachState>()((set) => ({
 export function shownEnd({ answer, pinnedId }: Pick<ReachState, "answer" | "pinnedId">): EndReach | null {
   const ends = answer?.reach?.ends;
   return ends?.find((end) => end.endId === pinnedId) ?? ends?.[0] ?? null;
+}
+
+/** The place of the end that is looked at; null without one. */
+export function shownSite(state: Pick<ReachState, "answer" | "pinnedId">): Site | null {
+  const id = shownEnd(state)?.endId;
+  return state.answer?.sites?.sites.find((site) => site.end.id === id) ?? null;
 }

@@ -1,20 +1,24 @@
 // What speaks for and against a place, in words.
+import type { Hazard } from "@/core/landing/places";
 import type { SiteReason, SiteVerdict } from "@/core/landing/sites";
-import type { QuantityKind } from "@/core/quantities/units";
 import { formatNumber } from "@/core/quantities/units";
 import type { LengthRule } from "@/core/situation/landing-plan";
+import type { Format } from "@/ui/units/units-store";
 
-type Format = (kind: QuantityKind, si: number) => string;
 
 /** How good a place is, in a word or two. */
 export const VERDICT_WORDS: Record<SiteVerdict, { text: string; tone: string }> = {
   fits: { text: "fits", tone: "text-pine" },
   tight: { text: "tight", tone: "text-ochre" },
-  "too-short": { text: "too short", tone: "text-brick" },
   reserve: { text: "spends the reserve", tone: "text-ochre" },
+  wind: { text: "too much wind", tone: "text-brick" },
+  "too-short": { text: "too short", tone: "text-brick" },
   blocked: { text: "ground in the way", tone: "text-brick" },
   short: { text: "out of reach", tone: "text-brick" },
 };
+
+/** What can hurt somebody there. */
+export const HAZARD_WORDS: Record<Hazard, string> = { people: "people about", "power-lines": "power lines", stock: "stock grazing", trees: "trees", soft: "soft", rough: "rough, stones", wall: "a wall across" };
 
 /** Schools of judging a length. */
 export const RULES: readonly { value: LengthRule; label: string }[] = [
@@ -32,21 +36,23 @@ export function reasonInWords({ code, value }: SiteReason, format: Format): stri
     case "unprepared":
       return "not prepared";
     case "spare":
-      return `${format("length", value)} to spare`;
+      return `${format("length", value, "down")} to spare`;
     case "tight":
-      return `${format("length", value)} to spare, no factor`;
+      return `${format("length", value, "down")} to spare, no factor`;
     case "too-short":
-      return `${format("length", value)} too short`;
+      return `${format("length", value, "up")} too short`;
     case "does-not-stop":
       return "does not stop downhill";
     case "tailwind":
       return `tail ${format("speed", value)}`;
+    case "tailwind-limit":
+      return `tail ${format("speed", value)}, over the limit`;
     case "headwind":
       return `head ${format("speed", value)}`;
     case "crosswind":
       return `across ${format("speed", value)}`;
     case "crosswind-limit":
-      return `across ${format("speed", value)}, over 0.2 V_S0`;
+      return `across ${format("speed", value)}, over the limit`;
     case "obstacle":
       return `obstacle ${format("height", value)}`;
     case "sun":
@@ -56,27 +62,21 @@ export function reasonInWords({ code, value }: SiteReason, format: Format): stri
     case "downhill":
       return `downhill ${formatNumber(-value * 100, 1)} %`;
     case "low-arrival":
-      return `only ${format("height", value)} in hand`;
+      return `only ${format("height", value, "down")} in hand`;
     case "reserve":
-      return `${format("height", value)} of the reserve`;
+      return `${format("height", value, "up")} of the reserve`;
     case "short":
-      return `${format("height", value)} short`;
+      return `${format("height", value, "up")} short`;
     case "blocked":
-      return `${format("height", value)} under the clearance`;
+      return `${format("height", value, "up")} under the clearance`;
     case "people":
-      return "people about";
     case "power-lines":
-      return "power lines";
     case "stock":
-      return "stock grazing";
     case "trees":
-      return "trees";
     case "soft":
-      return "soft";
     case "rough":
-      return "rough, stones";
     case "wall":
-      return "a wall across";
+      return HAZARD_WORDS[code];
     default:
       return code satisfies never;
   }

@@ -21,7 +21,7 @@ export function useShownPlace(): LandingEnd | null {
 export function useKeys(): { keys: Outcome<ApproachKeys> | null; end: LandingEnd | null; question: Omit<ReachInput, "ends"> } {
   const asked = useReachQuestion();
   const question = useMemo(() => {
-    const { ends: _ends, ...rest } = asked;
+    const { ends: _ends, landing: _landing, day: _day, ...rest } = asked;
     return rest;
   }, [asked]);
   const end = useShownPlace();

@@ -53,7 +53,7 @@ export function useLandingCard(ditch: boolean): () => void {
 
     function landingContent(): LandingCardContent | null {
       if (!end?.path || !reach) return null;
-      const site = sites?.ok ? sites.value.sites.find((candidate) => candidate.end.id === end.endId) : undefined;
+      const site = sites?.sites.find((candidate) => candidate.end.id === end.endId);
       const circuits = keys?.ok ? keys.value.circuits : [];
       return {
         title: `${end.name}: ${firstMove(end)}`, sub,

@@ -30,6 +30,9 @@ export function useReachAnswer(): void {
   const retryTerrainAt = useRef(0);
 
   useEffect(() => {
+    // An answer about another aircraft is no answer: nothing is shown until this one's comes.
+    const { answer: before, setAnswer } = useReach.getState();
+    if (before && before.question.aircraft !== question.aircraft) setAnswer(null);
     const answer = async () => {
       const wanted = terrain?.id ?? null;
       if (givenTerrain.current !== wanted && performance.now() > retryTerrainAt.current) {
@@ -38,12 +41,12 @@ export function useReachAnswer(): void {
         // The stage goes on without the ground, and says so; the next question after a while asks again.
         if (!taken) retryTerrainAt.current = performance.now() + TERRAIN_RETRY_MS;
       }
-      const { outcome, ground_m, took_ms } = await core().reach(question, origin);
-      useReach.getState().setAnswer({ reach: outcome.ok ? outcome.value : null, issue: outcome.ok ? null : outcome.issue, ground_m, origin, terrainId: givenTerrain.current, took_ms });
+      const { outcome, ground_m, took_ms } = await core().landing(question, origin);
+      useReach.getState().setAnswer({ question, reach: outcome.ok ? outcome.value.reach : null, sites: outcome.ok ? outcome.value.sites : null, issue: outcome.ok ? null : outcome.issue, ground_m, origin, terrainId: givenTerrain.current, took_ms });
     };
     run.current(() =>
       answer().catch((error: unknown) => {
-        useReach.getState().setAnswer({ reach: null, issue: { code: "core_failed", path: "", message: `The computation failed: ${error instanceof Error ? error.message : String(error)}` }, ground_m: null, origin, terrainId: givenTerrain.current, took_ms: 0 });
+        useReach.getState().setAnswer({ question, reach: null, sites: null, issue: { code: "core_failed", path: "", message: `The computation failed: ${error instanceof Error ? error.message : String(error)}` }, ground_m: null, origin, terrainId: givenTerrain.current, took_ms: 0 });
       }),
     );
   }, [question, origin, terrain]);

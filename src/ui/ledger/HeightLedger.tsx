@@ -45,7 +45,7 @@ export function HeightLedger({ name, have_m, over, ledger, margin_m, ground, sou
   const marks: number[] = [];
   for (let mark = Math.ceil(fromSi("height", unit, low_m) / step) * step; mark <= fromSi("height", unit, have_m); mark += step) marks.push(mark);
   const right = COLUMN.left + COLUMN.width;
-  const figure = format("height", Math.abs(margin_m));
+  const figure = format("height", Math.abs(margin_m), margin_m >= 0 ? "down" : "up");
 
   return (
     <figure className="relative" style={{ height }} aria-label={`Height ledger to ${name}`}>

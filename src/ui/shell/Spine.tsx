@@ -5,8 +5,8 @@ import { useMemo } from "react";
 import { formatNumber } from "@/core/quantities/units";
 import { restartBudget } from "@/core/restart/restart-budget";
 import { useDeparture } from "@/ui/departure/departure-store";
-import { shownEnd, useReach } from "@/ui/landing/reach-store";
-import { formatMargin } from "@/ui/landing/margin";
+import { landingHeadline } from "@/ui/landing/landing-words";
+import { shownEnd, shownSite, useReach } from "@/ui/landing/reach-store";
 import { useRestartQuestion } from "@/ui/restart/useRestartQuestion";
 import { climbsAway, useTakeOff } from "@/ui/take-off/take-off-store";
 import { useSituation, saveStateOf } from "@/ui/situation/situation-store";
@@ -67,11 +67,8 @@ function useHeadlines(): Partial<Record<(typeof STAGES)[number]["slug"], Headlin
   const format = useFormat();
   const end = shownEnd({ answer, pinnedId });
   const best = answer?.reach?.best;
-  const landing: Headline | undefined = answer?.issue
-    ? { text: "no answer", tone: "text-brick" }
-    : end === null
-      ? undefined
-      : { text: end.path ? `${formatMargin(end.path.margin_m, format)} ${end.name}` : `no path, ${end.name}`, tone: end.status === "reached" ? "text-pine" : end.status === "reserve" ? "text-ochre" : "text-brick" };
+  const site = shownSite({ answer, pinnedId });
+  const landing: Headline | undefined = answer?.issue ? { text: "no answer", tone: "text-brick" } : site ? landingHeadline(site, format) : end ? { text: `no path, ${end.name}`, tone: "text-brick" } : undefined;
   const departure = useDepartureHeadline();
   const takeOff = useTakeOffHeadline();
   const restart = useRestartHeadline();

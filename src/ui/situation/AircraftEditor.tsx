@@ -26,7 +26,12 @@ export function AircraftEditor() {
   const choose = (aircraftId: string) => {
     const next = aircraft.find((candidate) => candidate.id === aircraftId)?.document;
     // Another aircraft starts as its dead engine leaves it, at its usual mass: nothing of the old one's fits.
-    if (next) change({ aircraftId, mass_kg: next.mass.usual_kg, configuration: cleanGlide(next) });
+    if (next) {
+      change(({ landing, departure }) => ({
+        aircraftId, mass_kg: next.mass.usual_kg, configuration: cleanGlide(next),
+        landing: { ...landing, flap: null }, departure: { ...departure, flap: null, landingFlap: null, climb_mps: null },
+      }));
+    }
   };
   const propellers = PropellerState.options.filter((state) => state !== "none" && (polar?.deadPropeller?.[state] ?? null) !== null);
 

@@ -1,10 +1,8 @@
 "use client";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { LatLon } from "@/core/earth/geodesic";
-import type { MagneticVariation } from "@/core/earth/magnetic-variation";
-import { degrees, wrapTurn } from "@/core/quantities/angle";
+import { degrees, threeFigures, wrapTurn } from "@/core/quantities/angle";
 import { SituationDocument } from "@/core/situation/situation-document";
-import { core } from "@/ui/core/core";
 import { AngleField } from "@/ui/forms/AngleField";
 import { ChoiceField } from "@/ui/forms/ChoiceField";
 import { NumberField } from "@/ui/forms/NumberField";
@@ -16,6 +14,7 @@ import { ChipEditor } from "./ChipEditor";
 import { nearestAerodrome } from "./place";
 import { useSituation } from "./situation-store";
 import { useChanged } from "./useChanged";
+import { useVariation } from "./useVariation";
 
 const altitudeCheck = checkBy(SituationDocument.shape.altitude_m);
 const headingCheck = checkBy(SituationDocument.shape.heading_rad);
@@ -29,15 +28,15 @@ export function PlaceEditor() {
   const { position, altitude_m, heading_rad, day, terrainId } = useSituation((state) => state.current);
   const change = useSituation((state) => state.change);
   const format = useFormat();
-  const variation = useVariation(position, day);
+  const variation = useVariation();
   const near = nearestAerodrome(position, aerodromes);
   const place = near ? `${format("distance", near.distance_m)} ${near.point} ${near.name}` : "set a position";
-  const magnetic = variation ? wrapTurn(heading_rad - variation.variation_rad) : null;
+  const lean_rad = variation?.variation_rad ?? 0;
   return (
     <ChipEditor label="Place" value={`${place} · ${format("height", altitude_m)}`} changed={useChanged("position", "altitude_m", "heading_rad", "day", "terrainId")} width={340} yields>
       <div className="grid grid-cols-2 gap-3">
         <QuantityField label="Altitude above sea level" kind="height" value={altitude_m} step={100} autoFocus check={altitudeCheck} onChange={(value) => change({ altitude_m: value })} />
-        <AngleField label="Heading, true" value={heading_rad} check={headingCheck} onChange={(value) => change({ heading_rad: value })} hint={magnetic === null ? undefined : `${Math.round(degrees(magnetic)) || 360}° magnetic`} />
+        <AngleField label="Heading, magnetic" value={wrapTurn(heading_rad - lean_rad)} check={headingCheck} onChange={(value) => change({ heading_rad: wrapTurn(value + lean_rad) })} hint={variation ? `${threeFigures(heading_rad)}° true` : "variation not known yet: true"} />
         <NumberField label="Latitude, north +" value={position.latitude_deg} unit="°" digits={4} step={0.01} check={latitudeCheck} onChange={(latitude_deg) => change({ position: { ...position, latitude_deg } })} />
         <NumberField label="Longitude, east +" value={position.longitude_deg} unit="°" digits={4} step={0.01} check={longitudeCheck} onChange={(longitude_deg) => change({ position: { ...position, longitude_deg } })} />
       </div>
@@ -77,16 +76,4 @@ function DayField({ value, onChange }: { value: string; onChange: (value: string
       )}
     </label>
   );
-}
-
-function useVariation(place: LatLon, day: string): MagneticVariation | null {
-  const [variation, setVariation] = useState<MagneticVariation | null>(null);
-  useEffect(() => {
-    let stale = false;
-    void core().variation(place, day).then((found) => !stale && setVariation(found));
-    return () => {
-      stale = true;
-    };
-  }, [place, day]);
-  return variation;
 }

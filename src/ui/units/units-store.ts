@@ -1,6 +1,7 @@
+import { useMemo } from "react";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
-import { DEFAULT_UNITS, type QuantityKind, UNITS, type UnitChoice, formatSi } from "@/core/quantities/units";
+import { DEFAULT_UNITS, type QuantityKind, type Rounding, UNITS, type UnitChoice, formatSi } from "@/core/quantities/units";
 
 interface UnitsState {
   readonly units: UnitChoice;
@@ -21,8 +22,16 @@ export const useUnits = create<UnitsState>()(
   ),
 );
 
-/** Formats SI values in the user's units: `format("height", 300)` is "980 ft". */
-export function useFormat(): (kind: QuantityKind, si: number) => string {
+/** Puts an SI value into words of the user's units: `format("height", 300)` is "980 ft". */
+export type Format = (kind: QuantityKind, si: number, rounding?: Rounding) => string;
+
+/** The formatter of some units. */
+export function formatIn(units: UnitChoice): Format {
+  return (kind, si, rounding) => formatSi(kind, units[kind], si, rounding);
+}
+
+/** The formatter of the user's units. */
+export function useFormat(): Format {
   const units = useUnits((state) => state.units);
-  return (kind, si) => formatSi(kind, units[kind], si);
+  return useMemo(() => formatIn(units), [units]);
 }

@@ -1,0 +1,55 @@
+// Which place to land on: the ways to every end and the ranking of the places in one answer. The one function that the interface,
+// the registry and the call ask, so that they name the same place.
+import type { z } from "zod";
+import type { LatLon } from "../earth/geodesic";
+import { localPlane } from "../earth/local-plane";
+import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
+import { type Outcome, failure, success } from "../outcome";
+import { formatSi } from "../quantities/units";
+import { DEFAULT_LANDING, LandingPlan } from "../situation/landing-plan";
+import { SituationDocument } from "../situation/situation-document";
+import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { LandingEnd } from "./landing-end";
+import { type Reach, reachOf } from "./reach";
+import { ReachInput, reachInput } from "./reach-input";
+import { type Sites, rankSites } from "./sites";
+
+/** The question: what the ways need, how lengths and wind are judged, and the day for the sun. */
+export const LandingQuestion = ReachInput.extend({ landing: LandingPlan.default(DEFAULT_LANDING), day: SituationDocument.shape.day });
+/** @see LandingQuestion */
+export type LandingQuestion = z.infer<typeof LandingQuestion>;
+
+/** The question a situation asks of some landing ends. */
+export function landingQuestion(situation: SituationDocument, aircraft: AircraftDocument, ends: readonly LandingEnd[]): LandingQuestion {
+  return { ...reachInput(situation, aircraft, ends), landing: situation.landing, day: situation.day };
+}
+
+/** Ways and places, both with the best first; ends without any way come last among the ways and are no places. */
+export interface LandingChoice {
+  readonly reach: Reach;
+  readonly sites: Sites;
+}
+
+/**
+ * Ways to every end and the places ranked.
+ *
+ * @param terrain - ground to clear; null when none is known
+ * @param origin - of the plane that the points of the paths are in
+ * @returns `under_ground` with the height of the ground; failures of `reachOf` and `rankSites`
+ */
+export function landingChoice({ landing, day, ...input }: LandingQuestion, terrain: TerrainGrid | null, origin: LatLon = terrain?.origin ?? input.position): Outcome<LandingChoice> {
+  const here = terrain && localPlane(terrain.origin).toPlane(input.position);
+  const ground_m = terrain && here ? elevationAt_m(terrain, here.x_m, here.y_m) : null;
+  if (ground_m !== null && input.altitude_m < ground_m) return failure("under_ground", `The ground here is at ${inBothUnits(ground_m)}: an altitude of ${inBothUnits(input.altitude_m)} is under it.`, "altitude_m");
+  const reach = reachOf(input, terrain, origin);
+  if (!reach.ok) return reach;
+  const sites = rankSites(reach.value, input, landing, day);
+  if (!sites.ok) return sites;
+  const ranked = sites.value.sites.map((site) => site.reach);
+  return success({ reach: { ...reach.value, ends: [...ranked, ...reach.value.ends.filter((end) => end.status === "none")] }, sites: sites.value });
+}
+
+/** A height for a message that does not know the reader's units. */
+function inBothUnits(height_m: number): string {
+  return `${formatSi("height", "ft", height_m)} (${formatSi("height", "m", height_m)})`;
+}

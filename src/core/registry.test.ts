@@ -35,7 +35,7 @@ const INPUTS: Record<string, object> = {
   polar: { aircraft: alder, mass_kg: 1100, configuration },
   turn: { aircraft: alder, mass_kg: 1100, configuration, air: { qnh_Pa: 101_325, deviation_K: 0 }, altitude_m: 0, bank_rad: Math.PI / 4, eas_mps: 34.661113 },
   glide: { aircraft: alder, mass_kg: 1100, configuration, air, wind, altitude_m: 700, trackTrue_rad: 2.4, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin },
-  path: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)) },
+  path: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
   turnback: { ...demoDepartureInput(), height_m: 200 },
   departure: { ...demoDepartureInput(), heights_m: [50, 150, 300] },
   control: { ...demoTwinQuestion(), eas_mps: 41.67 },

@@ -1,4 +1,6 @@
-import { G0, M_PER_FT } from "../quantities/constants";
+import { accelerationFactor } from "../glide/acceleration-factor";
+import { heldCas_mps } from "../glide/steady-descent";
+import { M_PER_FT } from "../quantities/constants";
 import { type Outcome, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricQuestion } from "./asymmetric-case";
@@ -22,13 +24,11 @@ export interface Driftdown {
 const STEP_M = 25;
 /** The height above the level-off decays exponentially, so the end is a rate, never "reached". */
 const END_MPS = (50 * M_PER_FT) / 60;
-/** Small height for the change of true airspeed with height, m. */
-const SLOPE_M = 5;
 
 /**
  * Drift-down at constant equivalent airspeed, still air.
  *
- * sinγ = [(T − D)/W − decrement]/(1 + (V/g)·dV/dh).
+ * sinγ = [(T − D)/W − decrement]/(1 + AF).
  *
  * @param decrement - of the gradient: 0 gross; 0.011 for the net path of a two-engine transport
  * @returns failures of the case; `no_equilibrium` never: a speed that cannot be held ends the path there
@@ -43,10 +43,8 @@ export function driftdown(question: AsymmetricQuestion, from_m: number, to_m: nu
     const one = asymmetricCase({ ...question, altitude_m: middle });
     if (!one.ok) return one;
     const state = zeroSideslip(one.value, eas_mps);
-    const [above, below] = [asymmetricCase({ ...question, altitude_m: middle + SLOPE_M }), asymmetricCase({ ...question, altitude_m: middle - SLOPE_M })];
-    if (!state || !above.ok || !below.ok) break;
-    const slope = (eas_mps / Math.sqrt(above.value.state.sigma) - eas_mps / Math.sqrt(below.value.state.sigma)) / (2 * SLOPE_M);
-    const sine = (state.sinGamma - decrement) / (1 + (state.tas_mps / G0) * slope);
+    if (!state) break;
+    const sine = (state.sinGamma - decrement) / (1 + accelerationFactor(heldCas_mps(eas_mps, middle, question.air), middle, question.air));
     const sink_mps = -sine * state.tas_mps;
     if (!(sink_mps > END_MPS)) return success({ points, levelsOff: true });
     time_s += step / sink_mps;

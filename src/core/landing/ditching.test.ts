@@ -32,6 +32,27 @@ describe("ditching", () => {
     );
   });
 
+  it("the wind's own sea as second system does not turn it downwind", () => {
+    // Swell from the west, wind and its sea from the north: 24 and 55 kt; landing to the south would be with the wind.
+    for (const [wind_kt, height_m] of [[24, 0.4], [55, 0.4], [24, 1.5]] as const) {
+      for (const name of ["cedar-j2", "alder-s1"]) {
+        const { best, rule, why } = answer({ windFrom_rad: 0, wind_mps: wind_kt * MPS_PER_KT, swells: [{ height_m: 2.5, period_s: 10, from_rad: 4.712389 }, { height_m, period_s: 5, from_rad: 0 }] }, name);
+        expect(best.headwind_mps, `${name} ${wind_kt} kt`).toBeGreaterThan(0.6 * wind_kt * MPS_PER_KT);
+        if (height_m > 1) expect([rule, why]).toEqual(["along the primary, off the secondary’s face", expect.stringContaining("downwind")]);
+      }
+    }
+  });
+
+  it("is never faster over the water than the other way while that one's score is better, or says why (property)", () => {
+    fc.assert(
+      fc.property(fc.constantFrom("cedar-j2", "alder-s1", "larch-t2"), swells, fc.integer({ min: 0, max: 628 }), fc.integer({ min: 0, max: 60 }), (name, found, from, wind_kt) => {
+        const { best, other, why } = answer({ swells: found, windFrom_rad: from / 100, wind_mps: wind_kt * MPS_PER_KT }, name);
+        if (other && other.score < best.score - 1e-9 && !why.includes("could not be avoided")) expect(best.groundSpeed_mps).toBeLessThanOrEqual(other.groundSpeed_mps + 1e-9);
+      }),
+      { numRuns: 1500, seed: 12 },
+    );
+  });
+
   it("runs down the secondary, never into its face, when it is given one (property)", () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 628 }), fc.integer({ min: 0, max: 628 }), (primary, secondary) => {

@@ -64,7 +64,7 @@ export interface DitchingHeading {
 }
 
 /** Which rule decided. */
-export type DitchingRule = "no swell: into wind" | "along the swell" | "along the primary, down the secondary" | "turned towards the wind" | "into wind: it is strong and the aircraft slow";
+export type DitchingRule = "no swell: into wind" | "along the swell" | "along the primary, down the secondary" | "along the primary, into the wind" | "along the primary, off the secondary’s face" | "turned towards the wind" | "into wind: it is strong and the aircraft slow";
 
 /** The answer. */
 export interface Ditching {
@@ -99,6 +99,8 @@ const SLOW_MPS = 65 * MPS_PER_KT;
 const TURN_FROM_MPS = 25 * MPS_PER_KT;
 const TURN_TO_MPS = 35 * MPS_PER_KT;
 const MOST_TURN_RAD = radians(45);
+/** Off the face of a second swell the heading turns this far at most; 45° always clears one swell, a degree more the rounding. */
+const MOST_OFF_RAD = radians(46);
 /** A heading within this of where a swell comes from meets its face. */
 const FACE_RAD = radians(45);
 /** Speeds over the stall with the flap chosen: on the approach, at touchdown. Common practice. */
@@ -111,7 +113,8 @@ const USUAL_CL0 = 0.25;
 /**
  * The heading to ditch on.
  *
- * Rules: along the primary swell, of the two ways the one with more headwind; with a secondary, the way that goes down it; in strong wind
+ * Rules: along the primary swell, of the two ways the one with more headwind; with a secondary, the way that goes down it unless that is
+ * downwind and the way into the wind scores better; in strong wind
  * turned towards it, never more than lets a face over 1 m be met; into a wind of 40 kt or more only when the aircraft is slow.
  *
  * @returns failures of the polar
@@ -183,9 +186,8 @@ function decide(swells: readonly SwellFigures[], windFrom_rad: number, wind_mps:
     return { rule: "into wind: it is strong and the aircraft slow", why: "In so much wind a slow aircraft has little ground speed left: into the wind, on the back of a swell as it passes.", heading_rad: windFrom_rad, other_rad: primary.swell.from_rad + Math.PI / 2 };
   }
   const along = [primary.swell.from_rad + Math.PI / 2, primary.swell.from_rad - Math.PI / 2].map(at);
-  // Of the two ways: down the secondary when there is one, otherwise the one with more headwind; the score settles a tie.
-  const preferred = [...along].sort((a, b) => preference(b, secondary) - preference(a, secondary) || a.score - b.score);
-  const [best, other] = preferred;
+  const [upwind, downwind] = [...along].sort((a, b) => b.headwind_mps - a.headwind_mps || a.score - b.score);
+  const { best, other, rule, why } = secondary ? withSecondary(upwind, downwind, secondary, swells, at) : { best: upwind, other: downwind, rule: "along the swell" as const, why: "Along the swell, on its crest or back; of the two ways the one with more headwind." };
   if (wind_mps > TURN_FROM_MPS && best.headwind_mps > 0) {
     const share = Math.min((wind_mps - TURN_FROM_MPS) / (TURN_TO_MPS - TURN_FROM_MPS), 1);
     const wanted = share * Math.min(Math.abs(wrapHalfTurn(windFrom_rad - best.heading_rad)), MOST_TURN_RAD);
@@ -195,20 +197,42 @@ function decide(swells: readonly SwellFigures[], windFrom_rad: number, wind_mps:
       return { rule: "turned towards the wind", why: "The wind is strong: a compromise between the swell and the wind, as far as no face of more than 1 m is met.", heading_rad: best.heading_rad + towards * turn, other_rad: best.heading_rad };
     }
   }
-  if (secondary) return { rule: "along the primary, down the secondary", why: "Two swells cross: along the higher one, the way that runs down the other, not into its face.", heading_rad: best.heading_rad, other_rad: other.heading_rad };
-  return { rule: "along the swell", why: "Along the swell, on its crest or back; of the two ways the one with more headwind.", heading_rad: best.heading_rad, other_rad: other.heading_rad };
+  return { rule, why, heading_rad: best.heading_rad, other_rad: other.heading_rad };
 }
 
-/** What is better in a way along the primary swell: running down the secondary, or the headwind. */
-function preference(way: DitchingHeading, secondary: SwellFigures | undefined): number {
-  return secondary ? -Math.cos(secondary.swell.from_rad - way.heading_rad) : way.headwind_mps;
+/**
+ * Of the two ways along the primary the one that runs down the secondary, when the score of the way into the wind is worse or that way is the
+ * same; otherwise into the wind, turned off the secondary's face as little as it takes. The wind's own sea is the usual second system: it
+ * turns the heading, it does not turn the aeroplane downwind.
+ */
+function withSecondary(upwind: DitchingHeading, downwind: DitchingHeading, secondary: SwellFigures, swells: readonly SwellFigures[], at: (heading_rad: number) => DitchingHeading): { best: DitchingHeading; other: DitchingHeading; rule: DitchingRule; why: string } {
+  const down = (way: DitchingHeading) => -Math.cos(secondary.swell.from_rad - way.heading_rad);
+  if (down(upwind) >= down(downwind)) return { best: upwind, other: downwind, rule: "along the primary, down the secondary", why: "Two swells cross: along the higher one, the way that runs down the other, not into its face; it is the way into the wind too." };
+  const turn_rad = leastTurnOff(upwind.heading_rad, swells);
+  const off = turn_rad === null ? null : at(upwind.heading_rad + turn_rad);
+  if (!off) return { best: downwind, other: upwind, rule: "along the primary, down the secondary", why: "Two swells cross: along the higher one, the way that runs down the other. Into the wind a face of more than 1 m could not be avoided." };
+  if (off.score >= downwind.score) return { best: downwind, other: off, rule: "along the primary, down the secondary", why: "Two swells cross: along the higher one, the way that runs down the other. Into the wind there is less speed over the water, but our score of speed, surface and drift is worse that way." };
+  if (turn_rad === 0) return { best: off, other: downwind, rule: "along the primary, into the wind", why: "Two swells cross, the lower one from the wind’s side: along the higher one into the wind. Down the lower one would be downwind, with more speed over the water." };
+  return { best: off, other: downwind, rule: "along the primary, off the secondary’s face", why: "Two swells cross, the lower one from the wind’s side: along the higher one into the wind, turned off as far as no face of more than 1 m is met. Down the lower one would be downwind, with more speed over the water." };
+}
+
+/** The smallest turn to either side after which no swell over 1 m is met in its face; null when there is none. */
+function leastTurnOff(heading_rad: number, swells: readonly SwellFigures[]): number | null {
+  for (let turn = 0; turn <= MOST_OFF_RAD; turn += radians(1)) {
+    for (const side of [1, -1]) if (!meetsFace(heading_rad + side * turn, swells)) return side * turn;
+  }
+  return null;
+}
+
+/** Whether a heading meets the face of a swell over 1 m. */
+function meetsFace(heading_rad: number, swells: readonly SwellFigures[]): boolean {
+  return swells.some(({ swell }) => swell.height_m > FACE_M && sideOf(wrapTurn(heading_rad), swell) === "into the face");
 }
 
 /** The largest turn, in steps of a degree, after which no swell over 1 m is met in its face. */
 function largestTurn(heading_rad: number, towards: number, wanted: number, swells: readonly SwellFigures[]): number {
-  const meets = (turn: number) => swells.some(({ swell }) => swell.height_m > FACE_M && sideOf(wrapTurn(heading_rad + towards * turn), swell) === "into the face");
   let turn = wanted;
-  while (turn > 0 && meets(turn)) turn -= radians(1);
+  while (turn > 0 && meetsFace(heading_rad + towards * turn, swells)) turn -= radians(1);
   return Math.max(turn, 0);
 }
 

@@ -67,8 +67,8 @@ describe("ditching headings", () => {
     ["no swell: into the wind", [], 250, 14, 250],
     ["one swell from the west, wind from the south: along it, to the south", [[2, 10, 270]], 180, 12, 180],
     ["one swell from the west, wind from the north-west: along it, to the north", [[2, 10, 270]], 315, 12, 0],
-    ["two: along the primary from the west, down the secondary from the north: to the south, though the wind is from the north", [[2.5, 10, 270], [1.2, 6, 0]], 0, 10, 180],
-    ["two: down the secondary from the south", [[2.5, 10, 270], [1.2, 6, 180]], 180, 10, 0],
+    ["two: along the primary from the west, down the secondary from the north: to the south, in a calm", [[2.5, 10, 270], [1.2, 6, 0]], 0, 0, 180],
+    ["two: down the secondary from the south, which is into the wind", [[2.5, 10, 270], [1.2, 6, 180]], 0, 10, 0],
   ] as [string, [number, number, number][], number, number, number][])("%s", (_says, swells, from, wind, expected) => {
     expect(heading(swells, from, wind).heading).toBe(expected);
   });

@@ -7,6 +7,8 @@ import { type Polar, polarOf } from "../aircraft/polar";
 import { airAtAltitude } from "../air/altimetry";
 import { WindColumn, windProfile } from "../air/wind";
 import { engineForce, powerShare } from "../asymmetric/engine-force";
+import { accelerationFactor } from "../glide/acceleration-factor";
+import { heldCas_mps, steadyDescent } from "../glide/steady-descent";
 import { bestGlide } from "../glide/straight-glide";
 import { goldenMinimum } from "../numeric/golden-section";
 import { type Outcome, failure, success } from "../outcome";
@@ -71,7 +73,8 @@ const OF_VNE = 0.9;
 /**
  * Compares the three.
  *
- * Climb: V of best rate, dh/dt = (T − D)V/W, by steps; level: fastest V with T ≥ D; glide: best ratio from there, time sink/√σ.
+ * Climb: the V at which a minute reaches farthest, r(V) = V + G·(T − D)V/W with the glide ratio G, climbing at (T − D)V/W/(1 + AF); level:
+ * fastest V with T ≥ D; glide: best ratio from there, as every steady descent.
  * Every place reached lies on a circle of the way through the air about the point that the wind alone would carry it to.
  *
  * @returns failures of the polar and of the wind; `no_power` for rotorcraft, `under_ground`
@@ -99,31 +102,34 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   };
   const stall = Math.sqrt((2 * running.wingLoading) / (RHO0 * running.clMax));
   const fastest = Math.min(FASTEST * stall, (aircraft.limits.vne_mps ?? Infinity) * OF_VNE);
-  const climbSpeed = goldenMinimum((eas) => -excess(eas, altitude_m).sine * excess(eas, altitude_m).tas, SLOWEST * stall, fastest, 0.05);
-  const levelSpeed = fastestLevel((eas) => excess(eas, altitude_m).sine, climbSpeed, fastest);
   const glide = bestGlide(dead.value.polar);
-
+  const rate = (eas: number) => excess(eas, altitude_m).sine * excess(eas, altitude_m).tas;
+  const bestRate = goldenMinimum((eas) => -rate(eas), SLOWEST * stall, fastest, 0.05);
+  const levelSpeed = fastestLevel((eas) => excess(eas, altitude_m).sine, bestRate, fastest);
+  // Between best rate and level flight: what is flown on now against what the height gained glides later.
+  const climbSpeed = levelSpeed === null ? bestRate : goldenMinimum((eas) => -(excess(eas, altitude_m).tas + glide.ratio * rate(eas)), bestRate, levelSpeed, 0.05);
   const glideFrom = (top_m: number) => {
+    const down = steadyDescent(glide, heldCas_mps(glide.eas_mps, top_m, air), air);
     let [time_s, east_m, north_m] = [0, 0, 0];
     for (let high = top_m; high > ground_m; high -= BAND_M) {
       const low = Math.max(high - BAND_M, ground_m);
-      const middle = (high + low) / 2;
-      const band_s = ((high - low) * Math.sqrt(stateAt(middle).sigma)) / glide.sinkEas_mps;
-      const moved = wind.value(middle);
+      const band_s = down.time_s(high, low);
+      const moved = wind.value((high + low) / 2);
       time_s += band_s;
       east_m += moved.east_mps * band_s;
       north_m += moved.north_mps * band_s;
     }
-    return { time_s, east_m, north_m, air_m: (top_m - ground_m) * glide.ratio };
+    return { time_s, east_m, north_m, air_m: down.air_m(top_m, ground_m) };
   };
   const powered = (choice: MinutesChoice, eas: number, climbing: boolean): MinutesPlan => {
     let [altitude, time_s, air_m, east_m, north_m] = [altitude_m, 0, 0, 0, 0];
+    const cas = heldCas_mps(eas, altitude_m, air);
     const seconds = choice === "shut-down" ? 0 : question.left_s;
     while (time_s < seconds - 1e-9) {
       const step = Math.min(STEP_S, seconds - time_s);
       const { tas, sine } = excess(eas, altitude);
       const moved = wind.value(altitude);
-      const up = climbing ? Math.max(sine, 0) : 0;
+      const up = climbing ? Math.max(sine, 0) / (1 + accelerationFactor(cas, altitude, air)) : 0;
       air_m += tas * Math.sqrt(1 - Math.min(up, 1) ** 2) * step;
       altitude += tas * up * step;
       east_m += moved.east_mps * step;
@@ -138,7 +144,7 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   };
   const issues: { choice: MinutesChoice; message: string }[] = [];
   const plans = [powered("shut-down", glide.eas_mps, false)];
-  const climb_mps = excess(climbSpeed, altitude_m).sine * excess(climbSpeed, altitude_m).tas;
+  const climb_mps = rate(climbSpeed) / (1 + accelerationFactor(heldCas_mps(climbSpeed, altitude_m, air), altitude_m, air));
   if (climb_mps > 0) plans.push(powered("climb", climbSpeed, true));
   else issues.push({ choice: "climb", message: "It does not climb at this height and mass." });
   if (levelSpeed !== null) plans.push(powered("level", levelSpeed, false));

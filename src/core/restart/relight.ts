@@ -4,6 +4,7 @@ import { z } from "zod";
 import { polarOf } from "../aircraft/polar";
 import { airAtAltitude, pressureAltitudeOnQnh_m } from "../air/altimetry";
 import { airspeedsFromCas, airspeedsFromEas } from "../air/airspeed";
+import { steadySink_mps } from "../glide/steady-descent";
 import { bestGlide } from "../glide/straight-glide";
 import { type Outcome, failure, success } from "../outcome";
 import { G0 } from "../quantities/constants";
@@ -109,6 +110,8 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
   let [time_s, altitude_m, eas_mps] = [0, question.altitude_m, best.eas_mps];
   const point = (): RelightPoint => ({ time_s, altitude_m, cas_mps: casOf(eas_mps, altitude_m) });
   const targetEas = () => subsonic(airspeedsFromCas(target_mps, airAtAltitude(altitude_m, air))).eas_mps;
+  /** Of a steady descent at the present altitude. */
+  const sinkOf = (sinkEas_mps: number, eas: number) => steadySink_mps(sinkEas_mps, casOf(eas, altitude_m), altitude_m, air);
   /** Steady descent at the present speed. */
   const glide = (duration_s: number, along: (() => number) | null): boolean => {
     for (let left = duration_s; left > 1e-9; left -= STEP_S) {
@@ -116,7 +119,7 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
       if (along) eas_mps = along();
       const flown = glideAt(polar, eas_mps);
       if (!flown) return false;
-      altitude_m -= (flown.sinkEas_mps / rootSigma(altitude_m)) * step;
+      altitude_m -= sinkOf(flown.sinkEas_mps, eas_mps) * step;
       time_s += step;
       path.push(point());
     }
@@ -129,7 +132,7 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
   const began_s = time_s;
   const dived = dive();
   const steady = glideAt(polar, best.eas_mps);
-  const dive_m = before_m - altitude_m - ((steady?.sinkEas_mps ?? 0) / rootSigma(altitude_m)) * (time_s - began_s);
+  const dive_m = before_m - altitude_m - sinkOf(steady?.sinkEas_mps ?? 0, best.eas_mps) * (time_s - began_s);
   const attempts: RelightAttempt[] = [];
   let why: string | null = dived ? null : "It does not reach this speed in a dive before the commit height.";
   while (why === null) {
@@ -179,7 +182,7 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
     const [fast, slow] = [fast_mps / root, best.eas_mps / root];
     const drag = ((glideAt(polar, fast_mps)?.angle_rad ?? 0) + best.angle_rad) / 2;
     const duration_s = (fast - slow) / (G0 * Math.sin(drag));
-    return duration_s * (best.sinkEas_mps / root);
+    return duration_s * steadySink_mps(best.sinkEas_mps, casOf(best.eas_mps, at_m), at_m, air);
   }
 }
 

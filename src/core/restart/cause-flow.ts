@@ -17,6 +17,13 @@ export const PISTON_FLOW: readonly CauseItem[] = [
   { id: "starter", name: "Propeller", action: "fine; starter if it stands still", time_s: 8, symptoms: [] },
 ];
 
+/** What follows a check that brought nothing, with time to spare. Common practice. */
+export const AFTER_CHECK: readonly CauseItem[] = [
+  { id: "call", name: "Call", action: "distress call, 7700, locator beacon on", time_s: 15, symptoms: [] },
+  { id: "passengers", name: "Passengers", action: "told, belts tight, loose things stowed, brace shown", time_s: 15, symptoms: [] },
+  { id: "secure", name: "Secure", action: "when no restart is wanted any more: fuel and ignition off", time_s: 8, symptoms: [] },
+];
+
 /** The flow of an aircraft: its own, or the usual one of a piston engine; none for engines that are lit again rather than checked. */
 export function causeFlow({ engines, causeFlow: own }: Pick<AircraftDocument, "engines" | "causeFlow">): readonly CauseItem[] {
   return own ?? (engines.kind === "piston" ? PISTON_FLOW : []);

@@ -33,6 +33,8 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
   const { name } = question.aircraft;
   const run = useRun(budget, (ticks) => keep({ at: new Date().toISOString(), aircraft: name, ticks }));
   const source = { calculation: { name: "restart-budget", input: question } };
+  // What follows the check is told when there is time for it, not as something missed.
+  const then = budget.then.filter(({ fits }) => fits);
   if (budget.items.length === 0) {
     return (
       <div className="p-6">
@@ -76,11 +78,12 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
           </tr>
         </thead>
         <tbody>
-          {budget.items.map(({ item, to_s, cost_m, end_m, fits }, i) => {
+          {[...budget.items, ...then].map(({ item, to_s, cost_m, end_m, fits }, i) => {
             const tick = run.ticks[i];
+            const after = i >= budget.items.length;
             return (
               <tr key={item.id} className={`border-t border-rule ${run.started && !run.done && i === run.ticks.length ? "bg-mark" : ""}`}>
-                <th className={`py-1 text-left font-semibold ${fits ? "" : "text-ink2"}`}>{item.name}</th>
+                <th className={`py-1 text-left ${after ? "font-normal" : "font-semibold"} ${fits ? "" : "text-ink2"}`}>{after ? `then: ${item.name.toLowerCase()}` : item.name}</th>
                 <td className="px-2 text-left text-[13px] text-ink2">{item.action}</td>
                 <td className="num px-2 whitespace-nowrap">{formatNumber(to_s, 0)} s</td>
                 <td className="px-2 whitespace-nowrap">

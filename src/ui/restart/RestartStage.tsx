@@ -8,6 +8,7 @@ import { HeightLedger } from "@/ui/ledger/HeightLedger";
 import { useHeight } from "@/ui/ledger/useHeight";
 import { Cautions } from "@/ui/shell/Cautions";
 import { StageTabList, StageView } from "@/ui/shell/StageTabs";
+import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { FlowEditor } from "./FlowEditor";
 import { FlowView } from "./FlowView";
@@ -16,7 +17,7 @@ import { OrderView } from "./OrderView";
 import { RelightView } from "./RelightView";
 import { RestartEditor } from "./RestartEditor";
 import { budgetSentence } from "./restart-words";
-import { type Commit, useCommit, useRestartQuestion } from "./useRestartQuestion";
+import { COMMIT_ABOVE_M, type Commit, useCommit, useRestartQuestion } from "./useRestartQuestion";
 
 const VIEWS = ["flow", "relight", "order", "minutes"] as const;
 
@@ -77,18 +78,20 @@ function Account({ question, budget, commit }: { question: RestartQuestion; budg
   const [ledger, height] = useHeight();
   const [pointed, point] = useState<number | null>(null);
   const format = useFormat();
-  const said = budgetSentence(budget, (si) => format("height", si));
+  const leastHeight_m = useSituation((state) => state.current.oneEngine.leastHeight_m);
+  const said = budgetSentence(budget, question, leastHeight_m, format);
   const have_m = question.altitude_m - commit.altitude_m;
   const entries: LedgerEntry[] = [
     { account: "reaction", name: "Reaction", height_m: budget.reaction_m, time_s: question.reaction_s },
     ...budget.items.filter(({ fits }) => fits).map(({ item, cost_m }): LedgerEntry => ({ account: "attempt", name: item.name, height_m: cost_m, time_s: item.time_s })),
   ];
   const margin_m = have_m - entries.reduce((sum, entry) => sum + entry.height_m, 0);
-  const from = commit.from === "set" ? "as set" : commit.from === "landing" ? `what landing on ${commit.end} needs from here` : "1,000 ft over the ground: no landing is in reach yet";
+  const from = commit.from === "set" ? "as set" : commit.from === "landing" ? `what landing on ${commit.end} needs from here` : `${format("height", COMMIT_ABOVE_M)} over the ground: no landing is in reach yet`;
   const cautions = [
     "Fly the aeroplane first: best glide, a place to land, then the check. Estimate; the flight manual’s drill comes first.",
     "Fire, heavy vibration, lost oil: no restart. Secure it.",
-    question.aircraft.category === "twin" && "This counts height with neither engine giving power. With one running: identify, verify, feather, and see Engine out.",
+    question.aircraft.asymmetric && question.stopped === "both" && "Both engines are counted as stopped. With one running choose which in the plan: time is counted by what it gives.",
+    budget.oneEngine && "Best rate on one engine without sideslip, flown without error. The wrong engine shut down costs all of it: identify, verify.",
     commit.from === "ground" && "No landing is planned: pick one in the Landing stage, and the commit height follows from it.",
   ].filter((text): text is string => Boolean(text));
   return (
@@ -102,7 +105,7 @@ function Account({ question, budget, commit }: { question: RestartQuestion; budg
           <strong className="block text-[24px] leading-7">{said.lead}</strong> {said.rest}
         </p>
         <p className="mt-2 text-[13px] text-ink2">
-          Sinking {format("verticalSpeed", budget.sink_mps)} at {format("speed", budget.eas_mps)}. The commit height is {format("height", commit.altitude_m)}, {from}.
+          {budget.sink_mps >= 0 ? "Sinking" : "Climbing"} {format("verticalSpeed", Math.abs(budget.sink_mps))} at {format("speed", budget.eas_mps)}. The commit height is {format("height", commit.altitude_m)}, {from}.
         </p>
       </section>
       <Cautions texts={cautions} />

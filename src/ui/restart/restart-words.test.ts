@@ -1,33 +1,54 @@
 import { describe, expect, it } from "vitest";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { PISTON_FLOW } from "@/core/restart/cause-flow";
-import { restartBudget } from "@/core/restart/restart-budget";
+import { DEFAULT_UNITS } from "@/core/quantities/units";
+import { type RestartQuestion, restartBudget } from "@/core/restart/restart-budget";
+import { formatIn } from "@/ui/units/units-store";
 import { demoAircraft } from "../../../demo/read-demo";
-import { type Tick, behind_s, budgetSentence, runLog } from "./restart-words";
+import { type Tick, behind_s, budgetHeadline, budgetSentence, runLog, timeInWords } from "./restart-words";
 
-const alder = demoAircraft("alder-s1");
-const feet = (si: number) => `${Math.round(si / 0.3048)} ft`;
-const said = (altitude_m: number, flow = [...PISTON_FLOW]) => {
-  const found = restartBudget({ aircraft: alder, mass_kg: 1000, configuration: cleanGlide(alder), air: { qnh_Pa: 101_325, deviation_K: 0 }, altitude_m, commit_m: 400, ground_m: 0, reaction_s: 4, flow });
+const format = formatIn(DEFAULT_UNITS);
+const asked = (name: string, change: Partial<RestartQuestion> = {}): RestartQuestion => {
+  const aircraft = demoAircraft(name);
+  return { aircraft, mass_kg: aircraft.mass.usual_kg, configuration: cleanGlide(aircraft), air: { qnh_Pa: 101_325, deviation_K: 0 }, altitude_m: 1200, commit_m: 400, ground_m: 0, reaction_s: 4, stopped: "both", centreOfGravity: 0.5, flow: [...PISTON_FLOW], ...change };
+};
+const of = (question: RestartQuestion) => {
+  const found = restartBudget(question);
   if (!found.ok) throw new Error(found.issue.message);
-  return budgetSentence(found.value, feet);
+  const sentence = budgetSentence(found.value, question, 122, format);
+  return { ...sentence, spine: budgetHeadline(found.value, question).text };
 };
 
 describe("the decision in a sentence", () => {
   it.each([
-    [1200, "pine", "The whole flow fits, 33 s of it."],
-    [470, "ochre", "then feather and land"],
-    [410, "brick", "There is no height for a cause check"],
-  ])("at %d m it is %s: %s", (altitude_m, tone, words) => {
-    const sentence = said(altitude_m);
+    ["alder-s1", 1200, "pine", "The whole flow fits, 33 s of it; then call, passengers, secure."],
+    ["alder-s1", 470, "ochre", "; then land."],
+    ["rowan-r1", 470, "ochre", "; then land."],
+    ["larch-t2", 440, "ochre", "; then feather and land."],
+    ["alder-s1", 410, "brick", "There is no height for a cause check"],
+  ])("%s at %d m it is %s: %s", (name, altitude_m, tone, words) => {
+    const sentence = of(asked(name, { altitude_m }));
     expect(sentence.tone).toBe(tone);
     expect(sentence.rest).toContain(words);
-    if (tone === "brick") expect(sentence.lead).toBe("Fly, feather, land.");
-    else expect(sentence.lead).toMatch(/^\d+ seconds\.$/);
+    if (tone === "brick") expect([sentence.lead, sentence.spine]).toEqual(["Fly and land.", "fly and land"]);
+    else expect(sentence.lead).toMatch(/^\d+ (seconds|minutes)\.$/);
   });
 
-  it("without a flow it tells the seconds only", () => {
-    expect(said(1200, []).rest).toContain("no cause check");
+  it("only what can be feathered is feathered", () => {
+    for (const [name, lead] of [["alder-s1", "Fly and land."], ["larch-t2", "Fly, feather, land."]]) expect(of(asked(name, { altitude_m: 402 })).lead).toBe(lead);
+  });
+
+  it("without a flow it tells the time only, minutes when it is long", () => {
+    expect(of(asked("alder-s1", { flow: [] })).rest).toContain("no cause check");
+    expect(of(asked("cedar-j2", { flow: [], altitude_m: 11_000 })).lead).toMatch(/^\d\d minutes\.$/);
+    expect([timeInWords(119.9), timeInWords(1616)]).toEqual(["119 seconds", "26 minutes"]);
+  });
+
+  it("with the other engine running there is time, but not down low", () => {
+    const held = of(asked("larch-t2", { stopped: "left", configuration: { ...cleanGlide(demoAircraft("larch-t2")), propeller: "feathered" } }));
+    expect([held.lead, held.spine]).toEqual(["Time is plenty.", "one engine holds it"]);
+    expect(held.rest).toMatch(/The other engine holds it: [\d\u202f]+\u00a0ft\/min of climb at \d+\u00a0kt/);
+    expect(of(asked("larch-t2", { stopped: "right", altitude_m: 100, commit_m: 50 })).lead).toBe("Fly and climb first.");
   });
 });
 

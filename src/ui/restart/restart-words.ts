@@ -1,14 +1,58 @@
 // What the budget says in a sentence, and what a stopwatch run says afterwards.
-import type { RestartBudget } from "@/core/restart/restart-budget";
+import type { OneEngineHeight } from "@/core/restart/one-engine-height";
+import type { RestartBudget, RestartQuestion } from "@/core/restart/restart-budget";
+import type { Format } from "@/ui/units/units-store";
 
-/** The decision in words: how many seconds, what fits, and until when. */
-export function budgetSentence(budget: RestartBudget, height: (si: number) => string): { lead: string; rest: string; tone: "pine" | "ochre" | "brick" } {
-  const seconds = Math.floor(budget.spend_s);
-  const { fitting, items } = budget;
-  if (items.length === 0) return { lead: `${seconds} seconds.`, rest: "This engine has no cause check: see relight.", tone: "pine" };
-  if (fitting === 0) return { lead: "Fly, feather, land.", rest: `There is no height for a cause check: the first item asks for ${height(budget.flyFeatherLand_m)}.`, tone: "brick" };
-  if (fitting === items.length) return { lead: `${seconds} seconds.`, rest: `The whole flow fits, ${Math.round(budget.whole_s)} s of it. Below ${height(budget.wholeFrom_m)} no longer; below ${height(budget.flyFeatherLand_m)} fly, feather, land.`, tone: "pine" };
-  return { lead: `${seconds} seconds.`, rest: `The first ${fitting} of ${items.length} fit, to ${items[fitting - 1].item.name.toLowerCase()}; then feather and land.`, tone: "ochre" };
+/** Words with the colour that says the same. */
+export interface BudgetSaid {
+  readonly lead: string;
+  readonly rest: string;
+  readonly tone: "pine" | "ochre" | "brick";
+}
+
+/** What is left to do when there is no height for anything else. */
+function landWords({ aircraft }: Pick<RestartQuestion, "aircraft">): string {
+  return typeof aircraft.polar?.deadPropeller?.feathered === "number" ? "fly, feather, land" : "fly and land";
+}
+
+/** A time as it is said: seconds up to two minutes, then minutes. */
+export function timeInWords(time_s: number): string {
+  return time_s < 120 ? `${Math.floor(time_s)} seconds` : `${Math.floor(time_s / 60)} minutes`;
+}
+
+/**
+ * The decision in words: how much time, what fits, and until when.
+ *
+ * @param leastHeight_m - over the ground; below it nothing is done on one engine but flying and climbing
+ */
+export function budgetSentence(budget: RestartBudget, question: Pick<RestartQuestion, "aircraft" | "altitude_m" | "ground_m">, leastHeight_m: number, format: Format): BudgetSaid {
+  const height = (si: number) => format("height", si);
+  const { fitting, items, spend_s, oneEngine } = budget;
+  const land = landWords(question);
+  if (oneEngine && spend_s === null) return onOneEngine(oneEngine, items.length, question, leastHeight_m, format);
+  const time = timeInWords(spend_s ?? 0);
+  const way = oneEngine ? ` On one engine it sinks ${format("verticalSpeed", budget.sink_mps)} at ${format("speed", budget.eas_mps)}.` : "";
+  if (items.length === 0) return { lead: `${time}.`, rest: `This engine has no cause check: see relight.${way}`, tone: "pine" };
+  if (fitting === 0) return { lead: `${land[0].toUpperCase()}${land.slice(1)}.`, rest: `There is no height for a cause check: the first item asks for ${height(budget.landFrom_m)}.${way}`, tone: "brick" };
+  if (fitting < items.length) return { lead: `${time}.`, rest: `The first ${fitting} of ${items.length} fit, to ${items[fitting - 1].item.name.toLowerCase()}; then ${land.replace("fly, ", "").replace("fly and ", "").replace(", ", " and ")}.${way}`, tone: "ochre" };
+  const then = budget.then.filter(({ fits }) => fits).map(({ item }) => item.name.toLowerCase());
+  return { lead: `${time}.`, rest: `The whole flow fits, ${Math.round(budget.whole_s)} s of it${then.length > 0 ? `; then ${then.join(", ")}` : ""}. Below ${height(budget.wholeFrom_m)} no longer; below ${height(budget.landFrom_m)} ${land}.${way}`, tone: "pine" };
+}
+
+/** The other engine holds height, here or lower down. */
+function onOneEngine({ climb_mps, eas_mps, levelsOff_m }: OneEngineHeight, items: number, { altitude_m, ground_m }: Pick<RestartQuestion, "altitude_m" | "ground_m">, leastHeight_m: number, format: Format): BudgetSaid {
+  const flown = levelsOff_m === null ? `The other engine holds it: ${format("verticalSpeed", climb_mps, "down")} of climb at ${format("speed", eas_mps)} as configured.` : `The other engine holds it from ${format("height", levelsOff_m, "down")} on: it drifts down there, ${format("verticalSpeed", -climb_mps)} at first, at ${format("speed", eas_mps)}.`;
+  if (altitude_m - ground_m < leastHeight_m) return { lead: "Fly and climb first.", rest: `${flown} No check below ${format("height", leastHeight_m)} over the ground.`, tone: "ochre" };
+  return { lead: "Time is plenty.", rest: `${flown} ${items > 0 ? "Identify, verify; the whole check fits, and feathering is decided by it." : "Identify, verify, then see relight."}`, tone: "pine" };
+}
+
+/** The spine's few words. */
+export function budgetHeadline(budget: RestartBudget, question: Pick<RestartQuestion, "aircraft">): { text: string; tone: string } {
+  const { spend_s, items, fitting, oneEngine } = budget;
+  if (oneEngine && spend_s === null) return { text: oneEngine.levelsOff_m === null ? "one engine holds it" : "one engine, drifts down", tone: "text-pine" };
+  const time = (spend_s ?? 0) < 120 ? `${Math.floor(spend_s ?? 0)} s` : `${Math.floor((spend_s ?? 0) / 60)} min`;
+  if (items.length === 0) return { text: `${time} to commit`, tone: "" };
+  return fitting === 0 ? { text: landWords(question), tone: "text-brick" } : { text: `${time}, ${fitting} of ${items.length} fit`, tone: fitting === items.length ? "text-pine" : "text-ochre" };
 }
 
 /** An item done in a run. */

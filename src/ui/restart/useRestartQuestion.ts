@@ -3,12 +3,13 @@ import { useMemo } from "react";
 import { causeFlow, flowFor } from "@/core/restart/cause-flow";
 import type { RestartQuestion } from "@/core/restart/restart-budget";
 import { M_PER_FT } from "@/core/quantities/constants";
-import { shownEnd, useReach } from "@/ui/landing/reach-store";
+import { isUsable } from "@/core/landing/sites";
+import { shownSite, useReach } from "@/ui/landing/reach-store";
 import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 
 /** Without a landing in reach checking ends this far above the ground. Common practice. */
-const COMMIT_ABOVE_M = 1000 * M_PER_FT;
+export const COMMIT_ABOVE_M = 1000 * M_PER_FT;
 
 /** Where the commit height comes from. */
 export interface Commit {
@@ -25,20 +26,21 @@ export function useCommit(): Commit {
   const answer = useReach((state) => state.answer);
   const pinnedId = useReach((state) => state.pinnedId);
   if (set_m !== null) return { altitude_m: set_m, from: "set", end: null };
-  const end = shownEnd({ answer, pinnedId });
+  const site = shownSite({ answer, pinnedId });
   const ground_m = answer?.ground_m ?? 0;
-  if (end?.path && end.path.margin_m > 0 && end.status === "reached") return { altitude_m: Math.max(altitude_m - end.path.margin_m, ground_m + 30), from: "landing", end: end.name };
+  const margin_m = site && isUsable(site.verdict) ? (site.reach.path?.margin_m ?? 0) : 0;
+  if (site && margin_m > 0) return { altitude_m: Math.max(altitude_m - margin_m, ground_m + 30), from: "landing", end: site.end.name };
   return { altitude_m: ground_m + COMMIT_ABOVE_M, from: "ground", end: null };
 }
 
 /** What the situation asks about a restart. */
 export function useRestartQuestion(): RestartQuestion {
   const { document } = useAircraft();
-  const { mass_kg, configuration, air, altitude_m, pilot, restart } = useSituation((state) => state.current);
+  const { mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart } = useSituation((state) => state.current);
   const ground_m = useReach((state) => state.answer?.ground_m ?? 0);
   const { altitude_m: commit_m } = useCommit();
   return useMemo(
-    () => ({ aircraft: document, mass_kg, configuration, air, altitude_m, commit_m, ground_m, reaction_s: pilot.reaction_s, flow: flowFor(causeFlow(document), restart.symptom) }),
-    [document, mass_kg, configuration, air, altitude_m, commit_m, ground_m, pilot.reaction_s, restart.symptom],
+    () => ({ aircraft: document, mass_kg, configuration, air, altitude_m, commit_m, ground_m, reaction_s: pilot.reaction_s, stopped: restart.stopped, centreOfGravity, flow: flowFor(causeFlow(document), restart.symptom) }),
+    [document, mass_kg, configuration, air, altitude_m, commit_m, ground_m, pilot.reaction_s, restart.stopped, restart.symptom, centreOfGravity],
   );
 }

@@ -7,6 +7,7 @@ import { restartBudget } from "@/core/restart/restart-budget";
 import { useDeparture } from "@/ui/departure/departure-store";
 import { landingHeadline } from "@/ui/landing/landing-words";
 import { shownEnd, shownSite, useReach } from "@/ui/landing/reach-store";
+import { budgetHeadline } from "@/ui/restart/restart-words";
 import { useRestartQuestion } from "@/ui/restart/useRestartQuestion";
 import { climbsAway, useTakeOff } from "@/ui/take-off/take-off-store";
 import { useSituation, saveStateOf } from "@/ui/situation/situation-store";
@@ -81,9 +82,7 @@ function useRestartHeadline(): Headline | undefined {
   const question = useRestartQuestion();
   const outcome = useMemo(() => restartBudget(question), [question]);
   if (!outcome.ok) return { text: "no answer", tone: "text-brick" };
-  const { spend_s, items, fitting } = outcome.value;
-  if (items.length === 0) return { text: `${Math.floor(spend_s)} s to commit` };
-  return fitting === 0 ? { text: "fly, feather, land", tone: "text-brick" } : { text: `${Math.floor(spend_s)} s, ${fitting} of ${items.length} fit`, tone: fitting === items.length ? "text-pine" : "text-ochre" };
+  return budgetHeadline(outcome.value, question);
 }
 
 /** Whether and from where it climbs away on one engine. */

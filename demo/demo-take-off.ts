@@ -1,6 +1,7 @@
 // Take-offs of the demo world's twins and jet, for tests and benchmarks.
 import { landingEnds } from "@/core/landing/landing-end";
 import { MPS_PER_KT } from "@/core/quantities/constants";
+import { DEFAULT_ONE_ENGINE } from "@/core/situation/one-engine-plan";
 import { DEFAULT_TAKE_OFF, type TakeOffPlan } from "@/core/situation/take-off-plan";
 import { type TakeOffDay, type TakeOffInput, takeOffDay } from "@/core/take-off/take-off-day";
 import { demoAircraft, demoPlaces } from "./read-demo";
@@ -22,7 +23,7 @@ export function demoTakeOffInput({ name = "larch-t2", headwind_kt = 0, plan, ...
   return {
     aircraft, mass_kg: aircraft.mass.usual_kg, centreOfGravity: 0.5, air: { qnh_Pa: 101_325, deviation_K: 0 }, runway, intersection_m: 0, flap: null, failed: "left",
     wind: { surface: headwind_kt === 0 ? null : { from_rad: headwind_kt > 0 ? runway.headingTrue_rad : reverse, speed_mps: Math.abs(headwind_kt) * MPS_PER_KT }, layers: [] },
-    plan: { ...DEFAULT_TAKE_OFF, ...plan },
+    plan: { ...DEFAULT_TAKE_OFF, ...plan }, oneEngine: DEFAULT_ONE_ENGINE,
     ...change,
   };
 }

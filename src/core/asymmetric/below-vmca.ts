@@ -5,6 +5,7 @@ import type { AsymmetricCase, AsymmetricQuestion } from "./asymmetric-case";
 import { loadingAt } from "./equilibrium";
 import { stallEas_mps } from "./one-engine-climb";
 import { vmca } from "./vmca";
+import { yawRateDerivatives } from "./yaw-rate";
 
 /** What happens below minimum control speed with the rudder at its stop. */
 export interface BelowVmca {
@@ -23,8 +24,6 @@ export interface BelowVmca {
 
 /** Speed regained above minimum control speed before power comes back, m/s: 5 kt. Common practice. */
 const MARGIN_MPS = 2.572;
-/** Yaw damping of the fin over its weathercock stability, on the fin's arm: Cnr ≈ −2·(lv/b)·Cnβ,fin with the fuselage taking a third of it away. Textbook estimate. */
-const FIN_SHARE = 1.5;
 /** Least power asked about, and halvings of the search. */
 const IDLE = 0.02;
 const HALVINGS = 20;
@@ -32,7 +31,8 @@ const HALVINGS = 20;
 /**
  * A steady state with full rudder at a speed too low for it: the rest of the yawing moment turns the aeroplane.
  *
- * Side: CYβ·β + CYδr·δr + CW·sinφ = (W/g)·V·r/(qS); roll as in equilibrium; yaw with Cnr·r·b/(2V) added: linear in β, δa and r.
+ * Side: CYβ·β + CYδr·δr + CYr·r̂ + CW·sinφ = (W/g)·V·r/(qS); roll and yaw as in equilibrium with Clr·r̂ and Cnr·r̂ added, r̂ = r·b/(2V):
+ * linear in β, δa and r.
  *
  * @param bank_rad - into the live engine; what is held
  * @param eas_mps - of the flight, more than 0
@@ -88,13 +88,14 @@ function turnAtFullRudder(one: AsymmetricCase, eas_mps: number, bank_rad: number
   const turning = (load.cw * load.tas_mps) / G0;
   const side = cyR * rudder + load.cw * Math.sin(s * bank_rad);
   const beta0 = -side / a.cyBeta;
-  const betaR = turning / a.cyBeta;
+  const { cyR: cyYaw, clR, cnR } = yawRateDerivatives(one, load.cl);
+  const reduced = wing.span_m / (2 * load.tas_mps);
+  const betaR = (turning - cyYaw * reduced) / a.cyBeta;
   const roll0 = load.clThrust + ((cyR * a.finHeight_m) / wing.span_m) * rudder;
   const aileron0 = -(roll0 + a.clBeta * beta0) / a.clDeltaA;
-  const aileronR = -(a.clBeta * betaR) / a.clDeltaA;
-  const damping = (-2 * FIN_SHARE * (a.finArm_m / wing.span_m) * a.cnBeta * wing.span_m) / (2 * load.tas_mps);
+  const aileronR = -(a.clBeta * betaR + clR * reduced) / a.clDeltaA;
   const yaw0 = load.cnThrust + yawR * rudder + yawB * beta0 + a.cnDeltaA * aileron0;
-  const slope = yawB * betaR + a.cnDeltaA * aileronR + damping;
+  const slope = yawB * betaR + a.cnDeltaA * aileronR + cnR * reduced;
   const rate = -yaw0 / slope;
   return { yaw_radps: -s * rate, aileron: Math.abs(aileron0 + aileronR * rate) / a.aileronMax_rad };
 }

@@ -1,4 +1,5 @@
 // Climb on one engine and on two, the speeds for it, and the heights at which it ends.
+import { configurationLimit } from "../aircraft/configuration-limit";
 import { goldenMinimum } from "../numeric/golden-section";
 import { M_PER_FT, RHO0 } from "../quantities/constants";
 import { type Outcome, failure, success } from "../outcome";
@@ -54,14 +55,21 @@ function climbAt(one: AsymmetricCase, eas_mps: number): Climb {
   return state ? { eas_mps, climb_mps: state.climb_mps, gradient: Math.tan(Math.asin(Math.min(Math.max(state.sinGamma, -1), 1))) } : { eas_mps, climb_mps: -Infinity, gradient: -Infinity };
 }
 
+/** The error falls by about the induced drag over the weight each round: below 1e-7 after these. */
+const LIFT_ROUNDS = 8;
+
 /** Climb on both engines at a speed, wings level, in balance. */
 export function twoEngineClimbAt(one: AsymmetricCase, eas_mps: number): Climb {
   const tas = eas_mps / Math.sqrt(one.state.sigma);
   const qS = 0.5 * RHO0 * eas_mps ** 2 * one.wing.area_m2;
   const live = engineForce(one.question.aircraft.engines, one.engineAir, tas, one.question.setting, one.sigmaCritical);
   if (!live) throw new Error("twoEngineClimbAt: expected engines with thrust, got turboshafts");
-  const cl = one.weight_N / qS;
-  const sine = (2 * live.thrust_N - qS * (one.cd0 + one.k * cl * cl)) / one.weight_N;
+  // In a steep climb the wing carries W·cosγ: the path and the drag that it leaves settle in a few rounds.
+  let sine = 0;
+  for (let i = 0; i < LIFT_ROUNDS; i += 1) {
+    const cl = (one.weight_N * Math.sqrt(1 - sine * sine)) / qS;
+    sine = Math.min(Math.max((2 * live.thrust_N - qS * (one.cd0 + one.k * cl * cl)) / one.weight_N, -1), 1);
+  }
   return { eas_mps, climb_mps: sine * tas, gradient: Math.tan(Math.asin(Math.min(Math.max(sine, -1), 1))) };
 }
 
@@ -79,19 +87,22 @@ export interface ClimbSpeeds {
   readonly angle: Climb;
 }
 
-/** Best rate and best angle on one engine. */
+/** Best rate and best angle on one engine, no faster than the limit of flap and gear. */
 export function oneEngineSpeeds(one: AsymmetricCase): ClimbSpeeds {
   return speedsOf(one, (eas) => climbAt(one, eas));
 }
 
-/** Best rate and best angle on two engines. */
+/** Best rate and best angle on two engines, no faster than the limit of flap and gear. */
 export function twoEngineSpeeds(one: AsymmetricCase): ClimbSpeeds {
   return speedsOf(one, (eas) => twoEngineClimbAt(one, eas));
 }
 
 function speedsOf(one: AsymmetricCase, climb: (eas_mps: number) => Climb): ClimbSpeeds {
   const stall = stallEas_mps(one, 0);
-  const best = (of: (found: Climb) => number, slowest: number) => climb(goldenMinimum((eas) => (Number.isFinite(of(climb(eas))) ? -of(climb(eas)) : 1e6 - eas), slowest * stall, FASTEST * stall, SPEED_TOLERANCE_MPS));
+  const { aircraft, flap, gearDown } = one.question;
+  const limit = configurationLimit(aircraft, flap, gearDown)?.speed_mps ?? Infinity;
+  // A limit below the slowest speed that is looked at leaves that speed alone.
+  const best = (of: (found: Climb) => number, slowest: number) => climb(goldenMinimum((eas) => (Number.isFinite(of(climb(eas))) ? -of(climb(eas)) : 1e6 - eas), slowest * stall, Math.max(Math.min(FASTEST * stall, limit), slowest * stall), SPEED_TOLERANCE_MPS));
   return { rate: best((found) => found.climb_mps, SLOWEST), angle: best((found) => found.gradient, SLOWEST_ANGLE) };
 }
 

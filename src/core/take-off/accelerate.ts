@@ -1,7 +1,7 @@
 import { type Outcome, success } from "../outcome";
 import { type RollState, braked, rollOn, standing, tasOnRunway } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";
-import { type TakeOffPath, atRotation, takeOffPath } from "./take-off-path";
+import { type TakeOffPath, toRotation, takeOffPath } from "./take-off-path";
 
 /** Accelerate, and stop or go, when an engine stops at a speed on the runway. Distances are from the beginning of the runway. */
 export interface Accelerate {
@@ -29,12 +29,12 @@ export interface Accelerate {
 export function accelerate(day: TakeOffDay, failure_mps: number): Outcome<Accelerate> {
   const { input } = day;
   const failTas_mps = tasOnRunway(day, failure_mps);
-  const failed = rollOn(day, standing(day), 2, (state) => state.tas_mps >= failTas_mps);
+  const failed = rollOn(day, standing(day), 2, (state) => failTas_mps - state.tas_mps);
   if (!failed.ok) return failed;
   const acted = reacted(day, failed.value);
   const stop = braked(day, acted);
   const scale = failure_mps / failTas_mps;
-  const rotating = rollOn(day, failed.value, 1, atRotation(day));
+  const rotating = rollOn(day, failed.value, 1, toRotation(day));
   const path = rotating.ok ? takeOffPath(day, rotating.value, { kind: "on-runway", time_s: failed.value.time_s }, 0) : null;
   const screen = path?.events.find((event) => event.kind === "screen")?.point ?? null;
   return success({
@@ -47,7 +47,7 @@ export function accelerate(day: TakeOffDay, failure_mps: number): Outcome<Accele
 /** Until the first action it rolls on with one engine, or no faster than it was when that does not push any more. */
 function reacted(day: TakeOffDay, from: RollState): RollState {
   const { recognition_s } = day.input.plan;
-  const rolled = rollOn(day, from, 1, (state) => state.time_s >= from.time_s + recognition_s - 1e-6);
+  const rolled = rollOn(day, from, 1, (state) => from.time_s + recognition_s - state.time_s);
   return rolled.ok ? rolled.value : { ...from, x_m: from.x_m + from.tas_mps * recognition_s, time_s: from.time_s + recognition_s };
 }
 

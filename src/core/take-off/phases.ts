@@ -8,7 +8,10 @@ import type { Obstacle } from "../situation/take-off-plan";
 import { clearances } from "./obstacle-clearance";
 import { rollOn, standing } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";
-import { PATH_TOP_M, type PathPoint, type TakeOffPath, atRotation, takeOffPath } from "./take-off-path";
+import { PATH_TOP_M, type PathPoint, type TakeOffPath, toRotation, takeOffPath } from "./take-off-path";
+
+/** What keeps it from going on: no climb, sinking back, something ahead; or a speed below control or stall on the way, which lowering the nose mends. */
+export type GoFailure = "climb" | "sinks" | "obstacle" | "control" | "stall";
 
 /** A failure in the air at a height. */
 export interface FailureInAir {
@@ -16,8 +19,10 @@ export interface FailureInAir {
   readonly at: PathPoint;
   /** Runway left after landing straight on; negative runs off the end. */
   readonly landSpare_m: number;
-  /** It climbs away on one engine over everything listed, never slower than the stall or minimum control speed. */
+  /** It climbs away on one engine over everything listed, flown without error. */
   readonly goes: boolean;
+  /** The condition that fails; null when none does. `control` and `stall`: too slow while the path is held until the failure is recognised. */
+  readonly fails: GoFailure | null;
   /** Lowest that it sinks to after the failure. */
   readonly lowest_m: number;
   /** Slowest equivalent airspeed after the failure. */
@@ -33,8 +38,13 @@ export interface Phases {
   readonly failures: readonly FailureInAir[];
   /** Up to here it can land on the runway that is left; null when not even at lift-off. */
   readonly landUntil_m: number | null;
-  /** From here on, at every height above, it climbs away; null when it does at none. */
+  /** From here on, at every height above, it climbs away flown without error; null when it does at none, and then why. */
   readonly goFrom_m: number | null;
+  readonly goFails: GoFailure | null;
+  /** The same by what the pilot asks for at least; null when that is never met. */
+  readonly advisedFrom_m: number | null;
+  /** The worst failure in the climb on both engines: held for the recognition it comes below minimum control speed or the stall; null when none does. */
+  readonly slow: { readonly from_m: number; readonly eas_mps: number; readonly limit_mps: number; readonly limit: "V_MCA" | "V_S" } | null;
 }
 
 /** Heights of failure, m: closer near the ground. */
@@ -53,7 +63,7 @@ const NO_SINK_M = 0.5;
  * @returns failures of the roll; `runway_too_short` when it does not lift off on the runway
  */
 export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outcome<Phases> {
-  const roll = rollOn(day, standing(day), 2, atRotation(day));
+  const roll = rollOn(day, standing(day), 2, toRotation(day));
   if (!roll.ok) return roll;
   const low = takeOffPath(day, roll.value, { kind: "never" }, PATH_TOP_M);
   const liftOff = low.events.find((event) => event.kind === "lift-off")?.point;
@@ -67,9 +77,9 @@ export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outco
     const after = path.points.filter((point) => point.time_s > at.time_s);
     const lowest_m = after.reduce((least, point) => Math.min(least, point.height_m), height_m);
     const slowest_mps = after.reduce((least, point) => Math.min(least, point.eas_mps), at.eas_mps);
-    const controlled = slowest_mps >= Math.max(day.speeds.vmca_mps ?? 0, day.speeds.stall_mps);
     const clear = clearances(path, [...day.input.plan.obstacles, ...ground], 0).every(({ over_m }) => over_m === null || over_m >= day.input.plan.clearance_m);
-    return { height_m, at, path, lowest_m, slowest_mps, landSpare_m: landingSpare_m(day, at), goes: path.climbs && clear && controlled && lowest_m >= Math.min(LOWEST_M, height_m - NO_SINK_M) };
+    const fails = !path.climbs ? "climb" : lowest_m < Math.min(LOWEST_M, height_m - NO_SINK_M) ? "sinks" : !clear ? "obstacle" : slowest_mps < day.speeds.stall_mps ? "stall" : slowest_mps < (day.speeds.vmca_mps ?? 0) ? "control" : null;
+    return { height_m, at, path, lowest_m, slowest_mps, landSpare_m: landingSpare_m(day, at), goes: fails === null || isSlow(fails), fails };
   });
   // Going on must hold at every height above, landing at every height below.
   const lastNot = failures.findLastIndex((found) => !found.goes);
@@ -79,7 +89,40 @@ export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outco
     both, gearUp_m, failures,
     landUntil_m: landable.length === 0 ? null : landable[landable.length - 1].height_m,
     goFrom_m: lastNot === failures.length - 1 ? null : failures[lastNot + 1].height_m,
+    goFails: lastNot === failures.length - 1 ? failures[lastNot].fails : null,
+    advisedFrom_m: advisedFrom_m(failures.slice(lastNot + 1), day),
+    slow: slowOf(day, failures),
   });
+}
+
+function isSlow(fails: GoFailure): boolean {
+  return fails === "control" || fails === "stall";
+}
+
+/** The least that is asked for: a height of failure, or a climb in the minute after it. A jet goes from V_1 whatever the height. */
+function advisedFrom_m(going: readonly FailureInAir[], { jet, input: { oneEngine } }: TakeOffDay): number | null {
+  if (going.length === 0) return null;
+  if (jet) return going[0].height_m;
+  if (oneEngine.least === "height") return Math.max(going[0].height_m, oneEngine.leastHeight_m);
+  const lastWeak = going.findLastIndex((failure) => climbAfter_mps(failure) < oneEngine.leastClimb_mps);
+  return going[lastWeak + 1]?.height_m ?? null;
+}
+
+/** Time after the failure over which the climb counts, s. */
+const AFTER_S = 60;
+
+/** Mean rate of climb in the minute after a failure, or to the top when that is sooner. */
+function climbAfter_mps({ at, path }: FailureInAir): number {
+  const end = path.points.find((point) => point.time_s >= at.time_s + AFTER_S) ?? path.points[path.points.length - 1];
+  return end.time_s > at.time_s ? (end.height_m - at.height_m) / (end.time_s - at.time_s) : 0;
+}
+
+/** The slowest of the failures that come below a limit, from the lowest of them. */
+function slowOf({ speeds }: TakeOffDay, failures: readonly FailureInAir[]): Phases["slow"] {
+  const slow = failures.filter(({ fails }) => fails !== null && isSlow(fails));
+  if (slow.length === 0) return null;
+  const limit = (speeds.vmca_mps ?? 0) > speeds.stall_mps ? "V_MCA" : "V_S";
+  return { from_m: slow[0].height_m, eas_mps: Math.min(...slow.map((failure) => failure.slowest_mps)), limit_mps: Math.max(speeds.vmca_mps ?? 0, speeds.stall_mps), limit };
 }
 
 /** First height of the climb with the gear down at which no landing on the runway fits. */

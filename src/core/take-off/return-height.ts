@@ -1,5 +1,6 @@
 import { bestPropeller } from "../asymmetric/climb-ledger";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
+import { type TurnControls, turnControls } from "../asymmetric/turn-control";
 import { G0 } from "../quantities/constants";
 import type { TakeOffDay } from "./take-off-day";
 import type { PathPoint, TakeOffPath } from "./take-off-path";
@@ -13,6 +14,8 @@ export interface ReturnHeight {
   /** Where the way on one engine has it; null when it does not come so high. */
   readonly at: PathPoint | null;
   readonly radius_m: number;
+  /** Control left in that turn, either side; null where no bank holds it straight. */
+  readonly control: TurnControls | null;
 }
 
 /** Bank of the turn, and the height above the runway that it must leave: 15° towards either engine; 500 ft. Common practice. */
@@ -37,5 +40,5 @@ export function returnHeight(day: TakeOffDay, path: TakeOffPath): ReturnHeight {
   const rate = (G0 * Math.tan(RETURN_BANK_RAD)) / tas_mps;
   const loss_m = (-climb_mps * Math.PI) / rate;
   const height_m = RETURN_FLOOR_M + Math.max(loss_m, 0);
-  return { loss_m, height_m, at: path.points.find((point) => point.height_m >= height_m) ?? null, radius_m: tas_mps / rate };
+  return { loss_m, height_m, at: path.points.find((point) => point.height_m >= height_m) ?? null, radius_m: tas_mps / rate, control: turnControls(one, speeds.oneEngine_mps, RETURN_BANK_RAD) };
 }

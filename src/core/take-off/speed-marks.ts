@@ -27,7 +27,7 @@ export function speedMarks(day: TakeOffDay, both: TakeOffPath): Outcome<SpeedMar
     if (eas_mps === null) continue;
     if (eas_mps <= rotation_mps) {
       const tas_mps = tasOnRunway(day, eas_mps);
-      const rolled = rollOn(day, standing(day), 2, (state) => state.tas_mps >= tas_mps);
+      const rolled = rollOn(day, standing(day), 2, (state) => tas_mps - state.tas_mps);
       if (!rolled.ok) return rolled;
       marks.push({ name, eas_mps, at: { x_m: rolled.value.x_m, height_m: 0 } });
     } else {

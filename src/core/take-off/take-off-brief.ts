@@ -1,5 +1,7 @@
 // The brief of a take-off with two engines: sentences to read aloud, composed from what was computed. Words only; nothing is computed here.
+import { assertNever } from "../outcome";
 import { type UnitChoice, formatNumber, formatSi } from "../quantities/units";
+import type { OneEnginePlan } from "../situation/one-engine-plan";
 import type { Accelerate } from "./accelerate";
 import type { Phases } from "./phases";
 import type { ReturnHeight } from "./return-height";
@@ -12,9 +14,12 @@ export interface TakeOffFacts {
   readonly jet: boolean;
   readonly speeds: TakeOffDay["speeds"];
   readonly accelerate: Accelerate;
-  readonly phases: Pick<Phases, "landUntil_m" | "goFrom_m">;
+  readonly phases: Pick<Phases, "landUntil_m" | "goFrom_m" | "goFails" | "advisedFrom_m" | "slow">;
   readonly back: ReturnHeight;
   readonly acceleration_m: number;
+  readonly turns: OneEnginePlan["turns"];
+  /** The engine that is taken to stop. */
+  readonly failed: "left" | "right";
   /** Climb on one engine, mended, m/s. */
   readonly climb_mps: number;
 }
@@ -32,9 +37,10 @@ export function takeOffBrief(facts: TakeOffFacts, units: UnitChoice): string[] {
   const height = (si: number) => formatSi("height", units.height, si);
   const speed = (si: number) => formatSi("speed", units.speed, si);
   const length = (si: number) => formatSi("length", units.length, si);
-  const climbs = facts.climb_mps > 0 && phases.goFrom_m !== null;
+  const goFrom_m = phases.advisedFrom_m;
+  const climbs = facts.climb_mps > 0 && goFrom_m !== null;
   const said: string[] = [];
-  if (!climbs) said.push(`${facts.runwayName}. On one engine it will not climb today. Any failure after lift-off: both throttles back, land ahead.`);
+  if (!climbs) said.push(`${facts.runwayName}. ${noGo(facts)} Any failure after lift-off: both throttles back, land ahead.`);
   const stops = accelerate.stopSpare_m >= 0;
   const goes = accelerate.goSpare_m !== null && accelerate.goSpare_m >= 0;
   if (jet && !stops && !goes) said.push(`${facts.runwayName} is too short at this mass: after a failure it neither stops nor goes on it. Take less, or another runway.`);
@@ -45,11 +51,32 @@ export function takeOffBrief(facts: TakeOffFacts, units: UnitChoice): string[] {
     if (climbs) said.push(`V_2 to ${height(facts.acceleration_m)}, level, flap up at ${speed(speeds.flapUp_mps)}, ${speed(speeds.oneEngine_mps)}, maximum continuous thrust.`);
     return said;
   }
-  const { landUntil_m, goFrom_m } = phases;
+  const { landUntil_m } = phases;
   said.push(landUntil_m === null ? "Once airborne the runway left is not enough to land on." : `Airborne, gear down, until ${height(landUntil_m)}: close both, land on the runway that is left.`);
   if (!climbs || goFrom_m === null) return said;
-  if (goFrom_m > (landUntil_m ?? 0)) said.push(`From ${height(landUntil_m ?? 0)} until ${height(goFrom_m)}: no runway left and it does not climb away: close both, land ahead.`);
+  if (goFrom_m > (landUntil_m ?? 0)) said.push(`From ${height(landUntil_m ?? 0)} until ${height(goFrom_m)}: gear down, close both, land ahead.`);
   said.push(`${goFrom_m > (landUntil_m ?? 0) ? `From ${height(goFrom_m)}` : "Beyond, no runway left"}: hold the heading, full power, gear up, flap up; identify, verify, feather; ${speed(speeds.oneEngine_mps)}, ${formatNumber(facts.climb_mps * 196.85, 0, 10)} feet a minute when all is done.`);
-  said.push(back.at === null ? "It does not come high enough to turn back on one engine: straight on to better ground." : `Turn back from ${height(back.height_m)}, toward either side, 15° of bank: a circle of ${length(2 * back.radius_m)} across.`);
+  if (phases.slow) said.push(`In this climb lower the nose at once: held until it is recognised, ${speed(phases.slow.eas_mps)} under ${phases.slow.limit} ${speed(phases.slow.limit_mps)}.`);
+  const live = facts.failed === "left" ? "right" : "left";
+  said.push(back.at === null ? "It does not come high enough to turn back on one engine: straight on to better ground." : `Turn back from ${height(back.height_m)}, 15° of bank, ${facts.turns === "live" ? `to the ${live} only, toward the live engine` : "to either side"}: a circle of ${length(2 * back.radius_m)} across.`);
   return said;
+}
+
+/** Why there is no going on, in a sentence. */
+export function noGo({ climb_mps, phases }: Pick<TakeOffFacts, "climb_mps" | "phases">): string {
+  if (!(climb_mps > 0)) return "On one engine it will not climb today.";
+  switch (phases.goFails) {
+    case "obstacle":
+      return "On one engine it climbs, but not over what stands ahead.";
+    case "sinks":
+      return "On one engine it sinks back to the ground before it climbs.";
+    case "climb":
+      return "On one engine it climbs only when everything is mended, and does not get that far.";
+    case "control":
+    case "stall":
+    case null:
+      return "On one engine it never climbs as fast as is asked for.";
+    default:
+      return assertNever(phases.goFails);
+  }
 }

@@ -4,6 +4,7 @@
 // away with both engines. Method: flight as a point mass, flight-mechanics textbooks.
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
+import { configurationLimit } from "../aircraft/configuration-limit";
 import { WindColumn, windProfile } from "../air/wind";
 import { asymmetricCase, caseOfSameRudder } from "../asymmetric/anchored-case";
 import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
@@ -15,6 +16,7 @@ import { brakingOn } from "../landing/landing-roll";
 import { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";
 import { SituationDocument } from "../situation/situation-document";
+import { DEFAULT_ONE_ENGINE, OneEnginePlan } from "../situation/one-engine-plan";
 import { DEFAULT_TAKE_OFF, TakeOffPlan } from "../situation/take-off-plan";
 
 /** What a take-off needs to know. */
@@ -31,6 +33,7 @@ export const TakeOffInput = z.object({
   flap: z.int().min(0).max(7).nullable(),
   failed: z.enum(["left", "right"]).default("left"),
   plan: TakeOffPlan.default(DEFAULT_TAKE_OFF),
+  oneEngine: OneEnginePlan.default(DEFAULT_ONE_ENGINE),
 });
 
 /** @see TakeOffInput */
@@ -122,7 +125,7 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
     speeds: {
       stall_mps, vmca_mps, rotation_mps,
       screen_mps: Math.max(screen_mps, rotation_mps),
-      oneEngine_mps: jet ? FINAL * cleanStall_mps : oneEngineSpeeds(mended).rate.eas_mps,
+      oneEngine_mps: jet ? Math.min(FINAL * cleanStall_mps, configurationLimit(aircraft, 0, false)?.speed_mps ?? Infinity) : oneEngineSpeeds(mended).rate.eas_mps,
       bothEngines_mps: Math.max(aircraft.handbook.vy_mps ?? FINAL * cleanStall_mps, screen_mps),
       vsse_mps: aircraft.handbook.vsse_mps,
       flapUp_mps: FLAP_UP * cleanStall_mps,

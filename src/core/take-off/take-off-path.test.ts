@@ -4,10 +4,10 @@ import { oneEngineSpeeds } from "../asymmetric/one-engine-climb";
 import { G0 } from "../quantities/constants";
 import { rollOn, standing } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";
-import { type Failure, PATH_TOP_M, type TakeOffPath, atRotation, takeOffPath } from "./take-off-path";
+import { type Failure, PATH_TOP_M, type TakeOffPath, toRotation, takeOffPath } from "./take-off-path";
 
 function flown(day: TakeOffDay, failure: Failure, gearUpAt_m = 20): TakeOffPath {
-  const roll = rollOn(day, standing(day), 2, atRotation(day));
+  const roll = rollOn(day, standing(day), 2, toRotation(day));
   if (!roll.ok) throw new Error(roll.issue.message);
   return takeOffPath(day, roll.value, failure, gearUpAt_m);
 }
@@ -71,7 +71,7 @@ describe("the way into the air of a light twin", () => {
 describe("an aeroplane that cannot", () => {
   it("comes back to the ground and says where", () => {
     const weak = demoTakeOff({ mass_kg: 1725, air: { qnh_Pa: 101_325, deviation_K: 40 } });
-    const roll = rollOn(weak, standing(weak), 2, atRotation(weak));
+    const roll = rollOn(weak, standing(weak), 2, toRotation(weak));
     if (!roll.ok) throw new Error(roll.issue.message);
     const path = takeOffPath(weak, roll.value, { kind: "on-runway", time_s: roll.value.time_s }, 0);
     expect(path.climbs).toBe(false);

@@ -177,8 +177,8 @@ export function takeOffPath(day: TakeOffDay, roll: RollState, failure: Failure, 
   return { points, events, touches, climbs };
 }
 
-/** The roll has come to rotation. */
-export function atRotation(day: TakeOffDay): (state: RollState) => boolean {
+/** Speed left until the roll has come to rotation. */
+export function toRotation(day: TakeOffDay): (state: RollState) => number {
   const tas_mps = tasOnRunway(day, day.speeds.rotation_mps);
-  return (state) => state.tas_mps >= tas_mps;
+  return (state) => tas_mps - state.tas_mps;
 }

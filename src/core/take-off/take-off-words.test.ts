@@ -4,6 +4,7 @@ import { demoTerrain } from "../../../demo/read-demo";
 import { localPlane } from "../earth/local-plane";
 import { DEFAULT_UNITS } from "../quantities/units";
 import { MPS_PER_KT } from "../quantities/constants";
+import { DEFAULT_ONE_ENGINE } from "../situation/one-engine-plan";
 import { accelerate, balancedFailure_mps } from "./accelerate";
 import { phases } from "./phases";
 import { returnHeight } from "./return-height";
@@ -18,7 +19,7 @@ function briefOf(day: TakeOffDay, climb_mps: number): string[] {
   const by = phases(day);
   if (!found.ok || !by.ok) throw new Error("no take-off");
   const { runway, plan } = day.input;
-  return takeOffBrief({ runwayName: runway.name, runway_m: runway.length_m, jet: day.jet, speeds: day.speeds, accelerate: found.value, phases: by.value, back: returnHeight(day, by.value.both), acceleration_m: plan.acceleration_m, climb_mps }, DEFAULT_UNITS);
+  return takeOffBrief({ runwayName: runway.name, runway_m: runway.length_m, jet: day.jet, speeds: day.speeds, accelerate: found.value, phases: by.value, back: returnHeight(day, by.value.both), acceleration_m: plan.acceleration_m, turns: day.input.oneEngine.turns, failed: day.input.failed, climb_mps }, DEFAULT_UNITS);
 }
 
 describe("the brief", () => {
@@ -28,7 +29,11 @@ describe("the brief", () => {
     expect(said[0]).toContain("both throttles closed");
     expect(said[1]).toMatch(/^Airborne, gear down, until \d+\sft: close both/);
     expect(said.join(" ")).toMatch(/identify, verify, feather/);
-    expect(said.at(-1)).toMatch(/^Turn back from/);
+    // Advised before the sum: gear down below 400 ft is a commitment, though without error it would go from lower.
+    expect(said[2]).toMatch(/^From \d+\sft until 400\sft: gear down, close both, land ahead\.$/);
+    expect(said.at(-1)).toMatch(/^Turn back from \d+\sft, 15° of bank, to either side/);
+    const live = briefOf(demoTakeOff({ mass_kg: 1600, oneEngine: { ...DEFAULT_ONE_ENGINE, turns: "live" } }), 1.8);
+    expect(live.at(-1)).toContain("to the right only, toward the live engine");
   });
 
   it("says first that it will not climb, and then nothing of climbing", () => {

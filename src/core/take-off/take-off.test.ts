@@ -8,7 +8,7 @@ import { NET_DECREMENT, clearances, heightAt_m } from "./obstacle-clearance";
 import { phases } from "./phases";
 import { RETURN_FLOOR_M, returnHeight } from "./return-height";
 import { takeOffDay } from "./take-off-day";
-import { atRotation, takeOffPath } from "./take-off-path";
+import { toRotation, takeOffPath } from "./take-off-path";
 import type { TakeOffDay } from "./take-off-day";
 
 const stop = (day: TakeOffDay, failure_mps = day.speeds.rotation_mps) => {
@@ -48,7 +48,7 @@ describe("speeds", () => {
 describe("the roll", () => {
   it("without wind gains the speed that its own mean acceleration gives, and brakes by V²/(2Ng) (arithmetic)", () => {
     const day = demoTakeOff({ mass_kg: 1600 });
-    const found = rollOn(day, standing(day), 2, atRotation(day));
+    const found = rollOn(day, standing(day), 2, toRotation(day));
     if (!found.ok) throw new Error(found.issue.message);
     const { x_m, tas_mps, time_s } = found.value;
     // Acceleration falls a little with speed: the distance is a tenth over that of the mean.
@@ -60,12 +60,14 @@ describe("the roll", () => {
   it("starts with the wind's airspeed and covers less ground in it", () => {
     const [still, windy] = [demoTakeOff(), demoTakeOff({ headwind_kt: 15 })];
     expect(standing(windy).tas_mps).toBeGreaterThan(5);
+    // In a tailwind it stands with the air from behind, and that part of the roll is rolled too.
+    expect(standing(demoTakeOff({ headwind_kt: -15 })).tas_mps).toBeLessThan(-5);
     expect(stop(windy).failureX_m).toBeLessThan(0.85 * stop(still).failureX_m);
   });
 
   it("ends in words where it does not accelerate", () => {
     const day = demoTakeOff();
-    expect(rollOn(day, standing(day), 1, (state) => state.tas_mps > 200)).toMatchObject({ ok: false, issue: { code: "no_lift_off" } });
+    expect(rollOn(day, standing(day), 1, (state) => 200 - state.tas_mps)).toMatchObject({ ok: false, issue: { code: "no_lift_off" } });
   });
 
   it("equivalent and true airspeed part with height", () => {
@@ -181,7 +183,7 @@ describe("phases of a take-off", () => {
 
 describe("obstacles", () => {
   const day = demoTakeOff({ mass_kg: 1400 });
-  const roll = rollOn(day, standing(day), 2, atRotation(day));
+  const roll = rollOn(day, standing(day), 2, toRotation(day));
   if (!roll.ok) throw new Error(roll.issue.message);
   const path = takeOffPath(day, roll.value, { kind: "on-runway", time_s: roll.value.time_s }, 0);
 

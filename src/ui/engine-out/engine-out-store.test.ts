@@ -1,6 +1,5 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { radians } from "@/core/quantities/angle";
-import { climbsAway } from "../take-off/take-off-store";
 import { flownBank_rad, useEngineOut } from "./engine-out-store";
 
 const began = useEngineOut.getState();
@@ -22,14 +21,5 @@ describe("what is tried on one engine", () => {
     expect(flownBank_rad({ bank: { kind: "zero-sideslip" } }, { zeroSideslip_rad: 0.05 })).toBe(0.05);
     expect(flownBank_rad({ bank: { kind: "zero-sideslip" } }, { zeroSideslip_rad: null })).toBe(0);
     expect(flownBank_rad({ bank: { kind: "zero-sideslip" } }, null)).toBe(0);
-  });
-});
-
-describe("climbing away on one engine", () => {
-  const phases = { goFrom_m: 20 } as Parameters<typeof climbsAway>[0]["phases"];
-  it("needs both: a climb when mended, and a height from which it holds", () => {
-    expect(climbsAway({ climb_mps: 1, phases })).toBe(true);
-    expect(climbsAway({ climb_mps: -0.1, phases })).toBe(false);
-    expect(climbsAway({ climb_mps: 1, phases: { ...phases, goFrom_m: null } })).toBe(false);
   });
 });

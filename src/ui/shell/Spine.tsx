@@ -9,7 +9,8 @@ import { landingHeadline } from "@/ui/landing/landing-words";
 import { shownEnd, shownSite, useReach } from "@/ui/landing/reach-store";
 import { budgetHeadline } from "@/ui/restart/restart-words";
 import { useRestartQuestion } from "@/ui/restart/useRestartQuestion";
-import { climbsAway, useTakeOff } from "@/ui/take-off/take-off-store";
+import { useTakeOff } from "@/ui/take-off/take-off-store";
+import { takeOffHeadline } from "@/ui/take-off/take-off-words";
 import { useSituation, saveStateOf } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Mark } from "./Mark";
@@ -92,8 +93,7 @@ function useTakeOffHeadline(): Headline | undefined {
   const format = useFormat();
   if (issue) return { text: "no answer", tone: "text-brick" };
   if (!answer) return undefined;
-  if (!climbsAway(answer)) return { text: "will not climb", tone: "text-brick" };
-  return answer.jet ? { text: `V_1 ${format("speed", answer.accelerate.action_mps)}` } : { text: `climbs, ${format("verticalSpeed", answer.climb_mps)}` };
+  return takeOffHeadline(answer, format);
 }
 
 /** The gate once the chance is known; until then from where turning back works as planned. */

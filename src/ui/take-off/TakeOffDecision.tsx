@@ -3,7 +3,7 @@ import { Cautions } from "@/ui/shell/Cautions";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import type { TakeOffAnswer } from "@/workers/take-off-work";
-import { climbsAway } from "./take-off-store";
+import { returnInWords, takeOffDecision } from "./take-off-words";
 
 /** Side wind that is named, m/s: 10 kt. Common practice. */
 const SIDE_MPS = 5.144;
@@ -11,9 +11,9 @@ const SIDE_MPS = 5.144;
 /** The answer in a sentence, the distances and speeds, obstacles, cautions. */
 export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
   const format = useFormat();
-  const { accelerate, speeds, jet, input, phases, back, clear, lowest } = answer;
+  const { accelerate, speeds, jet, input, back, clear, lowest } = answer;
   const source = { calculation: { name: "accelerate", input } };
-  const climbs = climbsAway(answer);
+  const said = takeOffDecision(answer, format);
   const short = accelerate.stopSpare_m < 0;
   const goes = accelerate.goSpare_m !== null && accelerate.goSpare_m >= 0;
   const { surface } = input.wind;
@@ -41,18 +41,12 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
       <section className="px-4 py-3" aria-label="Decision">
         {jet && short && !goes && (
           <p className="mb-2 text-brick">
-            <strong className="block text-[24px] leading-7">The runway is too short.</strong> After a failure at {format("speed", accelerate.failure_mps)} it stops {format("length", -accelerate.stopSpare_m)} beyond the end{accelerate.goSpare_m === null ? " and does not fly" : `, and passes 35 ft ${format("length", -accelerate.goSpare_m)} beyond it`}.
+            <strong className="block text-[24px] leading-7">The runway is too short.</strong> After a failure at {format("speed", accelerate.failure_mps)} it stops {format("length", -accelerate.stopSpare_m, "up")} beyond the end{accelerate.goSpare_m === null ? " and does not fly" : `, and passes 35 ft ${format("length", -accelerate.goSpare_m)} beyond it`}.
           </p>
         )}
-        {climbs ? (
-          <p>
-            <strong>{jet || phases.goFrom_m === null || phases.landUntil_m === null || phases.goFrom_m <= phases.landUntil_m ? "It climbs away on one engine." : `It climbs away from ${format("height", phases.goFrom_m)}.`}</strong> {format("verticalSpeed", answer.climb_mps)} with everything mended; {accelerate.goX_m === null ? "not from a failure on the runway." : `from a failure at ${format("speed", accelerate.failure_mps)} on the runway it goes too.`}
-          </p>
-        ) : (
-          <p className="text-brick">
-            <strong className="block text-[24px] leading-7">It will not climb.</strong> {answer.climb_mps > 0 ? "Mended it would, but it does not get that far over what stands ahead." : `On one engine it descends ${format("verticalSpeed", -answer.climb_mps)}, everything mended.`} After lift-off: close both, land ahead.
-          </p>
-        )}
+        <p className={said.tone}>
+          <strong className={said.tone === "" ? "" : "block text-[24px] leading-7"}>{said.lead}</strong> {said.rest}
+        </p>
       </section>
       <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 border-t border-rule px-4 py-3 text-[14px] [&>dd]:text-right [&>dt]:text-ink2">
         {row(`Stop, from ${format("speed", accelerate.failure_mps)}`, format("length", accelerate.stopX_m - input.intersection_m), "stop", short)}
@@ -60,12 +54,18 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
         {row(`Go, to ${jet ? "35" : "50"} ft`, accelerate.goX_m === null ? "never" : format("length", accelerate.goX_m - input.intersection_m), "go", accelerate.goX_m === null)}
         {jet && row("Balanced failure", format("speed", answer.balanced_mps), "stop")}
         {row("V_S, take-off flap", format("speed", speeds.stall_mps), "speeds")}
-        {row("V_MCA today", speeds.vmca_mps === null ? "none" : format("speed", speeds.vmca_mps), "speeds")}
+        {row("V_MCA, gear down, 5° bank", speeds.vmca_mps === null ? "none" : format("speed", speeds.vmca_mps), "speeds")}
         {row("V_R", format("speed", speeds.rotation_mps), "speeds")}
         {row(jet ? "V_2" : "V_50", format("speed", speeds.screen_mps), "speeds")}
         {row(jet ? "V_FTO" : "V_YSE", format("speed", speeds.oneEngine_mps), "speeds")}
         {row("Turn back from", back.at ? `${format("height", back.height_m)}, ${format("distance", back.at.x_m)} out` : "not reached", "back")}
       </dl>
+      <p className="border-t border-rule px-4 py-2 text-[14px]">
+        Turns on one engine at {format("speed", speeds.oneEngine_mps)}:{" "}
+        <Figure title="Control in the turn" figure="back" source={source} className="text-left font-sans">
+          {returnInWords(back, input.oneEngine.turns, format)}
+        </Figure>
+      </p>
       {lowest !== null && lowest.over_m !== null && (
         <p className={`border-t border-rule px-4 py-2 text-[14px] ${lowest.over_m < input.plan.clearance_m ? "text-brick" : ""}`}>
           Straight out, failure on the runway{jet ? ", net" : ""}: {lowest.over_m >= 0 ? `least ${format("height", lowest.over_m)} over the ground` : `${format("height", -lowest.over_m)} into the ground`}, {format("distance", lowest.obstacle.distance_m)} out.

@@ -12,6 +12,7 @@ import { useAircraft, useLandingEnds } from "@/ui/shell/library";
 import { PlanPopover } from "@/ui/situation/PlanPopover";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useChanged } from "@/ui/situation/useChanged";
+import { OneEngineFields } from "@/ui/situation/OneEngineFields";
 import { useTakeOff } from "./take-off-store";
 
 const { shape } = TakeOffPlan;
@@ -32,7 +33,7 @@ export function TakeOffEditor() {
   const position = useSituation((state) => state.current.position);
   const wind = useSituation((state) => state.current.wind);
   const change = useSituation((state) => state.change);
-  const changed = useChanged("departure");
+  const changed = useChanged("departure", "oneEngine");
   const answer = useTakeOff((state) => state.answer);
   const { document } = useAircraft();
   const ends = useLandingEnds();
@@ -73,6 +74,7 @@ export function TakeOffEditor() {
         )}
         <QuantityField label="Clearance over obstacles" kind="height" value={plan.clearance_m} step={10} check={clearanceCheck} onChange={(clearance_m) => set({ clearance_m })} />
       </div>
+      <OneEngineFields />
       <h2 className="mt-1 font-bold">Obstacles, straight out</h2>
       {plan.obstacles.length === 0 && <p className="text-[14px] text-ink2">None listed. The ground itself is taken from the terrain.</p>}
       {plan.obstacles.map((obstacle, i) => (

@@ -12,8 +12,3 @@ interface TakeOffState {
 
 /** What the Departure stage shows of twins and jets. */
 export const useTakeOff = create<TakeOffState>()((set) => ({ answer: null, issue: null, shown: -1, set: (patch) => set(patch) }));
-
-/** It can be flown away on one engine at all. */
-export function climbsAway({ climb_mps, phases }: Pick<TakeOffAnswer, "climb_mps" | "phases">): boolean {
-  return climb_mps > 0 && phases.goFrom_m !== null;
-}

@@ -6,7 +6,7 @@ import { offerCard } from "@/ui/print/card-store";
 import { useFormat } from "@/ui/units/units-store";
 import type { TakeOffAnswer } from "@/workers/take-off-work";
 import type { TakeOffCardContent } from "./TakeOffCardPdf";
-import { climbsAway } from "./take-off-store";
+import { takeOffDecision } from "./take-off-words";
 
 /** Makes the card of the present answer, and offers it to the print command while its view is open. */
 export function useTakeOffCard(answer: TakeOffAnswer, brief: readonly string[]): () => void {
@@ -17,13 +17,13 @@ export function useTakeOffCard(answer: TakeOffAnswer, brief: readonly string[]):
     const content: TakeOffCardContent = {
       title: `Departure ${input.runway.name}`,
       sub: `${input.aircraft.name}, ${format("mass", input.mass_kg)}; QNH ${format("pressure", input.air.qnh_Pa)}; recognition ${input.plan.recognition_s} s; equivalent airspeeds`,
-      answer: climbsAway(answer) ? `One engine: ${format("verticalSpeed", answer.climb_mps)} at ${format("speed", speeds.oneEngine_mps)}` : "On one engine it will not climb",
+      answer: `${takeOffDecision(answer, format).lead} ${format("verticalSpeed", answer.climb_mps, "down")} at ${format("speed", speeds.oneEngine_mps)}`,
       rows: [
-        { name: "V_MCA / V_R", value: `${speeds.vmca_mps === null ? "none" : format("speed", speeds.vmca_mps)} / ${format("speed", speeds.rotation_mps)}` },
+        { name: "V_MCA (5° bank) / V_R", value: `${speeds.vmca_mps === null ? "none" : format("speed", speeds.vmca_mps)} / ${format("speed", speeds.rotation_mps)}` },
         { name: jet ? "V_2 / V_FTO" : "V_50 / V_YSE", value: `${format("speed", speeds.screen_mps)} / ${format("speed", speeds.oneEngine_mps)}` },
         { name: `Stop, from ${format("speed", accelerate.failure_mps)}`, value: `${format("length", accelerate.stopX_m)} of ${format("length", input.runway.length_m)}` },
         { name: `Go, ${jet ? "35" : "50"} ft`, value: accelerate.goX_m === null ? "never" : format("length", accelerate.goX_m) },
-        ...(jet ? [] : [{ name: "Land on the runway until / climb away from", value: `${height(phases.landUntil_m)} / ${height(phases.goFrom_m)}` }]),
+        ...(jet ? [] : [{ name: "Land on the runway until / go from, advised", value: `${height(phases.landUntil_m)} / ${height(phases.advisedFrom_m)}` }]),
       ],
       brief,
     };

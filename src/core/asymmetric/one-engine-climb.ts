@@ -100,7 +100,7 @@ export function twoEngineSpeeds(one: AsymmetricCase): ClimbSpeeds {
 function speedsOf(one: AsymmetricCase, climb: (eas_mps: number) => Climb): ClimbSpeeds {
   const stall = stallEas_mps(one, 0);
   const { aircraft, flap, gearDown } = one.question;
-  const limit = configurationLimit(aircraft, flap, gearDown)?.speed_mps ?? Infinity;
+  const limit = configurationLimit(aircraft, flap, gearDown ? "down" : "up")?.speed_mps ?? Infinity;
   // A limit below the slowest speed that is looked at leaves that speed alone.
   const best = (of: (found: Climb) => number, slowest: number) => climb(goldenMinimum((eas) => (Number.isFinite(of(climb(eas))) ? -of(climb(eas)) : 1e6 - eas), slowest * stall, Math.max(Math.min(FASTEST * stall, limit), slowest * stall), SPEED_TOLERANCE_MPS));
   return { rate: best((found) => found.climb_mps, SLOWEST), angle: best((found) => found.gradient, SLOWEST_ANGLE) };

@@ -1,11 +1,12 @@
 import { describe, expect, it } from "vitest";
 import { demoTwinQuestion } from "../../../demo/demo-twin";
 import { demoAircraft } from "../../../demo/read-demo";
+import { DEFAULT_ONE_ENGINE } from "../situation/one-engine-plan";
 import { type OneEngineApproach, type OneEngineApproachQuestion, oneEngineApproach } from "./one-engine-approach";
 
 function ask(change: Partial<OneEngineApproachQuestion> = {}, name = "larch-t2") {
   const { flap: _flap, gearDown: _gear, setting: _setting, ...question } = demoTwinQuestion({ deadPropeller: name === "cedar-j2" ? "none" : "feathered" }, name);
-  return oneEngineApproach({ ...question, gearUp_s: 8, ...change });
+  return oneEngineApproach({ ...question, gearUp_s: 8, oneEngine: DEFAULT_ONE_ENGINE, ...change });
 }
 function answer(change: Partial<OneEngineApproachQuestion> = {}, name = "larch-t2"): OneEngineApproach {
   const found = ask(change, name);
@@ -23,6 +24,32 @@ describe("one engine on the approach", () => {
     }
     expect(lost_m).toBeCloseTo(-lowest, 9);
     expect(floor_m).toBeCloseTo(lost_m + 15.24, 9);
+  });
+
+  it("keeps the limits of gear and flap, the jet's V_LO of 200 and V_FE of 190 kt among them", () => {
+    for (const name of ["larch-t2", "hornbeam-t2c", "cedar-j2"]) {
+      const aircraft = demoAircraft(name);
+      for (const mass_kg of [aircraft.mass.minimum_kg, aircraft.mass.usual_kg, aircraft.mass.maximum_kg]) {
+        const [, gear, approach, landing] = answer({ mass_kg }, name).parts;
+        const { vlo_mps, vfe_mps } = aircraft.limits;
+        expect(gear.eas_mps, name).toBeLessThanOrEqual((vlo_mps ?? Infinity) + 1e-9);
+        for (const [part, flap] of [[approach, (aircraft.polar?.landingFlap ?? 1) - 1], [landing, aircraft.polar?.landingFlap ?? 0]] as const) {
+          expect(part.eas_mps, `${name} ${part.name}`).toBeLessThanOrEqual(Math.min(vlo_mps ?? Infinity, vfe_mps[flap] ?? Infinity) + 1e-9);
+          expect(part.overLimit).toBe(false);
+        }
+      }
+    }
+    expect(answer({ mass_kg: 41_000 }, "cedar-j2").parts[1].limit?.name).toBe("V_LO");
+  });
+
+  it("is advised from a least height, or while it climbs as asked for; the sum stays beside it", () => {
+    const { floor_m, advisedFloor_m } = answer();
+    expect(floor_m).toBeLessThan(60);
+    expect(advisedFloor_m).toBeCloseTo(121.92, 6);
+    const byClimb = (leastClimb_mps: number) => answer({ oneEngine: { ...DEFAULT_ONE_ENGINE, least: "climb", leastClimb_mps } }).advisedFloor_m;
+    expect(byClimb(0.5)).toBe(floor_m);
+    expect(byClimb(5)).toBeNull();
+    expect(answer({ deadPropeller: "windmilling", altitude_m: 1500 }).advisedFloor_m).toBeNull();
   });
 
   it("is higher when the gear is slow, the day hot or the propeller windmilling; none when it does not climb away", () => {

@@ -1,6 +1,7 @@
 // A twin's approach on one engine: power and rudder by configuration, what the gear costs early, and the height below which a go-around is
 // no longer offered. Not here: wind shear, ground effect, a missed approach over obstacles.
 import { cleanGlide } from "../aircraft/configuration";
+import { type SpeedLimit, configurationLimit } from "../aircraft/configuration-limit";
 import { polarOf } from "../aircraft/polar";
 import { asymmetricCase, caseOfSameRudder } from "../asymmetric/anchored-case";
 import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
@@ -9,11 +10,14 @@ import { vmca } from "../asymmetric/vmca";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, RHO0 } from "../quantities/constants";
 import { radians } from "../quantities/angle";
+import type { OneEnginePlan } from "../situation/one-engine-plan";
 
 /** What is asked about: altitude is that of the landing place. */
 export interface OneEngineApproachQuestion extends Omit<AsymmetricQuestion, "flap" | "gearDown" | "setting"> {
   /** Seconds that the gear takes to come up. */
   readonly gearUp_s: number;
+  /** What a go-around is advised by beside the sum. */
+  readonly oneEngine: OneEnginePlan;
 }
 
 /** One part of the approach. */
@@ -27,6 +31,10 @@ export interface ApproachPart {
   readonly rudder: number | null;
   /** Climb at full power in this configuration. */
   readonly full_mps: number;
+  /** What of flap and gear holds the speed down, or is passed by the slowest safe one; null when neither. */
+  readonly limit: SpeedLimit | null;
+  /** Not even the slowest safe speed keeps the limit. */
+  readonly overLimit: boolean;
 }
 
 /** One step of going around, with the height it takes. */
@@ -45,8 +53,10 @@ export interface OneEngineApproach {
   readonly vmca_mps: number | null;
   readonly steps: readonly GoAroundStep[];
   readonly lost_m: number;
-  /** Below this height over the landing place no go-around; null when none is offered at all. */
+  /** Flown without error, below this height over the landing place no go-around; null when none is offered at all. */
   readonly floor_m: number | null;
+  /** The same by what the pilot asks for at least; null when that is never met. */
+  readonly advisedFloor_m: number | null;
   /** Climb away, and its gradient: clean at V_YSE; a jet with approach flap, gear up. */
   readonly away_mps: number;
   readonly awayGradient: number;
@@ -82,7 +92,7 @@ const LATE_M = 91.44;
  * @returns failures of the polar (`mass_outside`) and of the case (`not_a_twin`, …); `no_flaps` for an aircraft without a landing flap
  */
 export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<OneEngineApproach> {
-  const { aircraft, gearUp_s, ...rest } = question;
+  const { aircraft, gearUp_s, oneEngine: _oneEngine, ...rest } = question;
   const polar = aircraft.polar;
   if (!polar || polar.flaps.length < 2) return failure("no_flaps", `${aircraft.name} has no landing flap to approach with.`, "aircraft");
   const weighed = polarOf(aircraft, rest.mass_kg, cleanGlide(aircraft));
@@ -98,25 +108,32 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
   const control = vmca(clean, radians(5));
   const vmca_mps = control.stallFirst ? null : control.eas_mps;
   const speedOf = (one: AsymmetricCase) => Math.max(APPROACH * stallEas_mps(one, 0), vmca_mps ?? 0);
+  /** As fast as wanted within the limits of flap and moving gear, never under the slowest safe speed of the configuration. */
+  const within = (one: AsymmetricCase, wanted_mps: number) => {
+    const limit = configurationLimit(aircraft, one.question.flap, one.question.gearDown ? "moving" : "up");
+    const eas_mps = Math.max(speedOf(one), Math.min(wanted_mps, limit?.speed_mps ?? Infinity));
+    return { eas_mps, limit: limit !== null && limit.speed_mps < wanted_mps ? limit : null, overLimit: limit !== null && eas_mps > limit.speed_mps + 1e-6 };
+  };
   const jet = aircraft.engines.kind === "jet";
   const cases = [made(0, true), made(approachFlap, true), made(landing, true), made(approachFlap, false)];
   const [gear, approach, full, gearUp] = cases.map((one) => (one.ok ? one.value : null));
   if (!gear || !approach || !full || !gearUp) return cases.find((one) => !one.ok) as Outcome<never>;
   const vref_mps = speedOf(full);
-  const fast = Math.max(best.eas_mps, speedOf(approach));
+  const fast = within(approach, best.eas_mps).eas_mps;
   const climbOf = (one: AsymmetricCase, eas: number) => zeroSideslip(one, eas)?.climb_mps ?? -Infinity;
-  const part = (name: ApproachPart["name"], one: AsymmetricCase, eas_mps: number, slope_rad: number): ApproachPart => {
+  const part = (name: ApproachPart["name"], one: AsymmetricCase, wanted_mps: number, slope_rad: number): ApproachPart => {
+    const { eas_mps, limit, overLimit } = within(one, wanted_mps);
     const set = settingFor((setting) => made(one.question.flap, one.question.gearDown, setting), eas_mps, slope_rad);
-    return { name, flapName: polar.flaps[one.question.flap].name, eas_mps, setting: set?.setting ?? null, rudder: set?.rudder ?? null, full_mps: climbOf(one, eas_mps) };
+    return { name, flapName: polar.flaps[one.question.flap].name, eas_mps, setting: set?.setting ?? null, rudder: set?.rudder ?? null, full_mps: climbOf(one, eas_mps), limit, overLimit };
   };
   const parts = [
     part("level, clean", clean, best.eas_mps, 0),
     part("level, gear down", gear, best.eas_mps, 0),
-    part("slope, gear down, approach flap", approach, fast, SLOPE_RAD),
+    part("slope, gear down, approach flap", approach, best.eas_mps, SLOPE_RAD),
     part("slope, landing flap", full, vref_mps, SLOPE_RAD),
   ];
   const away = jet ? gearUp : clean;
-  const awaySpeed_mps = jet ? Math.max(JET_AWAY * stallEas_mps(gearUp, 0), vref_mps) : best.eas_mps;
+  const awaySpeed_mps = jet ? within(gearUp, Math.max(JET_AWAY * stallEas_mps(gearUp, 0), vref_mps)).eas_mps : best.eas_mps;
   const away_mps = climbOf(away, awaySpeed_mps);
   const tas = vref_mps / Math.sqrt(clean.state.density / RHO0);
   const steps: GoAroundStep[] = [
@@ -138,11 +155,14 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
     height -= step.height_m;
     lowest = Math.min(lowest, height);
   }
+  const floor_m = climbsAway && Number.isFinite(lowest) ? -lowest + LEFT_M : null;
+  const { least, leastHeight_m, leastClimb_mps } = question.oneEngine;
+  const advisedFloor_m = floor_m === null ? null : least === "height" ? Math.max(floor_m, leastHeight_m) : away_mps >= leastClimb_mps ? floor_m : null;
   const gearCost_mps = climbOf(clean, best.eas_mps) - climbOf(gear, best.eas_mps);
   return success({
     parts, vyse_mps: best.eas_mps, vref_mps, vmca_mps, steps,
     lost_m: -lowest,
-    floor_m: climbsAway && Number.isFinite(lowest) ? -lowest + LEFT_M : null,
+    floor_m, advisedFloor_m,
     away_mps, awaySpeed_mps,
     awayGradient: away_mps / tasAway,
     gearCost_mps,

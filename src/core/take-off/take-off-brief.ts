@@ -56,7 +56,7 @@ export function takeOffBrief(facts: TakeOffFacts, units: UnitChoice): string[] {
   if (!climbs || goFrom_m === null) return said;
   if (goFrom_m > (landUntil_m ?? 0)) said.push(`From ${height(landUntil_m ?? 0)} until ${height(goFrom_m)}: gear down, close both, land ahead.`);
   said.push(`${goFrom_m > (landUntil_m ?? 0) ? `From ${height(goFrom_m)}` : "Beyond, no runway left"}: hold the heading, full power, gear up, flap up; identify, verify, feather; ${speed(speeds.oneEngine_mps)}, ${formatNumber(facts.climb_mps * 196.85, 0, 10)} feet a minute when all is done.`);
-  if (phases.slow) said.push(`In this climb lower the nose at once: held until it is recognised, ${speed(phases.slow.eas_mps)} under ${phases.slow.limit} ${speed(phases.slow.limit_mps)}.`);
+  if (phases.slow) said.push(`In this climb lower the nose at once: held until it is recognised, ${speed(phases.slow.eas_mps)} under ${phases.slow.limit}${phases.slow.limit === "V_MCA" ? " at 5° bank," : ""} ${speed(phases.slow.limit_mps)}.`);
   const live = facts.failed === "left" ? "right" : "left";
   said.push(back.at === null ? "It does not come high enough to turn back on one engine: straight on to better ground." : `Turn back from ${height(back.height_m)}, 15° of bank, ${facts.turns === "live" ? `to the ${live} only, toward the live engine` : "to either side"}: a circle of ${length(2 * back.radius_m)} across.`);
   return said;

@@ -125,7 +125,7 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
     speeds: {
       stall_mps, vmca_mps, rotation_mps,
       screen_mps: Math.max(screen_mps, rotation_mps),
-      oneEngine_mps: jet ? Math.min(FINAL * cleanStall_mps, configurationLimit(aircraft, 0, false)?.speed_mps ?? Infinity) : oneEngineSpeeds(mended).rate.eas_mps,
+      oneEngine_mps: jet ? Math.min(FINAL * cleanStall_mps, configurationLimit(aircraft, 0, "up")?.speed_mps ?? Infinity) : oneEngineSpeeds(mended).rate.eas_mps,
       bothEngines_mps: Math.max(aircraft.handbook.vy_mps ?? FINAL * cleanStall_mps, screen_mps),
       vsse_mps: aircraft.handbook.vsse_mps,
       flapUp_mps: FLAP_UP * cleanStall_mps,

@@ -58,7 +58,7 @@ describe("where speeds come", () => {
     const by = phases(day);
     const marks = by.ok ? speedMarks(day, by.value.both) : by;
     if (!marks.ok) throw new Error(marks.issue.message);
-    expect(marks.value.map((mark) => mark.name)).toEqual(expect.arrayContaining(["V_MCA", "V_R", "V_SSE", "V_YSE"]));
+    expect(marks.value.map((mark) => mark.name)).toEqual(expect.arrayContaining(["V_MCA 5°", "V_R", "V_SSE", "V_YSE"]));
     for (let i = 1; i < marks.value.length; i += 1) {
       expect(marks.value[i].eas_mps).toBeGreaterThanOrEqual(marks.value[i - 1].eas_mps);
       expect(marks.value[i].at?.x_m ?? Infinity).toBeGreaterThanOrEqual(marks.value[i - 1].at?.x_m ?? 0);

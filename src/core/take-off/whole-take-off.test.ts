@@ -29,8 +29,10 @@ describe("a whole take-off", () => {
           for (const failure of phases.failures) {
             expect(Number.isFinite(failure.landSpare_m) && Number.isFinite(failure.slowest_mps)).toBe(true);
             for (const point of failure.path.points) expect(Number.isFinite(point.height_m) && Number.isFinite(point.x_m) && point.eas_mps > 0).toBe(true);
-            // What goes never sank to the ground and never lost control.
-            if (failure.goes) expect(failure.path.touches === null && failure.slowest_mps >= (day.speeds.vmca_mps ?? 0)).toBe(true);
+            // What goes never sank to the ground; what fails in nothing never came below control or the stall either.
+            if (failure.goes) expect(failure.path.touches).toBeNull();
+            if (failure.fails === null) expect(failure.slowest_mps).toBeGreaterThanOrEqual(Math.max(day.speeds.vmca_mps ?? 0, day.speeds.stall_mps));
+            expect(failure.goes).toBe([null, "control", "stall"].includes(failure.fails));
           }
           if (accelerate.goX_m !== null) expect(accelerate.goX_m).toBeGreaterThan(accelerate.failureX_m - 1);
         },

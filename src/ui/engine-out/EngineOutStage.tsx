@@ -16,6 +16,7 @@ import { IdentifyAnswering, IdentifyView } from "./IdentifyView";
 import { PracticeView } from "./PracticeView";
 import { SpeedsView } from "./SpeedsView";
 import { TrialSwitches } from "./TrialSwitches";
+import { engineOutDecision } from "./engine-out-words";
 import { flownBank_rad, useEngineOut } from "./engine-out-store";
 import { useEngineOutAnswer, useEngineOutQuestion } from "./useEngineOutAnswer";
 
@@ -78,8 +79,8 @@ function Speeds() {
   const format = useFormat();
   if (issue || !now) return <aside className="border-l border-rule" aria-label="Speeds" />;
   const { ledger, vmca, speeds, zeroSideslip_rad } = now;
-  const climbs = ledger.left_mps > 0;
   const jet = document.engines.kind === "jet";
+  const said = engineOutDecision(now, jet, format);
   const margin = vmca.eas_mps === null ? null : now.eas_mps - vmca.eas_mps;
   const bank_rad = flownBank_rad(trial, now);
   const vmcaSource = { calculation: { name: "vmca", input: { ...question, bank_rad } } };
@@ -94,18 +95,18 @@ function Speeds() {
   return (
     <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Speeds">
       <section className="px-4 py-3" aria-label="Decision">
-        <p className={climbs ? "" : "text-brick"}>
-          <strong className={climbs ? "" : "block text-[24px] leading-7"}>{climbs ? "It climbs." : "It will not climb."}</strong> {climbs ? `${format("verticalSpeed", ledger.left_mps)}, ${formatNumber(ledger.gradient * 100, 1)} %, at ${format("speed", now.eas_mps)} as set.` : `It descends ${format("verticalSpeed", -ledger.left_mps)} at ${format("speed", now.eas_mps)} as set. ${ledger.mended_mps > 0 ? `Mended, it climbs ${format("verticalSpeed", ledger.mended_mps)}.` : `Mended, it still descends ${format("verticalSpeed", -ledger.mended_mps)}: choose a place to land.`}`}
+        <p className={said.climbs ? "" : "text-brick"}>
+          <strong className={said.climbs ? "" : "block text-[24px] leading-7"}>{said.lead}</strong> {said.rest}
         </p>
       </section>
       <dl className="grid grid-cols-[1fr_auto] gap-y-1 border-t border-rule px-4 py-3 text-[15px] max-[1150px]:text-[13px] [&>dd]:text-right [&>dt]:text-ink2">
-        <dt>V_MCA today</dt>
+        <dt>V_MCA today, {formatNumber(degrees(bank_rad), 1)}° bank</dt>
         <dd>
           <Figure title="Minimum control speed today" figure="vmca" source={vmcaSource} className={vmca.stallFirst ? "" : "text-brick"}>
             {vmca.eas_mps === null ? (vmca.binding ? "none: no control" : "none") : `${format("speed", vmca.eas_mps)} · ${vmca.stallFirst ? "stall first" : vmca.binding}`}
           </Figure>
         </dd>
-        <dt>V_MCA, book</dt>
+        <dt>V_MCA book, 5° bank</dt>
         <dd className="num">{document.asymmetric ? format("speed", document.asymmetric.publishedVmca_mps) : "–"}</dd>
         <dt>V_S as banked</dt>
         <dd className="num">{format("speed", vmca.stall_mps)}</dd>

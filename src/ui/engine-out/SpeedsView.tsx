@@ -46,7 +46,7 @@ export function SpeedsView() {
       <table className="w-full text-right text-[13px]">
         <thead className="text-ink2">
           <tr>
-            {["mass", "altitude", "V_MCA", "V_S clean", jet ? "best rate" : "V_YSE", "climb", jet ? "best angle" : "V_XSE", "gradient"].map((head, i) => (
+            {["mass", "altitude", `V_MCA ${formatNumber(degrees(bank_rad), 0)}°`, "V_S clean", jet ? "best rate" : "V_YSE", "climb", jet ? "best angle" : "V_XSE", "gradient"].map((head, i) => (
               <th key={head} className={`font-normal ${i === 0 ? "text-left" : ""}`}>
                 {head}
               </th>

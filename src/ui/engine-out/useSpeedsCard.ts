@@ -29,10 +29,10 @@ export function useSpeedsCard(card: EngineOutCard | null): () => void {
       sub: `${format("mass", mass_kg)} at ${format("height", altitude_m)}; equivalent airspeeds, estimates`,
       large: [
         { name: jet ? "Best rate" : "V_YSE", value: `${format("speed", speeds.rate.eas_mps)}, ${format("verticalSpeed", speeds.rate.climb_mps)}` },
-        { name: "V_MCA today", value: vmca.eas_mps === null ? "none" : vmca.stallFirst ? "stall first" : format("speed", vmca.eas_mps) },
+        { name: `V_MCA today, ${formatNumber(degrees(bank_rad), 1)}° bank`, value: vmca.eas_mps === null ? "none" : vmca.stallFirst ? "stall first" : format("speed", vmca.eas_mps) },
       ],
       rows: [
-        { name: "V_MCA, book", value: aircraft.asymmetric ? format("speed", aircraft.asymmetric.publishedVmca_mps) : "–" },
+        { name: "V_MCA book, 5° bank", value: aircraft.asymmetric ? format("speed", aircraft.asymmetric.publishedVmca_mps) : "–" },
         { name: "V_S as banked", value: format("speed", vmca.stall_mps) },
         { name: "V_SSE, book", value: aircraft.handbook.vsse_mps === null ? "–" : format("speed", aircraft.handbook.vsse_mps) },
         { name: jet ? "Best angle" : "V_XSE", value: `${format("speed", speeds.angle.eas_mps)}, ${formatNumber(speeds.angle.gradient * 100, 1)} %` },

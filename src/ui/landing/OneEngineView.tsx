@@ -13,34 +13,32 @@ import { useAircraft } from "@/ui/shell/library";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
+import { OneEngineFields } from "@/ui/situation/OneEngineFields";
+import { goAroundDecision } from "./landing-words";
 import { useLandingPlan } from "./useLandingPlan";
 import { useShownPlace } from "./useKeys";
-
 
 const GEAR_SCHOOLS: readonly { value: LandingPlan["gear"]; label: string }[] = [
   { value: "late", label: "late, when landing is assured" },
   { value: "usual", label: "at the usual place" },
 ];
-/** Go-around as many schools teach it, m: none below 400 ft in a light twin. Common practice. */
-const TAUGHT_M = 121.92;
-
 /** Steps that cost less than this cost nothing, m. */
 const NOTHING_M = 1.6;
 
 /** What the situation asks about an approach on one engine. */
 export function useOneEngineQuestion(): OneEngineApproachQuestion {
   const { document } = useAircraft();
-  const { mass_kg, centreOfGravity, air, departure } = useSituation((state) => state.current);
+  const { mass_kg, centreOfGravity, air, departure, oneEngine } = useSituation((state) => state.current);
   const failed = useEngineOut((state) => state.trial.failed);
   const place = useShownPlace();
   const elevation_m = place?.elevation_m ?? 0;
   const { gearUp_s } = departure.twoEngines;
   return useMemo(
     () => ({
-      aircraft: document, mass_kg, centreOfGravity, altitude_m: elevation_m, air, items: [], failed, gearUp_s,
+      aircraft: document, mass_kg, centreOfGravity, altitude_m: elevation_m, air, items: [], failed, gearUp_s, oneEngine,
       deadPropeller: document.engines.kind === "jet" ? ("none" as const) : typeof document.polar?.deadPropeller?.feathered === "number" ? ("feathered" as const) : ("windmilling" as const),
     }),
-    [document, mass_kg, centreOfGravity, elevation_m, air, failed, gearUp_s],
+    [document, mass_kg, centreOfGravity, elevation_m, air, failed, gearUp_s, oneEngine],
   );
 }
 
@@ -53,20 +51,28 @@ export function OneEngineView() {
   const format = useFormat();
   if (!answer) return <p className="bg-sheet p-4 text-ink2">Computing …</p>;
   if (!answer.ok) return <p role="alert" className="bg-sheet p-4 text-brick">{answer.issue.message}</p>;
-  const { parts, steps, floor_m, lost_m, away_mps, awayGradient, awaySpeed_mps, vref_mps, vyse_mps, vmca_mps, gearCost_mps, earlyGear_m } = answer.value;
+  const { parts, steps, floor_m, away_mps, awayGradient, awaySpeed_mps, vref_mps, vyse_mps, vmca_mps, gearCost_mps, earlyGear_m } = answer.value;
+  const said = goAroundDecision(answer.value, question.oneEngine, format);
   const source = { calculation: { name: "one-engine-approach", input: question } };
   const jet = question.aircraft.engines.kind === "jet";
   const level = parts.find((part) => part.name === "level, gear down");
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="One engine on the approach">
-      <p className={floor_m === null ? "text-brick" : ""}>
-        <strong className="text-[22px] leading-7">{floor_m === null ? "No go-around at all: it does not climb away." : `No go-around below ${format("height", floor_m)} over the runway.`}</strong>{" "}
-        {floor_m !== null && `It loses ${format("height", lost_m)} before it climbs, flown without error; 50 ft are left. ${jet ? "" : `Many schools commit at ${format("height", TAUGHT_M)}, or when gear and landing flap go down: take the higher.`}`}
+      <p className={said.tone}>
+        <strong className="text-[22px] leading-7">{said.lead}</strong> {said.rest}
       </p>
+      <div className="mt-2 max-w-[560px]">
+        <OneEngineFields />
+      </div>
+      {parts.some((part) => part.limit) && (
+        <p className="mt-2 text-[14px] text-ochre">
+          {parts.filter((part) => part.limit).map((part) => `${part.name}: ${part.overLimit ? `not even the slowest safe speed keeps ${part.limit?.name}` : `held to ${part.limit?.name} ${format("speed", part.limit?.speed_mps ?? 0)}`}`).join("; ")}.
+        </p>
+      )}
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)_280px] gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="Power and trim by part">
           <table className="w-full text-right text-[14px]">
-            <caption className="mb-1 text-left font-semibold">Power and rudder, dead propeller {question.deadPropeller}</caption>
+            <caption className="mb-1 text-left font-semibold">Power and rudder{jet ? "" : `, dead propeller ${question.deadPropeller}`}</caption>
             <TableHead names={["part", "flap", "speed", "power", "rudder", "climb at full power"]} />
             <tbody>
               {parts.map((part) => (
@@ -99,7 +105,7 @@ export function OneEngineView() {
                 </tr>
               ))}
               <tr className="border-t border-ink2 font-semibold">
-                <th className="py-0.5 text-left">lowest, with 50 ft</th>
+                <th className="py-0.5 text-left">{`lowest, with ${format("height", 15.24)}`}</th>
                 <td />
                 <td>
                   <Figure title="Go-around no lower than" figure="floor" source={source}>
@@ -110,7 +116,7 @@ export function OneEngineView() {
             </tbody>
           </table>
           <p className="mt-1 text-[13px] text-ink2">
-            It then climbs {format("verticalSpeed", away_mps)} at {format("speed", awaySpeed_mps)}, {formatNumber(awayGradient * 100, 1)} %{jet ? `, ${awayGradient >= 0.021 ? "over" : "under"} the 2.1 % of 14 CFR 25.121(d)` : `; V_YSE ${format("speed", vyse_mps)}`}. {vmca_mps === null ? "The stall comes before control is lost." : `V_MCA ${format("speed", vmca_mps)}.`}
+            It then climbs {format("verticalSpeed", away_mps)} at {format("speed", awaySpeed_mps)}, {formatNumber(awayGradient * 100, 1)} %{jet ? `, ${awayGradient >= 0.021 ? "over" : "under"} the 2.1 % of 14 CFR 25.121(d)` : `; V_YSE ${format("speed", vyse_mps)}`}. {vmca_mps === null ? "The stall comes before control is lost." : `V_MCA at 5° bank ${format("speed", vmca_mps)}.`}
           </p>
         </section>
       </div>

@@ -5,6 +5,8 @@ import type { EndReach } from "@/core/landing/reach";
 import { type Site, isUsable } from "@/core/landing/sites";
 import { assertNever } from "@/core/outcome";
 import { oClock, threeFigures } from "@/core/quantities/angle";
+import type { OneEngineApproach } from "@/core/landing/one-engine-approach";
+import type { OneEnginePlan } from "@/core/situation/one-engine-plan";
 import type { CallPlan } from "@/core/situation/landing-plan";
 import type { Format } from "@/ui/units/units-store";
 import { formatMargin } from "./margin";
@@ -147,4 +149,12 @@ function advised({ advice, elevation_m }: LandingTold, format: Format): string {
 export function landingIntention(site: Site | null, nature: CallPlan["nature"]): string {
   if (nature === "one-engine") return `one-engine landing, ${site?.end.name ?? "nearest runway"}`;
   return !site || site.verdict === "short" || site.verdict === "blocked" ? "forced landing ahead, no landing place in reach" : `forced landing, ${site.end.name}`;
+}
+
+/** Below which height there is no going around: what is advised first, then the sum without error. */
+export function goAroundDecision({ floor_m, advisedFloor_m, lost_m, away_mps }: OneEngineApproach, plan: OneEnginePlan, format: Format): { lead: string; rest: string; tone: "" | "text-brick" } {
+  if (floor_m === null) return { lead: "No go-around at all: it does not climb away.", rest: "", tone: "text-brick" };
+  const sum = `Flown without error it loses ${format("height", lost_m, "up")} before it climbs: ${format("height", floor_m, "up")} over the runway with 50 ft left.`;
+  if (advisedFloor_m === null) return { lead: "No go-around is advised.", rest: `It climbs away with ${format("verticalSpeed", away_mps, "down")}, less than the ${format("verticalSpeed", plan.leastClimb_mps)} asked for. ${sum}`, tone: "text-brick" };
+  return { lead: `Commit at ${format("height", advisedFloor_m, "up")}.`, rest: `${plan.least === "height" ? "Advised: no go-around below that, nor once gear and landing flap are down; take the higher." : "It climbs away as fast as is asked for."} ${sum}`, tone: "" };
 }

@@ -18,7 +18,7 @@ describe("the decision of a take-off with two engines", () => {
   it("light and cold is not “will not climb”: the steep climb is named, with both speeds", () => {
     const { lead, rest, spine } = said({ mass_kg: 1130, air: { qnh_Pa: 101_325, deviation_K: -25 } });
     expect(lead.replace(/\s/g, " ")).toBe("Go from 400 ft.");
-    expect(rest).toMatch(/takes it to 6\d kt, under V_MCA 7\d kt: nose down at once/);
+    expect(rest).toMatch(/takes it to 6\d kt, under V_MCA at 5° bank, 7\d kt: nose down at once/);
     expect(spine).toBe("nose down: under V_MCA");
   });
 

@@ -31,7 +31,7 @@ export function takeOffDecision(told: TakeOffTold, format: Format): { lead: stri
     return { lead: !(climb_mps > 0) ? "It will not climb." : phases.goFails === "obstacle" ? "It does not clear what is ahead." : "It does not climb enough.", rest: `${why} After lift-off: close both, land ahead.`, tone: "text-brick" };
   }
   const onRunway = accelerate.goX_m === null ? "From a failure on the runway it does not." : `From a failure at ${format("speed", accelerate.failure_mps)} on the runway it goes too.`;
-  const steep = slow === null ? "" : ` A failure above ${format("height", slow.from_m)}, held in this steep climb until it is recognised, takes it to ${format("speed", slow.eas_mps)}, under ${slow.limit} ${format("speed", slow.limit_mps)}: nose down at once, or climb less steeply.`;
+  const steep = slow === null ? "" : ` A failure above ${format("height", slow.from_m)}, held in this steep climb until it is recognised, takes it to ${format("speed", slow.eas_mps)}, under ${slow.limit}${slow.limit === "V_MCA" ? " at 5° bank," : ""} ${format("speed", slow.limit_mps)}: nose down at once, or climb less steeply.`;
   const mended = `${format("verticalSpeed", climb_mps, "down")} with everything mended.`;
   if (jet) return { lead: "It climbs away on one engine.", rest: `${mended} ${onRunway}${steep}`, tone: "" };
   const asked = input.oneEngine.least === "height" ? "gear down below that is a commitment to land" : `below that the minute after the failure climbs less than ${format("verticalSpeed", input.oneEngine.leastClimb_mps)}`;

@@ -1,6 +1,6 @@
 // The departure's computations as the worker offers them. No formulas here; what is set up for a question is kept for the next about the same.
 import { bestBank } from "@/core/departure/best-bank";
-import { type ChanceCount, type PlannedHeight, type Scatter, USUAL_SCATTER, countChance, draws } from "@/core/departure/chance";
+import { type ChanceCount, type PlannedHeight, type Scatter, countChance, draws, pilotScatter } from "@/core/departure/chance";
 import { type ClimbAgainstGlide, climbAgainstGlide } from "@/core/departure/climb-against-glide";
 import { type DepartureDay, type DepartureInput, departureDay } from "@/core/departure/departure-day";
 import { failureReach, reachAfterFailure } from "@/core/departure/other-ends";
@@ -104,7 +104,7 @@ export function departureWork(terrain: () => TerrainGrid | null) {
       withDay(input, (day) => countChance(day, input, planned, scatter, draws(slice.seed, slice.samples).slice(slice.from, slice.to), hindsight)),
 
     departurePractice: (input: DepartureInput, bank_rad: number): Outcome<PracticeTarget[]> =>
-      withDay(input, (day) => [Math.PI, 2 * Math.PI].flatMap((turn_rad) => practiceTarget(day, input, { bank_rad, stallMargin: input.plan.stallMargin }, turn_rad, USUAL_SCATTER, draws(1, PRACTICE_DRAWS)) ?? [])),
+      withDay(input, (day) => (["climb", "level"] as const).flatMap((entry) => [Math.PI, 2 * Math.PI].flatMap((turn_rad) => practiceTarget(day, input, entry, { bank_rad, stallMargin: input.plan.stallMargin }, turn_rad, pilotScatter(input.pilot), draws(1, PRACTICE_DRAWS)) ?? []))),
 
     departureWorking: (input: DepartureInput, height_m: number, side: 1 | -1 | null): Outcome<WorkingStep[]> => {
       const day = dayOf(input);

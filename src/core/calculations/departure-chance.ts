@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
 import { bestBank } from "../departure/best-bank";
-import { type ChanceCount, USUAL_SCATTER, addCounts, chanceHeights_m, countChance, draws, wilson } from "../departure/chance";
+import { type ChanceCount, addCounts, chanceHeights_m, countChance, draws, pilotScatter, wilson } from "../departure/chance";
 import { DepartureInput, TOP_M, departureDay } from "../departure/departure-day";
 import { gateOf, schoolGates } from "../departure/gate";
 import { failure, success } from "../outcome";
@@ -21,7 +21,7 @@ export const departureChanceCalculation = calculation({
     heights_m: z.array(z.number().min(1).max(TOP_M)).min(1).max(11, "At most 11 heights.").default(() => chanceHeights_m(null)),
     samples: z.int().min(10, "At least 10 samples.").max(1000, "At most 1,000 samples.").default(300),
     seed: z.int().min(0).max(2 ** 31).default(1),
-    scatter: ScatterInput.default({ ...USUAL_SCATTER }),
+    scatter: ScatterInput.nullable().default(null).describe("null takes the usual scatter, wider after a time without practice"),
     hindsight: z.boolean().default(false),
   }).strict(),
   output: z.object({
@@ -29,7 +29,8 @@ export const departureChanceCalculation = calculation({
     gates: z.object({ fixed_m: z.number(), computed_m: z.number().nullable(), gate_m: z.number().nullable(), decides: z.enum(["fixed", "computed", "none"]) }),
     working: z.array(WorkingStep),
   }),
-  run({ heights_m, samples, seed, scatter, hindsight, ...input }, progress) {
+  run({ heights_m, samples, seed, scatter: given, hindsight, ...input }, progress) {
+    const scatter = given ?? pilotScatter(input.pilot);
     const day = departureDay(input);
     if (!day.ok) return day;
     const sample = draws(seed, samples);

@@ -2,6 +2,7 @@
 import { degrees } from "../quantities/angle";
 import { type UnitChoice, formatSi } from "../quantities/units";
 import type { DeparturePlan } from "../situation/departure-plan";
+import { TOP_M } from "./departure-day";
 import type { SchoolGates } from "./gate";
 import type { AheadAtHeight, Band } from "./scan";
 import type { TurnbackAccount } from "./turnback-account";
@@ -59,7 +60,7 @@ export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSente
   if (plan.school === "spot-ahead") {
     say(low, null, `A landable spot is kept ahead all the way${plan.crosswind ? `: crosswind ${plan.crosswind.side} at ${height(plan.crosswind.height_m)}` : ""}; there is no turning back in this brief.`);
   } else if (gates.gate_m === null) {
-    say(null, null, bands.length === 0 ? "Turning back works at no height up to 2,500 ft today: ahead, whatever the height." : `Turning back never works often enough up to 2,500 ft today (${Math.round(plan.requiredChance * 100)} in 100 is asked for): ahead, whatever the height.`);
+    say(null, null, bands.length === 0 ? `Turning back works at no height up to ${height(TOP_M)} today: ahead, whatever the height.` : `Turning back never works often enough up to ${height(TOP_M)} today (${Math.round(plan.requiredChance * 100)} in 100 is asked for): ahead, whatever the height.`);
   } else if (atGate) {
     const { technique, result } = atGate;
     const turnSpeed = (technique.stallMargin * facts.stallEas_mps) / Math.sqrt(Math.cos(technique.bank_rad));

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { demoDeparture } from "../../../demo/demo-departure";
 import { radians } from "../quantities/angle";
 import { M_PER_FT } from "../quantities/constants";
-import { SCATTER_KINDS, USUAL_SCATTER, addCounts, chanceHeights_m, countChance, delay_s, draws, wilson, without } from "./chance";
+import { SCATTER_KINDS, USUAL_SCATTER, pilotScatter, addCounts, chanceHeights_m, countChance, delay_s, draws, wilson, without } from "./chance";
 import { gateOf, schoolGates } from "./gate";
 import { practiceTarget } from "./practice";
 import { bandsOf, betterSide, turnbackAt } from "./scan";
@@ -117,7 +117,7 @@ describe("gate", () => {
 });
 
 describe("practice at height", () => {
-  const target = (bank_deg: number, turn_deg: number) => practiceTarget(day, input, { bank_rad: radians(bank_deg), stallMargin: 1.1 }, radians(turn_deg), USUAL_SCATTER, draws(1, 60));
+  const target = (bank_deg: number, turn_deg: number) => practiceTarget(day, input, "climb", { bank_rad: radians(bank_deg), stallMargin: 1.1 }, radians(turn_deg), USUAL_SCATTER, draws(1, 60));
 
   it("a light single loses 200 to 450 ft in 180° with its reaction, 45° less than 20° (common practice)", () => {
     const [shallow, middle] = [target(20, 180), target(45, 180)];
@@ -128,15 +128,40 @@ describe("practice at height", () => {
     expect(middle?.tolerance_m).toBeLessThan(40);
   });
 
+  // Common practice: a light single from fast level flight loses about 300 ft at 20° and 200 ft at 60°; heights only.
+  it("from fast level flight it costs less than from the climb, at 60° no more than at 20°", () => {
+    const still = demoDeparture({ mass_kg: 1100, plain: { length_m: 1600, headwind_kt: 0 } });
+    const level = (entry: "climb" | "level", bank_deg: number) => (practiceTarget(still.day, still.input, entry, { bank_rad: radians(bank_deg), stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])?.loss_m ?? NaN) / M_PER_FT;
+    for (const bank of [20, 30, 45, 60]) expect(level("level", bank)).toBeLessThan(level("climb", bank) - 50);
+    expect(level("level", 20)).toBeGreaterThan(225);
+    expect(level("level", 20)).toBeLessThan(350);
+    expect(level("level", 60)).toBeGreaterThan(150);
+    expect(level("level", 60)).toBeLessThan(265);
+    expect(level("level", 60)).toBeLessThan(level("level", 20));
+    expect(level("climb", 60)).toBeGreaterThan(level("climb", 45));
+  });
+
+  it("time without practice lengthens the reaction and widens what the pilot does, not the wind", () => {
+    const stale = pilotScatter({ daysSincePractised: 360 });
+    expect(pilotScatter({ daysSincePractised: 45 })).toEqual(USUAL_SCATTER);
+    expect(stale).toMatchObject({ headwind_mps: USUAL_SCATTER.headwind_mps, glide: USUAL_SCATTER.glide });
+    expect(stale.bank_rad / USUAL_SCATTER.bank_rad).toBeCloseTo(1.2, 9);
+    const rusty = demoDeparture({});
+    const input = { ...rusty.input, pilot: { ...rusty.input.pilot, daysSincePractised: 360 } };
+    const loss = (of: typeof input) => practiceTarget(rusty.day, of, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, pilotScatter(of.pilot), draws(1, 60));
+    expect(loss(input)?.loss_m).toBeGreaterThan(loss(rusty.input)?.loss_m ?? NaN);
+    expect(loss(input)?.tolerance_m).toBeGreaterThan(loss(rusty.input)?.tolerance_m ?? NaN);
+  });
+
   it("360° costs about the turn once more, and a higher deck costs more", () => {
     const [half, full] = [target(45, 180), target(45, 360)];
     expect((full?.loss_m ?? 0) - (half?.loss_m ?? 0)).toBeGreaterThan(0.5 * ((half?.loss_m ?? 0) - 15));
     const high = demoDeparture({ plan: { hardDeck_m: 3000 } });
-    expect(practiceTarget(high.day, high.input, { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])?.loss_m).toBeGreaterThan(half?.loss_m ?? NaN);
+    expect(practiceTarget(high.day, high.input, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])?.loss_m).toBeGreaterThan(half?.loss_m ?? NaN);
   });
 
   it("is not given when the reaction ends in a stall", () => {
     const light = demoDeparture({ mass_kg: 690, plan: { reaction: "attitude" } });
-    expect(practiceTarget(light.day, light.input, { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])).toBeNull();
+    expect(practiceTarget(light.day, light.input, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])).toBeNull();
   });
 });

@@ -2,6 +2,8 @@
 // computed anywhere and added up. Not here: gusts within a flight, a pilot who gives up halfway.
 import { randomLcg, randomNormal } from "d3-random";
 import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
+import { plannedReaction_s, practiceFactor } from "../situation/pilot-practice";
+import type { Pilot } from "../situation/situation-document";
 import type { AirColumn } from "./air-column";
 import type { DepartureDay, DepartureInput } from "./departure-day";
 import { failureStart, motionFrom } from "./failure-start";
@@ -29,6 +31,13 @@ export interface Scatter {
 
 /** How far pilots and days differ from their plan. Common practice: no survey stands behind these figures. */
 export const USUAL_SCATTER: Scatter = { delay_s: 1.5, bank_rad: (5 * Math.PI) / 180, speed: 0.04, headwind_mps: 3 * MPS_PER_KT, crosswind_mps: 3 * MPS_PER_KT, glide: 0.06, intercept_rad: (8 * Math.PI) / 180 };
+
+/** The usual scatter of a pilot: what the pilot does scatters more after a time without practice, wind and glide do not. */
+export function pilotScatter({ daysSincePractised }: Pick<Pilot, "daysSincePractised">): Scatter {
+  const factor = practiceFactor(daysSincePractised);
+  const { delay_s, bank_rad, speed, intercept_rad } = USUAL_SCATTER;
+  return { ...USUAL_SCATTER, delay_s: factor * delay_s, bank_rad: factor * bank_rad, speed: factor * speed, intercept_rad: factor * intercept_rad };
+}
 
 /** The delay lies between these, s: nobody acts at once, and after this long nobody turns back. */
 const DELAY_LEAST_S = 1;
@@ -102,7 +111,7 @@ function scattered(day: DepartureDay, input: DepartureInput, { height_m, techniq
   const speed = 1 + scatter.speed * draw.speed;
   const air = shiftedAir(day.air, along, across);
   const other: DepartureDay = { ...day, air, body: { ...day.body, cd0: day.body.cd0 * drag, k: day.body.k * drag }, best_mps: day.best_mps * speed };
-  const start = failureStart(other, height_m, input.plan.reaction, delay_s(input.pilot.reaction_s, scatter.delay_s, draw.delay), { along_mps: along, across_mps: across });
+  const start = failureStart(other, height_m, input.plan.reaction, delay_s(plannedReaction_s(input.pilot), scatter.delay_s, draw.delay), { along_mps: along, across_mps: across });
   if (!start || start.reaction.stalledAfter_s !== null) return null;
   return {
     technique: {

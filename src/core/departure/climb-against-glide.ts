@@ -5,7 +5,7 @@ import { airSample, readAir } from "./air-column";
 import { climbAt } from "./climb-out";
 import type { DepartureDay } from "./departure-day";
 
-/** Distances over the ground for each metre of height. */
+/** Distances over the ground from and to the runway for each metre of height. */
 export interface ClimbAgainstGlide {
   /** Out, in the climb. */
   readonly out: number;
@@ -23,11 +23,15 @@ export interface ClimbAgainstGlide {
 export function climbAgainstGlide(day: DepartureDay, low_m: number, high_m: number): ClimbAgainstGlide | null {
   const [a, b] = [climbAt(day.climb, low_m), climbAt(day.climb, high_m)];
   if (!a || !b) return null;
-  const out = (b.x_m - a.x_m) / (high_m - low_m);
+  // Away from the middle of the runway, whichever way the climb goes: turned crosswind it still goes out.
+  const middle_m = day.runway.length_m / 2;
+  const away = ({ x_m, y_m }: { x_m: number; y_m: number }) => Math.hypot(x_m - middle_m, y_m);
+  const out = (away(b) - away(a)) / (high_m - low_m);
+  const [x, y] = [(a.x_m + b.x_m) / 2 - middle_m, (a.y_m + b.y_m) / 2];
   const cl = liftCoefficientAt(day.polar, day.best_mps) ?? day.polar.clMax;
   const glide = straightGlide(day.polar, cl);
   const air = readAir(day.air, (low_m + high_m) / 2, airSample());
   const root = Math.sqrt(RHO0 / air.density);
-  const back = (glide.eas_mps * Math.cos(glide.angle_rad) * root - air.along_mps) / (glide.sinkEas_mps * root);
+  const back = (glide.eas_mps * Math.cos(glide.angle_rad) * root - (air.along_mps * x + air.across_mps * y) / Math.max(Math.hypot(x, y), 1)) / (glide.sinkEas_mps * root);
   return { out, back, gain: back > 0 ? 1 - out / back : -Infinity };
 }

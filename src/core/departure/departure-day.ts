@@ -11,6 +11,7 @@ import { bestGlide } from "../glide/straight-glide";
 import { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";
 import { G0 } from "../quantities/constants";
+import { formatSi } from "../quantities/units";
 import { DeparturePlan } from "../situation/departure-plan";
 import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-document";
 import { type AirColumn, airColumn } from "./air-column";
@@ -54,6 +55,11 @@ export interface DepartureDay extends TurnbackCase {
   readonly flapName: string;
 }
 
+/** A speed for a message that does not know the reader's units. */
+function inKnots(speed_mps: number): string {
+  return formatSi("speed", "kt", speed_mps);
+}
+
 /** Failures are looked at up to this height, m: 2,500 ft. */
 export const TOP_M = 762;
 /** The air is tabulated a little higher. */
@@ -73,9 +79,9 @@ export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
   const glide = polarOf(aircraft, mass_kg, gliding);
   if (!glide.ok) return glide;
   const takingOff = polarOf(aircraft, mass_kg, { ...gliding, flap, gearDown: true });
-  const landed = polarOf(aircraft, mass_kg, { ...gliding, flap: aircraft.polar.landingFlap, gearDown: true, slip: 1 });
+  const landed = polarOf(aircraft, mass_kg, { ...gliding, flap: plan.landingFlap ?? aircraft.polar.landingFlap, gearDown: true, slip: 1 });
   if (!takingOff.ok) return failure("no_such_flap", takingOff.issue.message, "plan.flap");
-  if (!landed.ok) return landed;
+  if (!landed.ok) return failure("no_such_flap", landed.issue.message, "plan.landingFlap");
   // With the engine running the propeller adds no drag of its own: the thrust is net.
   const dead = glide.value.shares.find((share) => share.name.startsWith("propeller"))?.deltaCd ?? 0;
 
@@ -83,7 +89,7 @@ export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
   const stallEas_mps = stallSpeed_mps(polar);
   const climbEas_mps = plan.climb_mps ?? (aircraft.climb ? aircraft.climb.vyOverVs1 * stallEas_mps : aircraft.handbook.vy_mps);
   if (climbEas_mps === null) return failure("no_climb_speed", `The handbook of ${aircraft.name} has no V_Y: set a climb speed.`, "plan.climb_mps");
-  if (!(climbEas_mps >= 1.1 * stallEas_mps)) return failure("climb_too_slow", `A climb at ${climbEas_mps.toFixed(1)} m/s is under 1.1 times the stall speed (${stallEas_mps.toFixed(1)} m/s).`, "plan.climb_mps");
+  if (!(climbEas_mps >= 1.1 * stallEas_mps)) return failure("climb_too_slow", `A climb at ${inKnots(climbEas_mps)} is under 1.1 times the stall speed, ${inKnots(stallEas_mps)}.`, "plan.climb_mps");
   const liftOff_mps = 1.1 * stallSpeed_mps(takingOff.value.polar);
   const line = thrustLine(aircraft, liftOff_mps, Math.max(climbEas_mps, liftOff_mps + 1));
   if (!line.ok) return line;

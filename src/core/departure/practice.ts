@@ -2,14 +2,19 @@
 import type { AirMass } from "../air/altimetry";
 import { RHO0 } from "../quantities/constants";
 import { type AirColumn, airColumn, airSample, readAir } from "./air-column";
+import { plannedReaction_s } from "../situation/pilot-practice";
 import { type Draw, type Scatter, delay_s } from "./chance";
 import type { DepartureDay, DepartureInput } from "./departure-day";
 import { type Body, type Control, type Loads, type Motion, advance, loadsOf, thrustOverWeight } from "./point-mass";
 import { react } from "./reaction";
 import { loadToHoldSpeed } from "./speed-hold";
 
+/** How the practice begins: nose high and slow from a climb at full power, or from fast level flight. */
+export type PracticeEntry = "climb" | "level";
+
 /** Height lost from the failure until the wings are level again. */
 export interface PracticeTarget {
+  readonly entry: PracticeEntry;
   readonly turn_rad: number;
   readonly loss_m: number;
   readonly time_s: number;
@@ -26,6 +31,8 @@ const LEAD_SHARE = 0.5;
 const START_M = 300;
 /** A turn that takes longer than this is not flown. */
 const LONGEST_S = 240;
+/** Fast level flight over best glide: cruise of a light single. Common practice. */
+const FAST = 1.4;
 const LOADS: Loads = { cl: 0, n: 0, drag: 0, limited: false };
 
 /** How the practice is flown. */
@@ -35,39 +42,43 @@ export interface PracticeTechnique {
 }
 
 /**
- * Height lost in a turn of 180° or 360° at a hard deck: from full-power climb at climb speed, through the reaction, the turn and back
- * to level wings and best glide. Still air: a uniform wind only carries the turn along.
+ * Height lost in a turn of 180° or 360° at a hard deck, through the reaction, the turn and back to level wings and best glide. Still air:
+ * a uniform wind only carries the turn along. From a climb at full power the nose has to come down and the speed up to the turn's first,
+ * and the steeper the turn the more speed it asks for; from fast level flight the speed is there and pays for part of the turn.
  *
  * @returns null when the reaction ends in a stall
  */
-export function practiceTarget(day: DepartureDay, input: DepartureInput, technique: PracticeTechnique, turn_rad: number, scatter: Scatter, sample: readonly Draw[]): PracticeTarget | null {
+export function practiceTarget(day: DepartureDay, input: DepartureInput, entry: PracticeEntry, technique: PracticeTechnique, turn_rad: number, scatter: Scatter, sample: readonly Draw[]): PracticeTarget | null {
   const air = stillAir(input.air, input.plan.hardDeck_m);
-  const planned = flown(day, input, air, technique, turn_rad, input.pilot.reaction_s, day.body, day.best_mps);
+  const reaction_s = plannedReaction_s(input.pilot);
+  const planned = flown(day, input, air, entry, technique, turn_rad, reaction_s, day.body, day.best_mps);
   if (!planned) return null;
   const losses = sample.flatMap((draw) => {
     const drag = 1 / Math.max(1 + scatter.glide * draw.glide, 0.5);
     const speed = 1 + scatter.speed * draw.speed;
     const body: Body = { ...day.body, cd0: day.body.cd0 * drag, k: day.body.k * drag };
-    const one = flown(day, input, air, { bank_rad: technique.bank_rad + scatter.bank_rad * draw.bank, stallMargin: Math.max(technique.stallMargin * speed, LEAST_MARGIN) }, turn_rad, delay_s(input.pilot.reaction_s, scatter.delay_s, draw.delay), body, day.best_mps * speed);
+    const one = flown(day, input, air, entry, { bank_rad: technique.bank_rad + scatter.bank_rad * draw.bank, stallMargin: Math.max(technique.stallMargin * speed, LEAST_MARGIN) }, turn_rad, delay_s(reaction_s, scatter.delay_s, draw.delay), body, day.best_mps * speed);
     return one ? [one.loss_m] : [];
   });
   const mean = losses.reduce((sum, loss) => sum + loss, 0) / Math.max(losses.length, 1);
   const variance = losses.reduce((sum, loss) => sum + (loss - mean) ** 2, 0) / Math.max(losses.length - 1, 1);
-  return { turn_rad, ...planned, tolerance_m: Math.sqrt(variance) };
+  return { entry, turn_rad, ...planned, tolerance_m: Math.sqrt(variance) };
 }
 
 function stillAir(air: AirMass, hardDeck_m: number): AirColumn {
   return airColumn(air, () => ({ east_mps: 0, north_mps: 0 }), hardDeck_m, 0, START_M + 100);
 }
 
-function flown(day: DepartureDay, input: DepartureInput, air: AirColumn, { bank_rad: wanted, stallMargin }: PracticeTechnique, turn_rad: number, reaction_s: number, body: Body, best_mps: number): { loss_m: number; time_s: number } | null {
+function flown(day: DepartureDay, input: DepartureInput, air: AirColumn, entry: PracticeEntry, { bank_rad: wanted, stallMargin }: PracticeTechnique, turn_rad: number, reaction_s: number, body: Body, best_mps: number): { loss_m: number; time_s: number } | null {
   const here = readAir(air, START_M, airSample());
-  const tas_mps = day.climbEas_mps * Math.sqrt(RHO0 / here.density);
+  const tas_mps = (entry === "climb" ? day.climbEas_mps : FAST * day.best_mps) * Math.sqrt(RHO0 / here.density);
   const motion: Motion = { tas_mps, gamma_rad: 0, psi_rad: 0, x_m: 0, y_m: 0, height_m: START_M };
-  const steady: Control = { hold: "load", value: 1, clLimit: body.clMax, bank_rad: 0 };
-  loadsOf(day.running, motion, steady, here.density, LOADS);
-  const thrust = day.running.thrust ? thrustOverWeight(day.running.thrust, tas_mps, here.density) : 0;
-  motion.gamma_rad = Math.asin(Math.min(Math.max(thrust - LOADS.drag, -0.5), 0.5));
+  if (entry === "climb") {
+    const steady: Control = { hold: "load", value: 1, clLimit: body.clMax, bank_rad: 0 };
+    loadsOf(day.running, motion, steady, here.density, LOADS);
+    const thrust = day.running.thrust ? thrustOverWeight(day.running.thrust, tas_mps, here.density) : 0;
+    motion.gamma_rad = Math.asin(Math.min(Math.max(thrust - LOADS.drag, -0.5), 0.5));
+  }
   if (react(motion, body, air, input.plan.reaction, reaction_s).stalledAfter_s !== null) return null;
   const clLimit = body.clMax / LEAST_MARGIN ** 2;
   const turnEas = stallMargin * Math.sqrt((2 * body.wingLoading) / (RHO0 * body.clMax * Math.cos(wanted)));

@@ -1,6 +1,7 @@
 // Every failure height from lift-off to 2,500 ft and every option at it.
 import type { LocalPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
+import { plannedReaction_s } from "../situation/pilot-practice";
 import { M_PER_FT } from "../quantities/constants";
 import { type AheadSector, aheadOption, aheadSector } from "./ahead-sector";
 import { type DepartureDay, type DepartureInput, TOP_M } from "./departure-day";
@@ -43,7 +44,7 @@ export interface AheadAtHeight extends GroundAhead {
 
 /** The start of a failure as the departure's plan has it. */
 export function plannedFailure(day: DepartureDay, { plan, pilot }: DepartureInput, height_m: number): FailureStart | null {
-  return failureStart(day, height_m, plan.reaction, pilot.reaction_s);
+  return failureStart(day, height_m, plan.reaction, plannedReaction_s(pilot));
 }
 
 /** Turning back at a height with a bank. */

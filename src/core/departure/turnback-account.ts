@@ -2,6 +2,7 @@
 import type { LedgerEntry } from "../glide/glide-path";
 import type { DepartureDay, DepartureInput } from "./departure-day";
 import { type FailureStart, failureStart, motionFrom } from "./failure-start";
+import { plannedReaction_s } from "../situation/pilot-practice";
 import { worth_m } from "./option";
 import { type FlightPart, type FlightPoint, type Technique, type TurnbackResult, flyTurnback } from "./turnback-flight";
 
@@ -42,7 +43,7 @@ const LEFT_END_M = 3;
  */
 export function turnbackAccount(day: DepartureDay, { plan, pilot }: DepartureInput, height_m: number, technique: Technique): TurnbackAccount | null {
   const points: FlightPoint[] = [];
-  const start = failureStart(day, height_m, plan.reaction, pilot.reaction_s, null, (point) => points.push(point));
+  const start = failureStart(day, height_m, plan.reaction, plannedReaction_s(pilot), null, (point) => points.push(point));
   if (!start || start.reaction.stalledAfter_s !== null) return null;
   const result = flyTurnback(day, motionFrom(start.acting), technique, start.reaction_s, { record: (point) => points.push(point) });
   const { margin_m, spare_m, alignedHeight_m, endHeight_m } = result;

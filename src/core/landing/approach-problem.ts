@@ -9,6 +9,7 @@ import { type DescentIntegrals, descentIntegrals } from "../glide/descent-integr
 import type { PathProblem } from "../glide/glide-path";
 import { type StraightGlide, bestGlide } from "../glide/straight-glide";
 import { type Outcome, success } from "../outcome";
+import { plannedReaction_s } from "../situation/pilot-practice";
 import type { LandingEnd } from "./landing-end";
 import type { ReachInput } from "./reach-input";
 
@@ -51,7 +52,7 @@ export function integralsTo(end: LandingEnd, input: Asked, wind: (altitude_m: nu
 
 /** The pilot's choices for a path. */
 export function choicesOf({ pilot, plan }: Asked): PathProblem["choices"] {
-  return { bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin, reaction_s: pilot.reaction_s, reserve_m: plan.reserve_m, final_m: plan.final_m, key: plan.key };
+  return { bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin, reaction_s: plannedReaction_s(pilot), reserve_m: plan.reserve_m, final_m: plan.final_m, key: plan.key };
 }
 
 /** One end's problem at the book's best glide, with what else an approach asks about. */

@@ -3,6 +3,7 @@ import { stallSpeed_mps } from "../aircraft/polar";
 import { accelerationFactor } from "../glide/acceleration-factor";
 import { turnSpeed } from "../glide/gliding-turn";
 import { WORDS_MEANING } from "../glide/path-words";
+import { IN_PRACTICE_DAYS, plannedReaction_s } from "../situation/pilot-practice";
 import type { WorkingStep } from "../working";
 import type { EndReach, Reach } from "./reach";
 import type { ReachInput } from "./reach-input";
@@ -60,7 +61,7 @@ export function reachWorking(input: ReachInput, reach: Reach, end: EndReach): Wo
   });
   const last = path.legs[path.legs.length - 1];
   lines.push(
-    { figure: "Reaction", symbol: "t", meaning: "reaction, straight on at the glide's sink", formula: "t·sink", value: input.pilot.reaction_s, unit: "s", source: "situation, pilot" },
+    { figure: "Reaction", symbol: "t", meaning: "reaction, straight on at the glide's sink", formula: "t·sink", value: plannedReaction_s(input.pilot), unit: "s", source: input.pilot.daysSincePractised > IN_PRACTICE_DAYS ? "situation, pilot; longer for the days since practised" : "situation, pilot" },
     { figure: "Final", symbol: "s", meaning: "final through the air, crabbed against the wind there", formula: "V·cosθ·final/ground speed", value: last.finalAir_m, unit: "m", source: PATH },
     { figure: "Reserve", symbol: "Δh", meaning: "height to be left over the aim point", formula: "", value: input.plan.reserve_m, unit: "m", source: "situation, plan" },
     { figure: "time", symbol: "t", meaning: "time to the aim point", formula: "Σ of the parts", value: path.time_s, unit: "s", source: PATH },

@@ -4,14 +4,14 @@ import { toast } from "sonner";
 import { BRIEF_CAUTION } from "@/core/departure/brief";
 import { useFormat } from "@/ui/units/units-store";
 import { PracticeTable } from "./PracticeTable";
-import { useDeparture } from "./departure-store";
+import { currentChance, useDeparture } from "./departure-store";
 import { useBrief } from "./useBrief";
 
 /** The brief to read aloud, the card, and the practice at height. */
 export function BriefView({ onCard }: { onCard: (() => void) | null }) {
   const brief = useBrief();
   const height_m = useDeparture((state) => state.height_m);
-  const gates = useDeparture((state) => state.chance?.gates);
+  const gates = useDeparture((state) => currentChance(state)?.gates);
   const format = useFormat();
   const copy = () => {
     const text = [...(brief ?? []).map((sentence) => sentence.text), BRIEF_CAUTION].join("\n");

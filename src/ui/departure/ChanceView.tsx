@@ -1,12 +1,13 @@
 "use client";
 import { useCallback } from "react";
+import { pilotScatter } from "@/core/departure/chance";
 import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import { Chart } from "@/ui/charts/Chart";
 import { type ChartInk, apart, endLabel } from "@/ui/charts/chart-ink";
 import { useFormat, useUnits } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { useDeparture } from "./departure-store";
-import { SCATTER_WORDS } from "./scatter-words";
+import { SCATTER_NAMES, scatterSize } from "./scatter-words";
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
@@ -22,7 +23,7 @@ export function ChanceView() {
   const stale = chance !== null && chance.input !== scan?.input;
   const curve = chance?.curve;
   const required = scan?.input.plan.requiredChance ?? 0.9;
-  const gate_m = chance?.gates.computed_m ?? null;
+  const gate_m = stale ? null : (chance?.gates.computed_m ?? null);
   const option = useCallback(
     (ink: ChartInk) => {
       const shown = (value_m: number) => fromSi("height", unit, value_m);
@@ -53,7 +54,7 @@ export function ChanceView() {
       <div className="flex min-h-9 items-center gap-3 px-4 pt-2 text-[14px]" role="status">
         {progress !== null ? (
           <>
-            <span className="whitespace-nowrap">Flying 11,000 turns with scatter …</span>
+            <span className="whitespace-nowrap">Flying 11 000 turns with scatter …</span>
             <progress className="h-2 w-48 accent-harbour" value={progress} max={1} aria-label="Share flown" />
             <span className="num w-12">{percent(progress)}</span>
             <button type="button" className="btn btn-quiet px-2 py-0.5" onClick={() => set({ stopped: true })}>
@@ -68,7 +69,7 @@ export function ChanceView() {
             </button>
           </>
         ) : (
-          chance && <span className="text-ink2">1,000 turns at each of 11 heights, seeded, {(chance.took_ms / 1000).toFixed(1)} s. {stale ? "The situation has changed since." : ""}</span>
+          chance && <span className="text-ink2">1 000 turns at each of 11 heights, seeded, {(chance.took_ms / 1000).toFixed(1)} s. {stale ? "The situation has changed since." : ""}</span>
         )}
       </div>
       {curve ? (
@@ -126,7 +127,7 @@ export function ChanceView() {
                 {chance.sensitivity.exact.slice(0, 4).map(({ kind, chance: without }) => (
                   <li key={kind} className="flex justify-between gap-3">
                     <span>
-                      {SCATTER_WORDS[kind].name} <span className="text-ink2">{SCATTER_WORDS[kind].size}</span>
+                      {SCATTER_NAMES[kind]} <span className="text-ink2">{scatterSize(pilotScatter(chance.input.pilot), kind, format)}</span>
                     </span>
                     <span className="num whitespace-nowrap">
                       {percent(chance.sensitivity?.chance ?? 0)} → {percent(without)}

@@ -1,4 +1,6 @@
 "use client";
+import { formatNumber } from "@/core/quantities/units";
+import { IN_PRACTICE_DAYS, practiceFactor } from "@/core/situation/pilot-practice";
 import { radians } from "@/core/quantities/angle";
 import { Cautions } from "@/ui/shell/Cautions";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -7,8 +9,6 @@ import { turnsBack, useDeparture } from "./departure-store";
 
 /** Steeper than this, a low turn is named as what it is. */
 const STEEP_RAD = radians(44);
-/** Longer without practice than this, the scatter is not the pilot's any more. */
-const STALE_DAYS = 90;
 /** A touchdown this much faster over the ground than into still air is named, m/s. */
 const TAILWIND_MPS = 2.6;
 
@@ -29,7 +29,7 @@ export function DepartureCautions() {
     chosen !== null && chosen > practised + 0.01 && "This bank is steeper than what has been practised.",
     turnsBack(choice) && "Practise turning back at height with an instructor, never low.",
     turnsBack(choice) && tailwind > TAILWIND_MPS && `${format("speed", tailwind)} from behind on landing back: the ground rushes by, do not slow down for it.`,
-    days > STALE_DAYS && `Not practised for ${days} days: the scatter assumed here is that of a pilot in practice.`,
+    days > IN_PRACTICE_DAYS && `Not practised for ${days} days: reaction and scatter are taken ${formatNumber(practiceFactor(days), 2)} times as great. Practise before you count on it.`,
     choice === "ahead" && water !== null && water > 0.5 && "Most of what lies ahead is water.",
   ].filter((text): text is string => Boolean(text));
   return <Cautions texts={texts} />;

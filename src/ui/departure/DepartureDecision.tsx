@@ -4,7 +4,9 @@ import { formatNumber } from "@/core/quantities/units";
 import { formatMargin } from "@/ui/landing/margin";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
-import { sideOf, turnsBack, useDeparture } from "./departure-store";
+import { useAirspeed } from "@/ui/situation/useAirspeed";
+import { gateDecision } from "./departure-words";
+import { currentChance, sideOf, turnsBack, useDeparture } from "./departure-store";
 import { nearestAhead, optionsAt } from "./options";
 
 /** What to do at this height in a sentence, and the figures of the way that is looked at. */
@@ -12,20 +14,27 @@ export function DepartureDecision() {
   const at = useDeparture((state) => state.at);
   const choice = useDeparture((state) => state.choice);
   const scan = useDeparture((state) => state.scan);
-  const gate_m = useDeparture((state) => (state.chance?.input === state.scan?.input ? state.chance?.gates.gate_m : undefined));
+  const gates = useDeparture((state) => currentChance(state)?.gates ?? null);
+  const computing = useDeparture((state) => state.progress !== null);
+  const airspeed = useAirspeed();
   const format = useFormat();
   if (!at || !scan) return null;
   const { account } = at;
+  const said = gateDecision({ plan: scan.input.plan, bands: scan.bands, gates, computing }, format);
   const source = { turnback: { height_m: at.height_m, side: sideOf(choice) } } as const;
   return (
     <section className="flex flex-col gap-2 border-t border-rule px-4 py-3" aria-label="Decision">
-      <Sentence gate_m={gate_m} />
+      <p className="border-b border-rule pb-2">
+        <strong className="block text-[22px] leading-7">{said.lead}</strong> <span className="text-[14px] text-ink2">{said.rest}</span>
+      </p>
+      <Sentence gate_m={gates ? gates.gate_m : undefined} />
+      {turnsBack(choice) && account && account.leastStallMargin < account.technique.stallMargin - 0.005 && <p className="text-[13px] text-ochre">To catch the runway’s line it is pulled to {formatNumber(account.leastStallMargin, 2)} times the stall, under the {formatNumber(account.technique.stallMargin, 2)} planned for the turn.</p>}
       {turnsBack(choice) && account && (
         <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 text-[14px] max-[1150px]:text-[13px] [&>dd]:text-right [&>dt]:text-ink2">
           <dt>Turn {account.technique.side === -1 ? "left" : "right"}</dt>
           <dd>
             <Figure title="The turn" figure="turn" source={source}>
-              {Math.round(degrees(account.technique.bank_rad))}° · {format("speed", (account.technique.stallMargin * scan.facts.stallEas_mps) / Math.sqrt(Math.cos(account.technique.bank_rad)))}
+              {Math.round(degrees(account.technique.bank_rad))}° · {airspeed((account.technique.stallMargin * scan.facts.stallEas_mps) / Math.sqrt(Math.cos(account.technique.bank_rad)))}
             </Figure>
           </dd>
           <dt>Sink in the turn</dt>
@@ -40,10 +49,16 @@ export function DepartureDecision() {
               {Math.round(degrees(account.headingChange_rad))}°
             </Figure>
           </dd>
-          <dt>Stall margin, load</dt>
+          <dt>Stall margin, planned and least</dt>
           <dd>
-            <Figure title="Margin over the stall" figure="turn" source={source} className={account.leastStallMargin < 1.05 ? "text-brick" : ""}>
-              {formatNumber(account.leastStallMargin, 2)}× · {formatNumber(account.greatestLoad, 1)} g
+            <Figure title="Margin over the stall" figure="turn" source={source} className={account.leastStallMargin < 1.05 ? "text-brick" : account.leastStallMargin < account.technique.stallMargin - 0.005 ? "text-ochre" : ""}>
+              {formatNumber(account.technique.stallMargin, 2)}× · {formatNumber(account.leastStallMargin, 2)}×
+            </Figure>
+          </dd>
+          <dt>Load, of the bank and greatest</dt>
+          <dd>
+            <Figure title="Load" figure="turn" source={source}>
+              {formatNumber(1 / Math.cos(account.technique.bank_rad), 1)} g · {formatNumber(account.greatestLoad, 1)} g
             </Figure>
           </dd>
           <dt>Tailwind, ground</dt>
@@ -86,11 +101,11 @@ function Sentence({ gate_m }: { gate_m: number | null | undefined }) {
       <p className={works ? "" : "text-brick"}>
         <strong>{works ? (below || gate_m === null ? "It would just work, below the gate." : "Turn back.") : "No turning back."}</strong>{" "}
         {works
-          ? `${formatMargin(account.result.margin_m, (kind, si) => format(kind, si))} of height and ${format("length", account.result.spare_m ?? 0)} of runway in hand, flown as planned.${gate_m === null ? " It does not succeed often enough at any height: ahead." : below ? ` The gate is ${format("height", gate_m ?? 0)}: ahead.` : ""}`
+          ? `${formatMargin(account.result.margin_m, format)} of height and ${format("length", account.result.spare_m ?? 0, "down")} of runway in hand, flown as planned.${gate_m === null ? " It does not succeed often enough at any height: ahead." : below ? ` The gate is ${format("height", gate_m ?? 0)}: ahead.` : ""}`
           : account.limit === "stopping"
-            ? `It reaches the runway and cannot stop on it: ${format("length", -(account.result.spare_m ?? 0))} too long.`
+            ? `It reaches the runway and cannot stop on it: ${format("length", -(account.result.spare_m ?? 0), "up")} too long.`
             : account.result.aligned
-              ? `It comes ${format("height", -account.result.margin_m)} too low.`
+              ? `It comes ${format("height", -account.result.margin_m, "up")} too low.`
               : "It is not in line with the runway before the ground."}
       </p>
     );

@@ -86,6 +86,7 @@ export function DepartureEditor() {
         <ChoiceField label="Reaction" value={plan.reaction} onChange={(reaction) => set({ reaction })} choices={[{ value: "hands-off", label: "hands off" }, { value: "attitude", label: "attitude held" }]} hint={plan.reaction === "attitude" ? "The nose stays up and speed falls away: at light weight that ends in a stall." : "The aeroplane lowers its nose itself, keeping its trimmed speed."} />
         <ChoiceField label="Bank" value={bank} onChange={(value) => set({ bank_rad: value === "best" ? null : radians(Number(value)) })} choices={BANKS} />
         <AngleField label="Greatest practised bank" value={plan.practisedBank_rad} check={practisedCheck} onChange={(practisedBank_rad) => set({ practisedBank_rad })} />
+        <ChoiceField label="Flap for the landing back" value={plan.landingFlap === null ? "" : String(plan.landingFlap)} onChange={(flap) => set({ landingFlap: flap === "" ? null : Number(flap) })} choices={[{ value: "", label: "its landing flap" }, ...flaps.map((flap, i) => ({ value: String(i), label: flap.name }))]} />
         <NumberField label="Stall margin in the turn" value={plan.stallMargin} unit="× V_S" digits={2} step={0.05} check={marginCheck} onChange={(stallMargin) => set({ stallMargin })} />
       </div>
       <h2 className="font-bold">The gate</h2>

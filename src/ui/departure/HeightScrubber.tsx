@@ -4,7 +4,7 @@ import { useHotkeys } from "react-hotkeys-hook";
 import { TOP_M } from "@/core/departure/departure-day";
 import { M_PER_FT } from "@/core/quantities/constants";
 import { useFormat } from "@/ui/units/units-store";
-import { useDeparture } from "./departure-store";
+import { currentChance, useDeparture } from "./departure-store";
 
 /** One step of the scrubber: 10 ft, with Shift 100 ft. */
 const STEP_M = 10 * M_PER_FT;
@@ -14,7 +14,7 @@ const LEAST_M = 2 * STEP_M;
 export function HeightScrubber() {
   const height_m = useDeparture((state) => state.height_m);
   const bands = useDeparture((state) => state.scan?.bands);
-  const gate_m = useDeparture((state) => state.chance?.gates.gate_m ?? null);
+  const gate_m = useDeparture((state) => currentChance(state)?.gates.gate_m ?? null);
   const set = useDeparture((state) => state.set);
   const format = useFormat();
   const move = (steps: number) => set({ height_m: Math.min(Math.max(useDeparture.getState().height_m + steps * STEP_M, LEAST_M), TOP_M), pointedEntry: null });

@@ -93,7 +93,7 @@ export function OptionsChart() {
         table={<ScoreTable lines={lines} />}
       />
       <p className="border-t border-rule px-4 py-2 text-[14px]">
-        {bandWords(scan, (value_m) => format("height", value_m))} <span className="text-ink2">Left over is the height in hand, or a tenth of the ground left after stopping, whichever is less.</span>
+        {bandWords(scan, format)} <span className="text-ink2">Left over is the height in hand, or a tenth of the ground left after stopping, whichever is less.</span>
       </p>
     </div>
   );

@@ -27,30 +27,48 @@ export function PracticeTable() {
   }, [input]);
   if (!input || answer?.input !== input) return <p className="text-ink2">Computing …</p>;
   if (answer.rows.every((row) => row.targets.length === 0)) return <p className="text-brick">The reaction ends in a stall: practise pushing first, at height, with an instructor.</p>;
+  const cost = (targets: readonly PracticeTarget[], entry: PracticeTarget["entry"], half: boolean) => {
+    const target = targets.find((candidate) => candidate.entry === entry && candidate.turn_rad < 4 === half);
+    return target ? `${format("height", target.loss_m)} ± ${format("height", target.tolerance_m)}` : "–";
+  };
   return (
-    <table className="w-full text-right text-[14px]">
-      <caption className="pb-1 text-left text-[13px] text-ink2">From a climb at full power over a hard deck of {format("height", input.plan.hardDeck_m)}, still air, to level wings. Debrief will keep what you fly.</caption>
-      <thead className="text-[13px] text-ink2">
-        <tr>
-          <th className="text-left font-normal">Bank</th>
-          <th className="font-normal">180° costs</th>
-          <th className="font-normal">360° costs</th>
-          <th className="font-normal">180° takes</th>
-        </tr>
-      </thead>
-      <tbody>
-        {answer.rows.map(({ bank_rad, targets }) => {
-          const [half, full] = targets;
-          return (
+    <>
+      <table className="w-full text-right text-[14px]">
+        <caption className="pb-1 text-left text-[13px] text-ink2">Over a hard deck of {format("height", input.plan.hardDeck_m)}, still air, to level wings. Debrief will keep what you fly.</caption>
+        <thead className="text-[13px] text-ink2">
+          <tr>
+            <th className="text-left font-normal">Bank</th>
+            <th className="font-normal" colSpan={2}>
+              from a climb at full power
+            </th>
+            <th className="font-normal" colSpan={2}>
+              from fast level flight
+            </th>
+          </tr>
+          <tr>
+            <th />
+            {["180°", "360°", "180°", "360°"].map((turn, i) => (
+              <th key={i} className="font-normal">
+                {turn}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {answer.rows.map(({ bank_rad, targets }) => (
             <tr key={bank_rad} className="num border-t border-rule">
               <th className="text-left font-normal">{Math.round(degrees(bank_rad))}°</th>
-              <td>{half ? `${format("height", half.loss_m)} ± ${format("height", half.tolerance_m)}` : "–"}</td>
-              <td>{full ? `${format("height", full.loss_m)} ± ${format("height", full.tolerance_m)}` : "–"}</td>
-              <td>{half ? `${Math.round(half.time_s)} s` : "–"}</td>
+              <td>{cost(targets, "climb", true)}</td>
+              <td>{cost(targets, "climb", false)}</td>
+              <td>{cost(targets, "level", true)}</td>
+              <td>{cost(targets, "level", false)}</td>
             </tr>
-          );
-        })}
-      </tbody>
-    </table>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-[13px] text-ink2">
+        Out of the climb the nose is high and the speed low: both have to be mended with height first, and the steeper the turn the more speed it asks for, so that 60° can cost more than 45°. From fast level flight (1.4 times best glide) the speed is there and pays for part of the turn. What happens after take-off is the first.
+      </p>
+    </>
   );
 }

@@ -6,7 +6,7 @@ import { bandWords } from "./band-words";
 const turnback = (margin_m: number) => ({ result: { aligned: true, margin_m } }) as Turnback;
 const scan = (bands: DepartureScan["bands"], gain: number, last: Turnback | null = turnback(-5)) =>
   ({ bands, facts: { against: { out: 8.6, back: 8.6 / (1 - gain), gain } }, best: [{ height_m: 100, turnback: last, score_m: null }] }) as unknown as DepartureScan;
-const words = (given: DepartureScan) => bandWords(given, (height_m) => `${Math.round(height_m)} m`);
+const words = (given: DepartureScan) => bandWords(given, (_kind, height_m) => `${Math.round(height_m)} m`);
 
 describe("bands in words", () => {
   it.each([

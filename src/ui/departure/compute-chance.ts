@@ -1,4 +1,4 @@
-import { type ChanceCount, type PlannedHeight, SCATTER_KINDS, USUAL_SCATTER, addCounts, chanceHeights_m, wilson, without } from "@/core/departure/chance";
+import { type ChanceCount, type PlannedHeight, SCATTER_KINDS, addCounts, chanceHeights_m, pilotScatter, wilson, without } from "@/core/departure/chance";
 import { type DepartureInput, TOP_M } from "@/core/departure/departure-day";
 import { gateOf, schoolGates } from "@/core/departure/gate";
 import type { Outcome } from "@/core/outcome";
@@ -26,13 +26,14 @@ function valueOf<T>(outcome: Outcome<T>): T {
  */
 export async function computeChance(input: DepartureInput, least_m: number | null, signal: AbortSignal, report: (share: number) => void): Promise<ChanceAnswer> {
   const began = performance.now();
+  const scatter = pilotScatter(input.pilot);
   const heights = chanceHeights_m(least_m).filter((height_m) => height_m <= TOP_M);
   const planned = await onEveryCore(heights.map((height_m): Task<PlannedHeight | null> => async (worker) => valueOf(await worker.departurePlanned(input, height_m))), signal);
   const flown = planned.filter((plan): plan is PlannedHeight => plan !== null);
   const slices = Array.from({ length: SAMPLES / SLICE }, (_, i) => ({ seed: SEED, samples: SAMPLES, from: i * SLICE, to: (i + 1) * SLICE }));
   const total = (flown.length + SCATTER_KINDS.length / 3) * slices.length;
 
-  const counting = flown.flatMap((plan) => slices.map((slice): Task<ChanceCount> => async (worker) => valueOf(await worker.departureChance(input, plan, USUAL_SCATTER, slice, true))));
+  const counting = flown.flatMap((plan) => slices.map((slice): Task<ChanceCount> => async (worker) => valueOf(await worker.departureChance(input, plan, scatter, slice, true))));
   const counts = addCounts([await onEveryCore(counting, signal, (finished) => report(finished / total))]);
   const curve = heights.map((height_m) => {
     const count = counts.find((candidate) => candidate.height_m === height_m);
@@ -47,7 +48,7 @@ export async function computeChance(input: DepartureInput, least_m: number | nul
   const there = flown.find((plan) => plan.height_m === asked.height_m);
   const exact = there
     ? await onEveryCore(
-        SCATTER_KINDS.flatMap((kind) => slices.map((slice): Task<{ kind: (typeof SCATTER_KINDS)[number]; count: ChanceCount }> => async (worker) => ({ kind, count: valueOf(await worker.departureChance(input, there, without(USUAL_SCATTER, kind), slice, false)) }))),
+        SCATTER_KINDS.flatMap((kind) => slices.map((slice): Task<{ kind: (typeof SCATTER_KINDS)[number]; count: ChanceCount }> => async (worker) => ({ kind, count: valueOf(await worker.departureChance(input, there, without(scatter, kind), slice, false)) }))),
         signal,
         (finished) => report((counting.length + finished / 3) / total),
       )

@@ -7,10 +7,13 @@ import { turnbackAccount } from "@/core/departure/turnback-account";
 import { localPlane } from "@/core/earth/local-plane";
 import type { DepartureAtHeight, DepartureFacts } from "@/workers/departure-work";
 import { chanceAt } from "./compute-chance";
+import { SCATTER_KINDS, USUAL_SCATTER } from "@/core/departure/chance";
+import { DEFAULT_UNITS } from "@/core/quantities/units";
+import { formatIn } from "@/ui/units/units-store";
 import { type DepartureScan, flownNear, scanOf, sideOf, turnsBack } from "./departure-store";
 import { flightDrawing } from "./flight-drawing";
 import { nearestAhead, optionsAt } from "./options";
-import { SCATTER_WORDS } from "./scatter-words";
+import { SCATTER_NAMES, scatterSize } from "./scatter-words";
 
 const HEIGHTS = [60, 120, 180, 240];
 const { day, input } = demoDeparture();
@@ -139,6 +142,8 @@ describe("chance between heights", () => {
   });
 
   it("names every scatter", () => {
-    expect(Object.keys(SCATTER_WORDS)).toHaveLength(7);
+    expect(Object.keys(SCATTER_NAMES)).toHaveLength(7);
+    const format = formatIn({ ...DEFAULT_UNITS, speed: "kmh" });
+    expect(SCATTER_KINDS.map((kind) => scatterSize(USUAL_SCATTER, kind, format).replace("\u00a0", " "))).toEqual(["± 1.5 s", "± 5°", "± 4 %", "± 6 km/h", "± 6 km/h", "± 6 %", "± 8°"]);
   });
 });

@@ -74,6 +74,11 @@ export const useDeparture = create<DepartureState>()((set) => ({
   set: (patch) => set(patch),
 }));
 
+/** The chance of the departure that is shown; null while only an older one is there. */
+export function currentChance({ scan, chance }: Pick<DepartureState, "scan" | "chance">): ChanceAnswer | null {
+  return chance !== null && chance.input === scan?.input ? chance : null;
+}
+
 /** Side of a choice that turns back; null takes the better. */
 export function sideOf(choice: string): 1 | -1 | null {
   return choice === "left" ? -1 : choice === "right" ? 1 : null;

@@ -3,15 +3,15 @@ import { useMemo } from "react";
 import { type BriefSentence, departureBrief } from "@/core/departure/brief";
 import { bandsOf } from "@/core/departure/scan";
 import { useUnits } from "@/ui/units/units-store";
-import { useDeparture } from "./departure-store";
+import { currentChance, useDeparture } from "./departure-store";
 
 /** The brief of the present answers; null until the chance is known. */
 export function useBrief(): BriefSentence[] | null {
   const scan = useDeparture((state) => state.scan);
-  const chance = useDeparture((state) => state.chance);
+  const chance = useDeparture(currentChance);
   const units = useUnits((state) => state.units);
   return useMemo(() => {
-    if (!scan || chance?.input !== scan.input) return null;
+    if (!scan || !chance) return null;
     const stops = bandsOf(scan.ahead.map(({ height_m, options }) => ({ height_m, score_m: options.find((option) => option.id === "stop")?.score_m ?? null })));
     const { climbEas_mps, bestEas_mps, stallEas_mps } = scan.facts;
     return departureBrief(

@@ -32,6 +32,12 @@ export function useDepartureAnswer(): void {
   }, [question]);
 
   useEffect(() => {
+    const { scan, issue, set } = useDeparture.getState();
+    // A refusal of another question and figures of another aircraft are no answer to this one.
+    if (input && (issue || (scan && scan.input.aircraft !== input.aircraft))) set({ scan: null, at: null, chance: null, progress: null, issue: null });
+  }, [input]);
+
+  useEffect(() => {
     if (!input || terrain === undefined) return;
     const stop = new AbortController();
     const timer = setTimeout(() => void scanAll(input, open, stop.signal), SETTLE_MS);

@@ -3,8 +3,11 @@ import { useCallback, useEffect } from "react";
 import { createElement } from "react";
 import { toast } from "sonner";
 import { degrees } from "@/core/quantities/angle";
+import { formatNumber } from "@/core/quantities/units";
+import { plannedReaction_s } from "@/core/situation/pilot-practice";
 import { offerCard } from "@/ui/print/card-store";
 import { useSituation } from "@/ui/situation/situation-store";
+import { useAirspeed } from "@/ui/situation/useAirspeed";
 import { formatWind } from "@/ui/situation/wind-words";
 import { useFormat, useUnits } from "@/ui/units/units-store";
 import type { DepartureCardContent } from "./DepartureCardPdf";
@@ -19,6 +22,7 @@ export function useDepartureCard(): (() => void) | null {
   const wind = useSituation((state) => state.current.wind);
   const units = useUnits((state) => state.units);
   const format = useFormat();
+  const airspeed = useAirspeed();
   const ready = brief !== null && scan !== null && chance !== null;
 
   const make = useCallback(() => {
@@ -31,16 +35,16 @@ export function useDepartureCard(): (() => void) | null {
     const technique = atGate?.technique;
     const content: DepartureCardContent = {
       title: `Departure ${input.runway.name}`,
-      sub: `${input.aircraft.name}, ${format("mass", input.mass_kg)}; wind ${wind.surface ? formatWind(wind.surface, units) : "calm"}; QNH ${format("pressure", input.air.qnh_Pa)}; reaction ${input.pilot.reaction_s} s, ${input.plan.reaction === "attitude" ? "attitude held" : "hands off"}`,
+      sub: `${input.aircraft.name}, ${format("mass", input.mass_kg)}; wind ${wind.surface ? formatWind(wind.surface, units) : "calm"}; QNH ${format("pressure", input.air.qnh_Pa)}; reaction ${formatNumber(plannedReaction_s(input.pilot), 1)} s, ${input.plan.reaction === "attitude" ? "attitude held" : "hands off"}`,
       gate: gates.gate_m === null ? "none: ahead" : format("height", gates.gate_m),
       rows: [
         { name: "Fixed heights / computed gate", value: `${format("height", gates.fixed_m)} / ${gates.computed_m === null ? "none" : format("height", gates.computed_m)}` },
         { name: "Works as planned", value: scan.bands.length === 0 ? "at no height" : scan.bands.map((band) => `${format("height", band.from_m)} ${band.to_m === null ? "up" : `to ${format("height", band.to_m)}`}`).join(", ") },
-        { name: "Climb / best glide", value: `${format("speed", facts.climbEas_mps)} / ${format("speed", facts.bestEas_mps)}` },
+        { name: "Climb / best glide", value: `${airspeed(facts.climbEas_mps)} / ${airspeed(facts.bestEas_mps)}` },
         ...(technique && atGate
           ? [
-              { name: "Turn back", value: `${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${format("speed", (technique.stallMargin * facts.stallEas_mps) / Math.sqrt(Math.cos(technique.bank_rad)))}` },
-              { name: "Stall level / in the turn", value: `${format("speed", facts.stallEas_mps)} / ${format("speed", facts.stallEas_mps / Math.sqrt(Math.cos(technique.bank_rad)))}` },
+              { name: "Turn back", value: `${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${airspeed((technique.stallMargin * facts.stallEas_mps) / Math.sqrt(Math.cos(technique.bank_rad)))}` },
+              { name: "Stall level / in the turn", value: `${airspeed(facts.stallEas_mps)} / ${airspeed(facts.stallEas_mps / Math.sqrt(Math.cos(technique.bank_rad)))}` },
               { name: "Tailwind, touchdown over the ground", value: `${format("speed", atGate.result.roll.tailwind_mps)}, ${format("speed", atGate.result.roll.touchdownGroundSpeed_mps)}` },
             ]
           : []),
@@ -56,7 +60,7 @@ export function useDepartureCard(): (() => void) | null {
     void Promise.all([import("@/ui/print/make-pdf"), import("./DepartureCardPdf")])
       .then(([{ makePdf }, { DepartureCardPdf }]) => makePdf(createElement(DepartureCardPdf, { content }), `departure-${input.runway.name.toLowerCase().replaceAll(" ", "-")}.pdf`))
       .catch(() => toast("The card could not be made. Try again."));
-  }, [brief, scan, chance, wind, units, format]);
+  }, [brief, scan, chance, wind, units, format, airspeed]);
 
   useEffect(() => {
     offerCard(make);

@@ -2,10 +2,11 @@
 import { useEffect, useState } from "react";
 import { allowedBanks, bestOf } from "@/core/departure/best-bank";
 import type { DepartureInput } from "@/core/departure/departure-day";
-import { SCAN_HEIGHTS_M, type TurnbackAtHeight, bandsOf } from "@/core/departure/scan";
+import { type Band, SCAN_HEIGHTS_M, type TurnbackAtHeight, bandsOf } from "@/core/departure/scan";
 import { M_PER_FT } from "@/core/quantities/constants";
 import { type Task, onEveryCore } from "@/ui/core/pool";
 import { useFormat } from "@/ui/units/units-store";
+import { bandsInWords } from "./departure-words";
 import { useDeparture } from "./departure-store";
 
 /** Where an early turn is tried when the plan has none: 300 ft, the least that is usual. */
@@ -52,8 +53,8 @@ export function useEarlyTurn(wanted: boolean) {
   const current = compared && compared.input === input ? compared : null;
   const height = format("height", input?.plan.crosswind?.height_m ?? USUAL_M);
   const lines = (current?.sides ?? []).map(({ side, points }) => ({ id: `early-${side}`, name: side ? `${side} at ${height}` : "straight out", colour: side === "left" ? "harbour" : side === "right" ? "steel" : "ink2", dash: [6, 3], width: 2.2, points }));
-  const least = current?.sides.map(({ side, points }) => ({ side, from_m: bandsOf(points)[0]?.from_m ?? null })) ?? [];
-  const plan_m = scan?.bands[0]?.from_m ?? null;
-  const says = !wanted ? "" : !current ? "Computing …" : [`As planned ${plan_m === null ? "never" : `from ${format("height", plan_m)}`}`, ...least.map(({ side, from_m }) => `${side ? `turning ${side} at ${height}` : "straight out"} ${from_m === null ? "never" : `from ${format("height", from_m)}`}`)].join("; ") + ".";
+  const sides = current?.sides.map(({ side, points }) => ({ side, bands: bandsOf(points) })) ?? [];
+  const works = (bands: readonly Band[]) => (bands.length === 0 ? "never" : bandsInWords(bands, format));
+  const says = !wanted ? "" : !current ? "Computing …" : [`As planned ${works(scan?.bands ?? [])}`, ...sides.map(({ side, bands }) => `${side ? `turning ${side} at ${height}` : "straight out"} ${works(bands)}`)].join("; ") + ".";
   return { lines, says };
 }

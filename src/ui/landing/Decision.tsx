@@ -7,7 +7,7 @@ import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { useVariation } from "@/ui/situation/useVariation";
 import { whereInWords } from "./landing-words";
-import { useAirspeed } from "./useAirspeed";
+import { useAirspeed } from "@/ui/situation/useAirspeed";
 import { useLandingDecision } from "./useLandingDecision";
 import { wordInWords } from "./way";
 

@@ -15,7 +15,7 @@ import type { LandingCardContent } from "./LandingCardPdf";
 import { timeline } from "./ditching-timeline";
 import { formatMargin } from "./margin";
 import { shownEnd, useReach } from "./reach-store";
-import { useAirspeed } from "./useAirspeed";
+import { useAirspeed } from "@/ui/situation/useAirspeed";
 import { useCall } from "./useCall";
 import { useDitching } from "./useDitching";
 import { useKeys } from "./useKeys";

@@ -2,6 +2,7 @@
 import { useMemo } from "react";
 import { causeFlow, flowFor } from "@/core/restart/cause-flow";
 import type { RestartQuestion } from "@/core/restart/restart-budget";
+import { plannedReaction_s } from "@/core/situation/pilot-practice";
 import { M_PER_FT } from "@/core/quantities/constants";
 import { isUsable } from "@/core/landing/sites";
 import { shownSite, useReach } from "@/ui/landing/reach-store";
@@ -40,7 +41,7 @@ export function useRestartQuestion(): RestartQuestion {
   const ground_m = useReach((state) => state.answer?.ground_m ?? 0);
   const { altitude_m: commit_m } = useCommit();
   return useMemo(
-    () => ({ aircraft: document, mass_kg, configuration, air, altitude_m, commit_m, ground_m, reaction_s: pilot.reaction_s, stopped: restart.stopped, centreOfGravity, flow: flowFor(causeFlow(document), restart.symptom) }),
-    [document, mass_kg, configuration, air, altitude_m, commit_m, ground_m, pilot.reaction_s, restart.stopped, restart.symptom, centreOfGravity],
+    () => ({ aircraft: document, mass_kg, configuration, air, altitude_m, commit_m, ground_m, reaction_s: plannedReaction_s(pilot), stopped: restart.stopped, centreOfGravity, flow: flowFor(causeFlow(document), restart.symptom) }),
+    [document, mass_kg, configuration, air, altitude_m, commit_m, ground_m, pilot, restart.stopped, restart.symptom, centreOfGravity],
   );
 }

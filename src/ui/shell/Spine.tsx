@@ -4,7 +4,8 @@ import { useSelectedLayoutSegment } from "next/navigation";
 import { useMemo } from "react";
 import { formatNumber } from "@/core/quantities/units";
 import { restartBudget } from "@/core/restart/restart-budget";
-import { useDeparture } from "@/ui/departure/departure-store";
+import { currentChance, useDeparture } from "@/ui/departure/departure-store";
+import { gateHeadline } from "@/ui/departure/departure-words";
 import { landingHeadline } from "@/ui/landing/landing-words";
 import { shownEnd, shownSite, useReach } from "@/ui/landing/reach-store";
 import { budgetHeadline } from "@/ui/restart/restart-words";
@@ -101,9 +102,9 @@ function useDepartureHeadline(): Headline | undefined {
   const scan = useDeparture((state) => state.scan);
   const issue = useDeparture((state) => state.issue);
   const chance = useDeparture((state) => state.chance);
+  const progress = useDeparture((state) => state.progress);
   const format = useFormat();
   if (issue) return { text: issue.code === "not_single" ? "not for rotorcraft" : "no answer", tone: issue.code === "not_single" ? undefined : "text-brick" };
   if (!scan) return undefined;
-  if (chance?.input === scan.input) return chance.gates.gate_m === null ? { text: scan.input.plan.school === "spot-ahead" ? "a spot ahead" : "no turning back", tone: "text-ochre" } : { text: `gate ${format("height", chance.gates.gate_m)}` };
-  return scan.bands.length === 0 ? { text: "no turning back", tone: "text-ochre" } : { text: `works from ${format("height", scan.bands[0].from_m)}` };
+  return gateHeadline({ plan: scan.input.plan, bands: scan.bands, gates: currentChance({ scan, chance })?.gates ?? null, computing: progress !== null }, format);
 }

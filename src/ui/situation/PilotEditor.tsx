@@ -1,5 +1,7 @@
 "use client";
 import { degrees } from "@/core/quantities/angle";
+import { formatNumber } from "@/core/quantities/units";
+import { IN_PRACTICE_DAYS, plannedReaction_s, practiceFactor } from "@/core/situation/pilot-practice";
 import { Pilot } from "@/core/situation/situation-document";
 import { AngleField } from "@/ui/forms/AngleField";
 import { NumberField } from "@/ui/forms/NumberField";
@@ -17,6 +19,7 @@ const daysCheck = checkBy(Pilot.shape.daysSincePractised);
 export function PilotEditor() {
   const pilot = useSituation((state) => state.current.pilot);
   const change = useSituation((state) => state.change);
+  const factor = practiceFactor(pilot.daysSincePractised);
   const set = (patch: Partial<Pilot>) => change((current) => ({ pilot: { ...current.pilot, ...patch } }));
   return (
     <ChipEditor label="Pilot" value={`${pilot.reaction_s.toFixed(pilot.reaction_s % 1 ? 1 : 0)} s · ${Math.round(degrees(pilot.bank_rad))}°`} changed={useChanged("pilot")} width={320}>
@@ -26,6 +29,9 @@ export function PilotEditor() {
         <NumberField label="Stall margin in turns" value={pilot.stallMargin} unit="× V_S" digits={2} step={0.05} check={marginCheck} onChange={(stallMargin) => set({ stallMargin })} />
         <NumberField label="Days since practised" value={pilot.daysSincePractised} unit="d" digits={0} step={1} check={daysCheck} onChange={(daysSincePractised) => set({ daysSincePractised })} />
       </div>
+      <p className={factor > 1 ? "text-sm text-ochre" : "text-sm text-ink2"}>
+        {factor > 1 ? `Not practised for ${pilot.daysSincePractised} days: reaction ${formatNumber(plannedReaction_s(pilot), 1)} s is planned with, and bank, speed and delay scatter ${formatNumber(factor, 2)} times as much.` : `In practice up to ${IN_PRACTICE_DAYS} days.`} Each doubling beyond {IN_PRACTICE_DAYS} days adds a tenth, half at the most: a rule of ours, until flights measure it.
+      </p>
       <p className="text-sm text-ink2">The reaction is flown straight on at the glide’s sink. Bank no steeper than you have practised: a low steep turn ends in a stall when the margin goes.</p>
     </ChipEditor>
   );

@@ -1,4 +1,5 @@
 "use client";
+import { useCallback } from "react";
 import { formatSi } from "@/core/quantities/units";
 import { useAircraft } from "@/ui/shell/library";
 import { useUnits } from "@/ui/units/units-store";
@@ -7,5 +8,5 @@ import { useUnits } from "@/ui/units/units-store";
 export function useAirspeed(): (speed_mps: number) => string {
   const unit = useUnits((state) => state.units.speed);
   const { speedUnit } = useAircraft().document;
-  return (speed_mps) => (speedUnit === unit ? formatSi("speed", unit, speed_mps) : `${formatSi("speed", speedUnit, speed_mps)} (${formatSi("speed", unit, speed_mps)})`);
+  return useCallback((speed_mps: number) => (speedUnit === unit ? formatSi("speed", unit, speed_mps) : `${formatSi("speed", speedUnit, speed_mps)} (${formatSi("speed", unit, speed_mps)})`), [speedUnit, unit]);
 }

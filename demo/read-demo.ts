@@ -2,7 +2,7 @@
 import { readFileSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { Aerodrome, LandingSite } from "@/core/landing/places";
@@ -15,7 +15,7 @@ export const DEMO_ORIGIN = { latitude_deg: -47, longitude_deg: -131 };
 
 /** An aircraft by the name of its file. */
 export function demoAircraft(name: string): AircraftDocument {
-  return AircraftDocument.parse(JSON.parse(read(`aircraft/${name}.json`)));
+  return AircraftOfAnyVersion.parse(JSON.parse(read(`aircraft/${name}.json`)));
 }
 
 /** Aerodromes and surveyed sites. */

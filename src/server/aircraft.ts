@@ -1,7 +1,7 @@
 // Aircraft of an account and of the shared library.
 import { randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
 import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
 
@@ -25,7 +25,7 @@ export async function listOwnAircraft(accountId: string): Promise<StoredAircraft
 }
 
 function aircraftOfRow(row: RowDataPacket): StoredAircraft {
-  return { id: String(row.id), shared: row.account_id === LIBRARY_ACCOUNT, document: AircraftDocument.parse(JSON.parse(String(row.document))) };
+  return { id: String(row.id), shared: row.account_id === LIBRARY_ACCOUNT, document: AircraftOfAnyVersion.parse(JSON.parse(String(row.document))) };
 }
 
 /** Adds an aircraft to an account. */

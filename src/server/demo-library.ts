@@ -2,7 +2,7 @@
 import { readFile, readdir } from "node:fs/promises";
 import path from "node:path";
 import { z } from "zod";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import { Aerodrome, LandingSite } from "@/core/landing/places";
 import { type SituationDocument, SituationOfAnyVersion } from "@/core/situation/situation-document";
@@ -41,7 +41,7 @@ export async function loadDemoLibrary(): Promise<boolean> {
   await transaction(async (connection) => {
     await ensureLibraryAccount(connection);
     for (const file of files.filter((name) => name.startsWith("aircraft/"))) {
-      await putLibraryAircraft(path.basename(file, ".json"), AircraftDocument.parse(JSON.parse(contents.get(file) ?? "")), connection);
+      await putLibraryAircraft(path.basename(file, ".json"), AircraftOfAnyVersion.parse(JSON.parse(contents.get(file) ?? "")), connection);
     }
     for (const aerodrome of places.aerodromes) await putAerodrome(LIBRARY_ACCOUNT, aerodrome, connection);
     for (const site of places.sites) await putLandingSite(LIBRARY_ACCOUNT, site, connection);

@@ -10,7 +10,7 @@ export const Configuration = z.object({
   /** Share of full sideslip drag. */
   slip: z.number().min(0, "Slip is 0 to 1.").max(1, "Slip is 0 to 1."),
   /** Ids of open drag items (cowl flaps, doors). */
-  items: z.array(z.string()).max(12),
+  items: z.array(z.string().max(40, "At most 40 characters.")).max(12),
 });
 
 /** @see Configuration */

@@ -1,5 +1,6 @@
 import { type Outcome, failure, success } from "../outcome";
-import type { AircraftDocument, PropellerState } from "./aircraft-document";
+import type { AircraftDocument } from "./aircraft-document";
+import { deadEnginesCd } from "./polar";
 import { type HandbookFigures, type HandbookFit, fitHandbook, levelStall_mps } from "./fit-handbook";
 
 /** Weight of a printed or flown point against best glide's two figures. */
@@ -33,8 +34,8 @@ export function fitOf(aircraft: AircraftDocument): Outcome<HandbookFit> {
  */
 export function withFit(aircraft: AircraftDocument, fit: HandbookFit): Outcome<AircraftDocument> {
   const deadPropeller = aircraft.polar ? aircraft.polar.deadPropeller : aircraft.engines.kind === "piston" ? USUAL_PROPELLER : null;
-  const cd0 = fit.cd0 - propellerDrag(deadPropeller, aircraft);
-  if (!(cd0 > 0)) return failure("fit_impossible", "The dead propeller alone drags more than the book’s glide allows: check its drag, or what it did in the book’s glide.", "polar.deadPropeller");
+  const cd0 = fit.cd0 - (deadEnginesCd(aircraft, deadPropeller, aircraft.handbook.glidePropeller) ?? 0);
+  if (!(cd0 > 0)) return failure("fit_impossible", "The dead engines alone drag more than the book’s glide allows: check their drag, or what the propeller did in the book’s glide.", "polar.deadPropeller");
   const flaps = fit.clMax.map(({ flap, clMax }, i) => {
     const known = aircraft.polar?.flaps[i];
     return known ? { ...known, clMax } : { name: flap, clMax, deltaCd: i === 0 ? 0 : 0.055, deltaCl0: i === 0 ? 0 : 0.5 };
@@ -43,12 +44,4 @@ export function withFit(aircraft: AircraftDocument, fit: HandbookFit): Outcome<A
     ? { ...aircraft.polar, cd0, k: fit.k, flaps }
     : { cd0, k: fit.k, flaps, takeOffFlap: 0, landingFlap: flaps.length - 1, gear: { retractable: false, deltaCd: 0 }, fullSlipDeltaCd: 0.04, cdBeta: null, items: [], deadPropeller };
   return success({ ...aircraft, polar });
-}
-
-/** ΔCD on the wing area of the propeller as it was in the book's glide. */
-function propellerDrag(drag: NonNullable<AircraftDocument["polar"]>["deadPropeller"], { handbook, engines, wing }: AircraftDocument): number {
-  const state: PropellerState = handbook.glidePropeller;
-  if (!drag || state === "none" || !wing) return 0;
-  const coefficient = drag[state] ?? 0;
-  return drag.basis === "wing" || engines.kind !== "piston" ? coefficient : (engines.count * coefficient * Math.PI * engines.propeller.diameter_m ** 2) / 4 / wing.area_m2;
 }

@@ -6,7 +6,7 @@ import type { AircraftDocument } from "./aircraft-document";
  */
 export function newAircraft(name: string): AircraftDocument {
   return {
-    schema: "utrimax/aircraft", version: 1, name, description: "", category: "single", speedUnit: "kt",
+    schema: "utrimax/aircraft", version: 2, name, description: "", category: "single", speedUnit: "kt",
     mass: { maximum_kg: 1100, minimum_kg: 700, usual_kg: 1000, calibration_kg: null },
     wing: null, polar: null,
     engines: { kind: "piston", count: 1, power_W: 119_300, speed_rpm: 2700, criticalHeight_m: null, propeller: { diameter_m: 1.9, efficiency: 0.75, rotation: [1], pFactor: null, slipstreamRoll: null, localChord_m: null }, thrustLine: null, liquidCooled: false },

@@ -1,4 +1,5 @@
 // Figures of an aircraft against each other: what looks wrong, and why. Nothing here refuses; the document's schema does that.
+import { formatSi } from "../quantities/units";
 import { levelStall_mps } from "./fit-handbook";
 import type { AircraftDocument } from "./aircraft-document";
 
@@ -15,13 +16,17 @@ const CLMAX = [1, 3.2] as const;
 /** A manoeuvring speed is the stall times the root of the load limit, within this share. */
 const VA_SHARE = 0.12;
 
+/** A speed where the reader's units are not known. */
+const inKnots = (speed_mps: number) => formatSi("speed", "kt", speed_mps);
+
 /**
  * Checks the order and the size of an aircraft's figures.
  *
+ * @param speed - puts a speed into the reader's units
  * @returns doubts in the order of the handbook; empty when nothing looks wrong
  * @see 14 CFR 23 as it was before 2017 (memory) for V_A = V_S·√n; the order of speeds is common practice
  */
-export function doubtsAbout({ handbook, limits, mass, wing, polar, climb }: AircraftDocument): Doubt[] {
+export function doubtsAbout({ handbook, limits, mass, wing, polar, climb }: AircraftDocument, speed: (speed_mps: number) => string = inKnots): Doubt[] {
   const doubts: Doubt[] = [];
   const doubt = (path: string, message: string) => doubts.push({ path, message });
   /** Says so unless the first is below the second; a missing one says nothing. */
@@ -32,9 +37,9 @@ export function doubtsAbout({ handbook, limits, mass, wing, polar, climb }: Airc
   if (wing) {
     const aspect = wing.span_m ** 2 / wing.area_m2;
     if (!(aspect >= ASPECT[0] && aspect <= ASPECT[1])) doubt("wing.span_m", `Span and area make an aspect ratio of ${aspect.toFixed(1)}; wings are met with from ${ASPECT[0]} to ${ASPECT[1]}. Check their units.`);
-    for (const [path, speed, name] of [["handbook.vs1_mps", handbook.vs1_mps, "flap up"], ["handbook.vs0_mps", handbook.vs0_mps, "with landing flap"]] as const) {
-      if (speed === null) continue;
-      const clMax = (levelStall_mps(handbook.mass_kg, wing.area_m2, 1) / speed) ** 2;
+    for (const [path, stall_mps, name] of [["handbook.vs1_mps", handbook.vs1_mps, "flap up"], ["handbook.vs0_mps", handbook.vs0_mps, "with landing flap"]] as const) {
+      if (stall_mps === null) continue;
+      const clMax = (levelStall_mps(handbook.mass_kg, wing.area_m2, 1) / stall_mps) ** 2;
       if (!(clMax >= CLMAX[0] && clMax <= CLMAX[1])) doubt(path, `The stall ${name} makes a CLmax of ${clMax.toFixed(2)}, which is not met with: check its unit, the mass and the wing area.`);
     }
   }
@@ -49,7 +54,7 @@ export function doubtsAbout({ handbook, limits, mass, wing, polar, climb }: Airc
   below("limits.vne_mps", handbook.vbg_mps, limits.vne_mps, "V_NE is not above best glide.");
   if (limits.va_mps !== null && handbook.vs1_mps !== null) {
     const expected = handbook.vs1_mps * Math.sqrt(limits.loadFactor);
-    if (Math.abs(limits.va_mps / expected - 1) > VA_SHARE) doubt("limits.va_mps", `V_A is usually V_S·√n, here ${expected.toFixed(1)} m/s; ${limits.va_mps.toFixed(1)} m/s is off by more than ${VA_SHARE * 100} %.`);
+    if (Math.abs(limits.va_mps / expected - 1) > VA_SHARE) doubt("limits.va_mps", `V_A is usually V_S·√n, here ${speed(expected)}; ${speed(limits.va_mps)} is off by more than ${VA_SHARE * 100} %.`);
   }
   if (limits.vlo_mps !== null && limits.vle_mps !== null && limits.vle_mps < limits.vlo_mps) doubt("limits.vle_mps", "With the gear down one may fly at least as fast as it may be moved.");
   if (!(limits.loadFactorFlap <= limits.loadFactor)) doubt("limits.loadFactorFlap", "The load limit with flap is not above the one without.");

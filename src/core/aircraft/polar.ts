@@ -18,6 +18,8 @@ export interface Polar {
 export interface DragShare {
   readonly name: string;
   readonly deltaCd: number;
+  /** Of the dead engines or their propellers: gone while they run. */
+  readonly dead: boolean;
 }
 
 /**
@@ -35,31 +37,38 @@ export function polarOf(aircraft: AircraftDocument, mass_kg: number, configurati
   }
   const flap = polar.flaps[configuration.flap];
   if (!flap) return failure("no_such_flap", `${aircraft.name} has no flap setting ${configuration.flap}.`, "configuration.flap");
-  const propeller = propellerDrag(aircraft, configuration.propeller);
+  const propeller = deadEnginesCd(aircraft, polar.deadPropeller, configuration.propeller);
   if (propeller === null) return failure("no_such_propeller_state", `The propeller of ${aircraft.name} cannot be ${configuration.propeller}.`, "configuration.propeller");
-  const shares: DragShare[] = [{ name: "clean", deltaCd: polar.cd0 }];
-  if (propeller > 0) shares.push({ name: `propeller ${configuration.propeller}`, deltaCd: propeller });
-  if (flap.deltaCd > 0) shares.push({ name: `flap ${flap.name}`, deltaCd: flap.deltaCd });
-  if (configuration.gearDown && polar.gear.deltaCd > 0) shares.push({ name: "gear down", deltaCd: polar.gear.deltaCd });
-  if (configuration.slip > 0) shares.push({ name: "sideslip", deltaCd: configuration.slip * polar.fullSlipDeltaCd });
+  const shares: DragShare[] = [];
+  const share = (name: string, deltaCd: number, dead = false) => shares.push({ name, deltaCd, dead });
+  share("clean", polar.cd0);
+  if (propeller > 0) share(aircraft.engines.kind === "jet" ? "dead engines windmilling" : `propeller ${configuration.propeller}`, propeller, true);
+  if (flap.deltaCd > 0) share(`flap ${flap.name}`, flap.deltaCd);
+  if (configuration.gearDown && polar.gear.deltaCd > 0) share("gear down", polar.gear.deltaCd);
+  if (configuration.slip > 0) share("sideslip", configuration.slip * polar.fullSlipDeltaCd);
   for (const id of configuration.items) {
     const item = polar.items.find((candidate) => candidate.id === id);
     if (!item) return failure("no_such_item", `${aircraft.name} has no drag item “${id}”.`, "configuration.items");
-    shares.push({ name: item.name, deltaCd: item.deltaCd });
+    share(item.name, item.deltaCd);
   }
-  const cd0 = shares.reduce((sum, share) => sum + share.deltaCd, 0);
+  const cd0 = shares.reduce((sum, entry) => sum + entry.deltaCd, 0);
   return success({ polar: { cd0, k: polar.k, clMax: flap.clMax, wingLoading: (mass_kg * G0) / wing.area_m2 }, shares });
 }
 
-/** ΔCD of all dead propellers on the wing area; null when the aircraft's cannot be in that state. */
-function propellerDrag(aircraft: AircraftDocument, state: PropellerState): number | null {
-  const drag = aircraft.polar?.deadPropeller;
+/**
+ * ΔCD of all dead engines on the wing area: their propellers, of a jet the engines themselves.
+ *
+ * @param drag - of the dead propellers; null where there is none to drag
+ * @returns null when the propeller cannot be in that state
+ */
+export function deadEnginesCd({ engines, wing }: Pick<AircraftDocument, "engines" | "wing">, drag: NonNullable<AircraftDocument["polar"]>["deadPropeller"], state: PropellerState): number | null {
+  if (engines.kind === "jet") return wing ? (engines.count * engines.deadDragArea_m2) / wing.area_m2 : null;
   if (!drag || state === "none") return drag ? null : 0;
   const coefficient = drag[state];
   if (coefficient === null) return null;
   if (drag.basis === "wing") return coefficient;
-  if (aircraft.engines.kind !== "piston" || !aircraft.wing) return null;
-  return (aircraft.engines.count * coefficient * Math.PI * aircraft.engines.propeller.diameter_m ** 2) / 4 / aircraft.wing.area_m2;
+  if (engines.kind !== "piston" || !wing) return null;
+  return (engines.count * coefficient * Math.PI * engines.propeller.diameter_m ** 2) / 4 / wing.area_m2;
 }
 
 /** Drag coefficient at a lift coefficient. */

@@ -11,7 +11,7 @@ export const AsymmetricInput = z.strictObject({
   air: SituationDocument.shape.air,
   flap: z.int().min(0).max(7),
   gearDown: z.boolean(),
-  items: z.array(z.string()).max(12),
+  items: z.array(z.string().max(40, "At most 40 characters.")).max(12),
   deadPropeller: PropellerState,
   failed: z.enum(["left", "right"]),
   setting: z.number().min(0, "A setting is 0 to 1 of full power.").max(1, "A setting is 0 to 1 of full power.").default(1),

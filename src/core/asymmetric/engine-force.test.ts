@@ -62,7 +62,7 @@ describe("a dead engine", () => {
     expect(deadDragArea_m2(alder, "windmilling")).toBeCloseTo(0.014 * 16.5, 9);
     expect(deadDragArea_m2(alder, "feathered")).toBeNull();
     expect(deadDragArea_m2(larch, "none")).toBeNull();
-    expect(deadDragArea_m2(cedar, "none")).toBe(0.39);
+    expect(deadDragArea_m2(cedar, "none")).toBe(0.1);
   });
 });
 

@@ -22,7 +22,7 @@ export const glideCalculation = calculation({
   question: "How fast do I glide along this track in this wind, how far does it take me, and what does a turn cost?",
   sources: [SOURCE],
   input: z.strictObject({
-    aircraft: AircraftDocument, mass_kg: z.number().positive(), configuration: Configuration,
+    aircraft: AircraftDocument, mass_kg: SituationDocument.shape.mass_kg, configuration: Configuration,
     air: SituationDocument.shape.air, wind: WindColumn,
     altitude_m: SituationDocument.shape.altitude_m, ground_m: z.number().min(-430).max(9000).default(0),
     trackTrue_rad: z.number().min(0).max(2 * Math.PI), verticalAir_mps: z.number().min(-15).max(15).default(0),

@@ -5,6 +5,7 @@ import { polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { calculation } from "../calculation";
 import { bestGlide, leastSink, straightGlide } from "../glide/straight-glide";
 import { success } from "../outcome";
+import { SituationDocument } from "../situation/situation-document";
 import { WorkingStep } from "../working";
 
 const SOURCE = "parabolic drag polar; equilibrium of a straight glide";
@@ -18,7 +19,7 @@ export const polarCalculation = calculation({
   name: "polar",
   question: "How does this aircraft glide in this configuration: best glide, least sink, stall, and everything between?",
   sources: [SOURCE],
-  input: z.strictObject({ aircraft: AircraftDocument, mass_kg: z.number().positive(), configuration: Configuration }),
+  input: z.strictObject({ aircraft: AircraftDocument, mass_kg: SituationDocument.shape.mass_kg, configuration: Configuration }),
   output: z.object({
     cd0: z.number(), k: z.number(), clMax: z.number(), wingLoading_Npm2: z.number(),
     shares: z.array(z.object({ name: z.string(), deltaCd: z.number() })),

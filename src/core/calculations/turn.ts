@@ -21,7 +21,7 @@ export const turnCalculation = calculation({
   question: "What does a gliding turn at this bank and speed cost in height, and which bank costs least?",
   sources: [SOURCE],
   input: z.strictObject({
-    aircraft: AircraftDocument, mass_kg: z.number().positive(), configuration: Configuration,
+    aircraft: AircraftDocument, mass_kg: SituationDocument.shape.mass_kg, configuration: Configuration,
     air: SituationDocument.shape.air, altitude_m: SituationDocument.shape.altitude_m,
     bank_rad: Pilot.shape.bank_rad,
     eas_mps: z.number().min(5, "A speed is 10 to 390 kt.").max(200, "A speed is 10 to 390 kt."),

@@ -45,7 +45,7 @@ describe("departure brief", () => {
   });
 
   it("says when there is no turning back, by numbers or by school", () => {
-    expect(words({}, null)).toContain("Turning back never works often enough up to 2\u202f500\u00a0ft today (90 in 100 is asked for)");
+    expect(words({}, null)).toContain("Turning back never works often enough up to 2 500 ft today (90 in 100 is asked for)");
     expect(words({}, null, { bands: [] })).toContain("Turning back works at no height");
     const spot = words({ school: "spot-ahead", crosswind: { height_m: 91.44, side: "left" } });
     expect(spot).toContain("A landable spot is kept ahead all the way: crosswind left at 300 ft");

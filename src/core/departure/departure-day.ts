@@ -83,7 +83,7 @@ export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
   if (!takingOff.ok) return failure("no_such_flap", takingOff.issue.message, "plan.flap");
   if (!landed.ok) return failure("no_such_flap", landed.issue.message, "plan.landingFlap");
   // With the engine running the propeller adds no drag of its own: the thrust is net.
-  const dead = glide.value.shares.find((share) => share.name.startsWith("propeller"))?.deltaCd ?? 0;
+  const dead = glide.value.shares.find((share) => share.dead)?.deltaCd ?? 0;
 
   const polar = glide.value.polar;
   const stallEas_mps = stallSpeed_mps(polar);

@@ -45,8 +45,9 @@ describe("setting up a departure", () => {
   });
 
   it("takes thrust from momentum theory where the document has none", () => {
-    const thorn = demoDeparture({ aircraft: "thorn-v12" });
-    expect(thorn.day.thrust.source).toBe("momentum theory");
+    const { aircraft, ...rest } = demoDepartureInput({ aircraft: "thorn-v12" });
+    const bare = departureDay({ ...rest, aircraft: { ...aircraft, engines: aircraft.engines.kind === "piston" ? { ...aircraft.engines, thrustLine: null } : aircraft.engines } });
+    expect(bare.ok && bare.value.thrust.source).toBe("momentum theory");
     expect(day.thrust.source).toBe("aircraft document");
   });
 

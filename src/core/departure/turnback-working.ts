@@ -22,7 +22,7 @@ export function turnbackWorking(day: DepartureDay, input: DepartureInput, accoun
     { figure: "climb", symbol: "T", meaning: "thrust at standstill, sea level", formula: "T0", value: day.thrust.static_N, unit: "N", source: day.thrust.source },
     { figure: "climb", symbol: "T1", meaning: "thrust lost for each m/s", formula: "(1.132σ − 0.132)·(T0 − T1·V)", value: day.thrust.slope_Nspm, unit: "N/(m/s)", source: `${day.thrust.source}; Gagg and Farrar (1934) (memory)` },
     { figure: "climb", symbol: "run", meaning: "ground run to 1.1 V_S with take-off flap", formula: "Σ V·Δt, friction 0.04", value: day.climb.run_m, unit: "m", source: MODEL },
-    { figure: "climb", symbol: "V", meaning: "climb speed, equivalent", formula: "", value: day.climbEas_mps, unit: "m/s", source: input.plan.climb_mps === null ? "handbook" : "chosen" },
+    { figure: "climb", symbol: "V", meaning: "climb speed, equivalent", formula: "", value: day.climbEas_mps, unit: "m/s", source: input.plan.climb_mps !== null ? "chosen" : input.aircraft.climb ? "V_Y over V_S1 of the aircraft document" : "handbook" },
     { figure: "climb", symbol: "x", meaning: "distance along the runway when the engine stops", formula: "Σ (V·cosγ·cosψ + w)·Δt", value: start.failure.x_m, unit: "m", source: MODEL },
     { figure: "Reaction", symbol: "t", meaning: input.plan.reaction === "attitude" ? "reaction, pitch attitude held: CL = CLα(θ0 − γ)" : "reaction, hands off: CL as in the climb", formula: "", value: start.reaction_s, unit: "s", source: "pilot" },
     { figure: "turn", symbol: "φ", meaning: "bank", formula: "", value: technique.bank_rad, unit: "rad", source: "chosen or best" },

@@ -22,7 +22,7 @@ export const TouchdownQuestion = z.object({
   tailwind_mps: z.number().min(-60, "A wind along the runway is −117 to 117 kt.").max(60, "A wind along the runway is −117 to 117 kt."),
   flap: LandingPlan.shape.flap,
   /** Length that is left after the touchdown; null when it is not known. */
-  length_m: z.number().positive("A length is more than 0.").max(20_000).nullable(),
+  length_m: z.number().min(1, "A length is 1 to 20,000 m.").max(20_000, "A length is 1 to 20,000 m.").nullable(),
   surface: Surface.or(z.literal("water")),
   /** Mean deceleration that is counted on, g. */
   stopping: LandingPlan.shape.stopping,

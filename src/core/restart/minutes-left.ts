@@ -84,10 +84,9 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   if (!(altitude_m > ground_m)) return failure("under_ground", "The aircraft is at or below the ground that the glide would end at.", "ground_m");
   const dead = polarOf(aircraft, mass_kg, configuration);
   if (!dead.ok) return dead;
-  const { deadPropeller } = aircraft.polar ?? { deadPropeller: null };
-  // With the engine running the propeller adds no drag of its own: the thrust is net.
-  const share = dead.value.shares.find((entry) => entry.name.startsWith("propeller"))?.deltaCd ?? 0;
-  const running: Polar = { ...dead.value.polar, cd0: dead.value.polar.cd0 - (deadPropeller ? share : 0) };
+  // With the engines running nothing of them drags: the thrust is net.
+  const share = dead.value.shares.find((entry) => entry.dead)?.deltaCd ?? 0;
+  const running: Polar = { ...dead.value.polar, cd0: dead.value.polar.cd0 - share };
   const wind = windProfile(question.wind, ground_m);
   if (!wind.ok) return wind;
   const thrust = thrustOf(aircraft, mass_kg);
@@ -171,11 +170,11 @@ type ThrustOverWeight = (tas_mps: number, air: { density: number; delta: number;
 function thrustOf({ engines }: AircraftDocument, mass_kg: number): ThrustOverWeight | null {
   const weight = mass_kg * G0;
   if (engines.kind === "turboshaft") return null;
+  const sigmaCritical = engines.kind === "piston" && engines.criticalHeight_m !== null ? airAtAltitude(engines.criticalHeight_m, { qnh_Pa: P0_PA, deviation_K: 0 }).sigma : null;
   if (engines.kind === "piston" && engines.thrustLine) {
     const { static_N, slope_Nspm } = engines.thrustLine;
     // The line holds about climb speed; beyond it the propeller's disc gives less.
-    return (tas, air) => Math.min(Math.max(static_N - slope_Nspm * tas, 0) * powerShare(air.density / RHO0, null), engines.count * (engineForce(engines, air, tas, 1, null)?.thrust_N ?? 0)) / weight;
+    return (tas, air) => Math.min(Math.max(static_N - slope_Nspm * tas, 0) * powerShare(air.density / RHO0, sigmaCritical), engines.count * (engineForce(engines, air, tas, 1, sigmaCritical)?.thrust_N ?? 0)) / weight;
   }
-  const sigmaCritical = engines.kind === "piston" && engines.criticalHeight_m !== null ? airAtAltitude(engines.criticalHeight_m, { qnh_Pa: P0_PA, deviation_K: 0 }).sigma : null;
   return (tas, air) => (engines.count * (engineForce(engines, air, tas, 1, sigmaCritical)?.thrust_N ?? 0)) / weight;
 }

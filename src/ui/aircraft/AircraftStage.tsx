@@ -13,6 +13,7 @@ import { StallView } from "./StallView";
 import { useDrafts } from "./aircraft-drafts";
 import { useAircraftActions } from "./useAircraftActions";
 import { useEdited } from "./useEdited";
+import { missingFigures } from "./notes";
 import { useNumbersCard } from "./useNumbersCard";
 
 const VIEWS = ["polar", "shelf", "stall", "mass", "handbook"] as const;
@@ -91,8 +92,10 @@ function SaveBar() {
 
 /** What looks wrong about its figures. */
 function Doubts() {
-  const { doubts, faults } = useEdited();
+  const { doubts, faults, document } = useEdited();
   const texts = [...faults.map((fault) => fault.message), ...doubts.map((doubt) => doubt.message)];
+  const missing = missingFigures(document);
+  if (texts.length === 0 && missing.length > 0) return <p className="border-t border-rule px-4 py-2 text-[13px] text-ink2">Nothing to check yet: {missing.join(", ")} {missing.length === 1 ? "is" : "are"} missing.</p>;
   if (texts.length === 0) return <p className="border-t border-rule px-4 py-2 text-[13px] text-pine">Its figures fit each other: speeds in order, wing and stall plausible.</p>;
   return (
     <section aria-label="What looks wrong" className="border-t border-rule px-4 py-2 text-[13px]">

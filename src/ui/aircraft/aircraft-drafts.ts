@@ -1,7 +1,7 @@
 // Aircraft being changed and not saved yet, by id; kept in the browser, so that a reload or a dead database loses nothing.
 import { temporal } from "zundo";
 import { create } from "zustand";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
 import { undoGroups } from "@/ui/undo-groups";
 
 /** A draft of an aircraft that has no id yet. */
@@ -36,7 +36,7 @@ export function keepDrafts(): () => void {
     if (typeof stored === "object" && stored !== null && Object.keys(useDrafts.getState().drafts).length === 0) {
       const drafts = Object.entries(stored).flatMap(([id, value]) => {
         // Half-filled figures are what drafts are for: only the shape has to be right.
-        const shape = AircraftDocument.safeParse(value);
+        const shape = AircraftOfAnyVersion.safeParse(value);
         const harmless = shape.success || shape.error.issues.every((issue) => issue.code !== "invalid_type");
         return harmless ? [[id, value as AircraftDocument] as const] : [];
       });

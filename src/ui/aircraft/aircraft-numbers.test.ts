@@ -8,7 +8,8 @@ import { bestGlide } from "@/core/glide/straight-glide";
 import { polarCurve } from "./curves";
 import { fittingConfiguration } from "./fitting-configuration";
 import { massRows } from "./mass-rows";
-import { faultAt, noteAt } from "./notes";
+import { faultAt, missingFigures, noteAt } from "./notes";
+import { formatSi } from "@/core/quantities/units";
 import type { Edited } from "./useEdited";
 
 const alder = demoAircraft("alder-s1");
@@ -89,5 +90,21 @@ describe("notes beside fields", () => {
     expect(faultAt(edited, "limits.vne_mps")).toBeNull();
     expect(noteAt(edited, "limits.vne_mps")).toBe("V_NE is not above V_A.");
     expect(noteAt(edited, "limits.va_mps")).toBeUndefined();
+  });
+});
+
+describe("a blank aeroplane", () => {
+  it("does not fit: what is missing is named; a whole one misses nothing", () => {
+    expect(missingFigures(newAircraft("New"))).toEqual(["the wing", "the clean stall", "best glide"]);
+    expect(missingFigures(demoAircraft("thorn-v12"))).toEqual([]);
+    expect(missingFigures(demoAircraft("hazel-h2"))).toEqual([]);
+  });
+
+  it("a doubt speaks the reader's units", () => {
+    const alder = demoAircraft("alder-s1");
+    const odd = { ...alder, limits: { ...alder.limits, va_mps: 30 } };
+    const [doubt] = doubtsAbout(odd, (si) => formatSi("speed", "kmh", si)).filter(({ path }) => path === "limits.va_mps");
+    expect(doubt.message).toMatch(/here \d+\skm\/h; 108\skm\/h is off/);
+    expect(doubtsAbout(odd).map(({ message }) => message).join(" ")).not.toContain("m/s");
   });
 });

@@ -1,7 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { toast } from "sonner";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { newAircraft } from "@/core/aircraft/new-aircraft";
 import { issuesOf } from "@/core/outcome";
@@ -71,7 +71,7 @@ export function useAircraftActions() {
       } catch {
         return toast("This file is not JSON: it is damaged or something else. Nothing was imported.");
       }
-      const parsed = AircraftDocument.safeParse(value);
+      const parsed = AircraftOfAnyVersion.safeParse(value);
       if (!parsed.success) {
         const [first] = issuesOf(parsed.error);
         return toast(`This is not a Utrimax aircraft (${first.path || "the file"}: ${first.message}). Nothing was imported.`);

@@ -4,6 +4,7 @@ import { type AircraftDocument, AircraftDocument as Schema } from "@/core/aircra
 import { type Doubt, doubtsAbout } from "@/core/aircraft/plausibility";
 import { type Issue, issuesOf } from "@/core/outcome";
 import { useAircraft } from "@/ui/shell/library";
+import { useFormat } from "@/ui/units/units-store";
 import { NEW_ID, useDrafts } from "./aircraft-drafts";
 
 /** The aircraft on the stage: the new one, the draft of the current one, or the current one as it is saved. */
@@ -25,6 +26,7 @@ export function useEdited(): Edited {
   const current = useAircraft();
   const drafts = useDrafts((state) => state.drafts);
   const put = useDrafts((state) => state.put);
+  const format = useFormat();
   const fresh = drafts[NEW_ID];
   const id = fresh ? NEW_ID : current.id;
   const document = fresh ?? drafts[current.id] ?? current.document;
@@ -36,8 +38,8 @@ export function useEdited(): Edited {
       document,
       changed: document !== current.document,
       faults: parsed.success ? [] : issuesOf(parsed.error),
-      doubts: doubtsAbout(document),
+      doubts: doubtsAbout(document, (speed_mps) => format("speed", speed_mps)),
       change: (next) => put(id, next(useDrafts.getState().drafts[id] ?? document)),
     };
-  }, [id, current, document, put]);
+  }, [id, current, document, put, format]);
 }

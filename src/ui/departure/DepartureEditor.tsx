@@ -64,7 +64,7 @@ export function DepartureEditor() {
         <QuantityField label="Intersection, from its beginning" kind="length" value={plan.intersection_m} step={50} check={intersectionCheck} onChange={(intersection_m) => set({ intersection_m })} />
         <ChoiceField label="Flap" value={plan.flap === null ? "" : String(plan.flap)} onChange={(flap) => set({ flap: flap === "" ? null : Number(flap) })} choices={[{ value: "", label: "its take-off flap" }, ...flaps.map((flap, i) => ({ value: String(i), label: flap.name }))]} />
         <div>
-          <QuantityField label="Climb speed" kind="speed" value={plan.climb_mps ?? facts?.climbEas_mps ?? null} step={1} check={climbCheck} onChange={(climb_mps) => set({ climb_mps })} hint={plan.climb_mps === null ? "the handbook’s V_Y at this mass" : undefined} />
+          <QuantityField label="Climb speed" kind="speed" value={plan.climb_mps ?? facts?.climbEas_mps ?? null} step={1} check={climbCheck} onChange={(climb_mps) => set({ climb_mps })} hint={plan.climb_mps === null ? document.climb ? "V_Y at this mass" : "the handbook’s V_Y" : undefined} />
           {plan.climb_mps !== null && (
             <button type="button" className="text-sm text-harbour underline" onClick={() => set({ climb_mps: null })}>
               Back to V_Y

@@ -1,6 +1,6 @@
 // A situation as a file: the document, and the aircraft when it is the account's own, so that it opens anywhere.
 import { z } from "zod";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
 import { type Outcome, failure, issuesOf, success } from "@/core/outcome";
 import { type SituationDocument, readSituation } from "@/core/situation/situation-document";
 
@@ -36,7 +36,7 @@ export function readSituationFile(text: string): Outcome<SituationFile> {
   if (!document.ok) return document;
   const { aircraft } = z.object({ aircraft: z.unknown().optional() }).parse(value);
   if (aircraft === undefined) return success({ document: document.value, aircraft: null });
-  const parsed = AircraftDocument.safeParse(aircraft);
+  const parsed = AircraftOfAnyVersion.safeParse(aircraft);
   if (!parsed.success) {
     const [first] = issuesOf(parsed.error);
     return failure("aircraft_invalid", `The aircraft in this file is damaged (${first.path}: ${first.message}). Nothing was imported.`);

@@ -12,6 +12,8 @@ export interface Calculation<I extends z.ZodType = z.ZodType, O extends z.ZodTyp
   readonly input: I;
   readonly output: O;
   readonly sources: readonly string[];
+  /** `long` may take more than a second on its largest input. */
+  readonly cost: "instant" | "long";
   run(input: z.output<I>, progress?: Progress): Outcome<z.input<O>>;
 }
 

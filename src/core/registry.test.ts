@@ -1,66 +1,16 @@
 import { describe, expect, it } from "vitest";
+import { DEMO_INPUTS } from "../../demo/demo-inputs";
 import { demoDepartureInput } from "../../demo/demo-departure";
 import { demoTakeOffInput } from "../../demo/demo-take-off";
-import { demoTwinQuestion } from "../../demo/demo-twin";
-import { demoAircraft, demoPlaces, demoSituation } from "../../demo/read-demo";
-import { landingEnds } from "./landing/landing-end";
-import { reachInput } from "./landing/reach-input";
+import { demoAircraft, demoSituation } from "../../demo/read-demo";
 import { CALCULATIONS, calculate, describeCalculation } from "./registry";
 import type { WorkingStep } from "./working";
 
 const alder = demoAircraft("alder-s1");
-const { aerodromes, sites } = demoPlaces();
 const situation = demoSituation();
-const { configuration, air, wind, pilot } = situation;
-
-/** A drift-down has two altitudes of its own. */
-function withoutAltitude({ altitude_m, ...question }: ReturnType<typeof demoTwinQuestion>): Record<string, unknown> {
-  expect(altitude_m).toBe(0);
-  return question;
-}
-
-function withoutConfiguration({ flap: _flap, gearDown: _gear, setting: _setting, ...question }: ReturnType<typeof demoTwinQuestion>): Record<string, unknown> {
-  return question;
-}
-
-function withoutEnds({ ends: [end], ...question }: ReturnType<typeof reachInput>): Record<string, unknown> {
-  return { ...question, end };
-}
-
-const INPUTS: Record<string, object> = {
-  atmosphere: { altitude_m: 1524, deviation_K: 19.906 },
-  airspeed: { from: "cas", value: 128.61, altitudePressure_m: 3048 },
-  metar: { text: "TRSK 241200Z 25014KT 9999 12/08 Q1016", elevation_m: 19 },
-  fit: { mass_kg: 1100, wingArea_m2: 16.5, span_m: 11, vbg_mps: 34.33, bestGlideRatio: 9, stall_mps: [{ flap: "up", speed_mps: 26.68 }], points: [{ eas_mps: 45, sink_mps: 6 }] },
-  polar: { aircraft: alder, mass_kg: 1100, configuration },
-  turn: { aircraft: alder, mass_kg: 1100, configuration, air: { qnh_Pa: 101_325, deviation_K: 0 }, altitude_m: 0, bank_rad: Math.PI / 4, eas_mps: 34.661113 },
-  glide: { aircraft: alder, mass_kg: 1100, configuration, air, wind, altitude_m: 700, trackTrue_rad: 2.4, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin },
-  path: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
-  turnback: { ...demoDepartureInput(), height_m: 200 },
-  departure: { ...demoDepartureInput(), heights_m: [50, 150, 300] },
-  control: { ...demoTwinQuestion(), eas_mps: 41.67 },
-  vmca: { ...demoTwinQuestion(), bank_rad: 0.0873 },
-  "one-engine-climb": { ...demoTwinQuestion({ gearDown: true }) },
-  ceilings: { ...demoTwinQuestion({ deadPropeller: "feathered" }) },
-  driftdown: { ...withoutAltitude(demoTwinQuestion({ deadPropeller: "feathered" })), from_m: 4267.2, to_m: 2743.2, eas_mps: 41.67 },
-  "zero-thrust": { ...demoTwinQuestion(), eas_mps: 43 },
-  accelerate: demoTakeOffInput({ mass_kg: 1600 }),
-  segments: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, altitude_m: 2500, air: { qnh_Pa: 101_325, deviation_K: 25 } },
-  "restart-budget": { aircraft: alder, mass_kg: 1000, configuration, air, altitude_m: 1200, commit_m: 450, ground_m: 20, reaction_s: 4 },
-  relight: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, configuration: { ...configuration, propeller: "windmilling", flap: 0, gearDown: false }, air, altitude_m: 4267, commit_m: 900, ground_m: 20, chance: 0.4 },
-  "minutes-left": { aircraft: alder, mass_kg: 1000, configuration, air, wind, altitude_m: 1200, ground_m: 20, left_s: 300 },
-  sites: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
-  keys: { ...withoutEnds(reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 1))) },
-  "lose-height": { aircraft: alder, mass_kg: 1000, configuration, air, elevation_m: 20, height_m: 300, lose_m: 90, tailwind_mps: -4, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin },
-  "one-engine-approach": { ...withoutConfiguration(demoTwinQuestion({ deadPropeller: "feathered" })) },
-  touchdown: { aircraft: alder, mass_kg: 1000, configuration, air, elevation_m: 20, tailwind_mps: -4, flap: null, length_m: 150, surface: "grass", stopping: 0.3 },
-  ditching: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, configuration: { ...configuration, propeller: "windmilling", flap: 0, gearDown: false }, air, windFrom_rad: 4, wind_mps: 10, swells: situation.landing.swells, flap: null },
-  call: { plan: situation.landing.call, type: "Alder S1", position: situation.position, altitude_m: 700, headingTrue_rad: 0.7, variation_rad: 0.48, places: aerodromes.map(({ name, position }) => ({ name, position })), intention: "landing at Skerrow", station: null },
-  "departure-chance": { ...demoDepartureInput(), heights_m: [150, 250], samples: 20, hindsight: true },
-};
 
 function run(name: string, change: Record<string, unknown> = {}): Record<string, unknown> & { working: WorkingStep[] } {
-  const result = calculate(name, { ...INPUTS[name], ...change });
+  const result = calculate(name, { ...DEMO_INPUTS[name], ...change });
   if (!result.ok) throw new Error(JSON.stringify(result.issues));
   return result.value as Record<string, unknown> & { working: WorkingStep[] };
 }
@@ -78,7 +28,7 @@ describe("registry", () => {
     const nothing = calculate(name, {});
     expect(nothing.ok).toBe(false);
     if (!nothing.ok) expect(nothing.issues.every((issue) => issue.path !== "")).toBe(true);
-    expect(calculate(name, { ...INPUTS[name], surplus: 1 }).ok).toBe(false);
+    expect(calculate(name, { ...DEMO_INPUTS[name], surplus: 1 }).ok).toBe(false);
     const described = describeCalculation(name);
     expect(described?.sources.length).toBeGreaterThan(0);
     expect(described?.input).toMatchObject({ type: "object" });
@@ -90,12 +40,12 @@ describe("registry", () => {
   });
 
   it("hands on the model's own limits as faults", () => {
-    const result = calculate("polar", { ...INPUTS.polar, mass_kg: 1200 });
+    const result = calculate("polar", { ...DEMO_INPUTS.polar, mass_kg: 1200 });
     expect(result.ok ? [] : result.issues.map((issue) => [issue.code, issue.path])).toEqual([["mass_outside", "mass_kg"]]);
     const supersonic = calculate("airspeed", { from: "mach", value: 1.2, altitudePressure_m: 0 });
     expect(supersonic.ok ? [] : supersonic.issues.map((issue) => issue.code)).toEqual(["not_subsonic"]);
     for (const from of ["eas", "tas"]) expect(calculate("airspeed", { from, value: 100, altitudePressure_m: 3000 }).ok).toBe(true);
-    const windy = calculate("glide", { ...INPUTS.glide, trackTrue_rad: 4.36, wind: { surface: { from_rad: 4.36, speed_mps: 120 }, layers: [] } });
+    const windy = calculate("glide", { ...DEMO_INPUTS.glide, trackTrue_rad: 4.36, wind: { surface: { from_rad: 4.36, speed_mps: 120 }, layers: [] } });
     expect(windy.ok ? [] : windy.issues.map((issue) => issue.code)).toEqual(["wind_exceeds_airspeed"]);
   });
 
@@ -114,7 +64,7 @@ describe("registry", () => {
     const small_deg = (Math.atan(Math.sqrt(1 + (q * 0.05) / loading / ((0.0617 * loading) / q))) * 180) / Math.PI;
     expect((faster.bestBankAtSpeed_rad * 180) / Math.PI - small_deg).toBeGreaterThan(0);
     expect((faster.bestBankAtSpeed_rad * 180) / Math.PI - small_deg).toBeLessThan(3);
-    const stalled = calculate("turn", { ...INPUTS.turn, eas_mps: 28, bank_rad: 1 });
+    const stalled = calculate("turn", { ...DEMO_INPUTS.turn, eas_mps: 28, bank_rad: 1 });
     expect(stalled.ok ? [] : stalled.issues.map((issue) => issue.code)).toEqual(["stalls"]);
   });
 
@@ -146,7 +96,7 @@ describe("registry", () => {
     expect(answer.ends[0].clearance_m).not.toBeNull();
     const high = run("path", { terrain: { ...flat, elevations_m: new Array(9).fill(690) } }) as unknown as typeof answer;
     expect(high.ends.some((end) => end.status === "terrain")).toBe(true);
-    const damaged = calculate("path", { ...INPUTS.path, terrain: { ...flat, columns: 5 } });
+    const damaged = calculate("path", { ...DEMO_INPUTS.path, terrain: { ...flat, columns: 5 } });
     expect(damaged.ok ? [] : damaged.issues.map((issue) => issue.path)).toEqual(["terrain.elevations_m"]);
   });
 
@@ -164,14 +114,14 @@ describe("registry", () => {
   });
 
   it("turnback says when holding the attitude ends in a stall, and what lies outside the climb", () => {
-    const light = calculate("turnback", { ...INPUTS.turnback, mass_kg: 800, plan: { ...demoDepartureInput().plan, reaction: "attitude" } });
+    const light = calculate("turnback", { ...DEMO_INPUTS.turnback, mass_kg: 800, plan: { ...demoDepartureInput().plan, reaction: "attitude" } });
     expect(light.ok ? [] : light.issues.map((issue) => [issue.code, issue.path])).toEqual([["stalls", "plan.reaction"]]);
-    const high = calculate("turnback", { ...INPUTS.turnback, height_m: 900 });
+    const high = calculate("turnback", { ...DEMO_INPUTS.turnback, height_m: 900 });
     expect(high.ok ? [] : high.issues.map((issue) => issue.path)).toEqual(["height_m"]);
   });
 
   it("departure-chance can be stopped", () => {
-    const stopped = calculate("departure-chance", INPUTS["departure-chance"], () => false);
+    const stopped = calculate("departure-chance", DEMO_INPUTS["departure-chance"], () => false);
     expect(stopped.ok ? [] : stopped.issues.map((issue) => issue.code)).toEqual(["cancelled"]);
   });
 
@@ -187,10 +137,10 @@ describe("registry", () => {
     const heavy = run("ceilings", { gearDown: true, flap: 3, deadPropeller: "windmilling" }) as unknown as { serviceOne_m: number | null; reason: string };
     expect(heavy.serviceOne_m).toBeNull();
     expect(heavy.reason).toContain("does not climb at this rate");
-    expect(calculate("ceilings", { ...INPUTS.ceilings, flap: 7 }).ok).toBe(false);
-    const up = calculate("driftdown", { ...INPUTS.driftdown, from_m: 100 });
+    expect(calculate("ceilings", { ...DEMO_INPUTS.ceilings, flap: 7 }).ok).toBe(false);
+    const up = calculate("driftdown", { ...DEMO_INPUTS.driftdown, from_m: 100 });
     expect(up.ok ? [] : up.issues.map((issue) => issue.path)).toEqual(["to_m"]);
-    const none = calculate("control", { ...INPUTS.control, aircraft: alder });
+    const none = calculate("control", { ...DEMO_INPUTS.control, aircraft: alder });
     expect(none.ok ? [] : none.issues.map((issue) => issue.code)).toEqual(["not_a_twin"]);
   });
 

@@ -8,7 +8,7 @@ import { type BankChoice, type ClimbLedger, climbLedger } from "@/core/asymmetri
 import { type ControlForces, controlForces } from "@/core/asymmetric/control-forces";
 import { type Demonstration, type DemonstrationPlan, demonstration } from "@/core/asymmetric/demonstration";
 import { deadDragArea_m2 } from "@/core/asymmetric/engine-force";
-import { type ClimbSpeeds, SERVICE_ONE_MPS, ceiling_m, oneEngineSpeeds, zeroSideslip } from "@/core/asymmetric/one-engine-climb";
+import { type ClimbSpeeds, SERVICE_ONE_MPS, ceiling_m, steadySpeeds, zeroSideslip } from "@/core/asymmetric/one-engine-climb";
 import { type RudderAtSpeed, rudderBySpeed } from "@/core/asymmetric/rudder-by-speed";
 import { CONTROLS, type ControlLimit, type Vmca, usedShare, vmca } from "@/core/asymmetric/vmca";
 import { type VmcaAtAltitude, type VmcaAtBank, vmcaByBank, vmcaCurve } from "@/core/asymmetric/vmca-curve";
@@ -77,7 +77,9 @@ export const engineOutWork = {
     if (!one.ok) return one;
     const mended = asymmetricCase(mendedOf(question));
     if (!mended.ok) return mended;
-    const speeds = oneEngineSpeeds(mended.value);
+    const steady = steadySpeeds(mended.value);
+    if (!steady.ok) return steady;
+    const speeds = steady.value;
     const speed = eas_mps ?? speeds.rate.eas_mps;
     const ledger = climbLedger({ ...question, eas_mps: speed, bank });
     if (!ledger.ok) return ledger;

@@ -2,7 +2,7 @@
 import { type Outcome, failure, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricQuestion } from "./asymmetric-case";
-import { type Equilibrium, equilibriumAt } from "./equilibrium";
+import { type Equilibrium, NO_STEADY_PATH, equilibriumAt, gradientOf } from "./equilibrium";
 import { twoEngineClimbAt, zeroSideslip } from "./one-engine-climb";
 import { CONTROLS, type ControlLimit, usedShare } from "./vmca";
 
@@ -39,7 +39,7 @@ export interface ClimbLedger {
 /**
  * Each item is the gain when it alone is mended; the remainder stands under "together", so the ledger adds up.
  *
- * @returns failures of the case; `no_equilibrium` when the bank cannot be held
+ * @returns failures of the case; `no_equilibrium` when the bank cannot be held, `no_steady_path` when it drags more than it weighs
  */
 export function climbLedger(question: LedgerQuestion): Outcome<ClimbLedger> {
   const best = bestPropeller(question);
@@ -69,7 +69,7 @@ export function climbLedger(question: LedgerQuestion): Outcome<ClimbLedger> {
     engine_mps: twoEngines_mps - mended_mps,
     together_mps: mended_mps - state.climb_mps - items.reduce((sum, item) => sum + item.cost_mps, 0),
     left_mps: state.climb_mps,
-    gradient: state.sinGamma / Math.sqrt(1 - state.sinGamma ** 2),
+    gradient: gradientOf(state.sinGamma) ?? 0,
     over: CONTROLS.find((control) => usedShare(one, state, control) > 1) ?? null,
   });
 }
@@ -78,7 +78,8 @@ function flown(question: LedgerQuestion) {
   const one = asymmetricCase(question);
   if (!one.ok) return one;
   const state = question.bank.kind === "zero-sideslip" ? zeroSideslip(one.value, question.eas_mps) : equilibriumAt(one.value, question.eas_mps, one.value.s * question.bank.bank_rad);
-  return state ? success({ one: one.value, state }) : failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
+  if (!state) return failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
+  return gradientOf(state.sinGamma) === null ? { ok: false as const, issue: NO_STEADY_PATH } : success({ one: one.value, state });
 }
 
 /** The state of a dead propeller that drags least; `none` for jets. */

@@ -4,6 +4,7 @@ import { M_PER_FT } from "../quantities/constants";
 import { type Outcome, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricQuestion } from "./asymmetric-case";
+import { NO_STEADY_PATH } from "./equilibrium";
 import { zeroSideslip } from "./one-engine-climb";
 
 /** A moment of the drift-down. */
@@ -31,7 +32,7 @@ const END_MPS = (50 * M_PER_FT) / 60;
  * sinγ = [(T − D)/W − decrement]/(1 + AF).
  *
  * @param decrement - of the gradient: 0 gross; 0.011 for the net path of a two-engine transport
- * @returns failures of the case; `no_equilibrium` never: a speed that cannot be held ends the path there
+ * @returns failures of the case; `no_steady_path` when it drags more than it weighs; a speed that cannot be held ends the path there
  * @see 14 CFR 25.123 (memory) for the decrement
  */
 export function driftdown(question: AsymmetricQuestion, from_m: number, to_m: number, eas_mps: number, decrement: number): Outcome<Driftdown> {
@@ -46,6 +47,7 @@ export function driftdown(question: AsymmetricQuestion, from_m: number, to_m: nu
     if (!state) break;
     const sine = (state.sinGamma - decrement) / (1 + accelerationFactor(heldCas_mps(eas_mps, middle, question.air), middle, question.air));
     const sink_mps = -sine * state.tas_mps;
+    if (!(sine > -1)) return { ok: false, issue: NO_STEADY_PATH };
     if (!(sink_mps > END_MPS)) return success({ points, levelsOff: true });
     time_s += step / sink_mps;
     distance_m += (step * Math.sqrt(1 - sine ** 2)) / -sine;

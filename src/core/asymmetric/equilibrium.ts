@@ -99,3 +99,11 @@ export function equilibriumAt(one: AsymmetricCase, eas_mps: number, bank_rad: nu
     climb_mps: sinGamma * load.tas_mps,
   };
 }
+
+/** No bank holds it straight, or drag beyond the weight leaves no steady path: what is asked is outside the model. */
+export const NO_STEADY_PATH = { code: "no_steady_path", path: "", message: "At this speed and configuration there is no steady straight flight on one engine: no bank holds it, or it drags more than it weighs." } as const;
+
+/** Gradient of a path, tanγ; null where there is no steady one. */
+export function gradientOf(sinGamma: number): number | null {
+  return Math.abs(sinGamma) < 1 ? sinGamma / Math.sqrt(1 - sinGamma ** 2) : null;
+}

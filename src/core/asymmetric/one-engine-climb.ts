@@ -6,7 +6,7 @@ import { type Outcome, failure, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricCase, AsymmetricQuestion } from "./asymmetric-case";
 import { engineForce } from "./engine-force";
-import { type Equilibrium, equilibriumAt } from "./equilibrium";
+import { type Equilibrium, NO_STEADY_PATH, equilibriumAt, gradientOf } from "./equilibrium";
 
 /** Stall of a straight banked flight, equivalent, m/s: L = W·cosφ, so V_S·√cosφ. */
 export function stallEas_mps(one: Pick<AsymmetricCase, "weight_N" | "wing" | "clMax">, bank_rad: number): number {
@@ -52,7 +52,8 @@ export interface Climb {
 /** Climb on one engine at a speed, without sideslip; −∞ where that cannot be flown. */
 function climbAt(one: AsymmetricCase, eas_mps: number): Climb {
   const state = zeroSideslip(one, eas_mps);
-  return state ? { eas_mps, climb_mps: state.climb_mps, gradient: Math.tan(Math.asin(Math.min(Math.max(state.sinGamma, -1), 1))) } : { eas_mps, climb_mps: -Infinity, gradient: -Infinity };
+  const gradient = state && gradientOf(state.sinGamma);
+  return state && gradient !== null ? { eas_mps, climb_mps: state.climb_mps, gradient } : { eas_mps, climb_mps: -Infinity, gradient: -Infinity };
 }
 
 /** The error falls by about the induced drag over the weight each round: below 1e-7 after these. */
@@ -90,6 +91,12 @@ export interface ClimbSpeeds {
 /** Best rate and best angle on one engine, no faster than the limit of flap and gear. */
 export function oneEngineSpeeds(one: AsymmetricCase): ClimbSpeeds {
   return speedsOf(one, (eas) => climbAt(one, eas));
+}
+
+/** The same, or that there is none: no speed that is looked at can be held straight. */
+export function steadySpeeds(one: AsymmetricCase): Outcome<ClimbSpeeds> {
+  const speeds = oneEngineSpeeds(one);
+  return Number.isFinite(speeds.rate.climb_mps) && Number.isFinite(speeds.angle.gradient) ? success(speeds) : { ok: false, issue: NO_STEADY_PATH };
 }
 
 /** Best rate and best angle on two engines, no faster than the limit of flap and gear. */

@@ -12,6 +12,7 @@ const MODEL = "point mass, steps of 0.1 s on the runway and 0.25 s in the air";
 /** Accelerate-stop and accelerate-go, and what to do by phase. */
 export const accelerateCalculation = calculation({
   name: "accelerate",
+  cost: "instant",
   question: "An engine stops during the take-off: how far to stop, how far to go, and between which heights does which work?",
   sources: ["Newton’s law for a point mass in wind", "14 CFR 23.51 and 23.53 before 2017, 25.107, 25.113 (memory)"],
   input: TakeOffInput.strict(),

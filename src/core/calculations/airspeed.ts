@@ -10,6 +10,7 @@ const SOURCE = "compressible pitot equations; ICAO Doc 7488 for the air";
 /** One airspeed into the other three. */
 export const airspeedCalculation = calculation({
   name: "airspeed",
+  cost: "instant",
   question: "What are calibrated, equivalent and true airspeed and Mach number of each other here?",
   sources: [SOURCE],
   input: z.strictObject({

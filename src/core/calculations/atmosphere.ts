@@ -11,6 +11,7 @@ const DOC_7488 = "ICAO Doc 7488";
 /** Air at an altitude on QNH, with density altitude. */
 export const atmosphereCalculation = calculation({
   name: "atmosphere",
+  cost: "instant",
   question: "What is the air like at this altitude today, and what altitude does the aeroplane feel?",
   sources: [DOC_7488],
   input: z.strictObject({

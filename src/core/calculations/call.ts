@@ -10,6 +10,7 @@ const SOURCE = "ICAO Annex 10 volume II, chapter 5 (memory)";
 /** The distress or urgency call of the situation, to be read aloud. */
 export const callCalculation = calculation({
   name: "call",
+  cost: "instant",
   question: "What do I say on the radio, in which order?",
   sources: [SOURCE],
   input: CallQuestion.strict(),

@@ -10,6 +10,7 @@ const DEFINITION = "definitions: 50 ft/min on one engine, 100 on two, 0 for the 
 /** How high it climbs on one engine and on two. */
 export const ceilingsCalculation = calculation({
   name: "ceilings",
+  cost: "instant",
   question: "Up to which altitude does it still climb, on one engine and on two?",
   sources: [DEFINITION],
   input: AsymmetricInput,

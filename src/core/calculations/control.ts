@@ -13,6 +13,7 @@ const SOURCE = "lateral equilibrium, linear in sideslip, rudder and aileron";
 /** Steady straight flight on one engine at a speed and bank. */
 export const controlCalculation = calculation({
   name: "control",
+  cost: "instant",
   question: "Flying straight on one engine at this speed: which rudder, aileron, sideslip and bank, and how much of each is left?",
   sources: [SOURCE, "14 CFR 23.149 as it was before 2017 (memory)"],
   input: AsymmetricInput.extend({ eas_mps: FlightSpeed, /** Into the live engine; null takes the sideslip away. */ bank_rad: LiveBank.nullable().default(null) }),

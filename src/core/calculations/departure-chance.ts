@@ -15,6 +15,7 @@ const MODEL = "Monte Carlo of the turnback, seeded";
 /** How likely a turn back works by height, and the gate that follows. */
 export const departureChanceCalculation = calculation({
   name: "departure-chance",
+  cost: "long",
   question: "From which height does turning back work often enough, when pilot and air scatter?",
   sources: ["E. B. Wilson, J. Amer. Statist. Assoc. 22 (1927) (memory), for the confidence band", "scatter of pilots: common practice"],
   input: DepartureInput.extend({

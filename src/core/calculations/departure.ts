@@ -15,6 +15,7 @@ const Option = z.object({ id: z.string(), kind: z.enum(["stop", "ahead", "field"
 /** Every failure height of a departure and what works there. */
 export const departureCalculation = calculation({
   name: "departure",
+  cost: "long",
   question: "At which failure heights does which option work: stop, ahead, a field, another runway, turning back?",
   sources: ["Newton's law for a point mass in wind", "L. E. Dubins, Amer. J. Math. 79 (1957), for the ways to fields"],
   input: DepartureInput.extend({

@@ -12,6 +12,7 @@ const Heading = z.object({ heading_rad: z.number(), headwind_mps: z.number(), cr
 /** Where to head on the water, how fast, and what is done by which height. */
 export const ditchingCalculation = calculation({
   name: "ditching",
+  cost: "instant",
   question: "On which heading do I ditch in this wind and swell, how fast, and what is done by which height?",
   sources: [RULES, WAVES, "score for ties: Utrimax", "common practice for the list by height"],
   input: DitchingQuestion.strict(),

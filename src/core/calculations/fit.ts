@@ -10,6 +10,7 @@ const speed_mps = z.number().min(5, "A speed below 10 kt is not a handbook's.").
 /** A polar from the figures a handbook prints. */
 export const fitCalculation = calculation({
   name: "fit",
+  cost: "instant",
   question: "Which polar goes with these handbook figures, how well does it meet them, and does it look plausible?",
   sources: [SOURCE],
   input: z.strictObject({

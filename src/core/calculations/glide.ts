@@ -19,6 +19,7 @@ const SOURCE = "equilibrium of straight and turning glides; least height over gr
 /** Gliding along a track in today's wind, and turning. */
 export const glideCalculation = calculation({
   name: "glide",
+  cost: "instant",
   question: "How fast do I glide along this track in this wind, how far does it take me, and what does a turn cost?",
   sources: [SOURCE],
   input: z.strictObject({

@@ -12,6 +12,7 @@ const SOURCE = "equilibrium of straight and turning glides, exact mean wind of e
 /** Key positions of the glide approach in today's wind, left and right. */
 export const keysCalculation = calculation({
   name: "keys",
+  cost: "instant",
   question: "Where must I be at which height on the way round to this landing place, left or right, and what does cutting the corner save?",
   sources: [SOURCE, "common practice for the speed in turns"],
   input: ReachInput.omit({ ends: true }).extend({ end: LandingEnd }).strict(),

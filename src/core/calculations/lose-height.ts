@@ -10,6 +10,7 @@ const SOURCE = "equilibrium of straight and turning glides, parabolic drag polar
 /** Too high: what each thing loses, and an order that loses just enough. */
 export const loseHeightCalculation = calculation({
   name: "lose-height",
+  cost: "instant",
   question: "How do I lose this much height on the way in, in which order, within the speed limits?",
   sources: [SOURCE, "S-turns: path ratio ψm/sinψm", "common practice for the order"],
   input: LoseQuestion.extend({ allowed: LoseQuestion.shape.allowed.default(DEFAULT_LANDING.allowed), turnFloor_m: LoseQuestion.shape.turnFloor_m.default(DEFAULT_LANDING.turnFloor_m), certain_m: LoseQuestion.shape.certain_m.default(DEFAULT_LANDING.certain_m), eas_mps: LoseQuestion.shape.eas_mps.default(null) }).strict(),

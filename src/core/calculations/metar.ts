@@ -10,6 +10,7 @@ const FM_15 = "WMO-No. 306, FM 15 METAR (memory)";
 /** A METAR into air and wind. */
 export const metarCalculation = calculation({
   name: "metar",
+  cost: "instant",
   question: "What air and wind does this report give, and what in it was not understood?",
   sources: [FM_15],
   input: z.strictObject({

@@ -10,6 +10,7 @@ const Choice = z.enum(["climb", "level", "shut-down"]);
 /** An engine that will stop in some minutes: climb, level or shut down now, by the reach each buys. */
 export const minutesLeftCalculation = calculation({
   name: "minutes-left",
+  cost: "instant",
   question: "The engine has N minutes left: climb with it, fly level, or shut it down now?",
   sources: [SOURCE, "momentum theory", "Gagg and Farrar, SAE 340096 (1934) (memory)"],
   input: MinutesQuestion.strict(),

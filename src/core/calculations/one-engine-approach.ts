@@ -12,6 +12,7 @@ const SOURCE = "lateral equilibrium; actuator disc; parabolic drag polar";
 /** A twin's approach on one engine and its last go-around. */
 export const oneEngineApproachCalculation = calculation({
   name: "one-engine-approach",
+  cost: "instant",
   question: "With what power and rudder do I come down on one engine, and below which height is a go-around no longer offered?",
   sources: [SOURCE, "common practice for times and margins"],
   input: AsymmetricInput.omit({ flap: true, gearDown: true, setting: true }).extend({ gearUp_s: TakeOffPlan.shape.gearUp_s.default(8), oneEngine: OneEnginePlan.default(DEFAULT_ONE_ENGINE) }),

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import { AsymmetricInput, FlightSpeed, LiveBank } from "../asymmetric/asymmetric-input";
 import { climbLedger } from "../asymmetric/climb-ledger";
-import { oneEngineSpeeds, twoEngineSpeeds } from "../asymmetric/one-engine-climb";
+import { steadySpeeds, twoEngineSpeeds } from "../asymmetric/one-engine-climb";
 import { calculation } from "../calculation";
 import { success } from "../outcome";
 import { WorkingStep } from "../working";
@@ -14,6 +14,7 @@ const Speeds = z.object({ rate: Climb, angle: Climb });
 /** Climb on one engine: best speeds, and the account from two engines down to what is left. */
 export const oneEngineClimbCalculation = calculation({
   name: "one-engine-climb",
+  cost: "instant",
   question: "What climb is left on one engine, at which speeds, and what does each thing that can be mended cost?",
   sources: [SOURCE],
   input: AsymmetricInput.extend({ eas_mps: FlightSpeed.nullable().default(null).describe("null takes V_YSE"), bank_rad: LiveBank.nullable().default(null).describe("into the live engine; null takes the sideslip away") }),
@@ -25,7 +26,9 @@ export const oneEngineClimbCalculation = calculation({
   run({ eas_mps, bank_rad, ...question }) {
     const one = asymmetricCase(question);
     if (!one.ok) return one;
-    const own = oneEngineSpeeds(one.value);
+    const steady = steadySpeeds(one.value);
+    if (!steady.ok) return steady;
+    const own = steady.value;
     const two = twoEngineSpeeds(one.value);
     const speed = eas_mps ?? own.rate.eas_mps;
     const ledger = climbLedger({ ...question, eas_mps: speed, bank: bank_rad === null ? { kind: "zero-sideslip" } : { kind: "bank", bank_rad } });

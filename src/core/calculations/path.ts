@@ -12,6 +12,7 @@ const Ledger = z.array(z.object({ account: z.string(), name: z.string(), height_
 /** Every landing end with its best glide path, in the order of the places to land on. */
 export const pathCalculation = calculation({
   name: "path",
+  cost: "long",
   question: "Which landing ends can I make from here, by which path, and what does each cost in height?",
   sources: ["L. E. Dubins, Amer. J. Math. 79 (1957)", "equilibrium of straight and turning glides", "ICAO Doc 7488"],
   input: LandingQuestion.extend({ terrain: InlineTerrain.nullable().default(null), explainEndId: z.string().nullable().default(null) }).strict(),

@@ -17,6 +17,7 @@ const Glide = z.object({ eas_mps: z.number(), sinkEas_mps: z.number(), ratio: z.
 /** Sink against speed of one configuration, with best glide, least sink and stall. */
 export const polarCalculation = calculation({
   name: "polar",
+  cost: "instant",
   question: "How does this aircraft glide in this configuration: best glide, least sink, stall, and everything between?",
   sources: [SOURCE],
   input: z.strictObject({ aircraft: AircraftDocument, mass_kg: SituationDocument.shape.mass_kg, configuration: Configuration }),

@@ -11,6 +11,7 @@ const Plan = z.object({ kind: z.enum(["windmill", "assisted"]), cas_mps: z.numbe
 /** Attempts to light a jet engine again that end above the commit height. */
 export const relightCalculation = calculation({
   name: "relight",
+  cost: "instant",
   question: "How many attempts to light the engine again fit above the commit height, windmilling or with auxiliary power?",
   sources: [SOURCE, "relight envelope and times of the aircraft document"],
   input: RelightQuestion.strict(),

@@ -13,6 +13,7 @@ const Placed = z.array(z.object({ id: z.string(), from_s: z.number(), to_s: z.nu
 /** Height turned into seconds, and the cause check that fits into them. */
 export const restartBudgetCalculation = calculation({
   name: "restart-budget",
+  cost: "instant",
   question: "How many seconds are there for a cause check, which items fit, and below which height is it fly and land?",
   sources: [SOURCE, "common practice for the flow and its times"],
   input: RestartQuestion.extend({ flow: RestartQuestion.shape.flow.default([...PISTON_FLOW]) }).strict(),

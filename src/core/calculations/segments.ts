@@ -11,6 +11,7 @@ const Name = z.enum(["first", "second", "final", "approach", "landing"]);
 /** Take-off segments of a jet and the mass that meets them. */
 export const segmentsCalculation = calculation({
   name: "segments",
+  cost: "instant",
   question: "Does the jet meet the least gradients with one engine stopped, and at which mass does it just?",
   sources: [SOURCE, "14 CFR 25.107, 25.119, 25.121 (memory)"],
   input: AsymmetricInput.pick({ aircraft: true, mass_kg: true, altitude_m: true, air: true }).strict(),

@@ -9,6 +9,7 @@ import { WorkingStep } from "../working";
 /** Where to land: every place in reach with length, obstacles, wind, sun and people, ranked with the reasons. */
 export const sitesCalculation = calculation({
   name: "sites",
+  cost: "long",
   question: "Which of the places in reach is the one to land on, and why?",
   sources: ["landing roll V²/(2·N·g)", "UK CAA Safety Sense Leaflet 7 (memory)", "14 CFR 23.233 before 2017 (memory)", "score: Utrimax"],
   input: LandingQuestion.extend({

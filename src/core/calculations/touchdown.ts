@@ -9,6 +9,7 @@ const SOURCE = "FAA-H-8083-3, emergency approaches and landings (memory): d = VÂ
 /** Energy and stopping of a touchdown. */
 export const touchdownCalculation = calculation({
   name: "touchdown",
+  cost: "instant",
   question: "With how much energy do I touch down, and in what length and load does it stop?",
   sources: [SOURCE, "common practice for gear by surface"],
   input: TouchdownQuestion.strict(),

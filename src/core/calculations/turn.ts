@@ -18,6 +18,7 @@ const BANK_TOLERANCE_RAD = 0.0017;
 /** A steady gliding turn: what it costs, how tight it is, how near to the stall. */
 export const turnCalculation = calculation({
   name: "turn",
+  cost: "instant",
   question: "What does a gliding turn at this bank and speed cost in height, and which bank costs least?",
   sources: [SOURCE],
   input: z.strictObject({

@@ -11,6 +11,7 @@ import { WorkingStep } from "../working";
 /** One turnback: from one failure height, the best way back. */
 export const turnbackCalculation = calculation({
   name: "turnback",
+  cost: "long",
   question: "The engine stops at this height after take-off: does turning back work, how, and what does it cost?",
   sources: ["Newton's law for a point mass in wind", "D. F. Rogers, J. Aircraft 32 (1995) (memory), for the shape of the path", "W. Gagg and E. Farrar, SAE 340096 (1934) (memory)"],
   input: DepartureInput.extend({

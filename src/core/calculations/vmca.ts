@@ -14,6 +14,7 @@ const LimitSpeed = z.union([z.object({ kind: z.literal("at"), eas_mps: z.number(
 /** Minimum control speed today, and what each thing does to it. */
 export const vmcaCalculation = calculation({
   name: "vmca",
+  cost: "instant",
   question: "How slow may I fly on one engine today before a control reaches its stop, and what changes that most?",
   sources: [SOURCE, "14 CFR 23.149 as it was before 2017 (memory)"],
   input: AsymmetricInput.extend({ bank_rad: LiveBank }),

@@ -10,6 +10,7 @@ const SOURCE = "energy of a windmilling disc";
 /** A power that imitates a feathered propeller, for practice. */
 export const zeroThrustCalculation = calculation({
   name: "zero-thrust",
+  cost: "instant",
   question: "Which power on the idling engine drags like a feathered propeller at this speed?",
   sources: [SOURCE, "common practice: 10 to 12 inHg for light twins"],
   input: AsymmetricInput.extend({ eas_mps: FlightSpeed }),

@@ -5,7 +5,8 @@ import { type SpeedLimit, configurationLimit } from "../aircraft/configuration-l
 import { polarOf } from "../aircraft/polar";
 import { asymmetricCase, caseOfSameRudder } from "../asymmetric/anchored-case";
 import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
-import { oneEngineSpeeds, stallEas_mps, zeroSideslip } from "../asymmetric/one-engine-climb";
+import { NO_STEADY_PATH } from "../asymmetric/equilibrium";
+import { stallEas_mps, steadySpeeds, zeroSideslip } from "../asymmetric/one-engine-climb";
 import { vmca } from "../asymmetric/vmca";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, RHO0 } from "../quantities/constants";
@@ -104,7 +105,9 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
   if (!anchor.ok) return anchor;
   const made = (flap: number, gearDown: boolean, setting = 1) => caseOfSameRudder({ aircraft, ...rest, flap, gearDown, setting }, anchor.value.cnDeltaR);
   const clean = anchor.value;
-  const best = oneEngineSpeeds(clean).rate;
+  const speeds = steadySpeeds(clean);
+  if (!speeds.ok) return speeds;
+  const best = speeds.value.rate;
   const control = vmca(clean, radians(5));
   const vmca_mps = control.stallFirst ? null : control.eas_mps;
   const speedOf = (one: AsymmetricCase) => Math.max(APPROACH * stallEas_mps(one, 0), vmca_mps ?? 0);
@@ -132,6 +135,7 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
     part("slope, gear down, approach flap", approach, best.eas_mps, SLOPE_RAD),
     part("slope, landing flap", full, vref_mps, SLOPE_RAD),
   ];
+  if (![gear, approach, full, gearUp].every((one) => zeroSideslip(one, within(one, best.eas_mps).eas_mps))) return { ok: false, issue: NO_STEADY_PATH };
   const away = jet ? gearUp : clean;
   const awaySpeed_mps = jet ? within(gearUp, Math.max(JET_AWAY * stallEas_mps(gearUp, 0), vref_mps)).eas_mps : best.eas_mps;
   const away_mps = climbOf(away, awaySpeed_mps);

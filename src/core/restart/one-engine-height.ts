@@ -1,7 +1,7 @@
 // One of two engines has stopped and the other runs: whether it holds height, and how long the way down to a height is when it does not.
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import type { AsymmetricQuestion } from "../asymmetric/asymmetric-case";
-import { oneEngineSpeeds } from "../asymmetric/one-engine-climb";
+import { steadySpeeds } from "../asymmetric/one-engine-climb";
 import { type Outcome, success } from "../outcome";
 
 /** Height on one engine. */
@@ -34,7 +34,9 @@ export function oneEngineHeight(question: AsymmetricQuestion, low_m: number): Ou
     const at_m = altitude_m - (Math.max(altitude_m - low_m, 0) * i) / (NODES - 1);
     const one = asymmetricCase({ ...question, altitude_m: at_m });
     if (!one.ok) return one;
-    const best = oneEngineSpeeds(one.value).rate;
+    const speeds = steadySpeeds(one.value);
+    if (!speeds.ok) return speeds;
+    const best = speeds.value.rate;
     if (i === 0) eas_mps = best.eas_mps;
     rates.push({ altitude_m: at_m, climb_mps: best.climb_mps });
     if (best.climb_mps >= 0) break;

@@ -87,7 +87,7 @@ export function inEnvelope(corners: readonly { readonly speedCalibrated_mps: num
  *
  * Dive: V̇ = g(sinγ − D/W), γ steeper than the glide at the target; slowing down is worth what a glide would have lost in its time.
  *
- * @returns failures of the polar; `no_relight` for aircraft without an envelope; `commit_below_ground`
+ * @returns failures of the polar; `not_subsonic` when glide or attempt would be; `no_relight` for aircraft without an envelope; `commit_below_ground`
  */
 export function relightPlan(question: RelightQuestion, kind: RelightKind): Outcome<RelightPlan> {
   const { aircraft, mass_kg, configuration, air, commit_m, ground_m } = question;
@@ -102,7 +102,9 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
   const pressure = (altitude_m: number) => pressureAltitudeOnQnh_m(altitude_m, air.qnh_Pa);
   const rootSigma = (altitude_m: number) => Math.sqrt(airAtAltitude(altitude_m, air).sigma);
   const casOf = (eas_mps: number, altitude_m: number) => subsonic(airspeedsFromEas(eas_mps, airAtAltitude(altitude_m, air))).cas_mps;
-  const target_mps = kind === "windmill" ? relight.windmillSpeed_mps : Math.max(casOf(best.eas_mps, question.altitude_m), ...slowestOf(envelope));
+  const slowest = airspeedsFromEas(best.eas_mps, airAtAltitude(question.altitude_m, air));
+  if (!slowest.ok) return slowest;
+  const target_mps = kind === "windmill" ? relight.windmillSpeed_mps : Math.max(slowest.value.cas_mps, ...slowestOf(envelope));
   // Lower down the Mach number of a calibrated speed falls: what is subsonic here stays so.
   const highest = airspeedsFromCas(target_mps, airAtAltitude(question.altitude_m, air));
   if (!highest.ok) return highest;

@@ -1,7 +1,7 @@
 // Take-off segments of a two-engine jet: gradients on one engine against the least that is asked for, and the mass that meets them.
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
-import { equilibriumAt } from "../asymmetric/equilibrium";
+import { NO_STEADY_PATH, equilibriumAt, gradientOf } from "../asymmetric/equilibrium";
 import { stallEas_mps, twoEngineClimbAt, zeroSideslip } from "../asymmetric/one-engine-climb";
 import { CONTROLS, usedShare, vmca } from "../asymmetric/vmca";
 import { type Outcome, failure, success } from "../outcome";
@@ -33,7 +33,7 @@ const OVER_VMCA = 1.1;
 /**
  * The five segments at the question's mass.
  *
- * @returns `not_a_jet`; failures of the case
+ * @returns `not_a_jet`, `no_steady_path`; failures of the case
  */
 export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
   const { aircraft } = question;
@@ -55,7 +55,8 @@ export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
     const slowest_mps = OVER_STALL[name] * stallEas_mps(one, 0);
     const eas_mps = name === "landing" || held(one, slowest_mps / OVER_VMCA) ? slowest_mps : Math.max(slowest_mps, OVER_VMCA * (vmca(one, BANK_RAD).eas_mps ?? 0));
     const state = name === "landing" ? null : zeroSideslip(one, eas_mps);
-    const gradient = name === "landing" ? twoEngineClimbAt(one, eas_mps).gradient : state ? Math.tan(Math.asin(state.sinGamma)) : -1;
+    const gradient = name === "landing" ? twoEngineClimbAt(one, eas_mps).gradient : state && gradientOf(state.sinGamma);
+    if (gradient === null) return { ok: false, issue: NO_STEADY_PATH };
     const required = REQUIRED[name];
     segments.push({ name, eas_mps, gradient, required, complies: name === "first" ? gradient > 0 : gradient >= required });
   }

@@ -9,7 +9,7 @@ import { WindColumn, windProfile } from "../air/wind";
 import { asymmetricCase, caseOfSameRudder } from "../asymmetric/anchored-case";
 import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
 import { bestPropeller } from "../asymmetric/climb-ledger";
-import { oneEngineSpeeds, stallEas_mps } from "../asymmetric/one-engine-climb";
+import { stallEas_mps, steadySpeeds } from "../asymmetric/one-engine-climb";
 import { vmca } from "../asymmetric/vmca";
 import { type AirColumn, airColumn, airSample, readAir } from "../departure/air-column";
 import { brakingOn } from "../landing/landing-roll";
@@ -86,7 +86,7 @@ const AIR_TOP_M = 1500;
 /**
  * Sets up a take-off.
  *
- * @returns failures of the case (`not_a_twin`, `outside_atmosphere`, …) and of the wind, `mass_outside`, `no_control`, `rotates_stalled`, `too_windy`
+ * @returns failures of the case (`not_a_twin`, `outside_atmosphere`, …) and of the wind, `mass_outside`, `no_control`, `no_steady_path`, `rotates_stalled`, `too_windy`
  */
 export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   const { aircraft, runway, plan, mass_kg } = input;
@@ -112,6 +112,8 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   const vmca_mps = control.eas_mps;
   const mended = at(0, { gearDown: false, flap: 0, deadPropeller: bestPropeller({ aircraft }) });
   const cleanStall_mps = stallEas_mps(mended, 0);
+  const best = steadySpeeds(mended);
+  if (!best.ok) return best;
   const screen_mps = Math.max(SCREEN.vmca * (vmca_mps ?? 0), SCREEN.stall * stall_mps);
   const rotation_mps = plan.rotation_mps ?? Math.max(ROTATION.vmca * (vmca_mps ?? 0), jet ? JET_ROTATION * screen_mps : ROTATION.stall * stall_mps);
   if (!(rotation_mps >= stall_mps)) return failure("rotates_stalled", "Rotation is set below the stall with take-off flap: rotate faster.", "plan.rotation_mps");
@@ -125,7 +127,7 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
     speeds: {
       stall_mps, vmca_mps, rotation_mps,
       screen_mps: Math.max(screen_mps, rotation_mps),
-      oneEngine_mps: jet ? Math.min(FINAL * cleanStall_mps, configurationLimit(aircraft, 0, "up")?.speed_mps ?? Infinity) : oneEngineSpeeds(mended).rate.eas_mps,
+      oneEngine_mps: jet ? Math.min(FINAL * cleanStall_mps, configurationLimit(aircraft, 0, "up")?.speed_mps ?? Infinity) : best.value.rate.eas_mps,
       bothEngines_mps: Math.max(aircraft.handbook.vy_mps ?? FINAL * cleanStall_mps, screen_mps),
       vsse_mps: aircraft.handbook.vsse_mps,
       flapUp_mps: FLAP_UP * cleanStall_mps,

@@ -1,0 +1,59 @@
+// A valid question for every calculation, about the demo world: for tests of the registry and for the fuzz, which changes them.
+import { landingEnds } from "@/core/landing/landing-end";
+import { reachInput } from "@/core/landing/reach-input";
+import { demoDepartureInput } from "./demo-departure";
+import { demoTakeOffInput } from "./demo-take-off";
+import { demoTwinQuestion } from "./demo-twin";
+import { demoAircraft, demoPlaces, demoSituation } from "./read-demo";
+
+const alder = demoAircraft("alder-s1");
+const { aerodromes, sites } = demoPlaces();
+const situation = demoSituation();
+const { configuration, air, wind, pilot } = situation;
+
+/** A drift-down has two altitudes of its own. */
+function withoutAltitude({ altitude_m, ...question }: ReturnType<typeof demoTwinQuestion>): Record<string, unknown> {
+  if (altitude_m !== 0) throw new Error(`withoutAltitude: expected sea level, got ${altitude_m}`);
+  return question;
+}
+
+function withoutConfiguration({ flap: _flap, gearDown: _gear, setting: _setting, ...question }: ReturnType<typeof demoTwinQuestion>): Record<string, unknown> {
+  return question;
+}
+
+function withoutEnds({ ends: [end], ...question }: ReturnType<typeof reachInput>): Record<string, unknown> {
+  return { ...question, end };
+}
+
+/** By the calculation's name. */
+export const DEMO_INPUTS: Readonly<Record<string, object>> = {
+  atmosphere: { altitude_m: 1524, deviation_K: 19.906 },
+  airspeed: { from: "cas", value: 128.61, altitudePressure_m: 3048 },
+  metar: { text: "TRSK 241200Z 25014KT 9999 12/08 Q1016", elevation_m: 19 },
+  fit: { mass_kg: 1100, wingArea_m2: 16.5, span_m: 11, vbg_mps: 34.33, bestGlideRatio: 9, stall_mps: [{ flap: "up", speed_mps: 26.68 }], points: [{ eas_mps: 45, sink_mps: 6 }] },
+  polar: { aircraft: alder, mass_kg: 1100, configuration },
+  turn: { aircraft: alder, mass_kg: 1100, configuration, air: { qnh_Pa: 101_325, deviation_K: 0 }, altitude_m: 0, bank_rad: Math.PI / 4, eas_mps: 34.661113 },
+  glide: { aircraft: alder, mass_kg: 1100, configuration, air, wind, altitude_m: 700, trackTrue_rad: 2.4, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin },
+  path: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
+  turnback: { ...demoDepartureInput(), height_m: 200 },
+  departure: { ...demoDepartureInput(), heights_m: [50, 150, 300] },
+  control: { ...demoTwinQuestion(), eas_mps: 41.67 },
+  vmca: { ...demoTwinQuestion(), bank_rad: 0.0873 },
+  "one-engine-climb": { ...demoTwinQuestion({ gearDown: true }) },
+  ceilings: { ...demoTwinQuestion({ deadPropeller: "feathered" }) },
+  driftdown: { ...withoutAltitude(demoTwinQuestion({ deadPropeller: "feathered" })), from_m: 4267.2, to_m: 2743.2, eas_mps: 41.67 },
+  "zero-thrust": { ...demoTwinQuestion(), eas_mps: 43 },
+  accelerate: demoTakeOffInput({ mass_kg: 1600 }),
+  segments: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, altitude_m: 2500, air: { qnh_Pa: 101_325, deviation_K: 25 } },
+  "restart-budget": { aircraft: alder, mass_kg: 1000, configuration, air, altitude_m: 1200, commit_m: 450, ground_m: 20, reaction_s: 4 },
+  relight: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, configuration: { ...configuration, propeller: "windmilling", flap: 0, gearDown: false }, air, altitude_m: 4267, commit_m: 900, ground_m: 20, chance: 0.4 },
+  "minutes-left": { aircraft: alder, mass_kg: 1000, configuration, air, wind, altitude_m: 1200, ground_m: 20, left_s: 300 },
+  sites: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
+  keys: { ...withoutEnds(reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 1))) },
+  "lose-height": { aircraft: alder, mass_kg: 1000, configuration, air, elevation_m: 20, height_m: 300, lose_m: 90, tailwind_mps: -4, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin },
+  "one-engine-approach": { ...withoutConfiguration(demoTwinQuestion({ deadPropeller: "feathered" })) },
+  touchdown: { aircraft: alder, mass_kg: 1000, configuration, air, elevation_m: 20, tailwind_mps: -4, flap: null, length_m: 150, surface: "grass", stopping: 0.3 },
+  ditching: { aircraft: demoAircraft("cedar-j2"), mass_kg: 41_000, configuration: { ...configuration, propeller: "windmilling", flap: 0, gearDown: false }, air, windFrom_rad: 4, wind_mps: 10, swells: situation.landing.swells, flap: null },
+  call: { plan: situation.landing.call, type: "Alder S1", position: situation.position, altitude_m: 700, headingTrue_rad: 0.7, variation_rad: 0.48, places: aerodromes.map(({ name, position }) => ({ name, position })), intention: "landing at Skerrow", station: null },
+  "departure-chance": { ...demoDepartureInput(), heights_m: [150, 250], samples: 20, hindsight: true },
+};

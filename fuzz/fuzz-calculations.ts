@@ -1,0 +1,78 @@
+// Puts fuzzed questions to the calculations and tells what is wrong with the answers.
+import { readdirSync } from "node:fs";
+import path from "node:path";
+import { ZodError } from "zod";
+import { CALCULATIONS, calculate, describeCalculation } from "@/core/registry";
+import { DEMO_INPUTS } from "../demo/demo-inputs";
+import { demoAircraft } from "../demo/read-demo";
+import { Chance, fuzzedInput } from "./schema-inputs";
+
+/** Something wrong, with what it takes to see it again. */
+export interface Finding {
+  readonly calculation: string;
+  readonly seed: number;
+  readonly what: string;
+}
+
+/** An answer of an instant calculation that takes longer is slow, ms; of a long one. */
+const INSTANT_MS = 1000;
+const LONG_MS = 60_000;
+
+const FLEET = readdirSync(path.resolve(import.meta.dirname, "../demo/aircraft")).map((file) => demoAircraft(path.basename(file, ".json")));
+const schemas = new Map<string, Record<string, unknown>>();
+
+/** A question of a calculation about some aircraft of the fleet, at a mass that it can have. */
+function baseOf(name: string, seed: number): object {
+  const base = DEMO_INPUTS[name];
+  if (!base) throw new Error(`baseOf: expected a demo input of ${name}, got none`);
+  const chance = new Chance(seed * 31 + 7);
+  if (!("aircraft" in base) || chance.int(0, 2) === 0) return base;
+  const aircraft = chance.pick(FLEET);
+  const { maximum_kg, minimum_kg } = aircraft.mass;
+  return { ...base, aircraft, ...("mass_kg" in base ? { mass_kg: minimum_kg + chance.share() * (maximum_kg - minimum_kg) } : {}) };
+}
+
+/** The question of a seed. */
+export function questionOf(name: string, seed: number): unknown {
+  let schema = schemas.get(name);
+  if (!schema) {
+    schema = describeCalculation(name)?.input as Record<string, unknown>;
+    schemas.set(name, schema);
+  }
+  return fuzzedInput(schema, baseOf(name, seed), seed);
+}
+
+/** The first number that is not finite, by its path; null when all are. */
+function notFinite(value: unknown, at: string): string | null {
+  if (typeof value === "number") return Number.isFinite(value) ? null : `${at} is ${value}`;
+  if (typeof value !== "object" || value === null) return null;
+  for (const [key, entry] of Object.entries(value)) {
+    const found = notFinite(entry, `${at}.${key}`);
+    if (found) return found;
+  }
+  return null;
+}
+
+/**
+ * Asks one question.
+ *
+ * @param clocked - tell answers that take too long too
+ * @returns what is wrong; null when the answer is finite, or a refusal with a reason
+ */
+export function fuzzOne(name: string, seed: number, clocked: boolean): Finding | null {
+  const finding = (what: string): Finding => ({ calculation: name, seed, what });
+  const question = questionOf(name, seed);
+  const began = performance.now();
+  try {
+    const result = calculate(name, question);
+    const took_ms = performance.now() - began;
+    const limit_ms = CALCULATIONS.find((entry) => entry.name === name)?.cost === "long" ? LONG_MS : INSTANT_MS;
+    if (clocked && took_ms > limit_ms) return finding(`took ${Math.round(took_ms)} ms`);
+    if (!result.ok) return result.issues.length > 0 && result.issues.every((issue) => issue.message !== "" && !/NaN|Infinity|undefined/.test(issue.message)) ? null : finding(`refused as ${JSON.stringify(result.issues[0])}`);
+    const odd = notFinite(result.value, "answer");
+    return odd ? finding(odd) : null;
+  } catch (error) {
+    if (error instanceof ZodError) return finding(`answers outside its own schema at ${error.issues[0].path.join(".")}: ${JSON.stringify(error.issues[0]).slice(0, 160)}`);
+    return finding(`threw ${error instanceof Error ? `${error.message} ${(error.stack ?? "").split("\n")[1]?.trim() ?? ""}` : String(error)}`);
+  }
+}

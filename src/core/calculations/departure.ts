@@ -54,7 +54,7 @@ export const departureCalculation = calculation({
       working: [
         { figure: "bands", symbol: "run", meaning: "ground run", formula: "Σ V·Δt", value: day.climb.run_m, unit: "m", source: MODEL },
         { figure: "bands", symbol: "h", meaning: "turning back works", formula: "min(M, 0.1·spare) ≥ 0", value: bands.length === 0 ? "at no height" : bands.map((band) => `${band.from_m.toFixed(0)} m to ${band.to_m === null ? "the top" : `${band.to_m.toFixed(0)} m`}`).join(", "), unit: "", source: MODEL },
-        ...(against ? [{ figure: "bands", symbol: "dM/dh", meaning: "margin gained for each metre of height, beyond the turn", formula: "1 − c/g, distance out against distance back for each metre", value: against.gain, unit: "", source: MODEL }] : []),
+        ...(against ? [{ figure: "bands", symbol: "dM/dh", meaning: "margin gained for each metre of height, beyond the turn", formula: "1 − c/g, distance out against distance back for each metre", value: against.gain ?? "no way back against this wind", unit: "", source: MODEL }] : []),
       ],
     });
   },

@@ -11,8 +11,8 @@ export interface ClimbAgainstGlide {
   readonly out: number;
   /** Back, in the glide with the wind of the climb. */
   readonly back: number;
-  /** Margin gained for each metre of failure height once the turn is paid for: about 1 − out/back. Negative: the runway is outflown. */
-  readonly gain: number;
+  /** Margin gained for each metre of failure height once the turn is paid for: about 1 − out/back. Negative: the runway is outflown; null: the glide makes no way back against the wind. */
+  readonly gain: number | null;
 }
 
 /**
@@ -33,5 +33,5 @@ export function climbAgainstGlide(day: DepartureDay, low_m: number, high_m: numb
   const air = readAir(day.air, (low_m + high_m) / 2, airSample());
   const root = Math.sqrt(RHO0 / air.density);
   const back = (glide.eas_mps * Math.cos(glide.angle_rad) * root - (air.along_mps * x + air.across_mps * y) / Math.max(Math.hypot(x, y), 1)) / (glide.sinkEas_mps * root);
-  return { out, back, gain: back > 0 ? 1 - out / back : -Infinity };
+  return { out, back, gain: back > 0 ? 1 - out / back : null };
 }

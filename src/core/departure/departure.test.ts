@@ -151,6 +151,8 @@ describe("why there is an upper end", () => {
     expect(climbAgainstGlide(still, 150, 450)?.gain).toBeLessThan(0.1);
     expect(climbAgainstGlide(windy, 150, 450)?.gain).toBeGreaterThan(0.3);
     expect(climbAgainstGlide(still, 150, 4500)).toBeNull();
+    // A gale from behind on the take-off is on the nose on the way back.
+    expect(climbAgainstGlide(demoDeparture({ mass_kg: 1100, plain: { length_m: 3000, headwind_kt: -60 } }).day, 150, 450)?.gain).toBeNull();
   });
 });
 

@@ -46,7 +46,7 @@ export function turnbackWorking(day: DepartureDay, input: DepartureInput, accoun
       ? [
           { figure: "outflown", symbol: "c", meaning: "climb: distance for each metre of height", formula: "Δx/Δh", value: against.out, unit: "", source: MODEL },
           { figure: "outflown", symbol: "g", meaning: "glide back: distance for each metre of height", formula: "(V·cosθ + w)/sink", value: against.back, unit: "", source: POLAR },
-          { figure: "outflown", symbol: "dM/dh", meaning: "margin gained for each metre of height, beyond the turn", formula: "1 − c/g", value: against.gain, unit: "", source: MODEL },
+          { figure: "outflown", symbol: "dM/dh", meaning: "margin gained for each metre of height, beyond the turn", formula: "1 − c/g", value: against.gain ?? "no way back against this wind", unit: "", source: MODEL },
         ]
       : []),
     { figure: "margin", symbol: "validity", meaning: "not modelled: gusts, ground effect, pitch dynamics, flap left out in the climb's drag, obstacles on the way back", formula: "", value: "estimate", unit: "", source: "model" },

@@ -9,8 +9,8 @@ const OUTFLOWN_BELOW = 0.05;
 /** At which heights turning back works, and why not elsewhere, in a sentence or two. */
 export function bandWords({ bands, facts, best }: Pick<DepartureScan, "bands" | "facts" | "best">, format: Format): string {
   const { against } = facts;
-  const outflown = against && against.gain < OUTFLOWN_BELOW;
-  const reason = against ? `the climb goes ${against.out.toFixed(1)} m out for each metre of height, the glide comes ${against.back.toFixed(1)} m back` : "";
+  const outflown = against && (against.gain === null || against.gain < OUTFLOWN_BELOW);
+  const reason = against ? `the climb goes ${against.out.toFixed(1)} m out for each metre of height, ${against.back > 0 ? `the glide comes ${against.back.toFixed(1)} m back` : "the glide makes no way back against this wind"}` : "";
   const stalled = best.filter(({ turnback }) => turnback === null).map(({ height_m }) => height_m);
   if (stalled.length > 0) {
     const where = stalled.length === best.length ? "At every height" : `From ${format("height", stalled[0])}`;

@@ -9,6 +9,7 @@ export default defineConfig({
   },
   test: {
     include: ["src/**/*.test.ts", "scripts/**/*.test.ts"],
+    setupFiles: ["scripts/lib/seeded-properties.ts"],
     testTimeout: 20_000,
     coverage: { provider: "v8", include: ["src/core/**"], exclude: ["**/*.test.ts"], thresholds: { lines: 90 }, reporter: ["text-summary"] },
   },

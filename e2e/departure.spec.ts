@@ -97,7 +97,7 @@ test("the chance can be stopped and asked for again; a helicopter is told that t
   await page.getByRole("button", { name: "Stop", exact: true }).click();
   await expect(page.getByText("there is no chance for the present situation")).toBeVisible();
   await page.getByRole("button", { name: "Compute the chance" }).click();
-  await expect(page.getByText("1,000 turns at each of 11 heights")).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText("1 000 turns at each of 11 heights")).toBeVisible({ timeout: 40_000 });
   await page.getByRole("button", { name: /^Table of Chance/ }).click();
   await expect(page.getByRole("region", { name: /table$/ }).getByRole("row")).toHaveCount(12);
 

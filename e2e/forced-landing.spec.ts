@@ -47,7 +47,7 @@ test("the landing's views by keyboard alone: compare, fly the keys, set height t
   await expect(page.getByRole("timer")).toContainText("left");
 });
 
-test("the engine stops at 4,000 ft: flow run, no restart, a place pinned, keys flown, too high, height lost, call read, card printed", async ({ page }) => {
+test("the engine stops at 4 000 ft: flow run, no restart, a place pinned, keys flown, too high, height lost, call read, card printed", async ({ page }) => {
   await openDemo(page);
   await setAltitude(page, "4000");
   await page.keyboard.press("5");
@@ -116,7 +116,7 @@ test("the engine stops at 4,000 ft: flow run, no restart, a place pinned, keys f
   const call = page.getByRole("list", { name: "The call, line by line" });
   await expect(call).toContainText("Mayday, Mayday, Mayday");
   await expect(call).toContainText("forced landing, Skerrow 29");
-  await expect(call).toContainText("4,000 ft");
+  await expect(call).toContainText("4 000 ft");
   await page.getByRole("combobox", { name: "Degree" }).selectOption("urgency");
   await expect(call).toContainText("Pan-pan");
   await type(page, "People on board", "3");

@@ -7,7 +7,7 @@ async function setAltitude(page: Page, feet: string): Promise<void> {
   await page.keyboard.press("Escape");
 }
 
-test("the flow at 4,000 ft: symptom first, run against the clock by keyboard, the commit height set", async ({ page }) => {
+test("the flow at 4 000 ft: symptom first, run against the clock by keyboard, the commit height set", async ({ page }) => {
   await openDemo(page);
   await setAltitude(page, "4000");
   await page.keyboard.press("5");
@@ -43,7 +43,7 @@ test("the flow at 4,000 ft: symptom first, run against the clock by keyboard, th
   await expect(page.getByRole("alert").filter({ hasText: "at or below the ground" })).toBeVisible();
 });
 
-test("the jet from 14,000 ft: attempts of both kinds, the chance judged, and none when it is low", async ({ page }) => {
+test("the jet from 14 000 ft: attempts of both kinds, the chance judged, and none when it is low", async ({ page }) => {
   await openDemo(page);
   await flyAircraft(page, "Cedar J2");
   await setAltitude(page, "14000");

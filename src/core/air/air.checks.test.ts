@@ -32,7 +32,7 @@ describe("standard atmosphere", () => {
     for (const altitude_m of [-1000, 0, 5000, 11_000, 15_000, 20_000]) expect(pressureAltitude_m(standardPressure_Pa(altitude_m))).toBeCloseTo(altitude_m, 6);
   });
 
-  it("density altitude of 5,000 ft pressure altitude at 25 °C is 7,262 ft (by the equations of Doc 7488)", () => {
+  it("density altitude of 5 000 ft pressure altitude at 25 °C is 7 262 ft (by the equations of Doc 7488)", () => {
     const altitude_m = 5000 * M_PER_FT;
     const air = airState(altitude_m, 25 + ZERO_CELSIUS_K - standardTemperature_K(altitude_m));
     expect(densityAltitude_m(air.density) / M_PER_FT).toBeCloseTo(7262, 0);

@@ -5,7 +5,7 @@ import { type Outcome, failure, success } from "../outcome";
 
 /** Wind reported at a height. Direction is where it blows from, true. */
 export const WindLayer = z.object({
-  altitude_m: z.number().min(-500, "A wind layer below −500 m is under the ground.").max(20_000, "Wind layers are used up to 20,000 m (65,000 ft)."),
+  altitude_m: z.number().min(-500, "A wind layer below −500 m is under the ground.").max(20_000, "Wind layers are used up to 20 000 m (65 000 ft)."),
   from_rad: z.number().min(0, "A direction is 0 to 360°.").max(2 * Math.PI + 1e-9, "A direction is 0 to 360°."),
   speed_mps: z.number().min(0, "A wind speed is zero or more.").max(130, "Winds above 250 kt are not met with."),
 });

@@ -36,7 +36,7 @@ function unanchored(question: AsymmetricQuestion): Outcome<Omit<AsymmetricCase, 
   const deadArea_m2 = deadDragArea_m2(aircraft, question.deadPropeller);
   if (deadArea_m2 === null) return failure("no_such_propeller_state", `The propeller of ${aircraft.name} cannot be ${question.deadPropeller}.`, "deadPropeller");
   const pressureAltitude = pressureAltitudeOnQnh_m(altitude_m, air.qnh_Pa);
-  if (!(pressureAltitude > -2000 && pressureAltitude < 20_000)) return failure("outside_atmosphere", "The atmosphere model holds from −2,000 m to 20,000 m (about 65,000 ft).", "altitude_m");
+  if (!(pressureAltitude > -2000 && pressureAltitude < 20_000)) return failure("outside_atmosphere", "The atmosphere model holds from −2 000 m to 20 000 m (about 65 000 ft).", "altitude_m");
   const state = airState(pressureAltitude, air.deviation_K);
   const criticalHeight_m = engines.kind === "piston" ? engines.criticalHeight_m : null;
   const s = question.failed === "left" ? 1 : -1;

@@ -11,7 +11,7 @@ import { PEDAL_N, vmca } from "./vmca";
 const FPM = M_PER_FT / 60;
 const relative = (actual: number | null, expected: number) => Math.abs((actual ?? NaN) / expected - 1);
 
-describe("Larch T2, 1,725 kg, aft centre of gravity, critical engine windmilling, sea level (cross-check)", () => {
+describe("Larch T2, 1 725 kg, aft centre of gravity, critical engine windmilling, sea level (cross-check)", () => {
   const one = demoTwin();
   it.each([
     [5, 62.88254],
@@ -60,7 +60,7 @@ describe("Larch T2 on one engine, feathered", () => {
     expect(loss).toBeCloseTo(0.81, 2);
   });
 
-  it("service ceiling 5,614 ft, absolute 6,953 ft (cross-check; 50 ft/min and 0 by definition)", () => {
+  it("service ceiling 5 614 ft, absolute 6 953 ft (cross-check; 50 ft/min and 0 by definition)", () => {
     const question = demoTwinQuestion({ deadPropeller: "feathered" });
     const [service, absolute] = [ceiling_m(question, SERVICE_ONE_MPS, 1), ceiling_m(question, 0, 1)];
     expect(service.ok ? service.value / M_PER_FT : NaN).toBeCloseTo(5614, -1);
@@ -70,7 +70,7 @@ describe("Larch T2 on one engine, feathered", () => {
   it.each([
     [0, 31.578, 50.419],
     [0.011, 18.447, 29.532],
-  ])("drift-down 14,000 to 9,000 ft at 81 KEAS, decrement %f: %f min, %f NM (cross-check)", (decrement, minutes, miles) => {
+  ])("drift-down 14 000 to 9 000 ft at 81 KEAS, decrement %f: %f min, %f NM (cross-check)", (decrement, minutes, miles) => {
     const found = driftdown(demoTwinQuestion({ deadPropeller: "feathered" }), 14_000 * M_PER_FT, 9000 * M_PER_FT, 81 * MPS_PER_KT, decrement);
     const last = found.ok ? found.value.points.at(-1) : undefined;
     expect(relative((last?.time_s ?? NaN) / 60, minutes)).toBeLessThan(1e-3);

@@ -10,11 +10,11 @@ const { points } = found.value;
 const end_m = points[points.length - 1].distance_m;
 
 describe("a drift-down over ground", () => {
-  it("asks for 2,000 ft (14 CFR 121.191, memory)", () => {
+  it("asks for 2 000 ft (14 CFR 121.191, memory)", () => {
     expect(CLEARS_M / M_PER_FT).toBe(2000);
   });
 
-  it("clears what lies 2,000 ft under it and not what lies a foot higher", () => {
+  it("clears what lies 2 000 ft under it and not what lies a foot higher", () => {
     const at = points[Math.floor(points.length / 2)];
     const under = { distance_m: at.distance_m, elevation_m: at.altitude_m - CLEARS_M - 0.01 };
     expect(driftdownClearance(points, [under])).toMatchObject({ clears: true, at_m: at.distance_m });

@@ -140,7 +140,7 @@ describe("below minimum control speed", () => {
 describe("demonstration of minimum control speed", () => {
   const plan = { ground_m: 0, floor_m: DEMONSTRATION_FLOOR_M, deceleration_mps2: KT, bank_rad: 0 };
 
-  it("slows by a knot a second from the blue line to the first sign, and recovers above 3,000 ft", () => {
+  it("slows by a knot a second from the blue line to the first sign, and recovers above 3 000 ft", () => {
     const found = value(demonstration(demoTwinQuestion({ mass_kg: 1300, altitude_m: 1400 }), plan));
     expect(found.ends).toBe("loss");
     const [entry, loss, recovered] = found.marks;

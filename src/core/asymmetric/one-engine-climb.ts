@@ -109,7 +109,11 @@ function speedsOf(one: AsymmetricCase, climb: (eas_mps: number) => Climb): Climb
   const { aircraft, flap, gearDown } = one.question;
   const limit = configurationLimit(aircraft, flap, gearDown ? "down" : "up")?.speed_mps ?? Infinity;
   // A limit below the slowest speed that is looked at leaves that speed alone.
-  const best = (of: (found: Climb) => number, slowest: number) => climb(goldenMinimum((eas) => (Number.isFinite(of(climb(eas))) ? -of(climb(eas)) : 1e6 - eas), slowest * stall, Math.max(Math.min(FASTEST * stall, limit), slowest * stall), SPEED_TOLERANCE_MPS));
+  const worth = (of: (found: Climb) => number) => (eas: number) => {
+    const value = of(climb(eas));
+    return Number.isFinite(value) ? -value : 1e6 - eas;
+  };
+  const best = (of: (found: Climb) => number, slowest: number) => climb(goldenMinimum(worth(of), slowest * stall, Math.max(Math.min(FASTEST * stall, limit), slowest * stall), SPEED_TOLERANCE_MPS));
   return { rate: best((found) => found.climb_mps, SLOWEST), angle: best((found) => found.gradient, SLOWEST_ANGLE) };
 }
 
@@ -136,7 +140,7 @@ export function ceiling_m(question: AsymmetricQuestion, rate_mps: number, engine
   if (!bottom.ok) return bottom;
   if (!top.ok) return top;
   if (!(bottom.value > rate_mps)) return failure("never_climbs", "It does not climb at this rate at any height: it is too heavy, or too much drags.", "mass_kg");
-  if (top.value > rate_mps) return failure("above_model", "It still climbs at this rate above 15,000 m (49,000 ft), where this model ends.", "altitude_m");
+  if (top.value > rate_mps) return failure("above_model", "It still climbs at this rate above 15 000 m (49 000 ft), where this model ends.", "altitude_m");
   let [low, high] = [LOWEST_M, HIGHEST_M];
   while (high - low > 0.5) {
     const middle = (low + high) / 2;

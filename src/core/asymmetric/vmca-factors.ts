@@ -43,7 +43,7 @@ export function vmcaFactors(question: AsymmetricQuestion, bank_rad: number): Vmc
     ...(best !== question.deadPropeller ? [[`propeller ${best}`, { ...question, deadPropeller: best }] as const] : []),
     ...(best !== "none" && question.deadPropeller !== "windmilling" ? [["propeller windmilling", { ...question, deadPropeller: "windmilling" }] as const] : []),
     ...flaps.flatMap((flap, i) => (i === question.flap ? [] : [[`flap ${flap.name}`, { ...question, flap: i }] as const])),
-    ["5,000 ft higher", { ...question, altitude_m: question.altitude_m + HIGHER_M }],
+    ["5 000 ft higher", { ...question, altitude_m: question.altitude_m + HIGHER_M }],
     ["20 °C warmer", { ...question, air: { ...question.air, deviation_K: question.air.deviation_K + WARMER_K } }],
   ];
   return tried

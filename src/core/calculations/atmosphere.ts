@@ -15,7 +15,7 @@ export const atmosphereCalculation = calculation({
   question: "What is the air like at this altitude today, and what altitude does the aeroplane feel?",
   sources: [DOC_7488],
   input: z.strictObject({
-    altitude_m: z.number().min(ATMOSPHERE_MIN_M + 1500, "An altitude is −500 m to 18,000 m.").max(ATMOSPHERE_MAX_M - 2000, "An altitude is −500 m to 18,000 m."),
+    altitude_m: z.number().min(ATMOSPHERE_MIN_M + 1500, "An altitude is −500 m to 18 000 m.").max(ATMOSPHERE_MAX_M - 2000, "An altitude is −500 m to 18 000 m."),
     qnh_Pa: z.number().min(85_000, "QNH is 850 to 1090 hPa.").max(109_000, "QNH is 850 to 1090 hPa.").default(P0_PA),
     deviation_K: z.number().min(-60, "A deviation is within 60 °C.").max(60, "A deviation is within 60 °C.").default(0),
   }),

@@ -20,7 +20,7 @@ export const departureChanceCalculation = calculation({
   sources: ["E. B. Wilson, J. Amer. Statist. Assoc. 22 (1927) (memory), for the confidence band", "scatter of pilots: common practice"],
   input: DepartureInput.extend({
     heights_m: z.array(z.number().min(1).max(TOP_M)).min(1).max(11, "At most 11 heights.").default(() => chanceHeights_m(null)),
-    samples: z.int().min(10, "At least 10 samples.").max(1000, "At most 1,000 samples.").default(300),
+    samples: z.int().min(10, "At least 10 samples.").max(1000, "At most 1 000 samples.").default(300),
     seed: z.int().min(0).max(2 ** 31).default(1),
     scatter: ScatterInput.nullable().default(null).describe("null takes the usual scatter, wider after a time without practice"),
     hindsight: z.boolean().default(false),

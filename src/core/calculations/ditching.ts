@@ -20,7 +20,7 @@ export const ditchingCalculation = calculation({
     rule: z.string(), why: z.string(), best: Heading, other: Heading.nullable(), rose: z.array(Heading),
     swells: z.array(z.object({ length_m: z.number(), speed_mps: z.number(), slope_rad: z.number() })),
     stallEas_mps: z.number(), approachEas_mps: z.number(), touchdownEas_mps: z.number(), flapName: z.string(), pitch_rad: z.number(), sink_mps: z.number(), glideSink_mps: z.number(), glideRatio: z.number(),
-    items: z.array(z.object({ by_m: z.number(), who: z.string(), what: z.string() })),
+    items: z.array(z.object({ by_m: z.number().nullable(), who: z.string(), what: z.string() })),
     working: z.array(WorkingStep),
   }),
   run(question) {

@@ -15,12 +15,12 @@ export const fitCalculation = calculation({
   sources: [SOURCE],
   input: z.strictObject({
     mass_kg: z.number().min(50, "A mass is at least 50 kg.").max(700_000, "A mass is at most 700 t.").describe("that the figures are printed for"),
-    wingArea_m2: z.number().min(1, "A wing area is 1 to 2,000 m².").max(2000, "A wing area is 1 to 2,000 m²."),
+    wingArea_m2: z.number().min(1, "A wing area is 1 to 2 000 m².").max(2000, "A wing area is 1 to 2 000 m²."),
     span_m: z.number().min(2, "A span is 2 to 120 m.").max(120, "A span is 2 to 120 m."),
     vbg_mps: speed_mps,
     bestGlideRatio: z.number().min(1.5, "A glide ratio is 1.5 to 80.").max(80, "A glide ratio is 1.5 to 80."),
     stall_mps: z.array(z.strictObject({ flap: z.string().min(1).max(20), speed_mps })).max(8).default([]),
-    points: z.array(z.strictObject({ eas_mps: speed_mps, sink_mps: z.number().min(0.01, "A sink is 0.01 to 60 m/s (2 to 11,800 ft/min).").max(60, "A sink is 0.01 to 60 m/s (2 to 11,800 ft/min)."), weight: z.number().min(0).max(100).default(1) })).max(200, "At most 200 points.").default([]),
+    points: z.array(z.strictObject({ eas_mps: speed_mps, sink_mps: z.number().min(0.01, "A sink is 0.01 to 60 m/s (2 to 11 800 ft/min).").max(60, "A sink is 0.01 to 60 m/s (2 to 11 800 ft/min)."), weight: z.number().min(0).max(100).default(1) })).max(200, "At most 200 points.").default([]),
   }),
   output: z.object({
     cd0: z.number(), k: z.number(), oswald: z.number(),

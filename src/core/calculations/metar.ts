@@ -14,7 +14,7 @@ export const metarCalculation = calculation({
   question: "What air and wind does this report give, and what in it was not understood?",
   sources: [FM_15],
   input: z.strictObject({
-    text: z.string().min(1, "Paste a METAR.").max(2000, "A METAR is under 2,000 characters."),
+    text: z.string().min(1, "Paste a METAR.").max(2000, "A METAR is under 2 000 characters."),
     elevation_m: z.number().min(-430).max(9000).default(0).describe("of the station, for the deviation from standard"),
   }),
   output: z.object({

@@ -17,7 +17,8 @@ export const touchdownCalculation = calculation({
     touchdownEas_mps: z.number(), groundSpeed_mps: z.number(), energy_J: z.number(), needed_g: z.number().nullable(),
     cases: z.array(z.object({ name: z.string(), groundSpeed_mps: z.number(), energy_J: z.number(), ratio: z.number(), stop_m: z.number() })),
     stops: z.array(z.object({ g: z.number(), distance_m: z.number(), time_s: z.number() })),
-    gear: z.object({ gear: z.enum(["down", "up", "fixed"]), why: z.string() }),
+    slide: z.object({ g: z.number(), distance_m: z.number(), time_s: z.number() }).nullable(),
+    gear: z.object({ gear: z.enum(["down", "up", "fixed"]), flown: z.enum(["down", "up", "fixed"]), why: z.string() }),
     working: z.array(WorkingStep),
   }),
   run(question) {
@@ -33,6 +34,7 @@ export const touchdownCalculation = calculation({
         ...cases.map((entry): WorkingStep => ({ figure: entry.name, symbol: "E/E₀", meaning: entry.name, formula: "(Vg/Vg₀)²", value: entry.ratio, unit: "", source: SOURCE })),
         ...cases.map((entry): WorkingStep => ({ figure: entry.name, symbol: "d", meaning: `${entry.name}: stop at ${question.stopping} g`, formula: "Vg²/(2·N·g)", value: entry.stop_m, unit: "m", source: SOURCE })),
         ...stops.map((stop): WorkingStep => ({ figure: `stop ${stop.g}`, symbol: "d", meaning: `stop at a mean ${stop.g} g`, formula: "Vg²/(2·N·g)", value: stop.distance_m, unit: "m", source: SOURCE })),
+        ...(answer.slide ? [{ figure: "slide", symbol: "d", meaning: `slide on the belly at a mean ${answer.slide.g} g`, formula: "Vg²/(2·N·g)", value: answer.slide.distance_m, unit: "m", source: "common practice" }] : []),
         ...(answer.needed_g === null ? [] : [{ figure: "needed", symbol: "N", meaning: "mean load that the length left asks for, g", formula: "Vg²/(2·g·L)", value: answer.needed_g, unit: "", source: SOURCE }]),
       ],
     });

@@ -15,7 +15,7 @@ export const turnbackCalculation = calculation({
   question: "The engine stops at this height after take-off: does turning back work, how, and what does it cost?",
   sources: ["Newton's law for a point mass in wind", "D. F. Rogers, J. Aircraft 32 (1995) (memory), for the shape of the path", "W. Gagg and E. Farrar, SAE 340096 (1934) (memory)"],
   input: DepartureInput.extend({
-    height_m: z.number().min(1, "A failure height is 1 to 762 m (2,500 ft).").max(TOP_M, "A failure height is 1 to 762 m (2,500 ft)."),
+    height_m: z.number().min(1, "A failure height is 1 to 762 m (2 500 ft).").max(TOP_M, "A failure height is 1 to 762 m (2 500 ft)."),
     /** −1 left, +1 right; null takes the better. */
     side: z.union([z.literal(-1), z.literal(1)]).nullable().default(null),
   }).strict(),

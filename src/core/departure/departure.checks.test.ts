@@ -17,18 +17,18 @@ function bands(length_m: number, headwind_kt: number) {
   return bandsOf(points).map(({ from_m, to_m }) => ({ from_ft: from_m / M_PER_FT, to_ft: to_m === null ? null : to_m / M_PER_FT }));
 }
 
-describe("turnback, Alder S1 at 1,100 kg, 45°, k 1.10, 4 s with the attitude held (cross-check)", () => {
-  it("10 kt of headwind, 1,000 m: from 454 ft, give or take 10", () => {
+describe("turnback, Alder S1 at 1 100 kg, 45°, k 1.10, 4 s with the attitude held (cross-check)", () => {
+  it("10 kt of headwind, 1 000 m: from 454 ft, give or take 10", () => {
     const [band] = bands(1000, 10);
     expect(Math.abs(band.from_ft - 454)).toBeLessThan(10);
     expect(band.to_ft).toBeNull();
   });
 
-  it("still air, 1,000 m: at no height; the climb outflies the runway", () => {
+  it("still air, 1 000 m: at no height; the climb outflies the runway", () => {
     expect(bands(1000, 0)).toEqual([]);
   });
 
-  it("still air, 1,600 m: from 470 ft, give or take 10", () => {
+  it("still air, 1 600 m: from 470 ft, give or take 10", () => {
     const [band] = bands(1600, 0);
     expect(Math.abs(band.from_ft - 470)).toBeLessThan(10);
   });

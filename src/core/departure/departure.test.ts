@@ -32,7 +32,7 @@ describe("setting up a departure", () => {
     expect(made.ok ? null : made.issue.code).toBe(code);
   });
 
-  it("says when the engine does not lift it off, or up to 2,500 ft", () => {
+  it("says when the engine does not lift it off, or up to 2 500 ft", () => {
     const thin = (power: number) => {
       const question = demoDepartureInput();
       const { engines } = question.aircraft;
@@ -218,7 +218,7 @@ describe("banks", () => {
 });
 
 describe("scan heights", () => {
-  it("are 58, from 25 to 2,500 ft, rising", () => {
+  it("are 58, from 25 to 2 500 ft, rising", () => {
     expect(SCAN_HEIGHTS_M).toHaveLength(58);
     expect(SCAN_HEIGHTS_M[0] / M_PER_FT).toBeCloseTo(25, 9);
     expect((SCAN_HEIGHTS_M.at(-1) ?? 0) / M_PER_FT).toBeCloseTo(2500, 9);

@@ -31,7 +31,7 @@ describe("the Earth (property)", () => {
     );
   });
 
-  it("plane and Earth go there and back, and distances across 50 km agree to a few parts in 100,000", () => {
+  it("plane and Earth go there and back, and distances across 50 km agree to a few parts in 100 000", () => {
     fc.assert(
       fc.property(places, bearings, bearings, fc.integer({ min: 10, max: 50_000 }), (origin, a, b, away) => {
         const plane = localPlane(origin);

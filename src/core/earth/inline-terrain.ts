@@ -3,7 +3,7 @@ import { LatLon } from "./geodesic";
 import type { TerrainGrid } from "./terrain";
 
 /** Of the grid from its origin: a plane is flat no farther than this. */
-const offset_m = z.number().min(-1_000_000, "A terrain begins within 1,000 km of its origin.").max(1_000_000, "A terrain begins within 1,000 km of its origin.");
+const offset_m = z.number().min(-1_000_000, "A terrain begins within 1 000 km of its origin.").max(1_000_000, "A terrain begins within 1 000 km of its origin.");
 
 /** A small piece of terrain in a request itself: rows from the south-west, west to east. */
 export const InlineTerrain = z

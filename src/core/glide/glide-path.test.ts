@@ -300,7 +300,7 @@ describe("key positions", () => {
     ["abeam-left", 156.353],
     ["overhead-left", 246.054],
     ["overhead-right", 246.054],
-  ] as const)("Alder S1 at 1,100 kg, 30°, no wind: %s (cross-check)", (key, height_m) => {
+  ] as const)("Alder S1 at 1 100 kg, 30°, no wind: %s (cross-check)", (key, height_m) => {
     // The cross-check's circuit is flown at sea-level density all the way down.
     const found = keyCircuit({ ...problem({ choices: { stallMargin: 1.05 } }), integrals: SEA_LEVEL }, key);
     if (!found.ok) throw new Error(found.issue.message);
@@ -308,7 +308,7 @@ describe("key positions", () => {
     expect(Math.abs(found.value.height_m / height_m - 1)).toBeLessThan(2e-4);
   });
 
-  it("Alder S1 at 1,100 kg, 30°, no wind: base, a quarter turn and 300 m of final before the aim point (cross-check)", () => {
+  it("Alder S1 at 1 100 kg, 30°, no wind: base, a quarter turn and 300 m of final before the aim point (cross-check)", () => {
     const speed = turnSpeed(ALDER, radians(30), 1.05);
     const base_m = (Math.PI / 2) * glidingTurn(ALDER, speed.cl, radians(30), RHO0).heightPerRadian_m + 300 / bestGlide(ALDER).ratio;
     expect(Math.abs(base_m / 78.176 - 1)).toBeLessThan(2e-4);

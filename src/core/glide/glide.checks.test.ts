@@ -21,7 +21,7 @@ function closeTo(actual: number, expected: number, relative: number): void {
 }
 
 describe("straight glide", () => {
-  it("Alder S1 at 1,100 kg, sea level (cross-check)", () => {
+  it("Alder S1 at 1 100 kg, sea level (cross-check)", () => {
     const best = bestGlide(ALDER);
     closeTo(best.cl, 0.900207, 1e-6);
     closeTo(best.eas_mps, 34.328818, 1e-6);
@@ -30,7 +30,7 @@ describe("straight glide", () => {
     expect(best.limitedByStall).toBe(false);
   });
 
-  it("L/D 9 is 1.48 NM per 1,000 ft (arithmetic)", () => {
+  it("L/D 9 is 1.48 NM per 1 000 ft (arithmetic)", () => {
     expect((9 * 1000 * M_PER_FT) / 1852).toBeCloseTo(1.48, 2);
   });
 
@@ -54,7 +54,7 @@ describe("glide at constant calibrated airspeed", () => {
   const ISA = { qnh_Pa: P0_PA, deviation_K: 0 };
   const CAS = 182 * MPS_PER_KT;
 
-  it("Cedar J2 at FL140 and 182 KCAS: 1,214.12 ft/min, 3.0640° (cross-check)", () => {
+  it("Cedar J2 at FL140 and 182 KCAS: 1 214.12 ft/min, 3.0640° (cross-check)", () => {
     const altitude_m = 14_000 * M_PER_FT;
     const speeds = airspeedsFromCas(CAS, airAtAltitude(altitude_m, ISA));
     if (!speeds.ok) throw new Error(speeds.issue.message);
@@ -90,7 +90,7 @@ describe("gliding turn", () => {
     expect(Math.abs(Math.sqrt(n) - stall)).toBeLessThan(0.0005);
   });
 
-  it("120 KTAS at 30°: 2,208 ft (book 2,215 with its rounded constant) and 5.255 °/s (FAA-H-8083-25, from memory)", () => {
+  it("120 KTAS at 30°: 2 208 ft (book 2 215 with its rounded constant) and 5.255 °/s (FAA-H-8083-25, from memory)", () => {
     // A wing with hardly any drag turns level: the same formula in its limit.
     const slick: Polar = { cd0: 1e-9, k: 1e-9, clMax: 5, wingLoading: 500 };
     const v = 120 * MPS_PER_KT;
@@ -100,7 +100,7 @@ describe("gliding turn", () => {
     closeTo(degrees(turn.rate_radps), 5.255, 2e-4);
   });
 
-  it("65 kt at 3 °/s: radius about 2,100 ft; 225° plus 4 s at 1,000 ft/min about 1,316 ft (FAA-H-8083-3 example, from memory)", () => {
+  it("65 kt at 3 °/s: radius about 2 100 ft; 225° plus 4 s at 1 000 ft/min about 1 316 ft (FAA-H-8083-3 example, from memory)", () => {
     expect(Math.abs((65 * MPS_PER_KT) / radians(3) / M_PER_FT - 2100)).toBeLessThan(10);
     // 75 s of turn plus 4 s of reaction.
     expect(((225 / 3 + 4) * 1000) / 60).toBeCloseTo(1316, -1);

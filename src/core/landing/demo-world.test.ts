@@ -60,7 +60,7 @@ describe("the Tarn Reach", () => {
     }
   });
 
-  it("is about 100 km square with a ridge of 1,900 m and sea round it", () => {
+  it("is about 100 km square with a ridge of 1 900 m and sea round it", () => {
     const { columns, rows, cell_m, elevations_m, origin } = demoTerrain();
     expect(origin).toEqual(DEMO_ORIGIN);
     expect([columns * cell_m, rows * cell_m]).toEqual([100_100, 100_100]);

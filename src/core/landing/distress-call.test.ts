@@ -62,7 +62,7 @@ describe("distress call (order: ICAO Annex 10 volume II, memory)", () => {
       fc.property(fc.integer({ min: -80, max: 80 }), fc.integer({ min: -179, max: 179 }), fc.integer({ min: 0, max: 12_000 }), fc.integer({ min: 0, max: 628 }), (latitude_deg, longitude_deg, altitude_m, heading) => {
         const said = lines({ position: { latitude_deg, longitude_deg }, altitude_m, headingTrue_rad: Math.min(heading / 100, 2 * Math.PI) });
         expect(said.position.text).toMatch(/^(overhead .+|\d+ miles? [a-z-]+ of .+, bearing (00[1-9]|0[1-9]\d|[12]\d\d|3[0-5]\d|360)); /);
-        expect(said.level.text).toMatch(/^\d[\d,]* ft, heading \d{3}$/);
+        expect(said.level.text).toMatch(/^\d[\d\u202f]* ft, heading \d{3}$/);
         for (const line of Object.values(said)) expect(line.spoken.trim().length).toBeGreaterThan(3);
       }),
       { numRuns: 150, seed: 6 },

@@ -5,6 +5,7 @@ import { formatLatitude, formatLongitude } from "../earth/coordinates";
 import { LatLon, geodesicBetween } from "../earth/geodesic";
 import { failure, success, type Outcome } from "../outcome";
 import { degrees, threeFigures, wrapTurn } from "../quantities/angle";
+import { formatNumber } from "../quantities/units";
 import { M_PER_FT, M_PER_NMI } from "../quantities/constants";
 import { CallPlan } from "../situation/landing-plan";
 import { SituationDocument } from "../situation/situation-document";
@@ -106,7 +107,7 @@ export function distressCall({ plan, type, position, altitude_m, headingTrue_rad
     { part: "nature", text: NATURE[plan.nature], spoken: NATURE[plan.nature] },
     { part: "intention", text: intention, spoken: intention.replace(/\d+/g, (figures) => spelled(figures)) },
     { part: "position", text: `${where}; ${formatLatitude(position.latitude_deg)} ${formatLongitude(position.longitude_deg)}`, spoken: spokenWhere },
-    { part: "level", text: `${feet.toLocaleString("en-US")} ft, heading ${heading}`, spoken: `${spokenFeet(feet)} feet, heading ${spelled(heading)}` },
+    { part: "level", text: `${formatNumber(feet)} ft, heading ${heading}`, spoken: `${spokenFeet(feet)} feet, heading ${spelled(heading)}` },
     { part: "persons", text: endurance === null ? people : `${people}, endurance ${endurance} minutes`, spoken: `${spelled(String(plan.aboard))} ${plan.aboard === 1 ? "person" : "persons"} on board${endurance === null ? "" : `, endurance ${spelled(String(endurance))} minutes`}` },
     ...(plan.to === "tower" ? [] : [{ part: "squawk" as const, text: "squawking 7700", spoken: `squawking ${spelled("7700")}` }]),
   ];

@@ -84,8 +84,14 @@ describe("ditching", () => {
 
   it("has items from high to low, more of them in a jet", () => {
     for (const name of ["cedar-j2", "alder-s1"]) {
-      const heights = ditchingItems(demoAircraft(name)).map((item) => item.by_m);
+      const heights = ditchingItems(demoAircraft(name)).map((item) => item.by_m ?? Infinity);
       expect(heights).toEqual([...heights].sort((a, b) => b - a));
+    }
+    // The call is made at once, wherever that is; bracing keeps its height.
+    for (const name of ["cedar-j2", "alder-s1"]) {
+      const items = ditchingItems(demoAircraft(name));
+      expect(items[0]).toMatchObject({ by_m: null, what: expect.stringMatching(/^Call with position/) });
+      expect(items.find(({ what }) => what.includes("Brace"))?.by_m).toBeCloseTo(152.4, 1);
     }
     expect(ditchingItems(demoAircraft("cedar-j2")).length).toBeGreaterThan(ditchingItems(demoAircraft("alder-s1")).length);
     expect(ditchingItems(demoAircraft("rowan-r1")).some((item) => item.what.includes("Gear stays up"))).toBe(true);

@@ -238,8 +238,8 @@ function largestTurn(heading_rad: number, towards: number, wanted: number, swell
 
 /** Something to do on the way down to the water. */
 export interface DitchingItem {
-  /** By this height over the water, m. */
-  readonly by_m: number;
+  /** By this height over the water, m; null at once. */
+  readonly by_m: number | null;
   readonly who: "flight deck" | "cabin" | "all";
   readonly what: string;
 }
@@ -249,6 +249,8 @@ export function ditchingItems({ category, polar }: Pick<AircraftDocument, "categ
   const jet = category === "jet";
   const feet = (ft: number) => ft * 0.3048;
   return [
+    // Radio reaches farthest from here, and the search begins with it.
+    { by_m: null, who: "flight deck", what: "Call with position, heading and people on board, 7700, locator beacon on" },
     ...(jet
       ? ([
           { by_m: feet(12_000), who: "flight deck", what: "Cabin told: ditching, how many minutes, signal to brace" },
@@ -256,7 +258,7 @@ export function ditchingItems({ category, polar }: Pick<AircraftDocument, "categ
           { by_m: feet(6000), who: "flight deck", what: "Cabin pressure off as the checklist says, ground proximity warning off, vents and outflow shut" },
         ] satisfies DitchingItem[])
       : ([{ by_m: feet(3000), who: "all", what: "Life vests on, not inflated; raft within reach; belts tight" }] satisfies DitchingItem[])),
-    { by_m: feet(2500), who: "flight deck", what: "Call with the final position and heading, 7700, locator beacon on" },
+    { by_m: feet(2500), who: "flight deck", what: "Final position and heading called again" },
     { by_m: feet(2000), who: "flight deck", what: "Swell looked at from here: heading settled, ship or shore noted" },
     { by_m: feet(1500), who: "flight deck", what: polar?.gear.retractable ? "Gear stays up, flap as planned" : "Flap as planned" },
     { by_m: feet(1000), who: jet ? "cabin" : "all", what: jet ? "“Thirty seconds”: cabin seated, secured" : "Doors unlatched and wedged, headsets off, glasses off" },

@@ -5,7 +5,7 @@ import type { LatLon } from "../earth/geodesic";
 import { localPlane } from "../earth/local-plane";
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
 import { type Outcome, failure, success } from "../outcome";
-import { formatSi } from "../quantities/units";
+import { heightInBothUnits } from "../quantities/units";
 import { DEFAULT_LANDING, LandingPlan } from "../situation/landing-plan";
 import { SituationDocument } from "../situation/situation-document";
 import type { AircraftDocument } from "../aircraft/aircraft-document";
@@ -40,16 +40,11 @@ export interface LandingChoice {
 export function landingChoice({ landing, day, ...input }: LandingQuestion, terrain: TerrainGrid | null, origin: LatLon = terrain?.origin ?? input.position): Outcome<LandingChoice> {
   const here = terrain && localPlane(terrain.origin).toPlane(input.position);
   const ground_m = terrain && here ? elevationAt_m(terrain, here.x_m, here.y_m) : null;
-  if (ground_m !== null && input.altitude_m < ground_m) return failure("under_ground", `The ground here is at ${inBothUnits(ground_m)}: an altitude of ${inBothUnits(input.altitude_m)} is under it.`, "altitude_m");
+  if (ground_m !== null && input.altitude_m < ground_m) return failure("under_ground", `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(input.altitude_m)} is under it.`, "altitude_m");
   const reach = reachOf(input, terrain, origin);
   if (!reach.ok) return reach;
   const sites = rankSites(reach.value, input, landing, day);
   if (!sites.ok) return sites;
   const ranked = sites.value.sites.map((site) => site.reach);
   return success({ reach: { ...reach.value, ends: [...ranked, ...reach.value.ends.filter((end) => end.status === "none")] }, sites: sites.value });
-}
-
-/** A height for a message that does not know the reader's units. */
-function inBothUnits(height_m: number): string {
-  return `${formatSi("height", "ft", height_m)} (${formatSi("height", "m", height_m)})`;
 }

@@ -29,7 +29,7 @@ describe("stopping and energy", () => {
     expect((104 / 60) ** 2).toBeCloseTo(3.004, 3);
     const { stallEas_mps } = figures();
     const touch = 1.1 * stallEas_mps;
-    const found = touchdown({ aircraft: alder, mass_kg: 1100, configuration: cleanGlide(alder), air: AIR, elevation_m: 0, tailwind_mps: (touch * (104 - 60)) / (104 + 60), flap: null, length_m: null, surface: "grass", stopping: 0.3 });
+    const found = touchdown({ aircraft: alder, mass_kg: 1100, configuration: cleanGlide(alder), air: AIR, elevation_m: 0, tailwind_mps: (touch * (104 - 60)) / (104 + 60), flap: null, length_m: null, surface: "grass", stopping: 0.3, wheelsUp: false });
     if (!found.ok) throw new Error(found.issue.message);
     // Down wind against into the same wind, the wind being such that the ground speeds are as 104 to 60.
     expect(found.value.cases.find((entry) => entry.name === "the other way")?.ratio).toBeCloseTo(1 / 3.004, 3);

@@ -22,9 +22,9 @@ export const LoseQuestion = z.object({
   /** Above the sea, of the aim point. */
   elevation_m: SituationDocument.shape.altitude_m,
   /** Over the aim point, straight ahead of it. */
-  height_m: z.number().min(10, "There must be some height over the aim point.").max(15_000, "Heights end at 15,000 m."),
+  height_m: z.number().min(10, "There must be some height over the aim point.").max(15_000, "Heights end at 15 000 m."),
   /** To be lost on the way beyond the glide as it is flown. */
-  lose_m: z.number().min(0, "Height to lose is 0 or more.").max(15_000, "Heights end at 15,000 m."),
+  lose_m: z.number().min(0, "Height to lose is 0 or more.").max(15_000, "Heights end at 15 000 m."),
   /** Air motion along the way in, a headwind negative. */
   tailwind_mps: z.number().min(-40, "A wind along the way in is −78 to 78 kt.").max(40, "A wind along the way in is −78 to 78 kt."),
   /** Equivalent airspeed flown; null takes best glide as configured, at least 1.2 V_S. */

@@ -78,11 +78,12 @@ const JET_AWAY = 1.4;
 /** Pull that ends the descent, of g. Common practice. */
 const PULL_G = 0.2;
 /** Left over the ground at the lowest point, m (50 ft). Common practice. */
-const LEFT_M = 15.24;
+export const LEFT_M = 15.24;
 const APPROACH = 1.3;
 /** Gear at the usual place: abeam at 1,000 ft; late: when landing is assured, 300 ft. Common practice. */
-const USUAL_M = 304.8;
-const LATE_M = 91.44;
+export const USUAL_M = 304.8;
+/** @see USUAL_M */
+export const LATE_M = 91.44;
 
 /**
  * The approach and its last go-around.

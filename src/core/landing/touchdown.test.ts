@@ -7,7 +7,7 @@ import { type Touchdown, type TouchdownQuestion, secureList, touchdown } from ".
 
 function ask(change: Partial<TouchdownQuestion> = {}, name = "alder-s1") {
   const aircraft = demoAircraft(name);
-  return touchdown({ aircraft, mass_kg: aircraft.mass.usual_kg, configuration: cleanGlide(aircraft), air: { qnh_Pa: P0_PA, deviation_K: 0 }, elevation_m: 0, tailwind_mps: -5, flap: null, length_m: 200, surface: "grass", stopping: 0.3, ...change });
+  return touchdown({ aircraft, mass_kg: aircraft.mass.usual_kg, configuration: cleanGlide(aircraft), air: { qnh_Pa: P0_PA, deviation_K: 0 }, elevation_m: 0, tailwind_mps: -5, flap: null, length_m: 200, surface: "grass", stopping: 0.3, wheelsUp: false, ...change });
 }
 function answer(change: Partial<TouchdownQuestion> = {}, name = "alder-s1"): Touchdown {
   const found = ask(change, name);
@@ -44,6 +44,16 @@ describe("touchdown", () => {
     expect(answer({ surface }, name).gear.gear).toBe(gear);
   });
 
+  // Common practice: metal on a hard runway slides at about 0.4 g.
+  it("wheels left up where wheels are advised: said, with the length of the slide", () => {
+    const up = answer({ wheelsUp: true, surface: "asphalt" }, "rowan-r1");
+    expect(up.gear).toMatchObject({ gear: "down", flown: "up" });
+    expect(up.slide?.distance_m).toBeCloseTo(up.groundSpeed_mps ** 2 / (2 * 0.4 * G0), 6);
+    expect(answer({ surface: "asphalt" }, "rowan-r1").slide).toBeNull();
+    expect(answer({ wheelsUp: true, surface: "water" }, "rowan-r1").slide).toBeNull();
+    expect(answer({ wheelsUp: true }).gear.flown).toBe("fixed");
+  });
+
   it("says what is wrong", () => {
     expect(ask({ tailwind_mps: -50 })).toMatchObject({ ok: false, issue: { code: "no_speed" } });
     expect(ask({ flap: 7 })).toMatchObject({ ok: false, issue: { code: "no_such_flap" } });
@@ -51,9 +61,10 @@ describe("touchdown", () => {
 
   it("lists what is made safe from high to low; the jet's levers, the gear where it moves", () => {
     for (const name of ["alder-s1", "rowan-r1", "cedar-j2"]) {
-      const heights = secureList(demoAircraft(name)).map((item) => item.by_m);
+      const heights = secureList(demoAircraft(name)).map((item) => item.by_m ?? Infinity);
       expect(heights).toEqual([...heights].sort((a, b) => b - a));
     }
+    expect(secureList(demoAircraft("alder-s1"))[0]).toMatchObject({ by_m: null, what: expect.stringContaining("call") });
     expect(secureList(demoAircraft("cedar-j2")).some((item) => item.what.startsWith("Engine master levers"))).toBe(true);
     expect(secureList(demoAircraft("rowan-r1")).some((item) => item.what.startsWith("Gear and last flap"))).toBe(true);
   });

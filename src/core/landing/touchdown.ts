@@ -22,10 +22,12 @@ export const TouchdownQuestion = z.object({
   tailwind_mps: z.number().min(-60, "A wind along the runway is −117 to 117 kt.").max(60, "A wind along the runway is −117 to 117 kt."),
   flap: LandingPlan.shape.flap,
   /** Length that is left after the touchdown; null when it is not known. */
-  length_m: z.number().min(1, "A length is 1 to 20,000 m.").max(20_000, "A length is 1 to 20,000 m.").nullable(),
+  length_m: z.number().min(1, "A length is 1 to 20 000 m.").max(20_000, "A length is 1 to 20 000 m.").nullable(),
   surface: Surface.or(z.literal("water")),
   /** Mean deceleration that is counted on, g. */
   stopping: LandingPlan.shape.stopping,
+  /** A retractable gear is left up. */
+  wheelsUp: LandingPlan.shape.wheelsUp,
 });
 /** @see TouchdownQuestion */
 export type TouchdownQuestion = z.infer<typeof TouchdownQuestion>;
@@ -42,8 +44,11 @@ export interface TouchdownCase {
 
 /** Gear up or down where it can be chosen. */
 export interface GearAdvice {
+  /** Advised on this surface. */
   readonly gear: "down" | "up" | "fixed";
   readonly why: string;
+  /** As it is flown: `wheelsUp` of the question where the gear moves. */
+  readonly flown: "down" | "up" | "fixed";
 }
 
 /** The answer. */
@@ -56,6 +61,8 @@ export interface Touchdown {
   readonly stops: readonly { readonly g: number; readonly distance_m: number; readonly time_s: number }[];
   /** Mean deceleration that the length asks for; null without a length. */
   readonly needed_g: number | null;
+  /** Slide on the belly with the gear up; null on wheels and on water. */
+  readonly slide: { readonly g: number; readonly distance_m: number; readonly time_s: number } | null;
   readonly gear: GearAdvice;
 }
 
@@ -63,6 +70,9 @@ export interface Touchdown {
 const TOUCHDOWN = 1.1;
 /** Decelerations that are named: a light brake, a hard one, a soft field, a hedge, and 9 g, which restraints are built to hold. */
 const NAMED_G = [0.1, 0.25, 0.5, 1, 3, 9] as const;
+
+/** Mean deceleration of a belly sliding on something hard, and on anything softer, g. Common practice. */
+const [SLIDE_HARD_G, SLIDE_SOFT_G] = [0.4, 0.5];
 
 /**
  * Touchdown speed, energy and stop: E = m·Vg²/2, d = V²/(2·N·g).
@@ -84,6 +94,7 @@ export function touchdown(question: TouchdownQuestion): Outcome<Touchdown> {
   const energy = (speed: number) => (mass_kg * speed ** 2) / 2;
   const energy_J = energy(groundSpeed_mps);
   const one = (name: TouchdownCase["name"], speed: number): TouchdownCase => ({ name, groundSpeed_mps: speed, energy_J: energy(speed), ratio: energy(speed) / energy_J, stop_m: stoppingDistance_m(speed, stopping) });
+  const stop = (g: number) => ({ g, distance_m: stoppingDistance_m(groundSpeed_mps, g), time_s: groundSpeed_mps / (g * G0) });
   const stall = planned.value.stallEas_mps;
   const cases = [
     one("as planned", groundSpeed_mps),
@@ -91,27 +102,31 @@ export function touchdown(question: TouchdownQuestion): Outcome<Touchdown> {
     one("flap up", ground(clean.value.stallEas_mps, tailwind_mps)),
     one("10 % faster", ground(stall, tailwind_mps, 1.1)),
   ].filter((entry) => entry.groundSpeed_mps > 1);
+  const gear = gearAdvice(aircraft, surface, question.wheelsUp);
+  const slide_g = surface === "asphalt" || surface === "concrete" ? SLIDE_HARD_G : SLIDE_SOFT_G;
   return success({
     touchdownEas_mps: eas, groundSpeed_mps, energy_J, cases,
-    stops: NAMED_G.map((g) => ({ g, distance_m: stoppingDistance_m(groundSpeed_mps, g), time_s: groundSpeed_mps / (g * G0) })),
+    stops: NAMED_G.map(stop),
     needed_g: length_m === null ? null : groundSpeed_mps ** 2 / (2 * G0 * length_m),
-    gear: gearAdvice(aircraft, surface),
+    slide: gear.flown === "up" && surface !== "water" ? stop(slide_g) : null,
+    gear,
   });
 }
 
 /** Gear by surface. Common practice; the flight manual's own rule comes first. */
-function gearAdvice({ polar }: AircraftDocument, surface: TouchdownQuestion["surface"]): GearAdvice {
-  if (!polar?.gear.retractable) return { gear: "fixed", why: surface === "water" ? "A fixed gear digs in: touch down as slowly as can be, and expect to go over." : "The gear takes the first of the energy." };
+function gearAdvice({ polar }: AircraftDocument, surface: TouchdownQuestion["surface"], wheelsUp: boolean): GearAdvice {
+  const flown = wheelsUp ? "up" : "down";
+  if (!polar?.gear.retractable) return { gear: "fixed", flown: "fixed", why: surface === "water" ? "A fixed gear digs in: touch down as slowly as can be, and expect to go over." : "The gear takes the first of the energy." };
   switch (surface) {
     case "water":
-      return { gear: "up", why: "Wheels dig in and turn the aeroplane over." };
+      return { gear: "up", flown, why: "Wheels dig in and turn the aeroplane over." };
     case "sand":
-      return { gear: "up", why: "Soft ground takes the wheels: up, unless it is known to be firm." };
+      return { gear: "up", flown, why: "Soft ground takes the wheels: up, unless it is known to be firm." };
     case "asphalt":
     case "concrete":
     case "gravel":
     case "grass":
-      return { gear: "down", why: "On ground that bears it the gear takes energy before the cabin does." };
+      return { gear: "down", flown, why: "On ground that bears it the gear takes energy before the cabin does." };
     default:
       return surface satisfies never;
   }
@@ -119,8 +134,8 @@ function gearAdvice({ polar }: AircraftDocument, surface: TouchdownQuestion["sur
 
 /** Something to have done before touching down. */
 export interface SecureItem {
-  /** By this height over the ground, m. */
-  readonly by_m: number;
+  /** By this height over the ground, m; null at once. */
+  readonly by_m: number | null;
   readonly what: string;
   readonly why: string;
 }
@@ -129,7 +144,7 @@ export interface SecureItem {
 export function secureList({ engines, polar }: Pick<AircraftDocument, "engines" | "polar">): SecureItem[] {
   const piston = engines.kind === "piston";
   return [
-    { by_m: 457.2, what: "Say it: call, squawk 7700, locator beacon on", why: "Radio reaches farther from height." },
+    { by_m: null, what: "Say it: call, squawk 7700, locator beacon on", why: "Radio reaches farther from height." },
     { by_m: 304.8, what: "Belts and shoulder straps tight, loose things stowed, headsets off the lap", why: "Hands are free now and not later." },
     { by_m: 228.6, what: piston ? "Fuel off, mixture cut off, ignition off: when no restart is wanted any more" : "Engine master levers off, fuel and fire levers as the checklist says", why: "Nothing must feed a fire." },
     { by_m: 152.4, what: "Doors unlatched, a rolled jacket in the gap if it may jam", why: "A bent frame holds a closed door." },

@@ -122,3 +122,8 @@ export function formatSi(kind: QuantityKind, name: string, si: number, rounding:
   const number = formatNumber(value, unit.digits, unit.step);
   return `${unit.plain ? number.replace("\u202f", "") : number}\u00a0${unit.label}`;
 }
+
+/** A height for a message that does not know the reader's units. */
+export function heightInBothUnits(height_m: number): string {
+  return `${formatSi("height", "ft", height_m)} (${formatSi("height", "m", height_m)})`;
+}

@@ -108,7 +108,7 @@ describe("minutes left", () => {
   });
 
   // Common practice: a turbocharger holds its power to the critical height, an engine without one loses it as the air thins.
-  it("a turbocharged twin climbs nearly as well at 10,000 ft as low down, one without does not", () => {
+  it("a turbocharged twin climbs nearly as well at 10 000 ft as low down, one without does not", () => {
     const climbAt = (name: string, altitude_m: number) => answer({ altitude_m }, name).climb_mps;
     expect(climbAt("hornbeam-t2c", 3048) / climbAt("hornbeam-t2c", 300)).toBeGreaterThan(0.85);
     expect(climbAt("larch-t2", 3048) / climbAt("larch-t2", 300)).toBeLessThan(0.7);

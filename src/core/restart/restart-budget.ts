@@ -9,6 +9,7 @@ import { bestGlide, liftCoefficientAt, straightGlide } from "../glide/straight-g
 import { AFTER_CHECK } from "./cause-flow";
 import { type OneEngineHeight, oneEngineHeight } from "./one-engine-height";
 import { type Outcome, failure, success } from "../outcome";
+import { heightInBothUnits } from "../quantities/units";
 import { RestartPlan } from "../situation/restart-plan";
 import { Pilot, SituationDocument } from "../situation/situation-document";
 
@@ -78,11 +79,12 @@ export interface RestartBudget {
  * Turns height into seconds: everything above the commit height, down the steady descent of best glide as configured, or on one engine of
  * two by its climb or drift-down.
  *
- * @returns failures of the polar and of one-engine flight; `commit_below_ground` when checking would go on into the ground
+ * @returns failures of the polar and of one-engine flight; `commit_below_ground` when checking would go on into the ground; `under_ground`
  */
 export function restartBudget(question: RestartQuestion): Outcome<RestartBudget> {
   const { aircraft, mass_kg, configuration, altitude_m, commit_m, ground_m, flow, reaction_s, air } = question;
   if (!(commit_m > ground_m)) return failure("commit_below_ground", "The commit height is at or below the ground: it must leave height to land with.", "commit_m");
+  if (altitude_m < ground_m) return failure("under_ground", `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(altitude_m)} is under it.`, "altitude_m");
   const found = polarOf(aircraft, mass_kg, configuration);
   if (!found.ok) return found;
   const one = oneEngine(question);

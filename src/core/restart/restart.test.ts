@@ -36,7 +36,7 @@ describe("the flow", () => {
 });
 
 describe("the budget of height", () => {
-  it("Alder S1 at 1,100 kg sinks 3.790 m/s at sea level at best glide (cross-check), more up here, and half a per cent less for its acceleration", () => {
+  it("Alder S1 at 1 100 kg sinks 3.790 m/s at sea level at best glide (cross-check), more up here, and half a per cent less for its acceleration", () => {
     const found = budget();
     expect(found.eas_mps).toBeCloseTo(34.328818, 5);
     // σ at 4,000 ft is 0.8881: 3.790/√σ, less AF of 0.005.
@@ -171,7 +171,7 @@ describe("attempts of a jet", () => {
   });
 
   // Each second at 270 KCAS costs a fifth less height up there than without the acceleration factor, which left 3, 5 and 9.
-  it.each([[14_000, 4], [20_000, 6], [30_000, 10]])("from FL%d/100: %i windmilling attempts above 1,500 ft", (altitude_ft, attempts) => {
+  it.each([[14_000, 4], [20_000, 6], [30_000, 10]])("from FL%d/100: %i windmilling attempts above 1 500 ft", (altitude_ft, attempts) => {
     const found = relightPlan(relightAsk({ altitude_m: altitude_ft * FT, commit_m: 1500 * FT }), "windmill");
     expect(found.ok && found.value.attempts.length).toBe(attempts);
   });

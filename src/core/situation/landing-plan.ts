@@ -62,9 +62,9 @@ export const LandingPlan = z.object({
   utc_h: range(0, 24, "A time of day is 0 to 24 h UTC.").nullable(),
   allowed: z.array(LossAction).max(7),
   /** No full turn ends lower than this above the landing place. */
-  turnFloor_m: range(60, 1500, "A full turn ends 200 to 4,920 ft or more above the ground."),
+  turnFloor_m: range(60, 1500, "A full turn ends 200 to 4 920 ft or more above the ground."),
   /** Below this it is certain that the place is made: gear and last flap come out. */
-  certain_m: range(15, 600, "Certain is 50 to 1,970 ft above the landing place."),
+  certain_m: range(15, 600, "Certain is 50 to 1 970 ft above the landing place."),
   /** Schools of one-engine approach. */
   gear: z.enum(["late", "usual"]),
   /** Retractable gear is left up on touchdown. */

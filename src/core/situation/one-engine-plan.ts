@@ -7,9 +7,9 @@ export const OneEnginePlan = z.object({
   /** What "it goes" is judged by beside the sum flown without error: a height over the runway, or a rate of climb. */
   least: z.enum(["height", "climb"]),
   /** Below this height, gear down, the landing is committed to. */
-  leastHeight_m: range(0, 600, "A least height is 0 to 1,970 ft; 400 ft is usual."),
+  leastHeight_m: range(0, 600, "A least height is 0 to 1 970 ft; 400 ft is usual."),
   /** Least rate of climb with the gear up and the propeller feathered. */
-  leastClimb_mps: range(0, 10, "A least climb is 0 to 1,970 ft/min; 100 ft/min is usual."),
+  leastClimb_mps: range(0, 10, "A least climb is 0 to 1 970 ft/min; 100 ft/min is usual."),
   /** Turns: only towards the live engine, or shallow to either side. */
   turns: z.enum(["either", "live"]),
 });

@@ -5,7 +5,7 @@ const Chance = z.number("A chance is a number.").min(0.01, "The chance of one at
 /** How a restart is decided. */
 export const RestartPlan = z.object({
   /** Above the sea; null takes it from the landing that is planned. */
-  commit_m: z.number().min(-430, "A commit height is −1,410 to 49,000 ft above the sea.").max(15_000, "A commit height is −1,410 to 49,000 ft above the sea.").nullable(),
+  commit_m: z.number().min(-430, "A commit height is −1 410 to 49 000 ft above the sea.").max(15_000, "A commit height is −1 410 to 49 000 ft above the sea.").nullable(),
   /** With two engines: which of them has stopped. */
   stopped: z.enum(["left", "right", "both"]).default("left"),
   symptom: z.enum(["sudden", "surging", "fading", "rough", "after-change"]).nullable(),

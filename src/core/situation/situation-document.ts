@@ -16,7 +16,7 @@ export const Pilot = z.object({
   reaction_s: range(0, 30, "A reaction takes 0 to 30 seconds; 4 is usual."),
   bank_rad: range(0.0872, 1.2218, "A turn in a glide is flown with 5° to 70° of bank."),
   stallMargin: range(1.05, 2, "The stall margin in a turn is 1.05 to 2 times the stall speed; 1.2 is usual."),
-  daysSincePractised: range(0, 36_500, "Days since practised: 0 to 36,500."),
+  daysSincePractised: range(0, 36_500, "Days since practised: 0 to 36 500."),
 });
 
 /** @see Pilot */
@@ -24,12 +24,12 @@ export type Pilot = z.infer<typeof Pilot>;
 
 /** How the approach is to be flown. */
 export const ApproachPlan = z.object({
-  reserve_m: range(0, 1000, "A reserve of height is 0 to 1,000 m (3,280 ft)."),
-  final_m: range(0, 3000, "A straight final is 0 to 3,000 m."),
+  reserve_m: range(0, 1000, "A reserve of height is 0 to 1 000 m (3 280 ft)."),
+  final_m: range(0, 3000, "A straight final is 0 to 3 000 m."),
   key: z.enum(["none", "overhead-left", "overhead-right", "abeam-left", "abeam-right"]),
   /** The two schools of glide speed. */
   glideSpeed: z.enum(["book", "wind"]),
-  clearance_m: range(0, 1000, "A clearance over terrain is 0 to 1,000 m (3,280 ft)."),
+  clearance_m: range(0, 1000, "A clearance over terrain is 0 to 1 000 m (3 280 ft)."),
 });
 
 /** @see ApproachPlan */
@@ -46,7 +46,7 @@ export const SituationDocument = z.object({
   centreOfGravity: range(0, 1, "The centre of gravity lies between its limits: 0 forward, 1 aft."),
   configuration: Configuration,
   position: LatLon,
-  altitude_m: range(-500, 15_000, "An altitude is −500 m to 15,000 m (49,200 ft)."),
+  altitude_m: range(-500, 15_000, "An altitude is −500 m to 15 000 m (49 200 ft)."),
   /** True. */
   heading_rad: range(0, 2 * Math.PI, "A heading is 0° to 360°."),
   wind: WindColumn,

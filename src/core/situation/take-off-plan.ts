@@ -6,9 +6,9 @@ const range = (min: number, max: number, message: string) => z.number(message).m
 export const Obstacle = z.object({
   name: z.string().trim().min(1, "An obstacle needs a name.").max(40, "At most 40 characters."),
   /** From the beginning of the runway in the direction of take-off. */
-  distance_m: range(0, 20_000, "An obstacle lies 0 to 20,000 m from the beginning of the runway."),
+  distance_m: range(0, 20_000, "An obstacle lies 0 to 20 000 m from the beginning of the runway."),
   /** Above the runway. */
-  height_m: range(0, 2000, "An obstacle is 0 to 2,000 m above the runway."),
+  height_m: range(0, 2000, "An obstacle is 0 to 2 000 m above the runway."),
 });
 
 /** @see Obstacle */
@@ -26,7 +26,7 @@ export const TakeOffPlan = z.object({
   gearUp_s: range(0, 60, "The gear takes 0 to 60 seconds."),
   feather_s: range(0, 300, "Feathering takes 0 to 300 seconds after the failure; 10 to 20 is usual."),
   /** Height of the level acceleration of a jet; 14 CFR 25.111 (memory): 400 ft at least. */
-  acceleration_m: range(120, 900, "The acceleration height is 400 to 2,950 ft."),
+  acceleration_m: range(120, 900, "The acceleration height is 400 to 2 950 ft."),
   /** To pass over obstacles by. */
   clearance_m: range(0, 300, "A clearance over obstacles is 0 to 980 ft."),
   obstacles: z.array(Obstacle).max(20, "At most 20 obstacles."),

@@ -1,7 +1,7 @@
 import { type Outcome, success } from "../outcome";
 import { type RollState, braked, rollOn, standing, tasOnRunway } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";
-import { type TakeOffPath, toRotation, takeOffPath } from "./take-off-path";
+import { PATH_TOP_M, type TakeOffPath, toRotation, takeOffPath } from "./take-off-path";
 
 /** Accelerate, and stop or go, when an engine stops at a speed on the runway. Distances are from the beginning of the runway. */
 export interface Accelerate {
@@ -24,9 +24,10 @@ export interface Accelerate {
 /**
  * Both for a failure at an equivalent airspeed, up to rotation.
  *
+ * @param top_m - the way on is flown no farther than to this height
  * @returns failures of the roll
  */
-export function accelerate(day: TakeOffDay, failure_mps: number): Outcome<Accelerate> {
+export function accelerate(day: TakeOffDay, failure_mps: number, top_m = PATH_TOP_M): Outcome<Accelerate> {
   const { input } = day;
   const failTas_mps = tasOnRunway(day, failure_mps);
   const failed = rollOn(day, standing(day), 2, (state) => failTas_mps - state.tas_mps);
@@ -35,7 +36,7 @@ export function accelerate(day: TakeOffDay, failure_mps: number): Outcome<Accele
   const stop = braked(day, acted);
   const scale = failure_mps / failTas_mps;
   const rotating = rollOn(day, failed.value, 1, toRotation(day));
-  const path = rotating.ok ? takeOffPath(day, rotating.value, { kind: "on-runway", time_s: failed.value.time_s }, 0) : null;
+  const path = rotating.ok ? takeOffPath(day, rotating.value, { kind: "on-runway", time_s: failed.value.time_s }, 0, top_m) : null;
   const screen = path?.events.find((event) => event.kind === "screen")?.point ?? null;
   return success({
     failure_mps, action_mps: acted.tas_mps * scale,
@@ -63,7 +64,8 @@ const SLOWEST = 0.5;
  */
 export function balancedFailure_mps(day: TakeOffDay): Outcome<number> {
   const longer = (failure_mps: number): Outcome<number> => {
-    const found = accelerate(day, failure_mps);
+    // Going is over at the screen: what the path does beyond is not asked here.
+    const found = accelerate(day, failure_mps, day.screen_m);
     return found.ok ? success(found.value.stopX_m - (found.value.goX_m ?? Infinity)) : found;
   };
   let [low, high] = [SLOWEST * day.speeds.rotation_mps, day.speeds.rotation_mps];

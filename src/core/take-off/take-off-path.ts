@@ -77,7 +77,7 @@ function excess(one: AsymmetricCase, tas_mps: number, eas_mps: number, engines: 
 }
 
 /**
- * Flies from the end of the roll up to 1,500 ft.
+ * Flies from the end of the roll up to 1,500 ft, or no farther than is asked.
  *
  * Half of what is left over the climb gathers speed while it is below the wanted one; with nothing left the speed is kept and it sinks;
  * below rotation speed height is given for speed. After a failure in the air the path is held until it is recognised, and speed goes.
@@ -85,8 +85,9 @@ function excess(one: AsymmetricCase, tas_mps: number, eas_mps: number, engines: 
  *
  * @param roll - at rotation speed
  * @param gearUpAt_m - both engines running, the gear comes up from this height
+ * @param top_m - height at which it is over
  */
-export function takeOffPath(day: TakeOffDay, roll: RollState, failure: Failure, gearUpAt_m: number): TakeOffPath {
+export function takeOffPath(day: TakeOffDay, roll: RollState, failure: Failure, gearUpAt_m: number, top_m = PATH_TOP_M): TakeOffPath {
   const { input, jet, speeds, air } = day;
   const { plan } = input;
   const here = airSample();
@@ -108,7 +109,7 @@ export function takeOffPath(day: TakeOffDay, roll: RollState, failure: Failure, 
   const passed = (kind: PathEventKind) => events.some((event) => event.kind === kind);
   readAir(air, 0, here);
   let touches: PathPoint | null = null;
-  while (height_m < PATH_TOP_M && time_s < roll.time_s + LIMIT_S) {
+  while (height_m < top_m && time_s < roll.time_s + LIMIT_S) {
     readAir(air, height_m, here);
     const eas_mps = tas_mps * Math.sqrt(here.density / RHO0);
     if (failure.kind === "height" && failedAt_s === null && height_m >= failure.height_m) {
@@ -172,7 +173,7 @@ export function takeOffPath(day: TakeOffDay, roll: RollState, failure: Failure, 
       break;
     }
   }
-  const climbs = height_m >= PATH_TOP_M;
+  const climbs = height_m >= top_m;
   if (climbs) mark("top");
   return { points, events, touches, climbs };
 }

@@ -77,7 +77,7 @@ describe("the roll", () => {
 });
 
 describe("accelerate and stop, accelerate and go", () => {
-  it("stopping a light twin from rotation takes about 1,800 ft with 3 s of recognition; going half as far again (common practice: 1,500 to 3,000 ft)", () => {
+  it("stopping a light twin from rotation takes about 1 800 ft with 3 s of recognition; going half as far again (common practice: 1 500 to 3 000 ft)", () => {
     const found = stop(demoTakeOff({ mass_kg: 1400 }));
     expect(found.stopX_m / 0.3048).toBeGreaterThan(1500);
     expect(found.stopX_m / 0.3048).toBeLessThan(3000);

@@ -48,7 +48,7 @@ export function TerrainField() {
   return (
     <section className="mt-5 border-t border-rule pt-4">
       <h3 className="font-bold">Terrain of your own</h3>
-      <p className="text-[13px] text-ink2">An Esri ASCII grid (.asc), heights in metres, up to 2,048 × 2,048 points.</p>
+      <p className="text-[13px] text-ink2">An ASCII grid (.asc), heights in metres, up to 2 048 × 2 048 points.</p>
       <ul>
         {own.map((terrain) => (
           <li key={terrain.id} className="flex items-center justify-between border-b border-rule py-1">

@@ -23,8 +23,11 @@ const CAUTIONS = ["Figures come from the aircraft document, not from the approve
 
 /** Do I know its numbers? */
 export function AircraftStage() {
-  const [view, setView] = useQueryState("view", parseAsStringLiteral(VIEWS).withDefault("polar"));
+  const [asked, setView] = useQueryState("view", parseAsStringLiteral(VIEWS).withDefault("polar"));
   const edited = useEdited();
+  // Without a polar there is only the book to show.
+  const modelled = edited.document.polar !== null;
+  const view = modelled ? asked : "handbook";
   const makeCard = useNumbersCard();
   return (
     <Tabs.Root value={view} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_264px]">
@@ -34,7 +37,7 @@ export function AircraftStage() {
             <h1 className="text-[19px] font-bold whitespace-nowrap max-[1150px]:text-[16px]">Do I know its numbers?</h1>
             <span className="min-w-0 truncate text-ink2">{edited.document.name}</span>
           </div>
-          <StageTabList label="Views of the aircraft" views={VIEW_NAMES} />
+          <StageTabList label="Views of the aircraft" views={modelled ? VIEW_NAMES : { handbook: VIEW_NAMES.handbook }} />
         </header>
         <StageView value="polar" className="bg-sheet">
           <PolarView />

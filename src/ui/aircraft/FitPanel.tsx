@@ -39,7 +39,7 @@ export function FitPanel() {
       <div className="mt-2 grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-6">
         <div>{fit.ok && figures.ok ? <FitTable fit={fit.value} units={units} input={figures.value} /> : <p className="text-ink2">{fit.ok ? "" : fit.issue.message} Fill it in below.</p>}</div>
         <div className="flex flex-col gap-2">
-          <ChoiceField label="Propeller in the book’s glide" value={document.handbook.glidePropeller} onChange={(glidePropeller) => change((now) => ({ ...now, handbook: { ...now.handbook, glidePropeller } }))} choices={PropellerState.options.map((value) => ({ value, label: value === "none" ? "has none" : value }))} />
+          {document.engines.kind === "piston" && <ChoiceField label="Propeller in the book’s glide" value={document.handbook.glidePropeller} onChange={(glidePropeller) => change((now) => ({ ...now, handbook: { ...now.handbook, glidePropeller } }))} choices={PropellerState.options.map((value) => ({ value, label: value === "none" ? "has none" : value }))} />}
           <Points key={`${units.speed}-${units.verticalSpeed}`} />
         </div>
       </div>
@@ -91,7 +91,7 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
         </Figure>
         {document.polar && (
           <span className="ml-3 text-[13px] text-ink2">
-            in the model now: k <span className="num">{document.polar.k.toFixed(4)}</span>, CD0 without propeller <span className="num">{document.polar.cd0.toFixed(4)}</span>
+            in the model now: k <span className="num">{document.polar.k.toFixed(4)}</span>, {document.engines.kind === "piston" ? "CD0 without propeller" : "CD0"} <span className="num">{document.polar.cd0.toFixed(4)}</span>
           </span>
         )}
       </p>

@@ -54,7 +54,7 @@ export function ShelfView() {
               <th className="w-[30%] text-left font-normal">glide ratio left</th>
               <th className="font-normal">ratio</th>
               <th className="font-normal">costs</th>
-              <th className="font-normal">per 1,000 ft</th>
+              <th className="font-normal">per 1 000 ft</th>
               <th className="font-normal">at {format("speed", eas_mps)}</th>
             </tr>
           </thead>
@@ -97,7 +97,7 @@ export function ShelfView() {
               {formatNumber(configured.ratio, 1)}:1 at {format("speed", configured.bestEas_mps)}
             </Figure>
           </dd>
-          <dt>per 1,000 ft</dt>
+          <dt>per 1 000 ft</dt>
           <dd className="num">{milesPerThousand(configured.ratio)}</dd>
           <dt>sink at {format("speed", eas_mps)}</dt>
           <dd className="num">{configured.sinkAtSpeed_mps === null ? "stalls" : format("verticalSpeed", configured.sinkAtSpeed_mps)}</dd>

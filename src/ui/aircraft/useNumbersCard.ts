@@ -40,7 +40,7 @@ export function useNumbersCard(): () => void {
       sub: `${format("mass", mass_kg)}, propeller as the dead engine leaves it; equivalent airspeeds`,
       large: [
         { name: "Best glide", value: format("speed", best.eas_mps) },
-        { name: "Ratio", value: `${formatNumber(best.ratio, 1)}:1, ${formatNumber((best.ratio * 1000 * M_PER_FT) / M_PER_NMI, 2)} NM per 1,000 ft` },
+        { name: "Ratio", value: `${formatNumber(best.ratio, 1)}:1, ${formatNumber((best.ratio * 1000 * M_PER_FT) / M_PER_NMI, 2)} NM per 1 000 ft` },
       ],
       speeds: speeds.flatMap(([name, value]) => (value === null ? [] : [{ name, value }])),
       byMass: { head: ["mass", "V_S1", "V_S0", "least sink", "best glide"], rows: massRows(document).map((row) => [format("mass", row.mass_kg), format("speed", row.vs1_mps), speed(row.vs0_mps) ?? "–", format("speed", row.leastSink_mps), format("speed", row.best_mps)]) },

@@ -38,7 +38,7 @@ export function DepartureStage() {
               <DepartureEditor />
             </span>
           </div>
-          <StageTabList label="Views of the departure" views={VIEW_NAMES} />
+          {!issue && <StageTabList label="Views of the departure" views={VIEW_NAMES} />}
         </header>
         {issue ? (
           <div role="alert" className="p-6">
@@ -81,6 +81,7 @@ function Account() {
   const pointed = useDeparture((state) => state.pointedEntry);
   const set = useDeparture((state) => state.set);
   const scan = useDeparture((state) => state.scan);
+  const issue = useDeparture((state) => state.issue);
   const [ledger, height] = useHeight();
   const format = useFormat();
   const back = turnsBack(choice);
@@ -95,7 +96,7 @@ function Account() {
         {account && <HeightLedger {...common} name={`the runway, ${format("height", account.height_m)}`} have_m={account.height_m} over="the runway" ledger={account.ledger} margin_m={account.result.margin_m} ground={runway} source={{ turnback: { height_m: account.height_m, side: sideOf(choice) } }} />}
         {path && at?.reached && <HeightLedger {...common} name={at.reached.name} have_m={path.have_m} over="the aim point" ledger={path.ledger} margin_m={path.margin_m} ground={`aim point, ${at.reached.name}`} source={{ calculation: { name: "path", input: { ...at.reachInput, explainEndId: at.reached.endId } } }} />}
         {!account && !path && at && <p className="text-ink2">{back ? "No account: the reaction ends in a stall." : "Landing ahead is accounted for in the sentence below."}</p>}
-        {!at && <p className="text-ink2">Computing …</p>}
+        {!at && !issue && <p className="text-ink2">Computing …</p>}
       </div>
       <DepartureDecision />
       <DepartureCautions />

@@ -31,7 +31,7 @@ export function ClimbView() {
     items: document.polar?.items.filter((item) => question.items.includes(item.id)).map((item) => item.name).join(", ") ?? "",
     bank: trial.bank.kind === "bank" ? (trial.bank.bank_rad === 0 ? "Wings level" : `${Math.round(degrees(trial.bank.bank_rad))}° of bank`) : "Bank",
   };
-  const rows = ledgerRows(now.ledger, names, (cost_mps) => `${format("height", cost_mps * 30)} in 30 s`);
+  const rows = ledgerRows(now.ledger, question.deadPropeller === "none", names, (cost_mps) => `${format("height", cost_mps * 30)} in 30 s`);
   return (
     <div className="min-h-0 overflow-auto" tabIndex={0} role="region" aria-label="Climb ledger">
       <ClimbLedgerDrawing rows={rows} source={{ calculation: { name: "one-engine-climb", input: { ...question, eas_mps: now.eas_mps, bank_rad: trial.bank.kind === "bank" ? trial.bank.bank_rad : null } } }} />

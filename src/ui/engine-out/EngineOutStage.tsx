@@ -18,7 +18,7 @@ import { SpeedsView } from "./SpeedsView";
 import { TrialSwitches } from "./TrialSwitches";
 import { engineOutDecision } from "./engine-out-words";
 import { flownBank_rad, useEngineOut } from "./engine-out-store";
-import { useEngineOutAnswer, useEngineOutQuestion } from "./useEngineOutAnswer";
+import { useEngineOutQuestion, useEngineOutTables } from "./useEngineOutAnswer";
 
 const VIEWS = ["climb", "control", "speeds", "identify", "practice"] as const;
 const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = { climb: "Climb ledger", control: "Control", speeds: "Speeds", identify: "Identify and verify", practice: "Below V_MCA" };
@@ -28,14 +28,14 @@ const BALL_DEG = 5;
 /** Does it fly on one engine, and how? */
 export function EngineOutStage() {
   const [view, setView] = useQueryState("view", parseAsStringLiteral(VIEWS).withDefault("climb"));
-  useEngineOutAnswer();
+  useEngineOutTables();
   const issue = useEngineOut((state) => state.issue);
   return (
     <Tabs.Root value={view} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]">
       <section className="grid min-h-0 min-w-0 grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet" aria-label="One engine">
         <header className="border-b border-rule px-4 pt-1.5">
           <h1 className="pb-1 text-[19px] font-bold max-[1150px]:text-[16px]">Does it fly on one engine, and how?</h1>
-          <StageTabList label="Views of one engine" views={VIEW_NAMES} />
+          {!issue && <StageTabList label="Views of one engine" views={VIEW_NAMES} />}
         </header>
         {issue ? (
           <div role="alert" className="p-6">

@@ -72,6 +72,7 @@ function Planner() {
   const trial = useEngineOut((state) => state.trial);
   const question = useEngineOutQuestion();
   const format = useFormat();
+  const jet = question.deadPropeller === "none";
   const [ground_m, setGround] = useState(0);
   const [rate_kt, setRate] = useState(1);
   const plan = useAsked(
@@ -132,8 +133,8 @@ function Planner() {
             </dd>
           </dl>
           <ol className="mt-2 list-decimal space-y-0.5 pl-5 text-[14px]">
-            <li>Clearing turns; gear up, flap for take-off, cowl flaps as for take-off, trimmed, fuel on for both.</li>
-            <li>Idle on the {trial.failed} engine, its propeller windmilling; full power on the other; bank into it.</li>
+            <li>Clearing turns; gear up, flap for take-off,{jet ? "" : " cowl flaps as for take-off,"} trimmed, fuel on for both.</li>
+            <li>Idle on the {trial.failed} engine{jet ? "" : ", its propeller windmilling"}; full power on the other; bank into it.</li>
             <li>Slow steadily within ±20° of heading, ±5 kt, at most 5° of bank; rudder to its stop and no farther. At the first sign — heading going, warning, buffet — stop.</li>
             <li>Power back on the live engine, nose down, heading back; then power again at the recovery speed.</li>
           </ol>

@@ -1,6 +1,7 @@
 "use client";
 import { useCallback } from "react";
 import { degrees } from "@/core/quantities/angle";
+import { SERVICE_ONE_MPS } from "@/core/asymmetric/one-engine-climb";
 import { PA_PER_INHG } from "@/core/quantities/constants";
 import { formatNumber } from "@/core/quantities/units";
 import { core } from "@/ui/core/core";
@@ -103,7 +104,7 @@ export function SpeedsView() {
             <thead className="text-ink2">
               <tr>
                 <th className="text-left font-normal">mass</th>
-                <th className="font-normal">service (50 ft/min)</th>
+                <th className="font-normal">service ({format("verticalSpeed", SERVICE_ONE_MPS)})</th>
                 <th className="font-normal">absolute</th>
               </tr>
             </thead>

@@ -7,7 +7,7 @@ const NAMES = { propeller: "Windmilling", gear: "Gear", flap: "Flap", items: "Co
 const rows = (change: Parameters<typeof demoTwinQuestion>[0], bank = true) => {
   const ledger = climbLedger({ ...demoTwinQuestion(change), eas_mps: 41.7, bank: bank ? { kind: "bank", bank_rad: 0 } : { kind: "zero-sideslip" } });
   if (!ledger.ok) throw new Error(ledger.issue.message);
-  return ledgerRows(ledger.value, NAMES, (cost) => `${cost.toFixed(1)} × 30 s`);
+  return ledgerRows(ledger.value, false, NAMES, (cost) => `${cost.toFixed(1)} × 30 s`);
 };
 
 describe("rows of the climb ledger", () => {

@@ -28,19 +28,35 @@ export function useEngineOutQuestion(): AsymmetricQuestion {
   );
 }
 
-/** Keeps the answers up to date while the stage is open. */
+/** Keeps what moves with a slider up to date wherever one is: the spine shows it. An answer about another aircraft goes at once. */
 export function useEngineOutAnswer(): void {
   const question = useEngineOutQuestion();
+  const { aircraft } = question;
   const bank = useEngineOut((state) => state.trial.bank);
   const eas_mps = useEngineOut((state) => state.trial.eas_mps);
   const run = useRef(latestOnly());
+  const asked = useRef(question);
+  useEffect(() => useEngineOut.getState().set({ now: null, tables: null, issue: null }), [aircraft]);
   useEffect(() => {
+    asked.current = question;
     run.current(async () => {
-      const { set } = useEngineOut.getState();
       const now = await core().engineOutNow(question, bank, eas_mps).catch(() => null);
-      if (!now) return;
-      set(now.ok ? { now: now.value, issue: null } : { now: null, tables: null, issue: now.issue });
-      if (now.ok) set({ tables: await core().engineOutTables(question, flownBank_rad({ bank }, now.value), now.value.vmca.stall_mps).catch(() => null) });
+      if (now && asked.current.aircraft === aircraft) useEngineOut.getState().set(now.ok ? { now: now.value, issue: null } : { now: null, tables: null, issue: now.issue });
     });
-  }, [question, bank, eas_mps]);
+  }, [question, aircraft, bank, eas_mps]);
+}
+
+/** Keeps the tables up to date while the stage is open. */
+export function useEngineOutTables(): void {
+  const question = useEngineOutQuestion();
+  const now = useEngineOut((state) => state.now);
+  const bank = useEngineOut((state) => state.trial.bank);
+  const run = useRef(latestOnly());
+  useEffect(() => {
+    if (!now) return;
+    run.current(async () => {
+      const tables = await core().engineOutTables(question, flownBank_rad({ bank }, now), now.vmca.stall_mps).catch(() => null);
+      if (useEngineOut.getState().now) useEngineOut.getState().set({ tables });
+    });
+  }, [question, bank, now]);
 }

@@ -1,5 +1,6 @@
 "use client";
 import type { Ditching, DitchingHeading } from "@/core/landing/ditching";
+import { useHeadingInWords } from "@/ui/situation/useHeadingInWords";
 import { threeFigures } from "@/core/quantities/angle";
 import { formatWind } from "@/ui/situation/wind-words";
 import { useUnits } from "@/ui/units/units-store";
@@ -17,6 +18,7 @@ export function DitchingRose({ answer, windFrom_rad, wind_mps }: { answer: Ditch
   const units = useUnits((state) => state.units);
   const { best, other, swells, rose } = answer;
   const scores = rose.map((heading) => heading.score);
+  const headingInWords = useHeadingInWords();
   const [least, most] = [Math.min(...scores), Math.max(...scores)];
   const at = (angle_rad: number, radius: number) => [C + radius * Math.sin(angle_rad), C - radius * Math.cos(angle_rad)] as const;
   const arrow = (heading: DitchingHeading, colour: string, width: number, dash?: string) => {
@@ -28,7 +30,7 @@ export function DitchingRose({ answer, windFrom_rad, wind_mps }: { answer: Ditch
   const [windX2, windY2] = at(windFrom_rad, RADIUS + 8);
   return (
     <figure aria-label="Headings on the water">
-      <svg viewBox={`0 0 ${SIZE} ${SIZE}`} width={SIZE} height={SIZE} role="img" aria-label={`Ditch heading ${threeFigures(best.heading_rad)}; wind ${formatWind({ from_rad: windFrom_rad, speed_mps: wind_mps }, units)}; ${swells.map(({ swell }) => `swell ${formatWaves(swell.height_m, units)} from ${threeFigures(swell.from_rad)}`).join(", ") || "no swell"}`}>
+      <svg viewBox={`0 0 ${SIZE} ${SIZE}`} width={SIZE} height={SIZE} role="img" aria-label={`Ditch heading ${headingInWords(best.heading_rad)}; wind ${formatWind({ from_rad: windFrom_rad, speed_mps: wind_mps }, units)}; ${swells.map(({ swell }) => `swell ${formatWaves(swell.height_m, units)} from ${threeFigures(swell.from_rad)}`).join(", ") || "no swell"}`}>
         <defs>
           <clipPath id="water">
             <circle cx={C} cy={C} r={RADIUS - 10} />

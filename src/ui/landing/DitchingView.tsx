@@ -3,12 +3,13 @@ import { Play, RotateCcw } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { DITCHING_APPROACH, DITCHING_TOUCHDOWN, type Ditching, EVACUATION, ditchingItems } from "@/core/landing/ditching";
 import { landingFigures } from "@/core/landing/landing-length";
-import { degrees, threeFigures } from "@/core/quantities/angle";
+import { degrees } from "@/core/quantities/angle";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { core } from "@/ui/core/core";
 import { useAsked } from "@/ui/core/useAsked";
 import { useAircraft } from "@/ui/shell/library";
+import { useHeadingInWords } from "@/ui/situation/useHeadingInWords";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
@@ -27,6 +28,7 @@ const DRAWN_MS = 200;
 export function DitchingView() {
   const { question, answer } = useDitching();
   const format = useFormat();
+  const headingInWords = useHeadingInWords();
   const source = { calculation: { name: "ditching", input: question } };
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Ditching">
@@ -42,10 +44,11 @@ export function DitchingView() {
               <strong className="text-[22px] leading-7">
                 Heading{" "}
                 <Figure title="Ditching heading" figure="heading" source={source}>
-                  {threeFigures(answer.value.best.heading_rad)}°
+                  {headingInWords(answer.value.best.heading_rad)}
                 </Figure>
+                .
               </strong>{" "}
-              <span className="text-ink2">true.</span> {answer.value.why}
+              {answer.value.why}
             </p>
             <dl className="mt-2 grid max-w-[500px] grid-cols-[1fr_auto] gap-y-0.5 text-[14px]">
               <Line name={`Approach, flap ${answer.value.flapName}`} figure="speed" source={source} value={format("speed", answer.value.approachEas_mps)} />
@@ -56,7 +59,7 @@ export function DitchingView() {
               {answer.value.swells.map((entry, i) => (
                 <Line key={i} name={i === 0 ? "Swell" : "Second swell"} figure={`swell ${i + 1}`} source={source} value={`${format("length", entry.length_m)}, ${format("speed", entry.speed_mps)}, ${formatNumber(degrees(entry.slope_rad), 1)}°, ${answer.value.best.sides[i]}`} />
               ))}
-              {answer.value.other && <Line name="The other way" figure="heading" source={source} value={`${threeFigures(answer.value.other.heading_rad)}°, ${format("speed", answer.value.other.groundSpeed_mps)} over the water`} />}
+              {answer.value.other && <Line name="The other way" figure="heading" source={source} value={`${headingInWords(answer.value.other.heading_rad)}, ${format("speed", answer.value.other.groundSpeed_mps)} over the water`} />}
             </dl>
             <Help answer={answer.value} />
             <p className="mt-2 text-[13px] text-ink2">Level off close to the water and hold it there: under 200 ft/min of sink at touch is what crews aim for. With power left, use it for a flat approach.</p>
@@ -139,6 +142,7 @@ function Help({ answer }: { answer: Ditching }) {
   const { position, altitude_m } = useSituation((state) => state.current);
   const [{ ships }] = useLandingPlan();
   const format = useFormat();
+  const headingInWords = useHeadingInWords();
   const heading_rad = answer.best.heading_rad;
   const ask = useCallback(async () => ({ shores: await core().shores(position, heading_rad) }), [position, heading_rad]);
   const shores = useAsked(ask)?.shores;
@@ -148,14 +152,14 @@ function Help({ answer }: { answer: Ditching }) {
     <ul className="mt-2 flex flex-col gap-0.5 text-[14px]" aria-label="Shore and ships">
       {shores?.nearest && (
         <li>
-          {shores.nearest.distance_m === 0 ? "Over land here: the heading is for the water you choose." : `Nearest shore ${threeFigures(shores.nearest.bearing_rad)}°, ${format("distance", shores.nearest.distance_m)}: ${reach(shores.nearest.distance_m)}.`}
+          {shores.nearest.distance_m === 0 ? "Over land here: the heading is for the water you choose." : `Nearest shore ${headingInWords(shores.nearest.bearing_rad)}, ${format("distance", shores.nearest.distance_m)}: ${reach(shores.nearest.distance_m)}.`}
         </li>
       )}
       {shores && shores.nearest?.distance_m !== 0 && <li>{shores.ahead_m === null ? "No shore along the heading on this map." : `Shore along the heading after ${format("distance", shores.ahead_m)}.`}</li>}
       {shores === null && <li className="text-ink2">No terrain is known: shores are not looked for.</li>}
       {ships.map((ship) => (
         <li key={ship.name}>
-          {ship.name}: {threeFigures(ship.bearing_rad)}°, {format("distance", ship.distance_m)}: {reach(ship.distance_m)}. Ditch ahead of it and to windward; it needs miles to stop.
+          {ship.name}: {headingInWords(ship.bearing_rad)}, {format("distance", ship.distance_m)}: {reach(ship.distance_m)}. Ditch ahead of it and to windward; it needs miles to stop.
         </li>
       ))}
     </ul>
@@ -218,7 +222,7 @@ function Timeline({ answer }: { answer: Ditching }) {
             const done = running && item.at_s <= now_s;
             return (
               <tr key={item.what} className={`border-t border-rule align-top ${item === next ? "bg-mark font-semibold" : ""} ${done ? "text-ink2" : ""}`}>
-                <td className="num py-0.5 whitespace-nowrap">{item.late ? "now" : format("height", item.by_m)}</td>
+                <td className="num py-0.5 whitespace-nowrap">{item.late || item.by_m === null ? "–" : format("height", item.by_m)}</td>
                 <td className="num px-3 py-0.5 whitespace-nowrap">{item.late ? "at once" : formatClock(running ? item.at_s - now_s : item.at_s)}</td>
                 <td className="px-3 py-0.5 whitespace-nowrap">{item.who}</td>
                 <td className="py-0.5">{item.what}</td>

@@ -6,7 +6,7 @@ import type { SiteVerdict } from "@/core/landing/sites";
 import { assertNever } from "@/core/outcome";
 import { oClock, threeFigures } from "@/core/quantities/angle";
 import { formatClock } from "@/core/quantities/clock";
-import { fromSi } from "@/core/quantities/units";
+import { fromSi, unitOf } from "@/core/quantities/units";
 import { useLandingEnds } from "@/ui/shell/library";
 import { useFormat, useUnits } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
@@ -41,6 +41,7 @@ export function EndTable() {
   const heading_rad = useSituation((state) => state.current.heading_rad);
   const variation_rad = useVariation()?.variation_rad ?? null;
   const format = useFormat();
+  const speedUnit = useUnits((state) => state.units.speed);
   const whereShort = ({ bearingTrue_rad, distance_m }: EndReach) => `${oClock(bearingTrue_rad, heading_rad)} h${variation_rad === null ? "" : ` ${threeFigures(bearingTrue_rad - variation_rad)}°`} ${format("distance", distance_m)}`;
   const list = useMemo(() => (ends ?? []).filter(nearEnough), [ends]);
   const current = useRef<HTMLTableRowElement>(null);
@@ -59,10 +60,10 @@ export function EndTable() {
           <th className="px-1.5 font-normal">left</th>
           <th className={`px-1.5 font-normal ${WIDE_ONLY}`}>uses</th>
           <th className="px-1.5 font-normal">time</th>
-          <th className="px-1.5 font-normal">wind</th>
+          <th className="px-1.5 font-normal">wind, {unitOf("speed", speedUnit).label}</th>
           <th className="px-1.5 font-normal">
             <abbr className="no-underline" title="Crosswind from the left (L) or right (R)">
-              cross
+              cross, {unitOf("speed", speedUnit).label}
             </abbr>
           </th>
           <th className={`px-1.5 font-normal ${WIDE_ONLY}`}>strip</th>

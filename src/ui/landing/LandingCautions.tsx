@@ -4,7 +4,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { shownEnd, useReach } from "./reach-store";
 import type { LandingViewName } from "./landing-views";
 import { Cautions } from "@/ui/shell/Cautions";
-import { useLandingEnds } from "@/ui/shell/library";
+import { useAircraft, useLandingEnds } from "@/ui/shell/library";
 import { useFormat } from "@/ui/units/units-store";
 
 /** Steeper than this, a low turn is named as what it is. */
@@ -17,6 +17,7 @@ export function LandingCautions({ view }: { view: LandingViewName }) {
   const givenTerrain = useReach((state) => state.answer?.terrainId);
   const end = useReach(shownEnd);
   const format = useFormat();
+  const jet = useAircraft().document.engines.kind === "jet";
   const strip = useLandingEnds().find((candidate) => candidate.id === end?.endId);
   const cautions = [
     "Estimate for planning and practice. The flight manual, local rules and your instructor come first.",
@@ -25,7 +26,7 @@ export function LandingCautions({ view }: { view: LandingViewName }) {
     view === "choose" && "Lengths are computed for a landing without power. The handbook’s distance and your authority’s factors come first.",
     view === "keys" && "Heights are without reserve: add yours. In gusts, or when the wind aloft is another, keep nearer.",
     view === "lose" && "Some flight manuals forbid slips with flap: look. No S-turns low down, no steep turns to lose height.",
-    view === "one-engine" && "Flown without error, no turbulence, propeller feathered. Decide early: a go-around on one engine is the harder half.",
+    view === "one-engine" && `Flown without error, no turbulence, ${jet ? "the dead engine turning" : "propeller feathered"}. Decide early: a go-around on one engine is the harder half.`,
     view === "ditching" && "Rules from the books and a score of ours: what you see of the water comes first. The operator’s checklist before this one.",
     view === "call" && "Fly first. A call helps those who look for you; it does not fly the aeroplane.",
     end && end.tailwind_mps > 2.6 && `Tailwind of ${format("speed", end.tailwind_mps)} on landing: ground speed and stopping distance grow. Another end may be better with less height left.`,

@@ -28,13 +28,16 @@ import { useLoseAsked } from "./useLoseAsked";
 /** From the paths to the place, the keys, the touchdown and the call: the forced landing as a whole. */
 export function LandingStage() {
   const [asked, setView] = useQueryState("landing", parseAsStringLiteral(LANDING_VIEWS));
-  const twin = useAircraft().document.asymmetric !== null;
+  const { document } = useAircraft();
+  const refused = useReach((state) => Boolean(state.answer?.issue));
   const pinnedId = useReach((state) => state.pinnedId);
   const pin = useReach((state) => state.pin);
-  const view = asked === null || (asked === "one-engine" && !twin) ? "paths" : asked;
+  // What has only the same refusal to show is not offered: the paths say it once.
+  const ranked = refused ? {} : { choose: "Choose", keys: "Keys", lose: "Too high", ...(document.asymmetric ? { "one-engine": "One engine" } : {}) };
+  const views = { paths: "Paths", ...ranked, ...(document.polar ? { touchdown: "Touchdown", ditching: "Ditching" } : {}), call: "Call" };
+  const view = asked !== null && asked in views ? asked : "paths";
   const makeCard = useLandingCard(view === "ditching");
   const open = (name: LandingViewName) => void setView(name === "paths" ? null : name);
-  const views = { paths: "Paths", choose: "Choose", keys: "Keys", lose: "Too high", ...(twin ? { "one-engine": "One engine" } : {}), touchdown: "Touchdown", ditching: "Ditching", call: "Call" };
   const contents: readonly [LandingViewName, ReactNode][] = [
     ["paths", <PathsView key="paths" />],
     ["choose", <SitesView key="choose" />],

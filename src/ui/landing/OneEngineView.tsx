@@ -1,6 +1,6 @@
 "use client";
 import { useCallback, useMemo } from "react";
-import type { OneEngineApproach, OneEngineApproachQuestion } from "@/core/landing/one-engine-approach";
+import { LATE_M, type OneEngineApproach, type OneEngineApproachQuestion, USUAL_M } from "@/core/landing/one-engine-approach";
 import type { Outcome } from "@/core/outcome";
 import { formatNumber } from "@/core/quantities/units";
 import type { LandingPlan } from "@/core/situation/landing-plan";
@@ -125,11 +125,11 @@ export function OneEngineView() {
         <p className="text-[14px]">
           {question.aircraft.polar?.gear.retractable ? (
             <>
-              {plan.gear === "late" ? "Late: level flight stays easy, but a forgotten gear is worse than any of this: say it at 300 ft." : "At the usual place: nothing is forgotten, and the approach is the one you know."} Down it costs{" "}
+              {plan.gear === "late" ? `Late: level flight stays easy, but a forgotten gear is worse than any of this: say it at ${format("height", LATE_M)}.` : "At the usual place: nothing is forgotten, and the approach is the one you know."} Down it costs{" "}
               <Figure title="What the gear costs" figure="gear" source={source}>
                 {format("verticalSpeed", gearCost_mps)}
               </Figure>
-              {` of climb; from 1,000 ft instead of 300 ft that is ${format("height", earlyGear_m)} of height at full power. ${level && level.setting === null ? "With it down level flight is not held: put it down only when you mean to descend." : level && level.full_mps < 0.5 ? "With it down there is hardly any climb left in level flight." : ""}`}
+              {` of climb; from ${format("height", USUAL_M)} instead of ${format("height", LATE_M)} that is ${format("height", earlyGear_m)} of height at full power. ${level && level.setting === null ? "With it down level flight is not held: put it down only when you mean to descend." : level && level.full_mps < 0.5 ? "With it down there is hardly any climb left in level flight." : ""}`}
             </>
           ) : (
             "The gear is fixed: there is nothing to time."

@@ -1,6 +1,7 @@
 "use client";
 import { Fragment, useState } from "react";
 import type { Site } from "@/core/landing/sites";
+import { SCREEN_M } from "@/core/landing/landing-length";
 import { degrees, threeFigures } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { LandingPlan } from "@/core/situation/landing-plan";
@@ -136,8 +137,8 @@ export function SitesView() {
         </table>
       )}
       <p className="mt-3 max-w-prose text-[13px] text-ink2">
-        Stall with flap {figures.flapName} {format("speed", figures.stallEas_mps)}. Lengths are from 50 ft over the threshold, or from what clears the obstacle by 50 ft, to a stop.{" "}
-        {sun ? (sun.elevation_rad > 0 ? `The sun stands at ${threeFigures(sun.azimuth_rad)}° true, ${Math.round(degrees(sun.elevation_rad))}° high.` : "The sun is down.") : "Give a time of day and the sun is looked at too."} Among equals the order is by a score of our own; the leaflet is one authority’s rule, not yours unless you choose it.
+        Stall with flap {figures.flapName} {format("speed", figures.stallEas_mps)}. Lengths are from {format("height", SCREEN_M)} over the threshold, or from what clears the obstacle by as much, to a stop.{" "}
+        {sun ? (sun.elevation_rad > 0 ? `The sun stands at ${threeFigures(sun.azimuth_rad)}° true, ${Math.round(degrees(sun.elevation_rad))}° high.` : "The sun is down.") : "Give a time of day and the sun is looked at too."} Among equals the order is by a score of our own; the leaflet is one authority’s rule, not yours unless you choose it. Leaving the aeroplane by parachute, or its own, is not planned here: see its manual.
       </p>
     </div>
   );

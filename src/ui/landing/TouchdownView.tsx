@@ -2,6 +2,7 @@
 import { type TouchdownCase, secureList } from "@/core/landing/touchdown";
 import { formatNumber } from "@/core/quantities/units";
 import { useAircraft } from "@/ui/shell/library";
+import { CheckField } from "@/ui/forms/CheckField";
 import { SliderField } from "@/ui/forms/SliderField";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
@@ -12,7 +13,7 @@ import { useTouchdown } from "./useTouchdown";
 /** Widest bar of the energy drawing stands for this ratio. */
 const WIDEST = 2.4;
 const G_WORDS: Record<string, string> = { "0.1": "coasting on grass", "0.25": "braked on a hard runway", "0.5": "braked hard, or soft ground", "1": "crops, a soft field", "3": "hedge, small trees: wings take it", "9": "what restraints are made for" };
-const GEAR_WORDS = { down: "Gear down.", up: "Gear up.", fixed: "Fixed gear." } as const;
+const GEAR_WORDS = { down: "Gear down", up: "Gear up", fixed: "Fixed gear" } as const;
 
 /** Energy against speed and wind, the length it stops in, gear up or down, and what is made safe by which height. */
 export function TouchdownView() {
@@ -22,7 +23,7 @@ export function TouchdownView() {
   const end = useReach(shownEnd);
   const format = useFormat();
   if (!answer.ok) return <p role="alert" className="bg-sheet p-4 text-brick">{answer.issue.message}</p>;
-  const { groundSpeed_mps, touchdownEas_mps, energy_J, cases, stops, needed_g, gear } = answer.value;
+  const { groundSpeed_mps, touchdownEas_mps, energy_J, cases, stops, needed_g, slide, gear } = answer.value;
   const source = { calculation: { name: "touchdown", input: question } };
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Touchdown">
@@ -98,8 +99,20 @@ export function TouchdownView() {
           </table>
         </section>
       </div>
-      <p className="mt-3">
-        <strong>{GEAR_WORDS[gear.gear]}</strong> {gear.why} <span className="text-ink2">The flight manual’s own rule comes first.</span>
+      {gear.flown !== "fixed" && <CheckField label="Wheels up on touching down" checked={plan.wheelsUp} onChange={(wheelsUp) => set({ wheelsUp })} />}
+      <p className="mt-1">
+        <strong className={gear.flown === gear.gear ? "" : "text-ochre"}>{gear.flown === gear.gear ? `${GEAR_WORDS[gear.gear]}.` : `${GEAR_WORDS[gear.flown]} as chosen; ${GEAR_WORDS[gear.gear].toLowerCase()} is advised here.`}</strong> {gear.why}
+        {slide && (
+          <>
+            {" "}
+            On its belly it slides about{" "}
+            <Figure title="Slide on the belly" figure="slide" source={source}>
+              {format("length", slide.distance_m)}
+            </Figure>{" "}
+            in {formatNumber(slide.time_s)} s.
+          </>
+        )}{" "}
+        <span className="text-ink2">The flight manual’s own rule comes first.</span>
       </p>
       <section className="mt-3" aria-label="Secure before touchdown">
         <h2 className="font-bold">Made safe by height over the ground</h2>
@@ -114,7 +127,7 @@ export function TouchdownView() {
           <tbody>
             {secureList(document).map((item) => (
               <tr key={item.what} className="border-t border-rule align-top">
-                <td className="num py-0.5 whitespace-nowrap">{format("height", item.by_m)}</td>
+                <td className="num py-0.5 whitespace-nowrap">{item.by_m === null ? "at once" : format("height", item.by_m)}</td>
                 <td className="px-3 py-0.5">{item.what}</td>
                 <td className="py-0.5 text-[13px] text-ink2">{item.why}</td>
               </tr>

@@ -8,6 +8,7 @@ import { formatNumber } from "@/core/quantities/units";
 import { fileName } from "@/ui/download";
 import { offerCard } from "@/ui/print/card-store";
 import { useAircraft } from "@/ui/shell/library";
+import { useHeadingInWords } from "@/ui/situation/useHeadingInWords";
 import { useSituation } from "@/ui/situation/situation-store";
 import { formatWind } from "@/ui/situation/wind-words";
 import { useFormat, useUnits } from "@/ui/units/units-store";
@@ -36,6 +37,7 @@ export function useLandingCard(ditch: boolean): () => void {
   const call = useCall(ditch);
   const format = useFormat();
   const airspeed = useAirspeed();
+  const headingInWords = useHeadingInWords();
 
   const make = useCallback(() => {
     const { surface } = situation.wind;
@@ -65,7 +67,7 @@ export function useLandingCard(ditch: boolean): () => void {
         ],
         table: circuits.length > 0 ? { head: ["keys, over aim", "overhead", "abeam", "base", "final"], rows: circuits.map((circuit) => [circuit.side, ...circuit.keys.map((key) => format("height", key.height_m))]) } : null,
         listHead: "By height over the ground",
-        list: secureList(document).map((item) => ({ when: format("height", item.by_m), what: item.what })),
+        list: secureList(document).map((item) => ({ when: item.by_m === null ? "at once" : format("height", item.by_m), what: item.what })),
         call: said,
       };
     }
@@ -75,7 +77,7 @@ export function useLandingCard(ditch: boolean): () => void {
       const answer = ditching.answer.value;
       return {
         title: "Ditching", sub: `${sub}; ${answer.swells.map(({ swell }) => `swell ${formatWaves(swell.height_m, units)}, ${swell.period_s} s, from ${threeFigures(swell.from_rad)}`).join("; ") || "no swell"}`,
-        large: [{ name: "Heading, true", value: `${threeFigures(answer.best.heading_rad)}°` }],
+        large: [{ name: "Heading", value: headingInWords(answer.best.heading_rad) }],
         rows: [
           { name: "Why", value: answer.rule },
           { name: `Approach / touchdown, flap ${answer.flapName}`, value: `${format("speed", answer.approachEas_mps)} / ${format("speed", answer.touchdownEas_mps)}` },
@@ -83,11 +85,11 @@ export function useLandingCard(ditch: boolean): () => void {
         ],
         table: null,
         listHead: "By height over the water",
-        list: [...timeline(ditchingItems(document), situation.altitude_m, answer.glideSink_mps).map((item) => ({ when: item.late ? "now" : format("height", item.by_m), what: `${item.who}: ${item.what}` })), ...EVACUATION.map((what, i) => ({ when: `out ${i + 1}`, what }))],
+        list: [...timeline(ditchingItems(document), situation.altitude_m, answer.glideSink_mps).map((item) => ({ when: item.late || item.by_m === null ? "at once" : format("height", item.by_m), what: `${item.who}: ${item.what}` })), ...EVACUATION.map((what, i) => ({ when: `out ${i + 1}`, what }))],
         call: said,
       };
     }
-  }, [ditch, reach, end, situation, units, document, keys, sites, ditching, call, format, airspeed]);
+  }, [ditch, reach, end, situation, units, document, keys, sites, ditching, call, format, airspeed, headingInWords]);
 
   useEffect(() => {
     offerCard(make);

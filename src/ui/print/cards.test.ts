@@ -124,7 +124,7 @@ describe("landing and ditching card", () => {
     table: { head: ["keys, over aim", "overhead", "abeam", "base", "final"], rows: [["left", "960 ft", "570 ft", "230 ft", "100 ft"], ["right", "910 ft", "650 ft", "260 ft", "100 ft"]] },
     listHead: "By height over the ground",
     list: Array.from({ length: 8 }, (_, i) => ({ when: `${1000 - 100 * i} ft`, what: `Item ${i + 1}: fuel off, mixture cut off, ignition off, when no restart is wanted any more` })),
-    call: "Mayday, Mayday, Mayday. All stations. Alder Two Seven, Alder S1. engine failure. forced landing, Skerrow 11. 2 miles north-west of Skerrow, bearing 289; 47°06.9′S 130°58.7′W. 2,300 ft, heading 012. 2 persons on board.",
+    call: "Mayday, Mayday, Mayday. All stations. Alder Two Seven, Alder S1. engine failure. forced landing, Skerrow 11. 2 miles north-west of Skerrow, bearing 289; 47°06.9′S 130°58.7′W. 2 300 ft, heading 012. 2 persons on board.",
   };
 
   it("is one A5 page with the way, the keys, the list by height and the call", async () => {

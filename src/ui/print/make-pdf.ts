@@ -28,5 +28,5 @@ export async function makePdf(document: ReactElement, name: string): Promise<voi
 
 /** Signs that the face has not, and spaces it draws too wide or not at all, as it can write them. */
 export function forPaper(text: string): string {
-  return text.replaceAll("\u202f", "\u00a0").replaceAll("−", "–");
+  return text.replaceAll("\u202f", "\u00a0").replaceAll("−", "–").replaceAll("′", "'").replaceAll("″", "\"");
 }

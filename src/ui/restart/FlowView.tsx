@@ -11,7 +11,7 @@ import { download } from "@/ui/download";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 import { runsCsv, useFlowRuns } from "./flow-runs";
-import { type Tick, behind_s, runLog } from "./restart-words";
+import { type Tick, behind_s, runLog, timeInWords } from "./restart-words";
 
 const SYMPTOMS: readonly { value: Symptom | ""; label: string }[] = [
   { value: "", label: "nothing in particular" },
@@ -70,7 +70,7 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
           <tr>
             <th className="text-left font-normal">check</th>
             <th className="px-2 text-left font-normal">do</th>
-            <th className="px-2 font-normal">seconds</th>
+            <th className="px-2 font-normal">after</th>
             <th className="px-2 font-normal">costs</th>
             <th className="px-2 font-normal">done at</th>
             <th className="pl-3 text-left font-normal">fits</th>
@@ -128,7 +128,7 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
                 <th className="px-3 font-normal">sink</th>
                 <th className="px-3 font-normal">best glide</th>
                 <th className="px-3 font-normal">ratio</th>
-                <th className="pl-3 font-normal">seconds to the commit height</th>
+                <th className="pl-3 font-normal">time to the commit height</th>
               </tr>
             </thead>
             <tbody>
@@ -142,7 +142,7 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
                   </td>
                   <td className="num px-3">{format("speed", entry.eas_mps)}</td>
                   <td className="num px-3">{formatNumber(entry.ratio, 1)}:1</td>
-                  <td className="num pl-3">{formatNumber(Math.max(question.altitude_m - question.commit_m, 0) / entry.sink_mps)} s</td>
+                  <td className="num pl-3">{timeInWords(Math.max(question.altitude_m - question.commit_m, 0) / entry.sink_mps)}</td>
                 </tr>
               ))}
             </tbody>

@@ -3,7 +3,6 @@ import dynamic from "next/dynamic";
 import { useCallback, useMemo } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import type { Outcome } from "@/core/outcome";
-import { threeFigures } from "@/core/quantities/angle";
 import { formatClock } from "@/core/quantities/clock";
 import type { MinutesChoice, MinutesLeft, MinutesQuestion } from "@/core/restart/minutes-left";
 import { RestartPlan } from "@/core/situation/restart-plan";
@@ -17,6 +16,7 @@ import { useReach } from "@/ui/landing/reach-store";
 import type { Overlay } from "@/ui/map/overlay-extent";
 import { TableHead } from "@/ui/shell/TableHead";
 import { useAircraft } from "@/ui/shell/library";
+import { useHeadingInWords } from "@/ui/situation/useHeadingInWords";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
@@ -54,6 +54,7 @@ export function MinutesView() {
   const answer: Outcome<MinutesLeft> | null = useAsked(ask);
   const origin = usePlaneOrigin();
   const format = useFormat();
+  const headingInWords = useHeadingInWords();
   const set = (patch: Partial<Minutes>) => change((current) => ({ restart: { ...current.restart, minutes: { ...current.restart.minutes, ...patch } } }));
   const overlay = useMemo((): Overlay | null => {
     if (!answer?.ok) return null;
@@ -115,7 +116,7 @@ export function MinutesView() {
             </table>
             {answer?.ok && answer.value.issues.map((issue) => <p key={issue.choice} className="text-[13px] text-ochre">{NAMES[issue.choice]}: {issue.message}</p>)}
             <p className="mt-1 text-[13px] text-ink2">
-              Areas end at the height of the ground below you; hills in between are not looked at. The wind carries them towards {threeFigures(Math.atan2(now.drift.east_m, now.drift.north_m))}°. A failing engine may not give its minutes: a place to land in reach at every moment comes first.
+              Areas end at the height of the ground below you; hills in between are not looked at. The wind carries them towards {headingInWords(Math.atan2(now.drift.east_m, now.drift.north_m))}. A failing engine may not give its minutes: a place to land in reach at every moment comes first.
             </p>
           </>
         )}

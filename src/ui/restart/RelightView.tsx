@@ -134,6 +134,7 @@ export function RelightView({ question }: { question: RestartQuestion }) {
             ))}
           </tbody>
         </table>
+        {question.stopped !== "both" && <p className="text-[13px] text-ochre">One engine runs: the decision beside says what height it holds. The attempts here are counted as if both had stopped.</p>}
         {[windmill, assisted].map((plan) => plan.why && <p key={plan.kind} className="text-[13px] text-ink2">{`${plan.kind === "windmill" ? "Windmilling" : "Auxiliary power"}: ${plan.why}`}</p>)}
       </section>
     </div>

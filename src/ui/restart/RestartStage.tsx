@@ -29,7 +29,7 @@ export function RestartStage() {
   const jet = question.aircraft.relight !== null;
   const [view, setView] = useQueryState("restart", parseAsStringLiteral(VIEWS));
   const feathers = typeof question.aircraft.polar?.deadPropeller?.feathered === "number";
-  const views = { ...(jet ? { relight: "Relight" } : {}), flow: "Fix or feather", ...(feathers ? { order: "Feather, unfeather" } : {}), minutes: "Minutes left" };
+  const views = { ...(jet ? { relight: "Relight" } : {}), flow: feathers ? "Fix or feather" : "Fix or land", ...(feathers ? { order: "Feather, unfeather" } : {}), minutes: "Minutes left" };
   const shown = view !== null && view in views ? view : jet ? "relight" : "flow";
   return (
     <Tabs.Root value={shown} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]">
@@ -42,7 +42,7 @@ export function RestartStage() {
               <RestartEditor />
             </span>
           </div>
-          <StageTabList label="Views of the restart" views={views} />
+          {outcome.ok && <StageTabList label="Views of the restart" views={views} />}
         </header>
         {!outcome.ok ? (
           <div role="alert" className="p-6">

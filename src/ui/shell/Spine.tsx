@@ -6,6 +6,8 @@ import { formatNumber } from "@/core/quantities/units";
 import { restartBudget } from "@/core/restart/restart-budget";
 import { currentChance, useDeparture } from "@/ui/departure/departure-store";
 import { gateHeadline } from "@/ui/departure/departure-words";
+import { useEngineOut } from "@/ui/engine-out/engine-out-store";
+import { engineOutHeadline } from "@/ui/engine-out/engine-out-words";
 import { landingHeadline } from "@/ui/landing/landing-words";
 import { shownEnd, shownSite, useReach } from "@/ui/landing/reach-store";
 import { budgetHeadline } from "@/ui/restart/restart-words";
@@ -75,8 +77,9 @@ function useHeadlines(): Partial<Record<(typeof STAGES)[number]["slug"], Headlin
   const departure = useDepartureHeadline();
   const takeOff = useTakeOffHeadline();
   const restart = useRestartHeadline();
+  const engineOut = useEngineOutHeadline();
   const twin = useAircraft().document.asymmetric !== null;
-  return { restart, departure: twin ? takeOff : departure, "engine-out": { text: twin ? "control and climb" : "no twin" }, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+  return { restart, departure: twin ? takeOff : departure, "engine-out": twin ? engineOut : { text: "no twin" }, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
 }
 
 /** Seconds for a cause check, or that there are none. */
@@ -85,6 +88,15 @@ function useRestartHeadline(): Headline | undefined {
   const outcome = useMemo(() => restartBudget(question), [question]);
   if (!outcome.ok) return { text: "no answer", tone: "text-brick" };
   return budgetHeadline(outcome.value, question);
+}
+
+/** Whether it climbs on one engine, as set or at best. */
+function useEngineOutHeadline(): Headline | undefined {
+  const now = useEngineOut((state) => state.now);
+  const issue = useEngineOut((state) => state.issue);
+  const format = useFormat();
+  if (issue) return { text: "no answer", tone: "text-brick" };
+  return now ? engineOutHeadline(now, format) : undefined;
 }
 
 /** Whether and from where it climbs away on one engine. */

@@ -10,12 +10,14 @@ import { useSaving } from "@/ui/situation/useSaving";
 import { useUnits } from "@/ui/units/units-store";
 import { keepDrafts } from "@/ui/aircraft/aircraft-drafts";
 import { useDepartureAnswer } from "@/ui/departure/useDepartureAnswer";
+import { useEngineOutAnswer } from "@/ui/engine-out/useEngineOutAnswer";
 import { useTakeOffAnswer } from "@/ui/take-off/useTakeOffAnswer";
 import { useReachAnswer } from "@/ui/landing/useReachAnswer";
 import { WorkingPanel } from "@/ui/working/WorkingPanel";
 import { CommandPalette } from "./CommandPalette";
 import { KeyList } from "./KeyList";
 import { SituationStrip } from "./SituationStrip";
+import { SkipLink } from "./SkipLink";
 import { Spine } from "./Spine";
 import { StatusBar } from "./StatusBar";
 import { type WorkspaceData, WorkspaceProvider } from "./library";
@@ -59,13 +61,15 @@ function Frame({ children }: { children: ReactNode }) {
   useReachAnswer();
   useDepartureAnswer();
   useTakeOffAnswer();
+  useEngineOutAnswer();
   useEffect(keepDrafts, []);
   return (
     <Tooltip.Provider delayDuration={400}>
       <div className="grid h-full grid-cols-[196px_minmax(0,1fr)] max-[1150px]:grid-cols-[164px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] no-print">
+        <SkipLink />
         <Spine />
         <SituationStrip />
-        <main className="col-start-2 row-start-2 min-h-0 overflow-auto border-l border-rule" id="stage">
+        <main className="col-start-2 row-start-2 min-h-0 overflow-auto border-l border-rule outline-none" id="stage" tabIndex={-1}>
           {children}
         </main>
         <StatusBar />

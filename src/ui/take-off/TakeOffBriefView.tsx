@@ -8,7 +8,7 @@ import type { TakeOffAnswer } from "@/workers/take-off-work";
 import { useTakeOffBrief } from "./useTakeOffBrief";
 import { useTakeOffCard } from "./useTakeOffCard";
 
-const EVENTS: Record<PathEventKind, string> = { "lift-off": "Lift-off", failure: "Engine stops", screen: "Screen height", "gear-up": "Gear up", feathered: "Feathered", "acceleration-height": "Level, accelerate", "flap-up": "Flap up", continuous: "Maximum continuous", top: "1,500 ft" };
+const EVENTS: Record<PathEventKind, string> = { "lift-off": "Lift-off", failure: "Engine stops", screen: "Screen height", "gear-up": "Gear up", feathered: "Feathered", "acceleration-height": "Level, accelerate", "flap-up": "Flap up", continuous: "Maximum continuous", top: "1 500 ft" };
 
 /** The brief to read aloud, the card, and the schedule after a failure on the runway. */
 export function TakeOffBriefView({ answer }: { answer: TakeOffAnswer }) {

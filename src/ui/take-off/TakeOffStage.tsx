@@ -32,7 +32,7 @@ export function TakeOffStage() {
               <TakeOffEditor />
             </span>
           </div>
-          <StageTabList label="Views of the departure" views={names} />
+          {!issue && <StageTabList label="Views of the departure" views={names} />}
         </header>
         {issue ? (
           <div role="alert" className="p-6">

@@ -124,5 +124,5 @@ test("the drag shelf combines, the polar follows the wind, the numbers card is a
   const text = await pdfText(file);
   expect(text).toContain("Alder S1: numbers");
   expect(text).toContain("Best glide 64 kt");
-  expect(text).toContain("1.48 NM per 1 000 ft");
+  expect(text).toContain("1.48 NM per 1 000 ft");
 });

@@ -13,7 +13,8 @@ test("a twin's climb ledger from everything out to feathered and clean, by keybo
   await openTwin(page);
   const decision = page.getByRole("region", { name: "Decision" });
   const ledger = page.getByRole("figure", { name: "Climb ledger" });
-  await expect(decision).toContainText("It will not climb.");
+  await expect(decision).toContainText("As set it does not climb.");
+  await expect(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Engine out/ })).toContainText(/mended \d+.ft\/min/);
   for (const item of ["Propeller windmilling", "Gear down", "Wings level"]) await expect(ledger.getByRole("listitem").filter({ hasText: item })).toBeVisible();
   // In the order of the drill: gear up, feathered, bank.
   await page.getByRole("checkbox", { name: "Gear down" }).focus();

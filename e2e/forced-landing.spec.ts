@@ -137,7 +137,7 @@ test("the jet ditches from FL140: heading by the swell, list by height against t
   await page.keyboard.press("6");
   await page.getByRole("tab", { name: "Ditching" }).click();
   const ditching = page.getByRole("region", { name: "Ditching" });
-  await expect(ditching).toContainText("Heading 315°");
+  await expect(ditching).toContainText("Heading 287° magnetic");
   await expect(ditching).toContainText("Along the swell");
   const heights = page.getByRole("region", { name: "By height" });
   await expect(heights.getByRole("row", { name: /12\s000 ft/ })).toContainText("Cabin told");
@@ -156,7 +156,7 @@ test("the jet ditches from FL140: heading by the swell, list by height against t
   const download = page.waitForEvent("download");
   await page.keyboard.press("p");
   const text = await pdfText(await (await download).path());
-  for (const part of ["Ditching", "315", "Cabin told", "Brace, brace", "Count heads", "ditching heading"]) expect(text).toContain(part);
+  for (const part of ["Ditching", "287° magnetic", "at once", "Cabin told", "Brace, brace", "Count heads", "ditching heading"]) expect(text).toContain(part);
 });
 
 test("one engine on the approach: power by part, the go-around's floor, none when it does not climb", async ({ page }) => {
@@ -165,7 +165,7 @@ test("one engine on the approach: power by part, the go-around's floor, none whe
   await page.keyboard.press("6");
   await page.getByRole("tab", { name: "One engine" }).click();
   const view = page.getByRole("region", { name: "One engine on the approach" });
-  await expect(view).toContainText(/No go-around below \d+\sft/);
+  await expect(view).toContainText(/Commit at 400\sft/);
   await expect(view.getByRole("row", { name: /^slope, landing flap/ })).toContainText("%");
   await view.getByRole("combobox", { name: "Gear on this approach" }).selectOption("usual");
   await expect(view).toContainText("At the usual place");
@@ -192,7 +192,7 @@ test("minutes left: climb, level, shut down compared by area and time; the check
   await type(page, "It runs for another", "0");
   await expect(page.getByRole("alert").filter({ hasText: "has failed" })).toBeVisible();
 
-  await page.getByRole("tab", { name: "Fix or feather" }).click();
+  await page.getByRole("tab", { name: "Fix or land" }).click();
   await page.getByRole("button", { name: "Edit the check" }).click();
   const editor = page.getByRole("dialog");
   await editor.getByRole("textbox", { name: "Item 1" }).fill("Fuel cock");

@@ -72,7 +72,7 @@ test("dragging the aircraft and its heading moves path, ledger and ranking while
   await page.mouse.up();
   await expect.poll(() => leftTo(page, "Skerrow 11")).toBeGreaterThan(before + 50);
   await page.getByRole("button", { name: /^Place / }).click();
-  await expect(page.getByRole("textbox", { name: "Heading, true" })).toHaveValue(/^13\d$/);
+  await expect(page.getByRole("textbox", { name: "Heading, magnetic" })).toHaveValue(/^10\d$/);
 });
 
 test("every part of the situation moves the figures", async ({ page }) => {

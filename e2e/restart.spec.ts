@@ -31,8 +31,8 @@ test("the flow at 4 000 ft: symptom first, run against the clock by keyboard, 
   await page.getByRole("checkbox", { name: "From the planned landing" }).uncheck();
   await type(page, "Checking ends at, above the sea", "3950");
   await page.keyboard.press("Escape");
-  await expect(decision).toContainText("Fly, feather, land.");
-  await expect(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Restart/ })).toContainText("fly, feather, land");
+  await expect(decision).toContainText("Fly and land.");
+  await expect(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Restart/ })).toContainText("fly and land");
   await check.getByRole("table").first().getByRole("button").first().click();
   await expect(page.getByRole("dialog")).toContainText("sink·t");
   await page.keyboard.press("Escape");

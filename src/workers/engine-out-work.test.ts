@@ -19,6 +19,16 @@ describe("what moves with a slider", () => {
     expect(slow.ok && slow.value.speeds.rate.eas_mps).toBe(value.speeds.rate.eas_mps);
   });
 
+  it("keeps the limit of the gear that is down, and says where a drift-down ends", () => {
+    const jet = engineOutWork.engineOutNow(demoTwinQuestion({ gearDown: true, flap: 0, deadPropeller: "none" }, "cedar-j2"), BANK, null);
+    expect(jet.ok && jet.value.limit).toMatchObject({ name: "V_LE" });
+    expect(jet.ok && jet.value.eas_mps).toBeLessThanOrEqual(jet.ok ? (jet.value.limit?.speed_mps ?? 0) : 0);
+    expect(value.holdsAt_m).toBeNull();
+    const high = engineOutWork.engineOutNow({ ...question, altitude_m: 6000 }, BANK, null);
+    expect(high.ok && high.value.holdsAt_m).toBeGreaterThan(1000);
+    expect(high.ok && high.value.holdsAt_m).toBeLessThan(4000);
+  });
+
   it("ledger, forces and shares are of one and the same state", () => {
     const { state } = value.ledger;
     expect(value.used.rudder).toBeCloseTo(Math.abs(state.rudder_rad) / radians(25), 5);

@@ -15,12 +15,18 @@ import { type VmcaAtAltitude, type VmcaAtBank, vmcaByBank, vmcaCurve } from "@/c
 import { type VmcaFactor, vmcaFactors } from "@/core/asymmetric/vmca-factors";
 import { type ZeroThrust, zeroThrust } from "@/core/asymmetric/zero-thrust";
 import { type GaugeMoment, type GaugeQuestion, gaugeHistory, sinkOnNone_mps } from "@/core/identify/gauge-history";
+import { type SpeedLimit, configurationLimit } from "@/core/aircraft/configuration-limit";
 import { type Outcome, success } from "@/core/outcome";
+import { oneEngineHeight } from "@/core/restart/one-engine-height";
 import { radians } from "@/core/quantities/angle";
 
 /** What moves with a slider. */
 export interface EngineOutNow {
   readonly eas_mps: number;
+  /** Fastest speed with flap and gear as set. */
+  readonly limit: SpeedLimit | null;
+  /** Altitude at which the drift-down of the aeroplane mended ends; null where it climbs, or holds no height above the sea. */
+  readonly holdsAt_m: number | null;
   readonly ledger: ClimbLedger;
   /** Of the aeroplane mended: clean, feathered, no sideslip. These are its V_YSE and V_XSE. */
   readonly speeds: ClimbSpeeds;
@@ -71,7 +77,7 @@ const RUDDER_SPEEDS = [1.15, 1.25, 1.35, 1.45, 1.6, 1.8, 2, 2.2];
 
 /** The part of the worker that the Engine out stage asks. */
 export const engineOutWork = {
-  /** @param eas_mps - null takes V_YSE */
+  /** @param eas_mps - null takes V_YSE, no faster than flap and gear allow */
   engineOutNow(question: AsymmetricQuestion, bank: BankChoice, eas_mps: number | null): Outcome<EngineOutNow> {
     const one = asymmetricCase(question);
     if (!one.ok) return one;
@@ -80,13 +86,16 @@ export const engineOutWork = {
     const steady = steadySpeeds(mended.value);
     if (!steady.ok) return steady;
     const speeds = steady.value;
-    const speed = eas_mps ?? speeds.rate.eas_mps;
+    const { aircraft, flap, gearDown } = question;
+    const limit = configurationLimit(aircraft, flap, gearDown ? "down" : "up");
+    const speed = eas_mps ?? Math.min(speeds.rate.eas_mps, limit?.speed_mps ?? Infinity);
+    const drifts = speeds.rate.climb_mps > 0 ? null : oneEngineHeight(mendedOf(question), 0);
     const ledger = climbLedger({ ...question, eas_mps: speed, bank });
     if (!ledger.ok) return ledger;
     const straight = zeroSideslip(one.value, speed);
     const { state } = ledger.value;
     return success({
-      eas_mps: speed, speeds, ledger: ledger.value, s: one.value.s, forces: controlForces(one.value, state),
+      eas_mps: speed, limit, holdsAt_m: drifts?.ok ? drifts.value.levelsOff_m : null, speeds, ledger: ledger.value, s: one.value.s, forces: controlForces(one.value, state),
       vmca: vmca(one.value, bank.kind === "bank" ? bank.bank_rad : one.value.s * (straight?.bank_rad ?? 0)),
       zeroSideslip_rad: straight && one.value.s * straight.bank_rad,
       used: Object.fromEntries(CONTROLS.map((control) => [control, usedShare(one.value, state, control)])) as Record<ControlLimit, number>,

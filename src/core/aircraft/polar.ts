@@ -1,6 +1,7 @@
 // Drag polar of a configuration: CD = CD0 + k·CL² + Σ ΔCD(item).
 // Not here: compressibility, ground effect, power effects, the polar beyond the stall.
 import { type Outcome, failure, success } from "../outcome";
+import { formatNumber } from "../quantities/units";
 import { G0, RHO0 } from "../quantities/constants";
 import type { AircraftDocument, PropellerState } from "./aircraft-document";
 import type { Configuration } from "./configuration";
@@ -33,7 +34,7 @@ export function polarOf(aircraft: AircraftDocument, mass_kg: number, configurati
   if (!polar && aircraft.category !== "helicopter" && aircraft.category !== "gyroplane") return failure("no_polar", `${aircraft.name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`, "aircraft");
   if (!polar || !wing) return failure("no_wing_polar", `${aircraft.name} has no fixed wing: its descent is autorotation, which the wing glide does not describe.`, "aircraft");
   if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg)) {
-    return failure("mass_outside", `The mass of ${aircraft.name} is ${Math.round(aircraft.mass.minimum_kg)} to ${Math.round(aircraft.mass.maximum_kg)} kg; ${Math.round(mass_kg)} kg is outside.`, "mass_kg");
+    return failure("mass_outside", `The mass of ${aircraft.name} is ${formatNumber(aircraft.mass.minimum_kg)} to ${formatNumber(aircraft.mass.maximum_kg)} kg; ${formatNumber(mass_kg)} kg is outside.`, "mass_kg");
   }
   const flap = polar.flaps[configuration.flap];
   if (!flap) return failure("no_such_flap", `${aircraft.name} has no flap setting ${configuration.flap}.`, "configuration.flap");

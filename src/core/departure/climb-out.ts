@@ -1,6 +1,7 @@
 // From standstill to a height with the engine running: ground run, lift-off, gathering speed, climb, optional early turn crosswind.
 // Not here: obstacle clearance, ground effect, flap retraction (its drag is left at lift-off), engine warm-up.
 import { type Outcome, failure, success } from "../outcome";
+import { formatNumber } from "../quantities/units";
 import { G0, RHO0 } from "../quantities/constants";
 import { type AirColumn, type AirSample, airSample, readAir } from "./air-column";
 import { type Body, type Control, type Motion, advance, thrustOverWeight } from "./point-mass";
@@ -109,7 +110,7 @@ export function climbOut(plan: ClimbPlan, air: AirColumn, start_m: number, top_m
     time_s += CLIMB_STEP_S;
     points.push({ ...motion, time_s });
     tops = motion.height_m >= top_m;
-    if (!tops && time_s > CLIMB_LIMIT_S) return failure("no_climb", `It does not climb to ${Math.round(top_m)} m in ${CLIMB_LIMIT_S / 60} minutes: too heavy, too high or too hot.`, "mass_kg");
+    if (!tops && time_s > CLIMB_LIMIT_S) return failure("no_climb", `It does not climb to ${formatNumber(top_m)} m in ${CLIMB_LIMIT_S / 60} minutes: too heavy, too high or too hot.`, "mass_kg");
   }
   return success({ run_m, liftOffEas_mps: liftOff_mps * Math.sqrt(density / RHO0), points });
 }

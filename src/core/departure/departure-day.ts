@@ -11,7 +11,7 @@ import { bestGlide } from "../glide/straight-glide";
 import { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";
 import { G0 } from "../quantities/constants";
-import { formatSi } from "../quantities/units";
+import { formatNumber, formatSi } from "../quantities/units";
 import { DeparturePlan } from "../situation/departure-plan";
 import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-document";
 import { type AirColumn, airColumn } from "./air-column";
@@ -109,7 +109,7 @@ export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
     air, plan.intersection_m, TOP_M,
   );
   if (!climb.ok) return climb;
-  if (!(climb.value.points[0].x_m < runway.length_m)) return failure("runway_too_short", `Lift-off comes ${Math.round(climb.value.points[0].x_m)} m along a runway of ${Math.round(runway.length_m)} m: this take-off does not fit.`, "plan.intersection_m");
+  if (!(climb.value.points[0].x_m < runway.length_m)) return failure("runway_too_short", `Lift-off comes ${formatNumber(climb.value.points[0].x_m)} m along a runway of ${formatNumber(runway.length_m)} m: this take-off does not fit.`, "plan.intersection_m");
   const landing: LandingBody = { wingLoading: polar.wingLoading, clMax: landed.value.polar.clMax, steepCd0: landed.value.polar.cd0, k: polar.k };
   return success({
     polar, body: bodyOf(polar, null), landing, best_mps: bestGlide(polar).eas_mps, air, runway: { length_m: runway.length_m },

@@ -4,6 +4,7 @@ import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
 import { airAtAltitude } from "../air/altimetry";
+import { windProfile } from "../air/wind";
 import { bestGlide } from "../glide/straight-glide";
 import { polarOf } from "../aircraft/polar";
 import { type Outcome, success } from "../outcome";
@@ -27,6 +28,17 @@ export const DitchingQuestion = z.object({
 });
 /** @see DitchingQuestion */
 export type DitchingQuestion = z.infer<typeof DitchingQuestion>;
+
+/** Height of the wind over the water, m. */
+const WIND_M = 10;
+
+/** The ditching that a situation asks for: wind at the water, swells as set; failures of the wind. */
+export function ditchingQuestion({ mass_kg, configuration, air, wind, landing }: Pick<SituationDocument, "mass_kg" | "configuration" | "air" | "wind"> & { landing: Pick<LandingPlan, "swells" | "flap"> }, aircraft: AircraftDocument): Outcome<DitchingQuestion> {
+  const profile = windProfile(wind, 0);
+  if (!profile.ok) return profile;
+  const { east_mps, north_mps } = profile.value(WIND_M);
+  return success({ aircraft, mass_kg, configuration, air, windFrom_rad: wrapTurn(Math.atan2(-east_mps, -north_mps)), wind_mps: Math.hypot(east_mps, north_mps), swells: landing.swells, flap: landing.flap });
+}
 
 /** A swell with what follows from its period. */
 export interface SwellFigures {

@@ -75,4 +75,8 @@ describe("clock", () => {
   it.each([[0, "0:00"], [5.4, "0:05"], [59.6, "1:00"], [605, "10:05"], [-3, "0:00"]])("writes %f s", (time_s, text) => {
     expect(formatClock(time_s)).toBe(text);
   });
+
+  it("a limit kept in five figures is shown as it was typed, whichever way it is rounded", () => {
+    for (const rounding of ["down", "up"] as const) expect(formatSi("speed", "kt", 5.14444, rounding)).toBe("10\u00a0kt");
+  });
 });

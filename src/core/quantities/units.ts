@@ -116,9 +116,9 @@ export type Rounding = "nearest" | "down" | "up";
 export function formatSi(kind: QuantityKind, name: string, si: number, rounding: Rounding = "nearest"): string {
   const unit = unitOf(kind, name);
   const step = unit.step ?? 10 ** -unit.digits;
-  // A millionth of a step forgives the conversion: 500 ft in metres are 500 ft again.
+  // A ten-thousandth of a step forgives the conversion: 500 ft in metres are 500 ft again, 10 kt in five figures 10 kt.
   const steps = fromSi(kind, name, si) / step;
-  const value = rounding === "nearest" ? fromSi(kind, name, si) : (rounding === "down" ? Math.floor(steps + 1e-6) : Math.ceil(steps - 1e-6)) * step;
+  const value = rounding === "nearest" ? fromSi(kind, name, si) : (rounding === "down" ? Math.floor(steps + 1e-4) : Math.ceil(steps - 1e-4)) * step;
   const number = formatNumber(value, unit.digits, unit.step);
   return `${unit.plain ? number.replace("\u202f", "") : number}\u00a0${unit.label}`;
 }

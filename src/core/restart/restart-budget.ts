@@ -87,7 +87,7 @@ export function restartBudget(question: RestartQuestion): Outcome<RestartBudget>
   if (altitude_m < ground_m) return failure("under_ground", `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(altitude_m)} is under it.`, "altitude_m");
   const found = polarOf(aircraft, mass_kg, configuration);
   if (!found.ok) return found;
-  const one = oneEngine(question);
+  const one = oneEngineOf(question);
   if (one && !one.ok) return one;
   const running = one?.value ?? null;
   const best = bestGlide(found.value.polar);
@@ -119,7 +119,7 @@ export function restartBudget(question: RestartQuestion): Outcome<RestartBudget>
 }
 
 /** Height on the engine that runs; null when none does. */
-function oneEngine({ aircraft, mass_kg, configuration, air, altitude_m, commit_m, stopped, centreOfGravity }: RestartQuestion): Outcome<OneEngineHeight> | null {
+export function oneEngineOf({ aircraft, mass_kg, configuration, air, altitude_m, commit_m, stopped, centreOfGravity }: RestartQuestion): Outcome<OneEngineHeight> | null {
   if (stopped === "both" || !aircraft.asymmetric) return null;
   const deadPropeller = aircraft.engines.kind === "jet" ? "none" : configuration.propeller;
   return oneEngineHeight({ aircraft, mass_kg, centreOfGravity, altitude_m, air, flap: configuration.flap, gearDown: configuration.gearDown, items: configuration.items, deadPropeller, failed: stopped, setting: 1 }, commit_m);

@@ -3,6 +3,7 @@ import { deadDragArea_m2 } from "../asymmetric/engine-force";
 import { airSample, readAir } from "../departure/air-column";
 import { type LandingBody, landingRoll } from "../landing/landing-roll";
 import { type Outcome, failure, success } from "../outcome";
+import { formatNumber } from "../quantities/units";
 import { G0, RHO0 } from "../quantities/constants";
 import type { Obstacle } from "../situation/take-off-plan";
 import { clearances } from "./obstacle-clearance";
@@ -68,7 +69,7 @@ export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outco
   const low = takeOffPath(day, roll.value, { kind: "never" }, PATH_TOP_M);
   const liftOff = low.events.find((event) => event.kind === "lift-off")?.point;
   const { length_m } = day.input.runway;
-  if (liftOff && liftOff.x_m > length_m) return failure("runway_too_short", `Even with both engines it lifts off ${Math.round(liftOff.x_m)} m along a runway of ${Math.round(length_m)} m: this take-off does not fit.`, "runway");
+  if (liftOff && liftOff.x_m > length_m) return failure("runway_too_short", `Even with both engines it lifts off ${formatNumber(liftOff.x_m)} m along a runway of ${formatNumber(length_m)} m: this take-off does not fit.`, "runway");
   const gearUp_m = gearHeight_m(day, low);
   const both = takeOffPath(day, roll.value, { kind: "never" }, gearUp_m);
   const failures = HEIGHTS_M.map((height_m): FailureInAir => {

@@ -15,6 +15,7 @@ import { type AirColumn, airColumn, airSample, readAir } from "../departure/air-
 import { brakingOn } from "../landing/landing-roll";
 import { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";
+import { formatNumber } from "../quantities/units";
 import { SituationDocument } from "../situation/situation-document";
 import { DEFAULT_ONE_ENGINE, OneEnginePlan } from "../situation/one-engine-plan";
 import { DEFAULT_TAKE_OFF, TakeOffPlan } from "../situation/take-off-plan";
@@ -91,7 +92,7 @@ const AIR_TOP_M = 1500;
 export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   const { aircraft, runway, plan, mass_kg } = input;
   const flap = input.flap ?? aircraft.polar?.takeOffFlap ?? 0;
-  if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg)) return failure("mass_outside", `${aircraft.name} is flown at ${Math.round(aircraft.mass.minimum_kg)} to ${Math.round(aircraft.mass.maximum_kg)} kg.`, "mass_kg");
+  if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg)) return failure("mass_outside", `${aircraft.name} is flown at ${formatNumber(aircraft.mass.minimum_kg)} to ${formatNumber(aircraft.mass.maximum_kg)} kg.`, "mass_kg");
   const jet = aircraft.engines.kind === "jet";
   const base: AsymmetricQuestion = { aircraft, mass_kg, centreOfGravity: input.centreOfGravity, altitude_m: runway.elevation_m, air: input.air, flap, gearDown: true, items: [], deadPropeller: jet ? "none" : "windmilling", failed: input.failed, setting: 1 };
   const first = asymmetricCase(base);

@@ -27,6 +27,11 @@ describe("the gate as the one headline", () => {
     expect(plain(said.rest)).toContain(rest);
   });
 
+  it("where no turn works at all, none is said to need flying without error", () => {
+    expect(gateDecision(told("higher", null, []), format).rest).not.toContain("without error");
+    expect(gateDecision(told("higher", null), format).rest).toContain("which only a turn without error does");
+  });
+
   it("the spine names the gate, and never another height as if it were one", () => {
     expect(plain(gateHeadline(told("higher", 550), format).text)).toBe("gate 1 000 ft");
     expect(gateHeadline({ ...told("higher", undefined), computing: true }, format).text).toBe("gate …");

@@ -25,7 +25,7 @@ export function gateDecision({ plan, bands, gates, computing }: GateTold, format
   if (!gates) return { lead: computing ? "Gate: computing …" : "No gate yet.", rest: `So far: ${asPlanned}. The chance decides what that is worth.` };
   const share = Math.round(plan.requiredChance * 100);
   const computed = gates.computed_m === null ? `${share} in 100 turns succeed at no height` : `${share} in 100 turns succeed from ${format("height", gates.computed_m, "up")}`;
-  if (gates.gate_m === null) return { lead: "No turning back today.", rest: `${capital(computed)}; ${asPlanned}, which only a turn without error does.` };
+  if (gates.gate_m === null) return { lead: "No turning back today.", rest: `${capital(computed)}; ${asPlanned}${bands.length === 0 ? "" : ", which only a turn without error does"}.` };
   const why = gates.decides === "fixed" ? (plan.school === "fixed" ? "The fixed height, by the school chosen" : "The fixed height decides, it is the higher") : plan.school === "computed" ? "Computed, by the school chosen" : "The computed height decides, it is the higher";
   const other = gates.decides === "fixed" ? computed : `${computed}; the fixed height is ${format("height", gates.fixed_m)}`;
   return { lead: `Gate ${format("height", gates.gate_m, "up")}.`, rest: `${why}: ${other}; ${asPlanned}.` };

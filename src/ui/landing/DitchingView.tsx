@@ -32,8 +32,8 @@ export function DitchingView() {
   const source = { calculation: { name: "ditching", input: question } };
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Ditching">
-      {!answer.ok ? (
-        <p role="alert" className="text-brick">{answer.issue.message}</p>
+      {!answer.ok || !question ? (
+        <p role="alert" className="text-brick">{answer.ok ? "" : answer.issue.message}</p>
       ) : (
         <div className="grid grid-cols-[320px_minmax(0,1fr)] gap-5">
           <div>

@@ -80,13 +80,13 @@ export function landingDecision(told: LandingTold, format: Format): Said {
     case "reserve":
       return { headline: `${where}, ${firstMove(reach)}.`, text: joined(arrival, hazards(site), advised(told, format)), tone: "text-ochre" };
     case "wind":
-      return { headline: `${where}, ${firstMove(reach)}.`, text: joined(intoWind(told, format), windExcess(told, format), hazards(site), arrival), tone: "text-brick" };
+      return { headline: `${where}, ${firstMove(reach)}.`, text: joined(windExcess(told, format), hazards(site), arrival, intoWind(told, format)), tone: "text-brick" };
     case "too-short":
       return {
         headline: `${where}, ${firstMove(reach)}.`,
         text: joined(
           computedSpare_m === null ? "Downhill it does not stop there." : `It is ${format("length", -computedSpare_m, "up")} too short${overrun_mps === null ? "" : `: about ${format("speed", overrun_mps)} over the ground at its end`}.`,
-          intoWind(told, format), windExcess(told, format), hazards(site), arrival,
+          windExcess(told, format), hazards(site), arrival, intoWind(told, format),
         ),
         tone: "text-brick",
       };
@@ -107,11 +107,19 @@ function joined(...sentences: readonly string[]): string {
   return sentences.filter(Boolean).join(" ");
 }
 
+/** Open ground at this share of a place's own speed is the better choice: half the speed is a quarter of the energy. */
+const MUCH_SLOWER = 0.5;
+/** About walking pace, m/s. */
+const HARDLY_MPS = 2.6;
+
 /** What a landing on open ground or water would be, when nothing listed fits. */
 function intoWind({ site, best, intoWind_mps }: LandingTold, format: Format): string {
   // Only where it is no faster than what the place itself would end with; where none is in reach there is nothing else.
   const compared_mps = site.verdict === "too-short" ? site.overrun_mps : site.verdict === "wind" ? (site.length?.touchdownGroundSpeed_mps ?? null) : null;
-  return site === best && (compared_mps === null || intoWind_mps < compared_mps) ? `Into the wind, on the flattest you see or on the water (Ditching), it would touch down at about ${format("speed", intoWind_mps)} over the ground.` : "";
+  if (site !== best || (compared_mps !== null && intoWind_mps > compared_mps)) return "";
+  const slower = compared_mps !== null && intoWind_mps < MUCH_SLOWER * compared_mps ? "Better" : "Or";
+  const speed = intoWind_mps < HARDLY_MPS ? "at hardly any speed" : `at about ${format("speed", intoWind_mps)}`;
+  return `${compared_mps === null ? "Into" : `${slower} into`} the wind, on the flattest you see or on the water (Ditching): it touches down ${speed} over the ground.`;
 }
 
 /** Who and what can be hurt there. */
@@ -127,9 +135,14 @@ function windExcess({ site: { reach }, tailwindLimit_mps, crosswindLimit_mps }: 
   ].filter(Boolean).join(" ");
 }
 
+/** So much in hand is not kept to the end, m (1,000 ft). */
+const MUCH_M = 304.8;
+
 /** Too much height and where to be with it, or which key has been missed and what is left to do. */
-function advised({ advice, elevation_m }: LandingTold, format: Format): string {
-  if (!advice) return "";
+function advised({ advice, elevation_m, site }: LandingTold, format: Format): string {
+  const margin_m = site.reach.path?.margin_m ?? 0;
+  // In a strong wind there is no circuit to have keys on.
+  if (!advice) return margin_m > MUCH_M ? "Stay near it and to windward, and lose that first." : "";
   const at = (height_m: number) => format("height", elevation_m + height_m);
   switch (advice.kind) {
     case "high":

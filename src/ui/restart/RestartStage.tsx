@@ -4,6 +4,7 @@ import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
 import type { LedgerEntry } from "@/core/glide/glide-path";
 import { type RestartBudget, type RestartQuestion, restartBudget } from "@/core/restart/restart-budget";
+import { COMMIT_ABOVE_M, type Commit } from "@/core/restart/restart-question";
 import { HeightLedger } from "@/ui/ledger/HeightLedger";
 import { useHeight } from "@/ui/ledger/useHeight";
 import { Cautions } from "@/ui/shell/Cautions";
@@ -17,7 +18,7 @@ import { OrderView } from "./OrderView";
 import { RelightView } from "./RelightView";
 import { RestartEditor } from "./RestartEditor";
 import { budgetSentence } from "./restart-words";
-import { COMMIT_ABOVE_M, type Commit, useCommit, useRestartQuestion } from "./useRestartQuestion";
+import { useCommit, useRestartQuestion } from "./useRestartQuestion";
 
 const VIEWS = ["flow", "relight", "order", "minutes"] as const;
 
@@ -86,7 +87,7 @@ function Account({ question, budget, commit }: { question: RestartQuestion; budg
     ...budget.items.filter(({ fits }) => fits).map(({ item, cost_m }): LedgerEntry => ({ account: "attempt", name: item.name, height_m: cost_m, time_s: item.time_s })),
   ];
   const margin_m = have_m - entries.reduce((sum, entry) => sum + entry.height_m, 0);
-  const from = commit.from === "set" ? "as set" : commit.from === "landing" ? `what landing on ${commit.end} needs from here` : `${format("height", COMMIT_ABOVE_M)} over the ground: no landing is in reach yet`;
+  const from = commit.from === "set" ? "as set" : commit.from === "one-engine" ? `${format("height", COMMIT_ABOVE_M)} over the ground: the engine that runs keeps it above that` : commit.from === "landing" ? `what landing on ${commit.end} needs from here` : `${format("height", COMMIT_ABOVE_M)} over the ground: no landing is in reach yet`;
   const cautions = [
     "Fly the aeroplane first: best glide, a place to land, then the check. Estimate; the flight manual’s drill comes first.",
     "Fire, heavy vibration, lost oil: no restart. Secure it.",

@@ -44,6 +44,12 @@ describe("the decision in a sentence", () => {
     expect([timeInWords(119.9), timeInWords(1616)]).toEqual(["119 seconds", "26 minutes"]);
   });
 
+  it("a jet at its commit height lands, whatever the relight; one item alone is said as one", () => {
+    expect(of(asked("cedar-j2", { flow: [], altitude_m: 400.5 }))).toMatchObject({ lead: "Land.", tone: "brick", spine: "land" });
+    const one = [430, 432, 434, 436, 438].map((altitude_m) => of(asked("larch-t2", { altitude_m }))).find(({ rest }) => rest.startsWith("Only"));
+    expect(one?.rest).toMatch(/^Only the first of 9 fits, to /);
+  });
+
   it("with the other engine running there is time, but not down low", () => {
     const held = of(asked("larch-t2", { stopped: "left", configuration: { ...cleanGlide(demoAircraft("larch-t2")), propeller: "feathered" } }));
     expect([held.lead, held.spine]).toEqual(["Time is plenty.", "one engine holds it"]);

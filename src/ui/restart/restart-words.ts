@@ -15,6 +15,9 @@ function landWords({ aircraft }: Pick<RestartQuestion, "aircraft">): string {
   return typeof aircraft.polar?.deadPropeller?.feathered === "number" ? "fly, feather, land" : "fly and land";
 }
 
+/** Less time than this is none: nothing is begun in it, s. */
+const LEAST_S = 5;
+
 /** A time as it is said: seconds up to two minutes, then minutes. */
 export function timeInWords(time_s: number): string {
   return time_s < 120 ? `${Math.floor(time_s)} seconds` : `${Math.floor(time_s / 60)} minutes`;
@@ -32,9 +35,10 @@ export function budgetSentence(budget: RestartBudget, question: Pick<RestartQues
   if (oneEngine && spend_s === null) return onOneEngine(oneEngine, items.length, question, leastHeight_m, format);
   const time = timeInWords(spend_s ?? 0);
   const way = oneEngine ? ` On one engine it sinks ${format("verticalSpeed", budget.sink_mps)} at ${format("speed", budget.eas_mps)}.` : "";
+  if (items.length === 0 && (spend_s ?? 0) < LEAST_S) return { lead: "Land.", rest: `It is at the commit height, or all but: a relight only if it costs no height.${way}`, tone: "brick" };
   if (items.length === 0) return { lead: `${time}.`, rest: `This engine has no cause check: see relight.${way}`, tone: "pine" };
   if (fitting === 0) return { lead: `${land[0].toUpperCase()}${land.slice(1)}.`, rest: `There is no height for a cause check: the first item asks for ${height(budget.landFrom_m)}.${way}`, tone: "brick" };
-  if (fitting < items.length) return { lead: `${time}.`, rest: `The first ${fitting} of ${items.length} fit, to ${items[fitting - 1].item.name.toLowerCase()}; then ${land.replace("fly, ", "").replace("fly and ", "").replace(", ", " and ")}.${way}`, tone: "ochre" };
+  if (fitting < items.length) return { lead: `${time}.`, rest: `${fitting === 1 ? `Only the first of ${items.length} fits` : `The first ${fitting} of ${items.length} fit`}, to ${items[fitting - 1].item.name.toLowerCase()}; then ${land.replace("fly, ", "").replace("fly and ", "").replace(", ", " and ")}.${way}`, tone: "ochre" };
   const then = budget.then.filter(({ fits }) => fits).map(({ item }) => item.name.toLowerCase());
   return { lead: `${time}.`, rest: `The whole flow fits, ${Math.round(budget.whole_s)} s of it${then.length > 0 ? `; then ${then.join(", ")}` : ""}. Below ${height(budget.wholeFrom_m)} no longer; below ${height(budget.landFrom_m)} ${land}.${way}`, tone: "pine" };
 }
@@ -51,7 +55,7 @@ export function budgetHeadline(budget: RestartBudget, question: Pick<RestartQues
   const { spend_s, items, fitting, oneEngine } = budget;
   if (oneEngine && spend_s === null) return { text: oneEngine.levelsOff_m === null ? "one engine holds it" : "one engine, drifts down", tone: "text-pine" };
   const time = (spend_s ?? 0) < 120 ? `${Math.floor(spend_s ?? 0)} s` : `${Math.floor((spend_s ?? 0) / 60)} min`;
-  if (items.length === 0) return { text: `${time} to commit`, tone: "" };
+  if (items.length === 0) return (spend_s ?? 0) < LEAST_S ? { text: "land", tone: "text-brick" } : { text: `${time} to commit`, tone: "" };
   return fitting === 0 ? { text: landWords(question), tone: "text-brick" } : { text: `${time}, ${fitting} of ${items.length} fit`, tone: fitting === items.length ? "text-pine" : "text-ochre" };
 }
 

@@ -95,8 +95,10 @@ function useEngineOutHeadline(): Headline | undefined {
   const now = useEngineOut((state) => state.now);
   const issue = useEngineOut((state) => state.issue);
   const format = useFormat();
+  const jet = useAircraft().document.engines.kind === "jet";
+  const ground_m = useReach((state) => state.answer?.ground_m ?? 0);
   if (issue) return { text: "no answer", tone: "text-brick" };
-  return now ? engineOutHeadline(now, format) : undefined;
+  return now ? engineOutHeadline({ ...now, jet, ground_m }, format) : undefined;
 }
 
 /** Whether and from where it climbs away on one engine. */

@@ -30,7 +30,7 @@ test("fit a new aircraft from its handbook, make it current, brief a departure a
 
   await page.keyboard.press("2");
   const spine = page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Departure/ });
-  await expect(spine).toContainText(/gate/, { timeout: 60_000 });
+  await expect(spine).toContainText(/gate \d/, { timeout: 60_000 });
   const gate = /gate (.+ft)/.exec(await spine.innerText())?.[1] ?? "";
   await page.getByRole("tab", { name: "Brief" }).click();
   await expect(page.getByRole("region", { name: "Brief" })).toContainText("turn back");

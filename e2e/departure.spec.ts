@@ -15,7 +15,7 @@ async function openDeparture(page: Page): Promise<void> {
 
 /** Waits for the gate and returns it as the spine shows it: "1 000 ft". */
 async function gate(page: Page): Promise<string> {
-  await expect(spineGate(page)).toContainText(/gate/, { timeout: 40_000 });
+  await expect(spineGate(page)).toContainText(/gate \d/, { timeout: 40_000 });
   return /gate (.+ft)/.exec(await spineGate(page).innerText())?.[1] ?? "";
 }
 

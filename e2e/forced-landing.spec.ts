@@ -159,7 +159,7 @@ test("the jet ditches from FL140: heading by the swell, list by height against t
   for (const part of ["Ditching", "287° magnetic", "at once", "Cabin told", "Brace, brace", "Count heads", "ditching heading"]) expect(text).toContain(part);
 });
 
-test("one engine on the approach: power by part, the go-around's floor, none when it does not climb", async ({ page }) => {
+test("one engine on the approach: power by part, the go-around's floor, none when it does not climb enough", async ({ page }) => {
   await openDemo(page);
   await flyAircraft(page, "Larch T2");
   await page.keyboard.press("6");
@@ -175,7 +175,11 @@ test("one engine on the approach: power by part, the go-around's floor, none whe
   await page.getByRole("button", { name: /^Mass / }).click();
   await type(page, "Mass", "1725");
   await page.keyboard.press("Escape");
-  await expect(view).toContainText(/No go-around/);
+  await expect(view).toContainText(/Commit at 400\sft/);
+  // Whoever asks for more climb than it has is told not to go around.
+  await view.getByRole("combobox", { name: "On one engine go, or go around, by" }).selectOption("climb");
+  await type(page, "Least climb", "400");
+  await expect(view).toContainText("No go-around is advised.");
 });
 
 test("minutes left: climb, level, shut down compared by area and time; the check of one's own saved with the aircraft", async ({ page }) => {

@@ -75,6 +75,19 @@ test("dragging the aircraft and its heading moves path, ledger and ranking while
   await expect(page.getByRole("textbox", { name: "Heading, magnetic" })).toHaveValue(/^10\d$/);
 });
 
+test("the keyboard skips to the stage and is on the map in a few steps", async ({ page }) => {
+  await openDemo(page);
+  await page.reload();
+  await page.keyboard.press("Tab");
+  await expect(page.getByRole("link", { name: "Skip to the stage" })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("main")).toBeFocused();
+  const onMap = () => page.evaluate(() => document.activeElement?.closest("[role=application]") !== null);
+  let steps = 0;
+  for (; steps < 10 && !(await onMap()); steps += 1) await page.keyboard.press("Tab");
+  expect(steps).toBeLessThan(10);
+});
+
 test("every part of the situation moves the figures", async ({ page }) => {
   await openDemo(page);
   const start = await leftTo(page, "Skerrow 11");
@@ -135,7 +148,7 @@ test("fields refuse what cannot be, say why, and change nothing", async ({ page 
   await openDemo(page);
   const before = await leftTo(page, "Skerrow 11");
   const cases = [
-    [/^Place /, "Heading, true", "725", "A heading is 0° to 360°."],
+    [/^Place /, "Heading, magnetic", "725", "A heading is 0° to 360°."],
     [/^Mass /, "Mass", "1500", "Above the maximum mass of Alder S1"],
     [/^Air /, "QNH", "500", "QNH is 850 to 1090 hPa"],
     [/^Pilot /, "Bank in turns", "abc", "is not a number"],

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { apart } from "./chart-ink";
+import { apart, nearest } from "./chart-ink";
 
 const place = (wanted: readonly number[]) => {
   const layout = apart();
@@ -26,5 +26,16 @@ describe("labels at the ends of lines", () => {
   it("find their place again when the chart is drawn anew", () => {
     const layout = apart();
     for (let round = 0; round < 3; round += 1) expect([layout({ seriesIndex: 0, labelRect: { y: 50 } }).y, layout({ seriesIndex: 1, labelRect: { y: 52 } }).y]).toEqual([50, 66]);
+  });
+});
+
+describe("labels led to their lines", () => {
+  it("stand where they are wanted when there is room, else about their mean, none nearer than a line of text", () => {
+    expect(nearest([100, 40, 200])).toEqual([100, 40, 200]);
+    const placed = nearest([100, 102, 101, 300]);
+    expect(placed).toEqual([101 - 16, 101 + 16, 101, 300]);
+    const crowd = nearest([10, 12, 30, 31, 33, 60]);
+    for (let i = 1; i < crowd.length; i += 1) expect(crowd[i] - crowd[i - 1]).toBeGreaterThanOrEqual(16 - 1e-9);
+    expect(Math.max(...crowd.map((y, i) => Math.abs(y - [10, 12, 30, 31, 33, 60][i])))).toBeLessThan(32);
   });
 });

@@ -56,3 +56,52 @@ export function apart(): (label: { seriesIndex: number; labelRect: { y: number }
     return { y };
   };
 }
+
+/** Heights of labels as near to those wanted as can be, none on another, in the order of the wanted. */
+export function nearest(wanted: readonly number[]): number[] {
+  const order = wanted.map((_, i) => i).sort((a, b) => wanted[a] - wanted[b]);
+  // Labels that would overlap form a block about the mean of what they want: isotonic regression of the heights less their places.
+  const blocks: { sum: number; count: number }[] = [];
+  for (const [place, i] of order.entries()) {
+    blocks.push({ sum: wanted[i] - place * LABEL_PX, count: 1 });
+    for (let last = blocks.length - 1; last > 0 && blocks[last - 1].sum / blocks[last - 1].count > blocks[last].sum / blocks[last].count; last -= 1) {
+      const { sum, count } = blocks[last];
+      blocks[last - 1] = { sum: blocks[last - 1].sum + sum, count: blocks[last - 1].count + count };
+      blocks.pop();
+    }
+  }
+  const placed: number[] = [];
+  let place = 0;
+  for (const { sum, count } of blocks) for (let k = 0; k < count; k += 1, place += 1) placed[order[place]] = sum / count + place * LABEL_PX;
+  return placed;
+}
+
+/** Where a line ends, in values of the axes, and what it is called. */
+export interface LineEnd {
+  readonly name: string;
+  readonly colour: string;
+  readonly at: readonly [number, number];
+}
+
+/** From the end of a line to its label, px. */
+const LEADER_PX = 18;
+
+/** A series that writes names beside the ends of lines, each led to its own where they are moved apart. */
+export function ledLabels(ink: ChartInk, ends: readonly LineEnd[]): Record<string, unknown> {
+  return {
+    name: "names", type: "custom", silent: true, clip: false, tooltip: { show: false }, data: ends.map(({ at }) => at),
+    renderItem: ({ dataIndex }: { dataIndex: number }, api: { coord(at: readonly [number, number]): [number, number] }) => {
+      const points = ends.map(({ at }) => api.coord(at));
+      const [x, y] = points[dataIndex];
+      const to = nearest(points.map((point) => point[1]))[dataIndex];
+      const { name, colour } = ends[dataIndex];
+      return {
+        type: "group",
+        children: [
+          { type: "polyline", shape: { points: [[x + 2, y], [x + LEADER_PX - 4, to]] }, style: { stroke: ink.of(colour), fill: "none", lineWidth: 1 } },
+          { type: "text", style: { x: x + LEADER_PX, y: to, text: name, fill: ink.of("ink"), font: `600 13px ${SANS}`, verticalAlign: "middle", stroke: ink.of("sheet"), lineWidth: 3 } },
+        ],
+      };
+    },
+  };
+}

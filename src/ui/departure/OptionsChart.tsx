@@ -5,7 +5,7 @@ import { betterSide } from "@/core/departure/scan";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import { Chart } from "@/ui/charts/Chart";
-import { type ChartInk, apart, endLabel } from "@/ui/charts/chart-ink";
+import { type ChartInk, endLabel, ledLabels } from "@/ui/charts/chart-ink";
 import { useFormat, useUnits } from "@/ui/units/units-store";
 import { bandWords } from "./band-words";
 import { type DepartureScan, useDeparture } from "./departure-store";
@@ -52,9 +52,8 @@ export function OptionsChart() {
     (ink: ChartInk) => {
       const shown = (value_m: number) => fromSi("height", unit, value_m);
       const label = unitOf("height", unit).label;
-      const layout = apart();
       return {
-        grid: { left: 58, right: 164, top: 36, bottom: 40 },
+        grid: { left: 58, right: 172, top: 36, bottom: 40 },
         tooltip: { ...ink.tooltip, order: "valueDesc", valueFormatter: (value: unknown) => (value === null || value === undefined ? "–" : `${formatNumber(Number(value), 0, 10)} ${label}`), axisPointer: { ...(ink.tooltip.axisPointer as object), label: { show: false } } },
         xAxis: { ...ink.axis(`engine stops at, ${label}`), nameLocation: "middle", nameGap: 26, min: 0, max: shown(762) },
         yAxis: { ...ink.axis(`left over, ${label}`), min: Math.round(shown(LOW_M)), max: Math.round(shown(HIGH_M)), nameTextStyle: { color: ink.of("ink2"), fontSize: 13, align: "left", padding: [0, 0, 0, -48] }, axisLabel: { ...(ink.axis("").axisLabel as object), showMinLabel: false, showMaxLabel: false } },
@@ -67,8 +66,13 @@ export function OptionsChart() {
           ...lines.map((line) => ({
             name: line.name, type: "line", showSymbol: false, connectNulls: false,
             lineStyle: { color: ink.of(line.colour), width: line.width, type: line.dash }, itemStyle: { color: ink.of(line.colour) },
-            endLabel: endLabel(ink, line.name, ink.of("ink")), labelLayout: layout,
-            data: line.points.map((point) => [shown(point.height_m), point.score_m === null ? null : clipped(shown(point.score_m), shown(LOW_M), shown(HIGH_M))]),
+            ...(endsInside(line) ? { endLabel: endLabel(ink, line.name, ink.of("ink")) } : {}),
+            data: line.points.map((point) => [shown(point.height_m), scoreShown(point.score_m, shown)]),
+          })),
+          ledLabels(ink, lines.filter((line) => !endsInside(line)).flatMap((line) => {
+            const last = line.points[line.points.length - 1];
+            const score = last && scoreShown(last.score_m, shown);
+            return last && score !== null ? [{ name: line.name, colour: line.colour, at: [shown(last.height_m), score] as const }] : [];
           })),
         ],
       };
@@ -99,8 +103,15 @@ export function OptionsChart() {
   );
 }
 
-function clipped(value: number, low: number, high: number): number | null {
-  return value < low ? null : Math.min(value, high);
+/** What is drawn of a score; null where there is none, or it is far out of reach. */
+function scoreShown(score_m: number | null, shown: (value_m: number) => number): number | null {
+  return score_m === null || score_m < LOW_M ? null : shown(Math.min(score_m, HIGH_M));
+}
+
+/** A line that stops before the last height is named where it stops. */
+function endsInside({ points }: Line): boolean {
+  const last = points[points.length - 1];
+  return last === undefined || last.score_m === null || last.score_m < LOW_M;
 }
 
 function optionLines(scan: DepartureScan): Line[] {

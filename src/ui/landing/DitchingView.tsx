@@ -59,7 +59,7 @@ export function DitchingView() {
               {answer.value.swells.map((entry, i) => (
                 <Line key={i} name={i === 0 ? "Swell" : "Second swell"} figure={`swell ${i + 1}`} source={source} value={`${format("length", entry.length_m)}, ${format("speed", entry.speed_mps)}, ${formatNumber(degrees(entry.slope_rad), 1)}°, ${answer.value.best.sides[i]}`} />
               ))}
-              {answer.value.other && <Line name="The other way" figure="heading" source={source} value={`${headingInWords(answer.value.other.heading_rad)}, ${format("speed", answer.value.other.groundSpeed_mps)} over the water`} />}
+              {answer.value.other && <Line name="The other way, over the water" figure="heading" source={source} value={`${headingInWords(answer.value.other.heading_rad)}, ${format("speed", answer.value.other.groundSpeed_mps)}`} />}
             </dl>
             <Help answer={answer.value} />
             <p className="mt-2 text-[13px] text-ink2">Level off close to the water and hold it there: under 200 ft/min of sink at touch is what crews aim for. With power left, use it for a flat approach.</p>

@@ -27,7 +27,7 @@ function nearEnough({ path, status }: EndReach): boolean {
 }
 
 /** Columns that a narrow window has no room for; the ledger and the map say the same. */
-const WIDE_ONLY = "max-[1150px]:hidden";
+const WIDE_ONLY = "max-[1500px]:hidden";
 
 /** Every landing end within reach or nearly so, the best first. */
 export function EndTable() {
@@ -61,7 +61,7 @@ export function EndTable() {
           <th className={`px-1.5 font-normal ${WIDE_ONLY}`}>uses</th>
           <th className="px-1.5 font-normal">time</th>
           <th className="px-1.5 font-normal">wind, {unitOf("speed", speedUnit).label}</th>
-          <th className="px-1.5 font-normal">
+          <th className="px-1.5 font-normal whitespace-nowrap">
             <abbr className="no-underline" title="Crosswind from the left (L) or right (R)">
               cross, {unitOf("speed", speedUnit).label}
             </abbr>
@@ -71,8 +71,8 @@ export function EndTable() {
             <abbr className="no-underline" title="Clock position from the nose, magnetic bearing, distance to the aim point">
               lies
             </abbr>
+            , way
           </th>
-          <th className="px-3 text-left font-normal">way</th>
         </tr>
       </thead>
       <tbody>
@@ -130,8 +130,9 @@ function EndRow({ end, strip, verdict, lies, current, rowRef, onPin }: { end: En
         </Figure>
       </td>
       <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{strip && `${format("length", strip.length_m)} ${strip.surface}`}</td>
-      <td className="num px-1.5 text-left whitespace-nowrap">{lies}</td>
-      <td className="px-3 text-left">{saying(end, verdict)}</td>
+      <td className="px-1.5 text-left">
+        <span className="num whitespace-nowrap">{lies}</span> {saying(end, verdict)}
+      </td>
     </tr>
   );
 }

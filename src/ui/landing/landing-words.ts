@@ -167,7 +167,7 @@ export function landingIntention(site: Site | null, nature: CallPlan["nature"]):
 /** Below which height there is no going around: what is advised first, then the sum without error. */
 export function goAroundDecision({ floor_m, advisedFloor_m, lost_m, away_mps }: OneEngineApproach, plan: OneEnginePlan, format: Format): { lead: string; rest: string; tone: "" | "text-brick" } {
   if (floor_m === null) return { lead: "No go-around at all: it does not climb away.", rest: "", tone: "text-brick" };
-  const sum = `Flown without error it loses ${format("height", lost_m, "up")} before it climbs: ${format("height", floor_m, "up")} over the runway with ${format("height", LEFT_M)} left.`;
+  const sum = `Flown without error it loses ${format("height", lost_m)} before it climbs: ${format("height", floor_m)} over the runway with ${format("height", LEFT_M)} left.`;
   if (advisedFloor_m === null) return { lead: "No go-around is advised.", rest: `It climbs away with ${format("verticalSpeed", away_mps, "down")}, less than the ${format("verticalSpeed", plan.leastClimb_mps)} asked for. ${sum}`, tone: "text-brick" };
   return { lead: `Commit at ${format("height", advisedFloor_m, "up")}.`, rest: `${plan.least === "height" ? "Advised: no go-around below that, nor once gear and landing flap are down; take the higher." : "It climbs away as fast as is asked for."} ${sum}`, tone: "" };
 }

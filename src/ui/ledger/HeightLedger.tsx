@@ -107,12 +107,12 @@ export function HeightLedger({ name, have_m, over, ledger, margin_m, ground, sou
         ))}
         <li className="absolute right-0" style={{ left: right + 18, top: placed[placed.length - 1] - 19 }}>
           <Figure title={`${margin_m >= 0 ? "Margin" : "Shortfall"}, ${name}`} figure="margin" source={source} className={`flex w-full items-baseline justify-between text-left ${margin_m >= 0 ? "text-pine" : "text-brick"}`}>
-            <span className="font-sans font-semibold">{margin_m >= 0 ? "Margin" : "Short by"}</span>
+            <span className="font-sans font-semibold whitespace-nowrap">{margin_m >= 0 ? "Margin" : "Short by"}</span>
             <span className={`leading-9 font-semibold ${figure.length > 7 ? "text-[20px] max-[1150px]:text-[17px]" : "text-[28px] max-[1150px]:text-[24px]"}`}>{figure}</span>
           </Figure>
         </li>
       </ol>
-      <figcaption className="num absolute right-0 text-[12px] text-ink2" style={{ top: y(0) + (margin_m >= 0 ? 5 : -18) }}>
+      <figcaption className="num absolute right-0 text-[12px] text-ink2" style={{ top: margin_m >= 0 ? y(0) + 5 : height - 15 }}>
         {ground}
       </figcaption>
     </figure>

@@ -11,8 +11,8 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat, useUnits } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 
-/** The relight envelope with today's way down, and the attempts of both kinds. */
-export function RelightView({ question }: { question: RestartQuestion }) {
+/** Of a question about both engines stopped: the relight envelope with today's way down, and the attempts of both kinds. */
+export function RelightView({ question, stopped }: { question: RestartQuestion; stopped: RestartQuestion["stopped"] }) {
   const { chance, assistedChance } = useSituation((state) => state.current.restart);
   const change = useSituation((state) => state.change);
   const units = useUnits((state) => state.units);
@@ -134,7 +134,7 @@ export function RelightView({ question }: { question: RestartQuestion }) {
             ))}
           </tbody>
         </table>
-        {question.stopped !== "both" && <p className="text-[13px] text-ochre">One engine runs: the decision beside says what height it holds. The attempts here are counted as if both had stopped.</p>}
+        {stopped !== "both" && <p className="text-[13px] text-ochre">One engine runs: the decision beside says what height it holds. The attempts here are counted as if both had stopped.</p>}
         {[windmill, assisted].map((plan) => plan.why && <p key={plan.kind} className="text-[13px] text-ink2">{`${plan.kind === "windmill" ? "Windmilling" : "Auxiliary power"}: ${plan.why}`}</p>)}
       </section>
     </div>

@@ -25,6 +25,7 @@ const VIEWS = ["flow", "relight", "order", "minutes"] as const;
 /** Is there height for a restart? */
 export function RestartStage() {
   const question = useRestartQuestion();
+  const bothStopped = useRestartQuestion("both");
   const commit = useCommit();
   const outcome = useMemo(() => restartBudget(question), [question]);
   const jet = question.aircraft.relight !== null;
@@ -56,7 +57,7 @@ export function RestartStage() {
               <FlowView question={question} budget={outcome.value} />
             </StageView>
             <StageView value="relight">
-              <RelightView question={question} />
+              <RelightView question={bothStopped} stopped={question.stopped} />
             </StageView>
             <StageView value="order">
               <OrderView />
@@ -82,7 +83,8 @@ function Account({ question, budget, commit }: { question: RestartQuestion; budg
   const leastHeight_m = useSituation((state) => state.current.oneEngine.leastHeight_m);
   const said = budgetSentence(budget, question, leastHeight_m, format);
   const have_m = question.altitude_m - commit.altitude_m;
-  const entries: LedgerEntry[] = [
+  // An engine that holds height spends none.
+  const entries: LedgerEntry[] = budget.spend_s === null ? [] : [
     { account: "reaction", name: "Reaction", height_m: budget.reaction_m, time_s: question.reaction_s },
     ...budget.items.filter(({ fits }) => fits).map(({ item, cost_m }): LedgerEntry => ({ account: "attempt", name: item.name, height_m: cost_m, time_s: item.time_s })),
   ];

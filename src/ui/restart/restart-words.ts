@@ -36,7 +36,7 @@ export function budgetSentence(budget: RestartBudget, question: Pick<RestartQues
   const time = timeInWords(spend_s ?? 0);
   const way = oneEngine ? ` On one engine it sinks ${format("verticalSpeed", budget.sink_mps)} at ${format("speed", budget.eas_mps)}.` : "";
   if (items.length === 0 && (spend_s ?? 0) < LEAST_S) return { lead: "Land.", rest: `It is at the commit height, or all but: a relight only if it costs no height.${way}`, tone: "brick" };
-  if (items.length === 0) return { lead: `${time}.`, rest: `This engine has no cause check: see relight.${way}`, tone: "pine" };
+  if (items.length === 0) return { lead: `${time}.`, rest: `This engine has no cause check: see relight.${way}`, tone: (spend_s ?? 0) < 60 ? "ochre" : "pine" };
   if (fitting === 0) return { lead: `${land[0].toUpperCase()}${land.slice(1)}.`, rest: `There is no height for a cause check: the first item asks for ${height(budget.landFrom_m)}.${way}`, tone: "brick" };
   if (fitting < items.length) return { lead: `${time}.`, rest: `${fitting === 1 ? `Only the first of ${items.length} fits` : `The first ${fitting} of ${items.length} fit`}, to ${items[fitting - 1].item.name.toLowerCase()}; then ${land.replace("fly, ", "").replace("fly and ", "").replace(", ", " and ")}.${way}`, tone: "ochre" };
   const then = budget.then.filter(({ fits }) => fits).map(({ item }) => item.name.toLowerCase());

@@ -106,6 +106,8 @@ describe("the budget of height", () => {
 
   it("refuses a commit height below the ground and masses outside", () => {
     expect(restartBudget(ask({ commit_m: 0, ground_m: 10 }))).toMatchObject({ ok: false, issue: { code: "commit_below_ground", path: "commit_m" } });
+    // Under the ground there is nothing to restart: told with the height of the ground, as the landing tells it.
+    expect(restartBudget(ask({ altitude_m: 50, commit_m: 400, ground_m: 100 }))).toMatchObject({ ok: false, issue: { code: "under_ground", path: "altitude_m", message: expect.stringContaining("330\u00a0ft (100\u00a0m)") } });
     expect(restartBudget(ask({ mass_kg: 2000 }))).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
   });
 

@@ -37,7 +37,7 @@ export function PracticeTable() {
         <caption className="pb-1 text-left text-[13px] text-ink2">Over a hard deck of {format("height", input.plan.hardDeck_m)}, still air, to level wings. Debrief will keep what you fly.</caption>
         <thead className="text-[13px] text-ink2">
           <tr>
-            <th className="text-left font-normal">Bank</th>
+            <th className="text-left font-normal" rowSpan={2}>Bank</th>
             <th className="font-normal" colSpan={2}>
               from a climb at full power
             </th>
@@ -46,7 +46,6 @@ export function PracticeTable() {
             </th>
           </tr>
           <tr>
-            <th />
             {["180°", "360°", "180°", "360°"].map((turn, i) => (
               <th key={i} className="font-normal">
                 {turn}

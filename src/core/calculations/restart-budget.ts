@@ -20,7 +20,7 @@ export const restartBudgetCalculation = calculation({
   output: z.object({
     eas_mps: z.number(), sink_mps: z.number(), spend_m: z.number(), spend_s: z.number().nullable(), fitting: z.number(), whole_s: z.number(), wholeFrom_m: z.number(), landFrom_m: z.number(),
     items: Placed, then: Placed,
-    oneEngine: z.object({ climb_mps: z.number(), eas_mps: z.number(), levelsOff_m: z.number().nullable(), time_s: z.number().nullable() }).nullable(),
+    oneEngine: z.object({ climb_mps: z.number(), eas_mps: z.number(), mended_mps: z.number().nullable(), levelsOff_m: z.number().nullable(), time_s: z.number().nullable() }).nullable(),
     byPropeller: z.array(z.object({ state: z.string(), sink_mps: z.number(), eas_mps: z.number(), ratio: z.number() })),
     working: z.array(WorkingStep),
   }),

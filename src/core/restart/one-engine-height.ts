@@ -1,6 +1,7 @@
 // One of two engines has stopped and the other runs: whether it holds height, and how long the way down to a height is when it does not.
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import type { AsymmetricQuestion } from "../asymmetric/asymmetric-case";
+import { mendedOf } from "../asymmetric/climb-by-height";
 import { steadySpeeds } from "../asymmetric/one-engine-climb";
 import { type Outcome, success } from "../outcome";
 
@@ -9,6 +10,8 @@ export interface OneEngineHeight {
   /** Best rate at the present altitude as configured, negative descends; and its speed, equivalent. */
   readonly climb_mps: number;
   readonly eas_mps: number;
+  /** Best rate here once flap, gear and openings are away and the propeller gives least drag, m/s; null where it climbs as configured. */
+  readonly mended_mps: number | null;
   /** Altitude at which the drift-down ends; null when it climbs here or does not level off above the lower height. */
   readonly levelsOff_m: number | null;
   /** Down to the lower height; null when it never gets there. */
@@ -43,7 +46,7 @@ export function oneEngineHeight(question: AsymmetricQuestion, low_m: number): Ou
   }
   const [first] = rates;
   const last = rates[rates.length - 1];
-  const found = { climb_mps: first.climb_mps, eas_mps };
+  const found = { climb_mps: first.climb_mps, eas_mps, mended_mps: first.climb_mps >= 0 ? null : mendedRate_mps(question) };
   if (first.climb_mps >= 0) return success({ ...found, levelsOff_m: null, time_s: null });
   if (last.climb_mps >= 0) {
     const before = rates[rates.length - 2];
@@ -58,4 +61,11 @@ export function oneEngineHeight(question: AsymmetricQuestion, low_m: number): Ou
     time_s += (high.altitude_m - low.altitude_m) / mean;
   }
   return success({ ...found, levelsOff_m: null, time_s });
+}
+
+/** Best rate of the aeroplane mended; null where no speed can be held straight. */
+function mendedRate_mps(question: AsymmetricQuestion): number | null {
+  const one = asymmetricCase(mendedOf(question));
+  const speeds = one.ok ? steadySpeeds(one.value) : one;
+  return speeds.ok ? speeds.value.rate.climb_mps : null;
 }

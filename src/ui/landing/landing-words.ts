@@ -142,7 +142,7 @@ const MUCH_M = 304.8;
 function advised({ advice, elevation_m, site }: LandingTold, format: Format): string {
   const margin_m = site.reach.path?.margin_m ?? 0;
   // In a strong wind there is no circuit to have keys on.
-  if (!advice) return margin_m > MUCH_M ? "Stay near it and to windward, and lose that first." : "";
+  if (!advice) return margin_m > MUCH_M ? "Stay near it and to windward: no circuit comes round in this wind." : "";
   const at = (height_m: number) => format("height", elevation_m + height_m);
   switch (advice.kind) {
     case "high":

@@ -55,6 +55,10 @@ describe("the decision in a sentence", () => {
     expect([held.lead, held.spine]).toEqual(["Time is plenty.", "one engine holds it"]);
     expect(held.rest).toMatch(/The other engine holds it: [\d\u202f]+\u00a0ft\/min of climb at \d+\u00a0kt/);
     expect(of(asked("larch-t2", { stopped: "right", altitude_m: 100, commit_m: 50 })).lead).toBe("Fly and climb first.");
+    // Windmilling it sinks, feathered it climbs: nobody is told to land for want of feathering.
+    const heavy = asked("hornbeam-t2c", { stopped: "left", mass_kg: 3175, air: { qnh_Pa: 101_325, deviation_K: 25 }, altitude_m: 402 });
+    expect(of(heavy)).toMatchObject({ lead: "Fly and feather.", tone: "ochre", spine: "fly and feather", rest: expect.stringMatching(/as configured; mended it climbs \d+\u00a0ft\/min\.$/) });
+    expect(of({ ...heavy, stopped: "both" })).toMatchObject({ lead: "Fly, feather, land.", tone: "brick" });
   });
 });
 

@@ -10,9 +10,19 @@ export interface BudgetSaid {
   readonly tone: "pine" | "ochre" | "brick";
 }
 
-/** What is left to do when there is no height for anything else. */
-function landWords({ aircraft }: Pick<RestartQuestion, "aircraft">): string {
-  return typeof aircraft.polar?.deadPropeller?.feathered === "number" ? "fly, feather, land" : "fly and land";
+/** What is left to do when there is no height for anything else; where one engine climbs once it is clean, nobody lands for it. */
+function landWords({ aircraft }: Pick<RestartQuestion, "aircraft">, oneEngine: OneEngineHeight | null): string {
+  if (climbsMended(oneEngine)) return feathers(aircraft) ? "fly and feather" : "fly and clean up";
+  return feathers(aircraft) ? "fly, feather, land" : "fly and land";
+}
+
+/** It sinks as configured and climbs mended. */
+function climbsMended(oneEngine: OneEngineHeight | null): boolean {
+  return (oneEngine?.mended_mps ?? -1) > 0;
+}
+
+function feathers(aircraft: RestartQuestion["aircraft"]): boolean {
+  return typeof aircraft.polar?.deadPropeller?.feathered === "number";
 }
 
 /** Less time than this is none: nothing is begun in it, s. */
@@ -31,16 +41,20 @@ export function timeInWords(time_s: number): string {
 export function budgetSentence(budget: RestartBudget, question: Pick<RestartQuestion, "aircraft" | "altitude_m" | "ground_m">, leastHeight_m: number, format: Format): BudgetSaid {
   const height = (si: number) => format("height", si);
   const { fitting, items, spend_s, oneEngine } = budget;
-  const land = landWords(question);
+  const land = landWords(question, oneEngine);
   if (oneEngine && spend_s === null) return onOneEngine(oneEngine, items.length, question, leastHeight_m, format);
   const time = timeInWords(spend_s ?? 0);
-  const way = oneEngine ? ` On one engine it sinks ${format("verticalSpeed", budget.sink_mps)} at ${format("speed", budget.eas_mps)}.` : "";
-  if (items.length === 0 && (spend_s ?? 0) < LEAST_S) return { lead: "Land.", rest: `It is at the commit height, or all but: a relight only if it costs no height.${way}`, tone: "brick" };
+  const way = oneEngine ? ` On one engine it sinks ${format("verticalSpeed", budget.sink_mps)} at ${format("speed", budget.eas_mps)}${climbsMended(oneEngine) ? ` as configured; mended it climbs ${format("verticalSpeed", oneEngine.mended_mps ?? 0, "down")}` : ""}.` : "";
+  if (items.length === 0 && (spend_s ?? 0) < LEAST_S) return climbsMended(oneEngine) ? { lead: sentence(land), rest: `There is no height for a relight first.${way}`, tone: "ochre" } : { lead: "Land.", rest: `It is at the commit height, or all but: a relight only if it costs no height.${way}`, tone: "brick" };
   if (items.length === 0) return { lead: `${time}.`, rest: `This engine has no cause check: see relight.${way}`, tone: (spend_s ?? 0) < 60 ? "ochre" : "pine" };
-  if (fitting === 0) return { lead: `${land[0].toUpperCase()}${land.slice(1)}.`, rest: `There is no height for a cause check: the first item asks for ${height(budget.landFrom_m)}.${way}`, tone: "brick" };
+  if (fitting === 0) return { lead: sentence(land), rest: `There is no height for a cause check: the first item asks for ${height(budget.landFrom_m)}.${way}`, tone: climbsMended(oneEngine) ? "ochre" : "brick" };
   if (fitting < items.length) return { lead: `${time}.`, rest: `${fitting === 1 ? `Only the first of ${items.length} fits` : `The first ${fitting} of ${items.length} fit`}, to ${items[fitting - 1].item.name.toLowerCase()}; then ${land.replace("fly, ", "").replace("fly and ", "").replace(", ", " and ")}.${way}`, tone: "ochre" };
   const then = budget.then.filter(({ fits }) => fits).map(({ item }) => item.name.toLowerCase());
   return { lead: `${time}.`, rest: `The whole flow fits, ${Math.round(budget.whole_s)} s of it${then.length > 0 ? `; then ${then.join(", ")}` : ""}. Below ${height(budget.wholeFrom_m)} no longer; below ${height(budget.landFrom_m)} ${land}.${way}`, tone: "pine" };
+}
+
+function sentence(words: string): string {
+  return `${words[0].toUpperCase()}${words.slice(1)}.`;
 }
 
 /** The other engine holds height, here or lower down. */
@@ -55,8 +69,8 @@ export function budgetHeadline(budget: RestartBudget, question: Pick<RestartQues
   const { spend_s, items, fitting, oneEngine } = budget;
   if (oneEngine && spend_s === null) return { text: oneEngine.levelsOff_m === null ? "one engine holds it" : "one engine, drifts down", tone: "text-pine" };
   const time = (spend_s ?? 0) < 120 ? `${Math.floor(spend_s ?? 0)} s` : `${Math.floor((spend_s ?? 0) / 60)} min`;
-  if (items.length === 0) return (spend_s ?? 0) < LEAST_S ? { text: "land", tone: "text-brick" } : { text: `${time} to commit`, tone: "" };
-  return fitting === 0 ? { text: landWords(question), tone: "text-brick" } : { text: `${time}, ${fitting} of ${items.length} fit`, tone: fitting === items.length ? "text-pine" : "text-ochre" };
+  if (items.length === 0) return (spend_s ?? 0) < LEAST_S ? { text: climbsMended(oneEngine) ? landWords(question, oneEngine) : "land", tone: climbsMended(oneEngine) ? "text-ochre" : "text-brick" } : { text: `${time} to commit`, tone: "" };
+  return fitting === 0 ? { text: landWords(question, oneEngine), tone: climbsMended(oneEngine) ? "text-ochre" : "text-brick" } : { text: `${time}, ${fitting} of ${items.length} fit`, tone: fitting === items.length ? "text-pine" : "text-ochre" };
 }
 
 /** An item done in a run. */

@@ -40,7 +40,10 @@ test("scrub the failure height, compare options, read the brief: by keyboard alo
 
   const shown = await gate(page);
   await page.getByRole("tab", { name: "At one height" }).focus();
-  for (let i = 0; i < 3; i += 1) await page.keyboard.press("ArrowRight");
+  for (const tab of ["Options by height", "Chance", "Brief"]) {
+    await page.keyboard.press("ArrowRight");
+    await expect(page.getByRole("tab", { name: tab })).toHaveAttribute("aria-selected", "true");
+  }
   await expect(page.getByRole("region", { name: "Brief" })).toContainText(`until ${shown}`);
   await expect(page.getByRole("region", { name: "Brief" })).toContainText("turn back left, 45°");
 });

@@ -78,6 +78,7 @@ test("dragging the aircraft and its heading moves path, ledger and ranking while
 test("the keyboard skips to the stage and is on the map in a few steps", async ({ page }) => {
   await openDemo(page);
   await page.reload();
+  await answered(page);
   await page.keyboard.press("Tab");
   await expect(page.getByRole("link", { name: "Skip to the stage" })).toBeFocused();
   await page.keyboard.press("Enter");

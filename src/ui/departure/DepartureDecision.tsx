@@ -7,7 +7,7 @@ import { Figure } from "@/ui/working/Figure";
 import { useAirspeed } from "@/ui/situation/useAirspeed";
 import { gateDecision } from "./departure-words";
 import { currentChance, sideOf, turnsBack, useDeparture } from "./departure-store";
-import { nearestAhead, optionsAt } from "./options";
+import { STANDING_TONE, nearestAhead, optionsAt, standingOf } from "./options";
 
 /** What to do at this height in a sentence, and the figures of the way that is looked at. */
 export function DepartureDecision() {
@@ -99,7 +99,7 @@ function Sentence({ gate_m }: { gate_m: number | null | undefined }) {
     const below = gate_m !== null && gate_m !== undefined && at.height_m < gate_m;
     return (
       <p className={works ? "" : "text-brick"}>
-        <strong>{works ? (below || gate_m === null ? "It would just work, below the gate." : "Turn back.") : "No turning back."}</strong>{" "}
+        <strong>{works ? (gate_m === null ? "It would work without error." : below ? "It would work without error, below the gate." : "Turn back.") : "No turning back."}</strong>{" "}
         {works
           ? `${formatMargin(account.result.margin_m, format)} of height and ${format("length", account.result.spare_m ?? 0, "down")} of runway in hand, flown as planned.${gate_m === null ? " It does not succeed often enough at any height: ahead." : below ? ` The gate is ${format("height", gate_m ?? 0)}: ahead.` : ""}`
           : account.limit === "stopping"
@@ -113,11 +113,11 @@ function Sentence({ gate_m }: { gate_m: number | null | undefined }) {
   const ahead = nearestAhead(scan, at.height_m);
   const option = ahead && optionsAt(scan, ahead).find((candidate) => candidate.id === choice);
   if (!option) return <p>This option does not come near at this height.</p>;
-  const works = option.score_m !== null && option.score_m >= 0;
+  const standing = standingOf(option.score_m);
   return (
-    <p className={works || option.score_m === null ? "" : "text-brick"}>
+    <p className={standing === "works" || standing === "not known" ? "" : STANDING_TONE[standing]}>
       <strong>
-        {option.name}: {option.score_m === null ? "not known." : works ? "works." : "does not work."}
+        {option.name}: {standing === "no" ? "does not work." : standing === "just" ? "just works, nothing in hand." : `${standing}.`}
       </strong>{" "}
       {[option.margin_m !== null && `height ${formatMargin(option.margin_m, format)}`, option.spare_m !== null && (option.spare_m >= 0 ? `${format("length", option.spare_m)} left after stopping` : `${format("length", -option.spare_m)} too short`), option.note].filter(Boolean).join("; ")}
     </p>

@@ -2,7 +2,7 @@
 import { formatMargin } from "@/ui/landing/margin";
 import { useFormat } from "@/ui/units/units-store";
 import { useDeparture } from "./departure-store";
-import { nearestAhead, optionsAt } from "./options";
+import { STANDING_TONE, nearestAhead, optionsAt, standingOf } from "./options";
 
 /** Options far out of reach are left out below this many metres short. */
 const LISTED_M = -120;
@@ -20,13 +20,13 @@ export function OptionList() {
   return (
     <ul className="text-[13px]" aria-label={`Options at ${format("height", ahead.height_m)}`}>
       {options.map((option) => {
-        const works = option.score_m !== null && option.score_m >= 0;
+        const standing = standingOf(option.score_m);
         const shown = choice === option.id;
         return (
           <li key={option.id} className="border-b border-rule">
             <button type="button" aria-pressed={shown} className={`grid w-full grid-cols-[1fr_auto] gap-x-2 border-l-4 px-2 py-1 text-left hover:bg-mark ${shown ? "border-harbour bg-mark" : "border-transparent"}`} onClick={() => set({ choice: shown ? "best" : option.id, pointedEntry: null })}>
               <span className="font-semibold">{option.name}</span>
-              <span className={`num ${works ? "text-pine" : option.score_m === null ? "text-ink2" : "text-brick"}`}>{option.score_m === null ? "not known" : works ? `works, ${formatMargin(option.score_m, format)}` : option.margin_m === null && option.spare_m === null ? "no" : `no, ${formatMargin(option.score_m, format)}`}</span>
+              <span className={`num ${STANDING_TONE[standing]}`}>{option.score_m === null || (option.margin_m === null && option.spare_m === null) ? standing : `${standing}, ${formatMargin(option.score_m, format)}`}</span>
               <span className="col-span-2 text-ink2">
                 {[option.margin_m !== null && `height ${formatMargin(option.margin_m, format)}`, option.spare_m !== null && (option.spare_m >= 0 ? `${format("length", option.spare_m)} left after stopping` : `${format("length", -option.spare_m)} too short to stop`), option.note].filter(Boolean).join(" · ")}
               </span>

@@ -4,7 +4,7 @@ import { demoDepartureInput } from "../../../demo/demo-departure";
 import { demoTerrain } from "../../../demo/read-demo";
 import { allowedBanks } from "@/core/departure/best-bank";
 import { scanOf } from "./departure-store";
-import { nearestAhead, optionsAt } from "./options";
+import { nearestAhead, optionsAt, standingOf } from "./options";
 
 const input = demoDepartureInput();
 const terrain = demoTerrain();
@@ -42,5 +42,11 @@ describe("options at a height", () => {
     expect(nearestAhead(scan, 0)?.height_m).toBe(60);
     expect(nearestAhead(scan, 131)?.height_m).toBe(200);
     expect(nearestAhead({ ...scan, ahead: [] }, 100)).toBeNull();
+  });
+});
+
+describe("what is said of an option", () => {
+  it.each([[null, "not known"], [-0.1, "no"], [0, "just"], [15, "just"], [16, "works"]] as const)("%s m left: %s", (score_m, standing) => {
+    expect(standingOf(score_m)).toBe(standing);
   });
 });

@@ -21,3 +21,15 @@ export function optionsAt(scan: DepartureScan, ahead: AheadAtHeight): DepartureO
 export function nearestAhead(scan: DepartureScan, height_m: number): AheadAtHeight | null {
   return scan.ahead.reduce<AheadAtHeight | null>((best, candidate) => (best === null || Math.abs(candidate.height_m - height_m) < Math.abs(best.height_m - height_m) ? candidate : best), null);
 }
+
+/** Less left over than this is not a margin, m (50 ft). Common practice. */
+const LITTLE_M = 15.24;
+
+/** What is said of an option by what it leaves; a margin of a few feet does not work. */
+export function standingOf(score_m: number | null): "not known" | "works" | "just" | "no" {
+  if (score_m === null) return "not known";
+  return score_m < 0 ? "no" : score_m < LITTLE_M ? "just" : "works";
+}
+
+/** Colours that say the same. */
+export const STANDING_TONE = { "not known": "text-ink2", works: "text-pine", just: "text-ochre", no: "text-brick" } as const;

@@ -22,7 +22,7 @@ export function Decision({ end, reach }: { end: EndReach; reach: Reach }) {
   return (
     <section className="flex flex-col gap-2 border-t border-rule px-4 py-3" aria-label="Decision">
       <p className={said?.tone ?? "text-brick"}>
-        <strong>{said?.headline ?? `${end.name}: no way.`}</strong> {said?.text ?? end.issue?.message}
+        <strong>{said?.headline ?? (reach.ends.every(({ status }) => status === "none") ? "No place can be flown to." : `${end.name}: no way.`)}</strong> {said?.text ?? end.issue?.message}
       </p>
       <p className="num text-[13px] text-ink2">{whereInWords(end, heading_rad, variation?.variation_rad ?? null, format)}</p>
       {end.glide && (

@@ -71,7 +71,7 @@ export function SitesView() {
       </div>
       {two.length === 2 && <Comparison two={two} sourceOf={sourceOf} onPin={pin} />}
       {list.length === 0 ? (
-        <p>No landing place is near enough. Move the aircraft on the map of Paths, or plan a ditching.</p>
+        <p>No landing place can be reached. Move the aircraft on the map of Paths, or plan a ditching.</p>
       ) : (
         <table className="w-full text-right text-[13px]">
           <caption className="sr-only">Places to land, the best first, with the reasons</caption>

@@ -73,7 +73,7 @@ function useHeadlines(): Partial<Record<(typeof STAGES)[number]["slug"], Headlin
   const end = shownEnd({ answer, pinnedId });
   const best = answer?.reach?.best;
   const site = shownSite({ answer, pinnedId });
-  const landing: Headline | undefined = answer?.issue ? { text: "no answer", tone: "text-brick" } : site ? landingHeadline(site, format) : end ? { text: `no path, ${end.name}`, tone: "text-brick" } : undefined;
+  const landing: Headline | undefined = answer?.issue ? { text: "no answer", tone: "text-brick" } : site ? landingHeadline(site, format) : end ? { text: answer?.reach?.ends.every(({ status }) => status === "none") ? "no path to any place" : `no path, ${end.name}`, tone: "text-brick" } : undefined;
   const departure = useDepartureHeadline();
   const takeOff = useTakeOffHeadline();
   const restart = useRestartHeadline();

@@ -42,8 +42,10 @@ test("control: what changes the minimum control speed, the rudder over its stop,
   await page.getByRole("button", { name: /^Table of Minimum control speed and stall over density altitude/ }).click();
   await expect(page.getByRole("region", { name: /table$/ }).getByRole("row")).toHaveCount(22);
   // A lighter aeroplane, banked: its minimum control speed is higher.
-  await page.getByRole("combobox", { name: "Bank" }).selectOption("5");
   const today = page.getByRole("complementary", { name: "Speeds" }).getByRole("button", { name: /rudder/ });
+  const level = await today.innerText();
+  await page.getByRole("combobox", { name: "Bank" }).selectOption("5");
+  await expect(today).not.toHaveText(level);
   const heavy = await today.innerText();
   await page.getByRole("slider", { name: "Mass" }).focus();
   await page.keyboard.press("Home");

@@ -4,7 +4,10 @@ import jsdoc from "eslint-plugin-jsdoc";
 
 /** What would make the core depend on the moment, on chance or on its surroundings. */
 const IMPURE = [
-  ...["window", "document", "process", "navigator", "localStorage"].map((name) => ({ name, message: "The core knows no surroundings: take it as an argument." })),
+  ...["window", "document", "process", "navigator", "localStorage"].map((name) => ({
+    name,
+    message: "The core knows no surroundings: take it as an argument.",
+  })),
 ];
 const IMPURE_CALLS = [
   { object: "Date", property: "now", message: "Time is an argument of core functions." },
@@ -12,7 +15,17 @@ const IMPURE_CALLS = [
 ];
 
 const config = [
-  { ignores: [".next/**", ".data/**", "node_modules/**", "coverage/**", "next-env.d.ts", "test-results/**", "playwright-report/**"] },
+  {
+    ignores: [
+      ".next/**",
+      ".data/**",
+      "node_modules/**",
+      "coverage/**",
+      "next-env.d.ts",
+      "test-results/**",
+      "playwright-report/**",
+    ],
+  },
   ...nextVitals,
   ...nextTypescript,
   {
@@ -30,7 +43,17 @@ const config = [
     rules: {
       "no-restricted-globals": ["error", ...IMPURE],
       "no-restricted-properties": ["error", ...IMPURE_CALLS],
-      "jsdoc/require-jsdoc": ["error", { publicOnly: true, require: { FunctionDeclaration: true, ClassDeclaration: true }, contexts: ["ExportNamedDeclaration > TSInterfaceDeclaration", "ExportNamedDeclaration > TSTypeAliasDeclaration"] }],
+      "jsdoc/require-jsdoc": [
+        "error",
+        {
+          publicOnly: true,
+          require: { FunctionDeclaration: true, ClassDeclaration: true },
+          contexts: [
+            "ExportNamedDeclaration > TSInterfaceDeclaration",
+            "ExportNamedDeclaration > TSTypeAliasDeclaration",
+          ],
+        },
+      ],
     },
   },
 ];

@@ -3,7 +3,15 @@ import { defineConfig } from "@playwright/test";
 /** Debian's Chromium; nothing is downloaded. As root it needs to run without its sandbox. */
 const chromium = {
   executablePath: "/usr/bin/chromium",
-  args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
 };
 
 export default defineConfig({

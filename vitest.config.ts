@@ -11,6 +11,12 @@ export default defineConfig({
     include: ["src/**/*.test.ts", "scripts/**/*.test.ts"],
     setupFiles: ["scripts/lib/seeded-properties.ts"],
     testTimeout: 20_000,
-    coverage: { provider: "v8", include: ["src/core/**"], exclude: ["**/*.test.ts"], thresholds: { lines: 90 }, reporter: ["text-summary"] },
+    coverage: {
+      provider: "v8",
+      include: ["src/core/**"],
+      exclude: ["**/*.test.ts"],
+      thresholds: { lines: 90 },
+      reporter: ["text-summary"],
+    },
   },
 });

@@ -26,7 +26,19 @@ function grid(from: number): number[] {
     const start = failureStart(day, height_m, input.plan.reaction, input.pilot.reaction_s);
     if (!start) return NaN;
     let best = -Infinity;
-    for (const side of [-1, 1] as const) for (const intercept_rad of ANGLES) for (const extension_s of EXTENSIONS) best = Math.max(best, turnbackBy(day, start.acting, start.reaction_s, { side, bank_rad: BANK_RAD, stallMargin: input.plan.stallMargin, intercept_rad, extension_s }).score_m);
+    for (const side of [-1, 1] as const)
+      for (const intercept_rad of ANGLES)
+        for (const extension_s of EXTENSIONS)
+          best = Math.max(
+            best,
+            turnbackBy(day, start.acting, start.reaction_s, {
+              side,
+              bank_rad: BANK_RAD,
+              stallMargin: input.plan.stallMargin,
+              intercept_rad,
+              extension_s,
+            }).score_m,
+          );
     return best;
   });
 }
@@ -48,7 +60,9 @@ for (let round = 0; round < 4; round += 1) {
     worst_m = Math.max(worst_m, score - ours);
   });
 }
-console.log(`departure: one scan, 58 heights, both sides: ${(median(times.search) / 1000).toFixed(2)} s (goal under 1.0 s); exhaustive grid ${(median(times.grid) / 1000).toFixed(1)} s: ${(median(times.grid) / median(times.search)).toFixed(0)} times (goal 5); the grid finds at most ${worst_m.toFixed(1)} m more anywhere`);
+console.log(
+  `departure: one scan, 58 heights, both sides: ${(median(times.search) / 1000).toFixed(2)} s (goal under 1.0 s); exhaustive grid ${(median(times.grid) / 1000).toFixed(1)} s: ${(median(times.grid) / median(times.search)).toFixed(0)} times (goal 5); the grid finds at most ${worst_m.toFixed(1)} m more anywhere`,
+);
 
 const terrain = demoTerrain();
 const plane = localPlane(terrain.origin);
@@ -63,11 +77,17 @@ const scrubs = SCAN_HEIGHTS_M.slice(0, -1).map((height_m, i) => {
     return [turnbackAccount(day, input, between_m, best.technique), groundAhead(day, input, start, terrain, plane)];
   })[1];
 });
-console.log(`departure: scrubbed to a height between those of the scan: median ${median(scrubs).toFixed(0)} ms, slowest ${Math.max(...scrubs).toFixed(0)} ms (goal 50 ms)`);
+console.log(
+  `departure: scrubbed to a height between those of the scan: median ${median(scrubs).toFixed(0)} ms, slowest ${Math.max(...scrubs).toFixed(0)} ms (goal 50 ms)`,
+);
 
 const planned = betterSide(turnbackAt(day, input, 180, BANK_RAD));
 if (planned) {
   const sample = draws(1, 1000);
-  const [, chance_ms] = timed(() => countChance(day, input, { height_m: 180, technique: planned.technique }, USUAL_SCATTER, sample, true));
-  console.log(`departure: 1,000 scattered turns at one height, hindsight included, one thread: ${chance_ms.toFixed(0)} ms`);
+  const [, chance_ms] = timed(() =>
+    countChance(day, input, { height_m: 180, technique: planned.technique }, USUAL_SCATTER, sample, true),
+  );
+  console.log(
+    `departure: 1,000 scattered turns at one height, hindsight included, one thread: ${chance_ms.toFixed(0)} ms`,
+  );
 }

@@ -45,5 +45,9 @@ for (let round = 0; round < 30; round += 1) {
 }
 // The first rounds warm up.
 const settled = (values: number[]) => median(values.slice(5));
-console.log(`engine out: a slider's move ${settled(times.now).toFixed(1)} ms, factor table, both charts, rudder, climb by height and ceilings ${settled(times.tables).toFixed(0)} ms more (goal under 100 ms)`);
-console.log(`minimum control speed ${settled(times.ours).toFixed(2)} ms, all four limits; plain scan to the first ${settled(times.plain).toFixed(2)} ms: ${(settled(times.plain) / settled(times.ours)).toFixed(1)} times; apart by ${apart_kt.toFixed(3)} kt`);
+console.log(
+  `engine out: a slider's move ${settled(times.now).toFixed(1)} ms, factor table, both charts, rudder, climb by height and ceilings ${settled(times.tables).toFixed(0)} ms more (goal under 100 ms)`,
+);
+console.log(
+  `minimum control speed ${settled(times.ours).toFixed(2)} ms, all four limits; plain scan to the first ${settled(times.plain).toFixed(2)} ms: ${(settled(times.plain) / settled(times.ours)).toFixed(1)} times; apart by ${apart_kt.toFixed(3)} kt`,
+);

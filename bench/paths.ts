@@ -20,7 +20,17 @@ const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floo
 const alder = AircraftDocument.parse(read("demo/aircraft/alder-s1.json"));
 const found = polarOf(alder, 1000, cleanGlide(alder));
 const air = { qnh_Pa: 101_600, deviation_K: -3 };
-const wind = windProfile({ surface: { from_rad: 4.36, speed_mps: 7.2 }, layers: [{ altitude_m: 600, from_rad: 4.7, speed_mps: 10 }, { altitude_m: 1200, from_rad: 4.9, speed_mps: 12 }, { altitude_m: 2400, from_rad: 5.1, speed_mps: 15 }] }, 19);
+const wind = windProfile(
+  {
+    surface: { from_rad: 4.36, speed_mps: 7.2 },
+    layers: [
+      { altitude_m: 600, from_rad: 4.7, speed_mps: 10 },
+      { altitude_m: 1200, from_rad: 4.9, speed_mps: 12 },
+      { altitude_m: 2400, from_rad: 5.1, speed_mps: 15 },
+    ],
+  },
+  19,
+);
 if (!found.ok || !wind.ok) throw new Error("bench: expected a polar and a wind");
 const { polar } = found.value;
 const cas_mps = bestGlide(polar).eas_mps;
@@ -34,7 +44,12 @@ const problems: PathProblem[] = Array.from({ length: 500 }, (_, i) => {
     polar,
     integrals,
     glide: bestGlide(polar),
-    start: { x_m: away * Math.sin(bearing), y_m: away * Math.cos(bearing), heading_rad: (i * 1.234) % (2 * Math.PI), altitude_m: 500 + 3 * i },
+    start: {
+      x_m: away * Math.sin(bearing),
+      y_m: away * Math.cos(bearing),
+      heading_rad: (i * 1.234) % (2 * Math.PI),
+      altitude_m: 500 + 3 * i,
+    },
     target: { x_m: 0, y_m: 0, heading_rad: 2.4, altitude_m: 19 },
     choices: { bank_rad: 0.52, stallMargin: 1.2, reaction_s: 4, reserve_m: 60, final_m: 300, key: "none" },
   };
@@ -65,7 +80,13 @@ function ours(count: number): number {
 
 function plain(count: number): number {
   let paths = 0;
-  for (let i = 0; i < count; i += 1) paths += referenceMargins(problems[i % problems.length], air, wind.ok ? wind.value : () => ({ east_mps: 0, north_mps: 0 }), cas_mps).size;
+  for (let i = 0; i < count; i += 1)
+    paths += referenceMargins(
+      problems[i % problems.length],
+      air,
+      wind.ok ? wind.value : () => ({ east_mps: 0, north_mps: 0 }),
+      cas_mps,
+    ).size;
   return paths;
 }
 
@@ -84,7 +105,10 @@ function rate(name: keyof typeof rates, work: () => number): void {
 }
 
 const places = read("demo/world/places.json");
-const terrain = readEsriAscii(readFileSync("demo/terrain/tarn-reach.asc", "utf8"), { latitude_deg: -47, longitude_deg: -131 });
+const terrain = readEsriAscii(readFileSync("demo/terrain/tarn-reach.asc", "utf8"), {
+  latitude_deg: -47,
+  longitude_deg: -131,
+});
 const situation = SituationDocument.parse(read("demo/world/situation.json"));
 const question = reachInput(situation, alder, landingEnds(places.aerodromes, places.sites));
 const times: number[] = [];
@@ -95,7 +119,14 @@ for (let i = 0; i < 60; i += 1) {
 }
 
 const perSecond = median(rates.ours);
-console.log(`paths a second, one end, four words, three layers: ${Math.round(perSecond).toLocaleString("en")} (goal 20,000)`);
-console.log(`the plain reference: ${Math.round(median(rates.plain)).toLocaleString("en")}; ratio ${(perSecond / median(rates.plain)).toFixed(0)}; they agree within ${worst_m.toFixed(2)} m on ${compared} paths`);
-console.log(`all ${question.ends.length} ends of the demo world with terrain: ${median(times.slice(20)).toFixed(1)} ms (first ${times[0].toFixed(1)} ms; goal under 100 ms)`);
-if (worst_m > 1 || compared < 100) throw new Error(`bench: expected agreement within 1 m on at least 100 paths, got ${worst_m} m on ${compared}`);
+console.log(
+  `paths a second, one end, four words, three layers: ${Math.round(perSecond).toLocaleString("en")} (goal 20,000)`,
+);
+console.log(
+  `the plain reference: ${Math.round(median(rates.plain)).toLocaleString("en")}; ratio ${(perSecond / median(rates.plain)).toFixed(0)}; they agree within ${worst_m.toFixed(2)} m on ${compared} paths`,
+);
+console.log(
+  `all ${question.ends.length} ends of the demo world with terrain: ${median(times.slice(20)).toFixed(1)} ms (first ${times[0].toFixed(1)} ms; goal under 100 ms)`,
+);
+if (worst_m > 1 || compared < 100)
+  throw new Error(`bench: expected agreement within 1 m on at least 100 paths, got ${worst_m} m on ${compared}`);

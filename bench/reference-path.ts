@@ -36,7 +36,14 @@ function descended(air: AirMass, from_m: number, energy_m: number, cas_mps: numb
 }
 
 /** Drift between two altitudes at a sea-level sink. */
-function drift(air: AirMass, wind: (altitude_m: number) => WindVector, from_m: number, to_m: number, sinkEas: number, cas_mps: number): Point & { time: number } {
+function drift(
+  air: AirMass,
+  wind: (altitude_m: number) => WindVector,
+  from_m: number,
+  to_m: number,
+  sinkEas: number,
+  cas_mps: number,
+): Point & { time: number } {
   const steps = Math.max(1, Math.ceil((from_m - to_m) / STEP_M));
   const step = (from_m - to_m) / steps;
   const sum = { x: 0, y: 0, time: 0 };
@@ -53,7 +60,12 @@ function drift(air: AirMass, wind: (altitude_m: number) => WindVector, from_m: n
 }
 
 /** Margin of each word that works, m. */
-export function referenceMargins(problem: PathProblem, air: AirMass, wind: (altitude_m: number) => WindVector, cas_mps: number): Map<string, number> {
+export function referenceMargins(
+  problem: PathProblem,
+  air: AirMass,
+  wind: (altitude_m: number) => WindVector,
+  cas_mps: number,
+): Map<string, number> {
   const { start, target, choices, glide } = problem;
   const p = legPerformance(problem.polar, glide, choices.bank_rad, choices.stallMargin);
   const sigma = (altitude: number) => airAtAltitude(altitude, air).sigma;
@@ -62,7 +74,10 @@ export function referenceMargins(problem: PathProblem, air: AirMass, wind: (alti
   const reactionEnd = descended(air, start.altitude_m, reactionEnergy, cas_mps);
   const reacted = drift(air, wind, start.altitude_m, reactionEnd, glide.sinkEas_mps, cas_mps);
   const length = reactionEnergy * glide.ratio;
-  const from = { x: start.x_m + length * ahead(start.heading_rad).x + reacted.x, y: start.y_m + length * ahead(start.heading_rad).y + reacted.y };
+  const from = {
+    x: start.x_m + length * ahead(start.heading_rad).x + reacted.x,
+    y: start.y_m + length * ahead(start.heading_rad).y + reacted.y,
+  };
   for (const word of ["LSL", "RSR", "LSR", "RSL"]) {
     const s1 = word[0] === "R" ? 1 : -1;
     const s2 = word[2] === "R" ? 1 : -1;
@@ -82,7 +97,10 @@ export function referenceMargins(problem: PathProblem, air: AirMass, wind: (alti
       const finalHeading = target.heading_rad - Math.asin(across / speed);
       const r1 = p.turnRadiusSeaLevel_m / sigma((reactionEnd + h[1]) / 2);
       const r2 = p.turnRadiusSeaLevel_m / sigma((h[2] + h[3]) / 2);
-      const end = { x: target.x_m - shift.x - finalAir * ahead(finalHeading).x, y: target.y_m - shift.y - finalAir * ahead(finalHeading).y };
+      const end = {
+        x: target.x_m - shift.x - finalAir * ahead(finalHeading).x,
+        y: target.y_m - shift.y - finalAir * ahead(finalHeading).y,
+      };
       const c1 = { x: from.x + s1 * r1 * right(start.heading_rad).x, y: from.y + s1 * r1 * right(start.heading_rad).y };
       const c2 = { x: end.x + s2 * r2 * right(finalHeading).x, y: end.y + s2 * r2 * right(finalHeading).y };
       const dx = c2.x - c1.x;
@@ -95,13 +113,26 @@ export function referenceMargins(problem: PathProblem, air: AirMass, wind: (alti
       const turn1 = turned(s1 * (heading - start.heading_rad));
       const turn2 = turned(s2 * (finalHeading - heading));
       const next = [reactionEnd, 0, 0, 0, 0];
-      next[1] = descended(air, next[0], (turn1 * p.turnHeightPerRadianSeaLevel_m) / sigma((reactionEnd + h[1]) / 2), cas_mps);
+      next[1] = descended(
+        air,
+        next[0],
+        (turn1 * p.turnHeightPerRadianSeaLevel_m) / sigma((reactionEnd + h[1]) / 2),
+        cas_mps,
+      );
       next[2] = descended(air, next[1], straight / p.straightRatio, cas_mps);
       next[3] = descended(air, next[2], (turn2 * p.turnHeightPerRadianSeaLevel_m) / sigma((h[2] + h[3]) / 2), cas_mps);
       next[4] = descended(air, next[3], finalAir / p.straightRatio, cas_mps);
       if (reactionEnd - next[4] > 60_000) break;
-      const parts = [drift(air, wind, next[0], next[1], p.turnSinkEas_mps, cas_mps), drift(air, wind, next[1], next[2], p.straightSinkEas_mps, cas_mps), drift(air, wind, next[2], next[3], p.turnSinkEas_mps, cas_mps), drift(air, wind, next[3], next[4], p.straightSinkEas_mps, cas_mps)];
-      const residual = { x: parts.reduce((sum, part) => sum + part.x, 0) - shift.x, y: parts.reduce((sum, part) => sum + part.y, 0) - shift.y };
+      const parts = [
+        drift(air, wind, next[0], next[1], p.turnSinkEas_mps, cas_mps),
+        drift(air, wind, next[1], next[2], p.straightSinkEas_mps, cas_mps),
+        drift(air, wind, next[2], next[3], p.turnSinkEas_mps, cas_mps),
+        drift(air, wind, next[3], next[4], p.straightSinkEas_mps, cas_mps),
+      ];
+      const residual = {
+        x: parts.reduce((sum, part) => sum + part.x, 0) - shift.x,
+        y: parts.reduce((sum, part) => sum + part.y, 0) - shift.y,
+      };
       const moved = next.reduce((sum, value, i) => sum + Math.abs(value - h[i]), 0);
       h = next;
       if (Math.abs(residual.x) + Math.abs(residual.y) < SETTLED_M && moved < SETTLED_M) {

@@ -20,7 +20,11 @@ export function demoDepartureInput({ aircraft = "alder-s1", mass_kg, plan, plain
   const { aerodromes, sites } = demoPlaces();
   const document = demoAircraft(aircraft);
   const situation = { ...demoSituation(), mass_kg: mass_kg ?? document.mass.usual_kg };
-  const made = departureInput({ ...situation, departure: { ...situation.departure, ...plan } }, document, landingEnds(aerodromes, sites));
+  const made = departureInput(
+    { ...situation, departure: { ...situation.departure, ...plan } },
+    document,
+    landingEnds(aerodromes, sites),
+  );
   if (!made.ok) throw new Error(`demoDepartureInput: expected a departure, got ${made.issue.message}`);
   if (!plain) return made.value;
   const { headingTrue_rad } = made.value.runway;
@@ -28,7 +32,13 @@ export function demoDepartureInput({ aircraft = "alder-s1", mass_kg, plan, plain
   return {
     ...made.value,
     air: { qnh_Pa: 101_325, deviation_K: 0 },
-    wind: { surface: { from_rad: (headingTrue_rad + Math.atan2(cross, head) + 2 * Math.PI) % (2 * Math.PI), speed_mps: Math.hypot(head, cross) }, layers: [] },
+    wind: {
+      surface: {
+        from_rad: (headingTrue_rad + Math.atan2(cross, head) + 2 * Math.PI) % (2 * Math.PI),
+        speed_mps: Math.hypot(head, cross),
+      },
+      layers: [],
+    },
     runway: { ...made.value.runway, length_m: plain.length_m, elevation_m: 0 },
   };
 }

@@ -14,16 +14,40 @@ interface Otherwise extends Partial<Omit<TakeOffInput, "plan" | "aircraft" | "wi
 }
 
 /** The question: Larch T2 from Skerrow 29 in still standard air, centre of gravity in the middle. The jet leaves from Cape Orrin 26. */
-export function demoTakeOffInput({ name = "larch-t2", headwind_kt = 0, plan, ...change }: Otherwise = {}): TakeOffInput {
+export function demoTakeOffInput({
+  name = "larch-t2",
+  headwind_kt = 0,
+  plan,
+  ...change
+}: Otherwise = {}): TakeOffInput {
   const { aerodromes, sites } = demoPlaces();
-  const runway = landingEnds(aerodromes, sites).find((end) => end.name === (name === "cedar-j2" ? "Cape Orrin 26" : "Skerrow 29"));
+  const runway = landingEnds(aerodromes, sites).find(
+    (end) => end.name === (name === "cedar-j2" ? "Cape Orrin 26" : "Skerrow 29"),
+  );
   if (!runway) throw new Error("demoTakeOffInput: expected the runway, got none");
   const aircraft = demoAircraft(name);
   const reverse = (runway.headingTrue_rad + Math.PI) % (2 * Math.PI);
   return {
-    aircraft, mass_kg: aircraft.mass.usual_kg, centreOfGravity: 0.5, air: { qnh_Pa: 101_325, deviation_K: 0 }, runway, intersection_m: 0, flap: null, failed: "left",
-    wind: { surface: headwind_kt === 0 ? null : { from_rad: headwind_kt > 0 ? runway.headingTrue_rad : reverse, speed_mps: Math.abs(headwind_kt) * MPS_PER_KT }, layers: [] },
-    plan: { ...DEFAULT_TAKE_OFF, ...plan }, oneEngine: DEFAULT_ONE_ENGINE,
+    aircraft,
+    mass_kg: aircraft.mass.usual_kg,
+    centreOfGravity: 0.5,
+    air: { qnh_Pa: 101_325, deviation_K: 0 },
+    runway,
+    intersection_m: 0,
+    flap: null,
+    failed: "left",
+    wind: {
+      surface:
+        headwind_kt === 0
+          ? null
+          : {
+              from_rad: headwind_kt > 0 ? runway.headingTrue_rad : reverse,
+              speed_mps: Math.abs(headwind_kt) * MPS_PER_KT,
+            },
+      layers: [],
+    },
+    plan: { ...DEFAULT_TAKE_OFF, ...plan },
+    oneEngine: DEFAULT_ONE_ENGINE,
     ...change,
   };
 }

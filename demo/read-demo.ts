@@ -20,7 +20,9 @@ export function demoAircraft(name: string): AircraftDocument {
 
 /** Aerodromes and surveyed sites. */
 export function demoPlaces(): { aerodromes: Aerodrome[]; sites: LandingSite[] } {
-  return z.object({ aerodromes: z.array(Aerodrome), sites: z.array(LandingSite) }).parse(JSON.parse(read("world/places.json")));
+  return z
+    .object({ aerodromes: z.array(Aerodrome), sites: z.array(LandingSite) })
+    .parse(JSON.parse(read("world/places.json")));
 }
 
 /** The situation that the demo opens with. */

@@ -63,7 +63,10 @@ test("units chosen here follow the account to another browser", async ({ browser
   await second.context().close();
 });
 
-test("everything goes out as one file and comes into another account, by the interface", async ({ browser, baseURL }) => {
+test("everything goes out as one file and comes into another account, by the interface", async ({
+  browser,
+  baseURL,
+}) => {
   const from = await (await browser.newContext({ baseURL })).newPage();
   await openDemo(from);
   await from.keyboard.press("o");
@@ -75,12 +78,19 @@ test("everything goes out as one file and comes into another account, by the int
   const download = from.waitForEvent("download");
   await from.getByRole("link", { name: "Export everything" }).click();
   const text = await readFile(await (await download).path(), "utf8");
-  expect(JSON.parse(text)).toMatchObject({ schema: "utrimax/account", version: 1, situations: [{ document: { name: "Over the ridge" } }] });
+  expect(JSON.parse(text)).toMatchObject({
+    schema: "utrimax/account",
+    version: 1,
+    situations: [{ document: { name: "Over the ridge" } }],
+  });
 
   const into = await (await browser.newContext({ baseURL })).newPage();
   await openDemo(into);
   await command(into, "Account, export");
-  const give = (content: string) => into.getByLabel("Account file").setInputFiles({ name: "account.json", mimeType: "application/json", buffer: Buffer.from(content) });
+  const give = (content: string) =>
+    into
+      .getByLabel("Account file")
+      .setInputFiles({ name: "account.json", mimeType: "application/json", buffer: Buffer.from(content) });
   await give(text.slice(0, 300));
   await expect(into.getByText("The request does not hold JSON.")).toBeVisible();
   await give(text);
@@ -94,7 +104,10 @@ test("everything goes out as one file and comes into another account, by the int
 
 test("terrain of one's own is read, used for the check of the path, and removed", async ({ page }) => {
   await openDemo(page);
-  const give = (content: string) => page.getByLabel("Terrain file").setInputFiles({ name: "plateau.asc", mimeType: "text/plain", buffer: Buffer.from(content) });
+  const give = (content: string) =>
+    page
+      .getByLabel("Terrain file")
+      .setInputFiles({ name: "plateau.asc", mimeType: "text/plain", buffer: Buffer.from(content) });
   await command(page, "Account, export");
   await give("ncols 40\nnrows 40\nxllcorner -131.3\nyllcorner -47.4\ncellsize 0.015\n1 2 3");
   await expect(page.getByText("it is cut off", { exact: false })).toBeVisible();

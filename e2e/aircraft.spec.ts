@@ -3,7 +3,20 @@ import { type Page, expect, test } from "@playwright/test";
 import { openDemo, type } from "./demo";
 import { pdfText } from "./pdf-text";
 
-const HANDBOOK = { "Maximum mass": "1200", "Minimum mass": "750", "Usual mass": "1100", "Wing area": "16.2", "Wing span": "10.9", "Mass of these speeds": "1200", V_S1: "54", V_S0: "47", "Best glide": "70", "Best glide ratio": "9.2", V_Y: "74", Power: "134" };
+const HANDBOOK = {
+  "Maximum mass": "1200",
+  "Minimum mass": "750",
+  "Usual mass": "1100",
+  "Wing area": "16.2",
+  "Wing span": "10.9",
+  "Mass of these speeds": "1200",
+  V_S1: "54",
+  V_S0: "47",
+  "Best glide": "70",
+  "Best glide ratio": "9.2",
+  V_Y: "74",
+  Power: "134",
+};
 
 async function openAircraft(page: Page): Promise<void> {
   await openDemo(page);
@@ -11,7 +24,9 @@ async function openAircraft(page: Page): Promise<void> {
   await expect(page.getByRole("heading", { name: "Do I know its numbers?" })).toBeVisible();
 }
 
-test("fit a new aircraft from its handbook, make it current, brief a departure and print the card", async ({ page }, testInfo) => {
+test("fit a new aircraft from its handbook, make it current, brief a departure and print the card", async ({
+  page,
+}, testInfo) => {
   test.setTimeout(120_000);
   await openAircraft(page);
   await page.getByRole("button", { name: "New" }).click();
@@ -76,7 +91,10 @@ test("copy, export, delete with undo, import again", async ({ page }, testInfo) 
   await fleet.getByRole("button", { name: "Export" }).click();
   const file = testInfo.outputPath("aircraft.json");
   await (await download).saveAs(file);
-  expect(JSON.parse(await readFile(file, "utf8"))).toMatchObject({ schema: "utrimax/aircraft", name: "Copy of Alder S1" });
+  expect(JSON.parse(await readFile(file, "utf8"))).toMatchObject({
+    schema: "utrimax/aircraft",
+    name: "Copy of Alder S1",
+  });
 
   // Another one is made current, then the copy can go, and come back.
   await fleet.getByRole("button", { name: /^Rowan R1/ }).click();
@@ -91,11 +109,17 @@ test("copy, export, delete with undo, import again", async ({ page }, testInfo) 
 
   await page.getByLabel("Aircraft file").setInputFiles(file);
   await expect(page.getByText("“Copy of Alder S1” is imported and current.")).toBeVisible();
-  await page.getByLabel("Aircraft file").setInputFiles({ name: "bad.json", mimeType: "application/json", buffer: Buffer.from('{"schema":"utrimax/aircraft","version":1}') });
+  await page.getByLabel("Aircraft file").setInputFiles({
+    name: "bad.json",
+    mimeType: "application/json",
+    buffer: Buffer.from('{"schema":"utrimax/aircraft","version":1}'),
+  });
   await expect(page.getByText(/This is not a Utrimax aircraft/)).toBeVisible();
 });
 
-test("the drag shelf combines, the polar follows the wind, the numbers card is a PDF: by keyboard", async ({ page }, testInfo) => {
+test("the drag shelf combines, the polar follows the wind, the numbers card is a PDF: by keyboard", async ({
+  page,
+}, testInfo) => {
   await openAircraft(page);
   await page.getByRole("slider", { name: "Headwind" }).focus();
   for (let i = 0; i < 10; i += 1) await page.keyboard.press("Shift+ArrowRight");

@@ -23,9 +23,13 @@ test("one account cannot read or write another's rows through any route", async 
   await newAccount(theirs);
   const [secret] = await situations(theirs);
   const aircraft = (await (await theirs.get("/api/aircraft")).json()).aircraft[0].document;
-  const ownAircraft = (await (await theirs.post("/api/aircraft", { data: { ...aircraft, name: "Secret plane" } })).json()).id;
+  const ownAircraft = (
+    await (await theirs.post("/api/aircraft", { data: { ...aircraft, name: "Secret plane" } })).json()
+  ).id;
   const grid = "ncols 2\nnrows 2\nxllcorner 0\nyllcorner 0\ncellsize 100\n1 2\n3 4\n";
-  const terrain = (await (await theirs.post("/api/terrains?name=Secret&latitude_deg=-47&longitude_deg=-131", { data: grid })).json()).id;
+  const terrain = (
+    await (await theirs.post("/api/terrains?name=Secret&latitude_deg=-47&longitude_deg=-131", { data: grid })).json()
+  ).id;
   expect(terrain).toBeTruthy();
 
   // Reading.
@@ -45,7 +49,11 @@ test("one account cannot read or write another's rows through any route", async 
   expect((await mine.delete(`/api/terrains/${terrain}`)).status()).toBe(404);
   // Referring to.
   expect((await mine.post("/api/situations", { data: { ...own, aircraftId: ownAircraft } })).status()).toBe(422);
-  expect((await mine.put(`/api/situations/${(await situations(mine))[0].id}`, { data: { ...own, aircraftId: ownAircraft } })).status()).toBe(422);
+  expect(
+    (
+      await mine.put(`/api/situations/${(await situations(mine))[0].id}`, { data: { ...own, aircraftId: ownAircraft } })
+    ).status(),
+  ).toBe(422);
   expect((await mine.post("/api/situations", { data: { ...own, terrainId: terrain } })).status()).toBe(422);
   // The library is nobody's to change.
   expect((await mine.delete("/api/terrains/tarn-reach")).status()).toBe(404);
@@ -53,22 +61,41 @@ test("one account cannot read or write another's rows through any route", async 
   expect((await situations(theirs))[0].document.name).toBe(secret.document.name);
   expect((await theirs.get(`/api/terrains/${terrain}`)).status()).toBe(200);
   // Without a session nothing is to be had.
-  for (const path of ["/api/situations", "/api/aircraft", "/api/terrains", "/api/terrains/tarn-reach", "/api/account/export"]) expect((await nobody.get(path)).status(), path).toBe(401);
+  for (const path of [
+    "/api/situations",
+    "/api/aircraft",
+    "/api/terrains",
+    "/api/terrains/tarn-reach",
+    "/api/account/export",
+  ])
+    expect((await nobody.get(path)).status(), path).toBe(401);
   expect((await nobody.post("/api/account/import", { data: {} })).status()).toBe(401);
   for (const context of [mine, theirs, nobody]) await context.dispose();
 });
 
-test("everything of an account goes out as one file and into an empty one with nothing lost", async ({ playwright, baseURL }) => {
+test("everything of an account goes out as one file and into an empty one with nothing lost", async ({
+  playwright,
+  baseURL,
+}) => {
   const from = await playwright.request.newContext({ baseURL });
   const into = await playwright.request.newContext({ baseURL });
   await newAccount(from);
   await newAccount(into);
   const aircraft = (await (await from.get("/api/aircraft")).json()).aircraft[0].document;
   const aircraftId = (await (await from.post("/api/aircraft", { data: { ...aircraft, name: "My own" } })).json()).id;
-  const terrainId = (await (await from.post("/api/terrains?name=Mine&latitude_deg=-47&longitude_deg=-131", { data: "ncols 2\nnrows 2\nxllcorner 0\nyllcorner 0\ncellsize 100\n1 2\n3 4\n" })).json()).id;
+  const terrainId = (
+    await (
+      await from.post("/api/terrains?name=Mine&latitude_deg=-47&longitude_deg=-131", {
+        data: "ncols 2\nnrows 2\nxllcorner 0\nyllcorner 0\ncellsize 100\n1 2\n3 4\n",
+      })
+    ).json()
+  ).id;
   const [first] = await situations(from);
-  await from.put(`/api/situations/${first.id}`, { data: { ...first.document, name: "Own aircraft, own ground", aircraftId, terrainId } });
-  for (const situation of await situations(into)) await into.patch(`/api/situations/${situation.id}`, { data: { deleted: true } });
+  await from.put(`/api/situations/${first.id}`, {
+    data: { ...first.document, name: "Own aircraft, own ground", aircraftId, terrainId },
+  });
+  for (const situation of await situations(into))
+    await into.patch(`/api/situations/${situation.id}`, { data: { deleted: true } });
 
   const archive = await (await from.get("/api/account/export")).json();
   const imported = await into.post("/api/account/import", { data: archive });
@@ -76,14 +103,20 @@ test("everything of an account goes out as one file and into an empty one with n
   expect(await imported.json()).toEqual({ aircraft: 1, aerodromes: 0, sites: 0, situations: 1, terrains: 1 });
   const again = await (await into.get("/api/account/export")).json();
   // Ids are new; everything else is the same, and references point to the new rows.
-  const plain = (value: typeof archive) => JSON.parse(JSON.stringify(value), (key, entry) => (["id", "aircraftId", "terrainId"].includes(key) ? "-" : entry));
+  const plain = (value: typeof archive) =>
+    JSON.parse(JSON.stringify(value), (key, entry) => (["id", "aircraftId", "terrainId"].includes(key) ? "-" : entry));
   expect(plain(again)).toEqual(plain(archive));
   expect(again.situations[0].document.aircraftId).toBe(again.aircraft[0].id);
   expect(again.situations[0].document.terrainId).toBe(again.terrains[0].id);
 
   // Damaged or later: refused whole.
   const count = (await situations(into)).length;
-  for (const damaged of [{ ...archive, version: 2 }, { ...archive, situations: [{ id: "x", document: { ...archive.situations[0].document, mass_kg: -1 } }] }, { ...archive, terrains: [{ ...archive.terrains[0], elevations: "AAAA" }] }, "nonsense"]) {
+  for (const damaged of [
+    { ...archive, version: 2 },
+    { ...archive, situations: [{ id: "x", document: { ...archive.situations[0].document, mass_kg: -1 } }] },
+    { ...archive, terrains: [{ ...archive.terrains[0], elevations: "AAAA" }] },
+    "nonsense",
+  ]) {
     const answer = await into.post("/api/account/import", { data: damaged });
     expect([400, 422]).toContain(answer.status());
     expect((await answer.json()).issues[0].message.length).toBeGreaterThan(10);
@@ -102,9 +135,15 @@ test("sign in, wrong password, taken address, sign out", async ({ playwright, ba
   expect((await request.get("/api/situations")).status()).toBe(401);
   expect((await request.post("/api/session", { data: { email, password: "not the right one" } })).status()).toBe(401);
   expect((await request.post("/api/accounts", { data: { email, password: "a long enough one" } })).status()).toBe(409);
-  expect((await request.post("/api/session", { data: { email: email.toUpperCase(), password: "a long enough one" } })).status()).toBe(200);
+  expect(
+    (
+      await request.post("/api/session", { data: { email: email.toUpperCase(), password: "a long enough one" } })
+    ).status(),
+  ).toBe(200);
   expect((await request.get("/api/situations")).status()).toBe(200);
-  expect((await request.post("/api/accounts", { data: { email: "no address", password: "short" } })).status()).toBe(422);
+  expect((await request.post("/api/accounts", { data: { email: "no address", password: "short" } })).status()).toBe(
+    422,
+  );
   // A page of another site cannot act in the visitor's name.
   expect((await request.post("/api/demo", { headers: { origin: "https://elsewhere.example" } })).status()).toBe(403);
   await request.dispose();
@@ -117,17 +156,41 @@ test("calculations answer with working, and name each fault with its path", asyn
   expect(body.working.length).toBeGreaterThan(3);
   const wrong = await request.post("/api/calc/atmosphere", { data: { altitude_m: 99_000, qnh_Pa: 5, extra: 1 } });
   expect(wrong.status()).toBe(422);
-  expect((await wrong.json()).issues.map((issue: { path: string }) => issue.path).sort()).toEqual(["", "altitude_m", "qnh_Pa"]);
+  expect((await wrong.json()).issues.map((issue: { path: string }) => issue.path).sort()).toEqual([
+    "",
+    "altitude_m",
+    "qnh_Pa",
+  ]);
   expect((await request.post("/api/calc/nothing", { data: {} })).status()).toBe(404);
-  expect((await request.post("/api/calc/atmosphere", { data: Buffer.from("{"), headers: { "content-type": "application/json" } })).status()).toBe(400);
+  expect(
+    (
+      await request.post("/api/calc/atmosphere", {
+        data: Buffer.from("{"),
+        headers: { "content-type": "application/json" },
+      })
+    ).status(),
+  ).toBe(400);
   const schema = await (await request.get("/api/calc/path")).json();
   expect(schema.input.properties.mass_kg).toBeTruthy();
 });
 
-test("one engine, take-off and restart by program: figures with working, faults with their paths", async ({ request }) => {
+test("one engine, take-off and restart by program: figures with working, faults with their paths", async ({
+  request,
+}) => {
   const air = { qnh_Pa: 101_325, deviation_K: 0 };
   const larch = demoAircraft("larch-t2");
-  const asked = { aircraft: larch, mass_kg: 1725, centreOfGravity: 1, altitude_m: 0, air, flap: 0, gearDown: false, items: [], deadPropeller: "windmilling", failed: "left" };
+  const asked = {
+    aircraft: larch,
+    mass_kg: 1725,
+    centreOfGravity: 1,
+    altitude_m: 0,
+    air,
+    flap: 0,
+    gearDown: false,
+    items: [],
+    deadPropeller: "windmilling",
+    failed: "left",
+  };
   const post = async (name: string, data: object) => {
     const answer = await request.post(`/api/calc/${name}`, { data });
     return { status: answer.status(), body: await answer.json() };
@@ -140,14 +203,33 @@ test("one engine, take-off and restart by program: figures with working, faults 
   const stop = await post("accelerate", demoTakeOffInput({ mass_kg: 1600 }));
   expect(stop.body.stop_m).toBeGreaterThan(400);
   expect(stop.body.working.length).toBeGreaterThan(10);
-  const jet = await post("segments", { aircraft: demoAircraft("cedar-j2"), mass_kg: 46_000, altitude_m: 2400, air: { ...air, deviation_K: 20 } });
+  const jet = await post("segments", {
+    aircraft: demoAircraft("cedar-j2"),
+    mass_kg: 46_000,
+    altitude_m: 2400,
+    air: { ...air, deviation_K: 20 },
+  });
   expect(jet.body.limit.binding).toBe("second");
   const faults: readonly [string, object, number, string][] = [
     ["vmca", { ...asked, bank_rad: 1 }, 422, "bank_rad"],
     ["zero-thrust", { ...asked, eas_mps: 5 }, 422, "eas_mps"],
     ["accelerate", { ...demoTakeOffInput(), mass_kg: 9000 }, 422, "mass_kg"],
     ["segments", { aircraft: larch, mass_kg: 1600, altitude_m: 0, air }, 422, "aircraft"],
-    ["relight", { aircraft: larch, mass_kg: 1600, configuration: { propeller: "windmilling", flap: 0, gearDown: false, slip: 0, items: [] }, air, altitude_m: 3000, commit_m: 600, ground_m: 0, chance: 2 }, 422, "chance"],
+    [
+      "relight",
+      {
+        aircraft: larch,
+        mass_kg: 1600,
+        configuration: { propeller: "windmilling", flap: 0, gearDown: false, slip: 0, items: [] },
+        air,
+        altitude_m: 3000,
+        commit_m: 600,
+        ground_m: 0,
+        chance: 2,
+      },
+      422,
+      "chance",
+    ],
   ];
   for (const [name, data, status, path] of faults) {
     const answer = await post(name, data);
@@ -155,7 +237,9 @@ test("one engine, take-off and restart by program: figures with working, faults 
   }
 });
 
-test("the landing by program: a site without length, a swell of period 0, a commit height below the ground are refused with the reason", async ({ request }) => {
+test("the landing by program: a site without length, a swell of period 0, a commit height below the ground are refused with the reason", async ({
+  request,
+}) => {
   const situation = demoSituation();
   const alder = demoAircraft("alder-s1");
   const { aerodromes, sites } = demoPlaces();
@@ -169,14 +253,60 @@ test("the landing by program: a site without length, a swell of period 0, a comm
   expect(ranked.body.sites.length).toBeGreaterThan(2);
   expect(ranked.body.working.length).toBeGreaterThan(5);
   const dip = { aircraft: alder, mass_kg: 1000, configuration, air, windFrom_rad: 4, wind_mps: 7, flap: null };
-  expect((await post("ditching", { ...dip, swells: [{ height_m: 2, period_s: 10, from_rad: 0 }] })).body.swells[0].length_m).toBeCloseTo(156.08, 1);
+  expect(
+    (await post("ditching", { ...dip, swells: [{ height_m: 2, period_s: 10, from_rad: 0 }] })).body.swells[0].length_m,
+  ).toBeCloseTo(156.08, 1);
   const [end, ...others] = question.ends;
   const faults: readonly [string, object, string, string][] = [
     ["sites", { ...question, day, ends: [{ ...end, length_m: 0 }, ...others] }, "ends.0.length_m", "without length"],
     ["ditching", { ...dip, swells: [{ height_m: 2, period_s: 0, from_rad: 0 }] }, "swells.0.period_s", "period of 0"],
-    ["restart-budget", { aircraft: alder, mass_kg: 1000, configuration, air, altitude_m: 1200, commit_m: -20, ground_m: 20, reaction_s: 4 }, "commit_m", "at or below the ground"],
-    ["minutes-left", { aircraft: alder, mass_kg: 1000, configuration, air, wind: situation.wind, altitude_m: 1200, ground_m: 20, left_s: 0 }, "left_s", "has failed"],
-    ["lose-height", { aircraft: alder, mass_kg: 1000, configuration, air, elevation_m: 0, height_m: 300, lose_m: 400, tailwind_mps: 0, bank_rad: 0.5, stallMargin: 1.2 }, "lose_m", "More is to be lost"],
+    [
+      "restart-budget",
+      {
+        aircraft: alder,
+        mass_kg: 1000,
+        configuration,
+        air,
+        altitude_m: 1200,
+        commit_m: -20,
+        ground_m: 20,
+        reaction_s: 4,
+      },
+      "commit_m",
+      "at or below the ground",
+    ],
+    [
+      "minutes-left",
+      {
+        aircraft: alder,
+        mass_kg: 1000,
+        configuration,
+        air,
+        wind: situation.wind,
+        altitude_m: 1200,
+        ground_m: 20,
+        left_s: 0,
+      },
+      "left_s",
+      "has failed",
+    ],
+    [
+      "lose-height",
+      {
+        aircraft: alder,
+        mass_kg: 1000,
+        configuration,
+        air,
+        elevation_m: 0,
+        height_m: 300,
+        lose_m: 400,
+        tailwind_mps: 0,
+        bank_rad: 0.5,
+        stallMargin: 1.2,
+      },
+      "lose_m",
+      "More is to be lost",
+    ],
   ];
   for (const [name, data, path, says] of faults) {
     const { status, body } = await post(name, data);
@@ -190,13 +320,17 @@ test("what is too large or damaged is refused and the server stays up", async ({
   await newAccount(request);
   const large = Buffer.alloc(50 * 1024 * 1024, "9");
   for (const path of ["/api/calc/atmosphere", "/api/situations", "/api/account/import", "/api/terrains?name=Large"]) {
-    const answer = await request.post(path, { data: large, headers: { "content-type": "application/json" } }).catch((error: Error) => error);
+    const answer = await request
+      .post(path, { data: large, headers: { "content-type": "application/json" } })
+      .catch((error: Error) => error);
     // The server may close the connection once it has answered, before all of it was sent.
     if (answer instanceof Error) expect(answer.message).toMatch(/EPIPE|ECONNRESET|socket hang up/);
     else expect(answer.status(), path).toBe(413);
   }
   expect((await request.get("/api/health")).status()).toBe(200);
-  const truncated = await request.post("/api/terrains?name=Cut&latitude_deg=-47&longitude_deg=-131", { data: "ncols 50\nnrows 50\nxllcorner 0\nyllcorner 0\ncellsize 100\n1 2 3" });
+  const truncated = await request.post("/api/terrains?name=Cut&latitude_deg=-47&longitude_deg=-131", {
+    data: "ncols 50\nnrows 50\nxllcorner 0\nyllcorner 0\ncellsize 100\n1 2 3",
+  });
   expect(truncated.status()).toBe(422);
   expect((await truncated.json()).issues[0].message).toContain("cut off");
   expect((await (await request.get("/api/terrains")).json()).terrains).toHaveLength(1);

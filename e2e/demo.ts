@@ -23,7 +23,11 @@ export async function answered(page: Page): Promise<void> {
 
 /** Height left to a landing end as the ranking shows it, ft. */
 export async function leftTo(page: Page, name: string): Promise<number> {
-  const text = await page.getByRole("row", { name: new RegExp(`^${name}`) }).getByRole("cell").first().innerText();
+  const text = await page
+    .getByRole("row", { name: new RegExp(`^${name}`) })
+    .getByRole("cell")
+    .first()
+    .innerText();
   const match = /([+−])([\d\u202f]+)/.exec(text);
   if (!match) throw new Error(`leftTo: expected a height, got ${text}`);
   return Number(match[2].replace(/\u202f/g, "")) * (match[1] === "−" ? -1 : 1);

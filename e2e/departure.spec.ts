@@ -3,7 +3,8 @@ import { flyAircraft, openDemo, type } from "./demo";
 import { pdfText } from "./pdf-text";
 
 const decision = (page: Page) => page.getByRole("region", { name: "Decision" });
-const spineGate = (page: Page) => page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Departure/ });
+const spineGate = (page: Page) =>
+  page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Departure/ });
 
 /** Opens the stage and waits for its scan. */
 async function openDeparture(page: Page): Promise<void> {
@@ -94,7 +95,9 @@ test("a reaction that ends in a stall is shown as a stall", async ({ page }) => 
   await expect(decision(page)).not.toContainText("It stalls.");
 });
 
-test("the chance can be stopped and asked for again; a helicopter is told that this is not about it", async ({ page }) => {
+test("the chance can be stopped and asked for again; a helicopter is told that this is not about it", async ({
+  page,
+}) => {
   await openDeparture(page);
   await page.getByRole("tab", { name: "Chance" }).click();
   await page.getByRole("button", { name: "Stop", exact: true }).click();

@@ -14,8 +14,11 @@ test("a twin's climb ledger from everything out to feathered and clean, by keybo
   const decision = page.getByRole("region", { name: "Decision" });
   const ledger = page.getByRole("figure", { name: "Climb ledger" });
   await expect(decision).toContainText("As set it does not climb.");
-  await expect(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Engine out/ })).toContainText(/mended \d+.ft\/min/);
-  for (const item of ["Propeller windmilling", "Gear down", "Wings level"]) await expect(ledger.getByRole("listitem").filter({ hasText: item })).toBeVisible();
+  await expect(
+    page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Engine out/ }),
+  ).toContainText(/mended \d+.ft\/min/);
+  for (const item of ["Propeller windmilling", "Gear down", "Wings level"])
+    await expect(ledger.getByRole("listitem").filter({ hasText: item })).toBeVisible();
   // In the order of the drill: gear up, feathered, bank.
   await page.getByRole("checkbox", { name: "Gear down" }).focus();
   await page.keyboard.press("Space");
@@ -24,13 +27,18 @@ test("a twin's climb ledger from everything out to feathered and clean, by keybo
   await page.getByRole("combobox", { name: "Bank" }).selectOption("zero");
   await expect(decision).toContainText("It climbs.");
   await expect(ledger.getByRole("listitem")).toHaveCount(3);
-  await ledger.getByRole("button", { name: /open the working/ }).last().focus();
+  await ledger
+    .getByRole("button", { name: /open the working/ })
+    .last()
+    .focus();
   await page.keyboard.press("Enter");
   await expect(page.getByRole("dialog")).toContainText("climb left");
   await page.keyboard.press("Escape");
 });
 
-test("control: what changes the minimum control speed, the rudder over its stop, and aircraft it is not about", async ({ page }) => {
+test("control: what changes the minimum control speed, the rudder over its stop, and aircraft it is not about", async ({
+  page,
+}) => {
   await openTwin(page);
   await page.getByRole("tab", { name: "Control" }).click();
   const factors = page.getByRole("region", { name: "What changes it" });
@@ -66,7 +74,9 @@ test("a failure identified wrongly, then rightly, by keyboard", async ({ page })
   await page.getByRole("combobox", { name: "Fault" }).selectOption("ignition");
   await page.getByRole("combobox", { name: "Engine" }).selectOption("right");
   // Fuel still flows, the propeller turns; only exhaust temperature and the foot tell.
-  await expect(gauges.getByRole("listitem").filter({ hasText: "Propeller speed" })).toContainText(/2.?700.?rpm.*2.?700.?rpm/s);
+  await expect(gauges.getByRole("listitem").filter({ hasText: "Propeller speed" })).toContainText(
+    /2.?700.?rpm.*2.?700.?rpm/s,
+  );
   await expect(gauges).toContainText(/left, \d+.?lbf/);
   await answer.getByRole("combobox", { name: "It is the" }).selectOption("left");
   await answer.getByRole("combobox", { name: "Settled by" }).selectOption("rpm");
@@ -93,19 +103,31 @@ test("a failure identified wrongly, then rightly, by keyboard", async ({ page })
   await expect(page.getByRole("combobox", { name: "Engine" })).toBeHidden();
 });
 
-test("the speeds card holds the speeds of the screen; below minimum control speed and its demonstration warn", async ({ page }, testInfo) => {
+test("the speeds card holds the speeds of the screen; below minimum control speed and its demonstration warn", async ({
+  page,
+}, testInfo) => {
   await openTwin(page);
   await page.getByRole("tab", { name: "Speeds" }).click();
-  await expect(page.getByRole("region", { name: "Speeds by height and mass" }).getByRole("table").first().getByRole("row")).toHaveCount(16);
+  await expect(
+    page.getByRole("region", { name: "Speeds by height and mass" }).getByRole("table").first().getByRole("row"),
+  ).toHaveCount(16);
   await expect(page.getByText(/1\d inHg at 2.?160 rpm/)).toBeVisible();
-  const vyse = await page.getByRole("complementary", { name: "Speeds" }).getByRole("button", { name: /ft\/min/ }).innerText();
+  const vyse = await page
+    .getByRole("complementary", { name: "Speeds" })
+    .getByRole("button", { name: /ft\/min/ })
+    .innerText();
   const download = page.waitForEvent("download");
   await page.keyboard.press("p");
   const file = testInfo.outputPath("speeds.pdf");
   await (await download).saveAs(file);
   const text = await pdfText(file);
   expect(text).toContain("Larch T2: on one engine");
-  expect(text).toContain(vyse.replace(/\s+/g, " ").replace(" · ", ", ").replace(/ \(open.*/, ""));
+  expect(text).toContain(
+    vyse
+      .replace(/\s+/g, " ")
+      .replace(" · ", ", ")
+      .replace(/ \(open.*/, ""),
+  );
 
   await page.getByRole("tab", { name: "Below V_MCA" }).click();
   const below = page.getByRole("region", { name: "Below minimum control speed", exact: true });

@@ -15,14 +15,18 @@ async function press(page: Page, key: string, times: number): Promise<void> {
 /** Tabs on (or back) until what has the focus is called so. */
 async function tabTo(page: Page, name: string, key = "Tab"): Promise<void> {
   for (let i = 0; i < 80; i += 1) {
-    const here = await page.evaluate(() => document.activeElement?.getAttribute("aria-label") ?? document.activeElement?.textContent ?? "");
+    const here = await page.evaluate(
+      () => document.activeElement?.getAttribute("aria-label") ?? document.activeElement?.textContent ?? "",
+    );
     if (here.trim() === name) return;
     await page.keyboard.press(key);
   }
   throw new Error(`tabTo: expected to come to ${name}`);
 }
 
-test("the landing's views by keyboard alone: compare, fly the keys, set height to lose, run the ditching clock", async ({ page }) => {
+test("the landing's views by keyboard alone: compare, fly the keys, set height to lose, run the ditching clock", async ({
+  page,
+}) => {
   await openDemo(page);
   await tabTo(page, "Paths", "Shift+Tab");
   await page.keyboard.press("ArrowRight");
@@ -47,7 +51,9 @@ test("the landing's views by keyboard alone: compare, fly the keys, set height t
   await expect(page.getByRole("timer")).toContainText("left");
 });
 
-test("the engine stops at 4 000 ft: flow run, no restart, a place pinned, keys flown, too high, height lost, call read, card printed", async ({ page }) => {
+test("the engine stops at 4 000 ft: flow run, no restart, a place pinned, keys flown, too high, height lost, call read, card printed", async ({
+  page,
+}) => {
   await openDemo(page);
   await setAltitude(page, "4000");
   await page.keyboard.press("5");
@@ -69,7 +75,11 @@ test("the engine stops at 4 000 ft: flow run, no restart, a place pinned, keys
   await expect(comparison).toContainText("power line");
   await comparison.getByRole("button", { name: "Plan Skerrow 29" }).click();
   await expect(page.getByRole("region", { name: "Decision" })).toContainText("Skerrow 29");
-  await places.getByRole("row", { name: /^Skerrow 29/ }).getByRole("button", { name: /open the working/ }).nth(1).click();
+  await places
+    .getByRole("row", { name: /^Skerrow 29/ })
+    .getByRole("button", { name: /open the working/ })
+    .nth(1)
+    .click();
   await expect(page.getByRole("dialog")).toContainText("length needed");
   await page.keyboard.press("Escape");
   const needed = await places.getByRole("row", { name: /^Skerrow 29/ }).innerText();
@@ -127,10 +137,13 @@ test("the engine stops at 4 000 ft: flow run, no restart, a place pinned, keys
   await page.getByRole("heading", { name: "What do I say?" }).click();
   await page.keyboard.press("p");
   const text = await pdfText(await (await download).path());
-  for (const part of ["Skerrow 29", "overhead", "Pan-pan", "By height over the ground", "instructor come first"]) expect(text).toContain(part);
+  for (const part of ["Skerrow 29", "overhead", "Pan-pan", "By height over the ground", "instructor come first"])
+    expect(text).toContain(part);
 });
 
-test("the jet ditches from FL140: heading by the swell, list by height against the clock, printed", async ({ page }) => {
+test("the jet ditches from FL140: heading by the swell, list by height against the clock, printed", async ({
+  page,
+}) => {
   await openDemo(page);
   await flyAircraft(page, "Cedar J2");
   await setAltitude(page, "14000");
@@ -156,10 +169,21 @@ test("the jet ditches from FL140: heading by the swell, list by height against t
   const download = page.waitForEvent("download");
   await page.keyboard.press("p");
   const text = await pdfText(await (await download).path());
-  for (const part of ["Ditching", "287° magnetic", "at once", "Cabin told", "Brace, brace", "Count heads", "ditching heading"]) expect(text).toContain(part);
+  for (const part of [
+    "Ditching",
+    "287° magnetic",
+    "at once",
+    "Cabin told",
+    "Brace, brace",
+    "Count heads",
+    "ditching heading",
+  ])
+    expect(text).toContain(part);
 });
 
-test("one engine on the approach: power by part, the go-around's floor, none when it does not climb enough", async ({ page }) => {
+test("one engine on the approach: power by part, the go-around's floor, none when it does not climb enough", async ({
+  page,
+}) => {
   await openDemo(page);
   await flyAircraft(page, "Larch T2");
   await page.keyboard.press("6");
@@ -182,7 +206,9 @@ test("one engine on the approach: power by part, the go-around's floor, none whe
   await expect(view).toContainText("No go-around is advised.");
 });
 
-test("minutes left: climb, level, shut down compared by area and time; the check of one's own saved with the aircraft", async ({ page }) => {
+test("minutes left: climb, level, shut down compared by area and time; the check of one's own saved with the aircraft", async ({
+  page,
+}) => {
   await openDemo(page);
   await page.keyboard.press("5");
   await page.getByRole("tab", { name: "Minutes left" }).click();

@@ -13,7 +13,8 @@ test("from the first page to the first path by keyboard alone", async ({ page })
 
   const before = await leftTo(page, "Skerrow 11");
   // To the map, then 100 ft lower and a tenth of a mile to the north-west.
-  while (!(await page.evaluate(() => document.activeElement?.getAttribute("role") === "application"))) await page.keyboard.press("Tab");
+  while (!(await page.evaluate(() => document.activeElement?.getAttribute("role") === "application")))
+    await page.keyboard.press("Tab");
   await page.keyboard.press("PageDown");
   await expect.poll(() => leftTo(page, "Skerrow 11")).toBeLessThanOrEqual(before - 100);
   await page.keyboard.press("ArrowUp");
@@ -22,7 +23,8 @@ test("from the first page to the first path by keyboard alone", async ({ page })
 
   // On to a figure of the ranking and its working.
   await page.keyboard.press("Tab");
-  while (!(await page.evaluate(() => document.activeElement?.matches("td button") ?? false))) await page.keyboard.press("Tab");
+  while (!(await page.evaluate(() => document.activeElement?.matches("td button") ?? false)))
+    await page.keyboard.press("Tab");
   await page.keyboard.press("Enter");
   const working = page.getByRole("dialog");
   await expect(working).toContainText("the working");
@@ -34,12 +36,16 @@ test("from the first page to the first path by keyboard alone", async ({ page })
   await page.keyboard.press("Control+z");
   await expect.poll(() => leftTo(page, "Skerrow 11")).toBe(before);
   await page.keyboard.press("3");
-  await expect(page.getByRole("heading", { name: "Where along this route is a landing place in reach?" })).toBeVisible();
+  await expect(
+    page.getByRole("heading", { name: "Where along this route is a landing place in reach?" }),
+  ).toBeVisible();
   await page.keyboard.press("6");
   await answered(page);
 });
 
-test("dragging the aircraft and its heading moves path, ledger and ranking while the pointer moves", async ({ page }) => {
+test("dragging the aircraft and its heading moves path, ledger and ranking while the pointer moves", async ({
+  page,
+}) => {
   await openDemo(page);
   const map = await page.locator("[role=application]").boundingBox();
   if (!map) throw new Error("expected a map");
@@ -188,7 +194,13 @@ test("the path leaves as GeoJSON and GPX", async ({ page }) => {
   };
   const geojson = JSON.parse(await run("GeoJSON"));
   expect(geojson.type).toBe("FeatureCollection");
-  expect(geojson.features.map((feature: { properties: { part: string } }) => feature.properties.part)).toEqual(["Reaction", "Turn 1", "Straight", "Turn 2", "Final"]);
+  expect(geojson.features.map((feature: { properties: { part: string } }) => feature.properties.part)).toEqual([
+    "Reaction",
+    "Turn 1",
+    "Straight",
+    "Turn 2",
+    "Final",
+  ]);
   const first = geojson.features[0].geometry.coordinates[0];
   expect(first[0]).toBeCloseTo(-130.978, 4);
   expect(first[1]).toBeCloseTo(-47.115, 4);
@@ -230,7 +242,9 @@ test("units, day and night, and the lists are a key away", async ({ page }) => {
 test("without its terrain the stage still answers, and says what is not checked", async ({ page }) => {
   await page.context().route("**/api/terrains/*", (route) => route.abort());
   await openDemo(page);
-  await expect(page.getByText("The terrain cannot be had at present: paths are not checked against the ground.")).toBeVisible();
+  await expect(
+    page.getByText("The terrain cannot be had at present: paths are not checked against the ground."),
+  ).toBeVisible();
   expect(await leftTo(page, "Skerrow 11")).toBeGreaterThan(0);
   await page.context().unroute("**/api/terrains/*");
   await page.waitForTimeout(3200);

@@ -7,7 +7,9 @@ async function setAltitude(page: Page, feet: string): Promise<void> {
   await page.keyboard.press("Escape");
 }
 
-test("the flow at 4 000 ft: symptom first, run against the clock by keyboard, the commit height set", async ({ page }) => {
+test("the flow at 4 000 ft: symptom first, run against the clock by keyboard, the commit height set", async ({
+  page,
+}) => {
   await openDemo(page);
   await setAltitude(page, "4000");
   await page.keyboard.press("5");
@@ -32,7 +34,9 @@ test("the flow at 4 000 ft: symptom first, run against the clock by keyboard, 
   await type(page, "Checking ends at, above the sea", "3950");
   await page.keyboard.press("Escape");
   await expect(decision).toContainText("Fly and land.");
-  await expect(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Restart/ })).toContainText("fly and land");
+  await expect(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Restart/ })).toContainText(
+    "fly and land",
+  );
   await check.getByRole("table").first().getByRole("button").first().click();
   await expect(page.getByRole("dialog")).toContainText("sink·t");
   await page.keyboard.press("Escape");
@@ -66,11 +70,29 @@ test("feathering out of order is told with its reason, and again in order", asyn
   await page.keyboard.press("5");
   await page.getByRole("tab", { name: "Feather, unfeather" }).click();
   const feather = page.getByRole("region", { name: "Feather", exact: true });
-  for (const action of ["Throttle closed", "Propeller to feather", "Ignition off", "Mixture cut off", "Fuel off", "Propeller has stopped"]) await feather.getByRole("button", { name: action }).click();
-  await expect(feather.getByRole("listitem").filter({ hasText: "Ignition off" })).toContainText("propeller has stopped first");
+  for (const action of [
+    "Throttle closed",
+    "Propeller to feather",
+    "Ignition off",
+    "Mixture cut off",
+    "Fuel off",
+    "Propeller has stopped",
+  ])
+    await feather.getByRole("button", { name: action }).click();
+  await expect(feather.getByRole("listitem").filter({ hasText: "Ignition off" })).toContainText(
+    "propeller has stopped first",
+  );
   await expect(feather.getByRole("status")).toHaveText("1 too early.");
   await feather.getByRole("button", { name: "Again" }).click();
-  for (const action of ["Throttle closed", "Propeller to feather", "Mixture cut off", "Fuel off", "Propeller has stopped", "Ignition off"]) await feather.getByRole("button", { name: action }).click();
+  for (const action of [
+    "Throttle closed",
+    "Propeller to feather",
+    "Mixture cut off",
+    "Fuel off",
+    "Propeller has stopped",
+    "Ignition off",
+  ])
+    await feather.getByRole("button", { name: action }).click();
   await expect(feather.getByRole("status")).toContainText("In a sound order.");
   const back = page.getByRole("region", { name: "Unfeather and start again" });
   await back.getByRole("button", { name: "Starter", exact: true }).focus();

@@ -37,14 +37,19 @@ test("saved, reloaded, copied, opened: the same figures", async ({ page }) => {
   await expect(page.getByRole("button", { name: /^Copy of/ })).toBeVisible();
 });
 
-test("a situation goes out as a file and comes back the same; damaged ones are refused whole", async ({ page }, testInfo) => {
+test("a situation goes out as a file and comes back the same; damaged ones are refused whole", async ({
+  page,
+}, testInfo) => {
   await openDemo(page);
   const before = await page.getByRole("table").innerText();
   await page.keyboard.press("o");
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "Export JSON" }).click();
   const text = await readFile(await (await download).path(), "utf8");
-  const give = (content: string) => page.getByLabel("Situation file").setInputFiles({ name: "situation.json", mimeType: "application/json", buffer: Buffer.from(content) });
+  const give = (content: string) =>
+    page
+      .getByLabel("Situation file")
+      .setInputFiles({ name: "situation.json", mimeType: "application/json", buffer: Buffer.from(content) });
   await give(JSON.stringify({ ...JSON.parse(text), version: 9 }));
   await expect(page.getByText("saved by a later Utrimax (version 9)", { exact: false })).toBeVisible();
   await give(text.slice(0, 200));

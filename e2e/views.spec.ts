@@ -9,9 +9,16 @@ const STAGES = ["aircraft", "departure", "en-route", "engine-out", "restart", "l
 async function clean(page: Page, within: string | null = null): Promise<void> {
   // The page by night is the page by day in other colours: those are looked at again, its structure is not.
   const night = await page.evaluate(() => matchMedia("(prefers-color-scheme: dark)").matches);
-  const builder = new AxeBuilder({ page }).options({ resultTypes: ["violations"], ...(night ? { runOnly: ["color-contrast"] } : {}) });
+  const builder = new AxeBuilder({ page }).options({
+    resultTypes: ["violations"],
+    ...(night ? { runOnly: ["color-contrast"] } : {}),
+  });
   const { violations } = await (within === null ? builder : builder.include(within)).analyze();
-  expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`)).toEqual([]);
+  expect(
+    violations.map(
+      (violation) => `${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`,
+    ),
+  ).toEqual([]);
 }
 
 /** Colours differ by day and night, room by width: each of the two of both is looked at. */
@@ -37,7 +44,8 @@ async function cleanDialog(page: Page, open: () => Promise<void>): Promise<void>
 const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   "the Landing stage and every editor": async (page) => {
     await cleanAndWhole(page);
-    for (const chip of ["Aircraft", "Mass", "Place", "Wind", "Air", "Pilot"]) await cleanDialog(page, () => page.getByRole("button", { name: new RegExp(`^${chip} `) }).click());
+    for (const chip of ["Aircraft", "Mass", "Place", "Wind", "Air", "Pilot"])
+      await cleanDialog(page, () => page.getByRole("button", { name: new RegExp(`^${chip} `) }).click());
     await cleanDialog(page, () => page.getByRole("button", { name: "Approach plan" }).click());
   },
   "the views of the Landing stage": async (page) => {
@@ -53,10 +61,16 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   "the shell's dialogs, a working, pages that are not there": async (page) => {
     for (const key of ["/", "?", "u", "o"]) await cleanDialog(page, () => page.keyboard.press(key));
-    await page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click();
+    await page
+      .getByRole("figure", { name: /Height ledger/ })
+      .getByRole("button")
+      .last()
+      .click();
     await expect(page.getByRole("dialog").getByRole("table")).toBeVisible();
     await clean(page);
-    for (const stage of STAGES.filter((name) => !["aircraft", "departure", "engine-out", "restart", "landing"].includes(name))) {
+    for (const stage of STAGES.filter(
+      (name) => !["aircraft", "departure", "engine-out", "restart", "landing"].includes(name),
+    )) {
       await page.goto(`/${stage}`);
       await expect(page.getByRole("link", { name: "Plan a landing from here" })).toBeVisible();
       await clean(page);
@@ -124,7 +138,9 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
 for (const { colorScheme, viewport } of LOOKS) {
   const look = `${colorScheme === "light" ? "day" : "night"} at ${viewport.width}`;
   test(`axe finds nothing on the first page by ${look} @view`, async ({ browser, baseURL }) => {
-    const page = await (await browser.newContext({ baseURL, colorScheme, viewport, reducedMotion: "reduce" })).newPage();
+    const page = await (
+      await browser.newContext({ baseURL, colorScheme, viewport, reducedMotion: "reduce" })
+    ).newPage();
     await page.goto("/");
     await clean(page);
     await page.context().close();
@@ -132,7 +148,9 @@ for (const { colorScheme, viewport } of LOOKS) {
   for (const [area, lookAt] of Object.entries(AREAS)) {
     test(`axe finds nothing on ${area} by ${look} @view`, async ({ browser, baseURL }) => {
       test.setTimeout(150_000);
-      const page = await (await browser.newContext({ baseURL, colorScheme, viewport, reducedMotion: "reduce" })).newPage();
+      const page = await (
+        await browser.newContext({ baseURL, colorScheme, viewport, reducedMotion: "reduce" })
+      ).newPage();
       await openDemo(page);
       await lookAt(page);
       await page.context().close();
@@ -145,7 +163,9 @@ function departureView(tab: string) {
   return async (page: Page) => {
     await page.keyboard.press("2");
     await page.getByRole("tab", { name: tab }).click();
-    await expect(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Departure/ })).toContainText(/gate/, { timeout: 40_000 });
+    await expect(
+      page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Departure/ }),
+    ).toContainText(/gate/, { timeout: 40_000 });
   };
 }
 
@@ -162,71 +182,122 @@ for (const [name, colorScheme, prepare] of [
   ["landing-day", "light", async () => undefined],
   ["landing-night", "dark", async () => undefined],
   ["wind-editor", "light", async (page: Page) => page.getByRole("button", { name: /^Wind / }).click()],
-  ["working", "light", async (page: Page) => page.getByRole("figure", { name: /Height ledger/ }).getByRole("button").last().click()],
-  ["aircraft-polar", "light", async (page: Page) => {
-    await page.keyboard.press("1");
-    await page.getByRole("slider", { name: "Headwind" }).focus();
-    for (let i = 0; i < 20; i += 1) await page.keyboard.press("ArrowRight");
-  }],
-  ["aircraft-shelf", "light", async (page: Page) => {
-    await page.keyboard.press("1");
-    await page.getByRole("complementary", { name: "Fleet" }).getByRole("button", { name: /^Larch T2/ }).click();
-    await page.getByRole("tab", { name: "Drag shelf" }).click();
-    for (const item of ["Propeller windmilling", "Gear down"]) await page.getByRole("checkbox", { name: item }).check();
-  }],
+  [
+    "working",
+    "light",
+    async (page: Page) =>
+      page
+        .getByRole("figure", { name: /Height ledger/ })
+        .getByRole("button")
+        .last()
+        .click(),
+  ],
+  [
+    "aircraft-polar",
+    "light",
+    async (page: Page) => {
+      await page.keyboard.press("1");
+      await page.getByRole("slider", { name: "Headwind" }).focus();
+      for (let i = 0; i < 20; i += 1) await page.keyboard.press("ArrowRight");
+    },
+  ],
+  [
+    "aircraft-shelf",
+    "light",
+    async (page: Page) => {
+      await page.keyboard.press("1");
+      await page
+        .getByRole("complementary", { name: "Fleet" })
+        .getByRole("button", { name: /^Larch T2/ })
+        .click();
+      await page.getByRole("tab", { name: "Drag shelf" }).click();
+      for (const item of ["Propeller windmilling", "Gear down"])
+        await page.getByRole("checkbox", { name: item }).check();
+    },
+  ],
   ["engine-out-ledger", "light", twinView("4", "Climb ledger")],
   ["engine-out-control", "light", twinView("4", "Control")],
-  ["engine-out-identify", "light", async (page: Page) => {
-    await twinView("4", "Identify and verify")(page);
-    await page.getByRole("combobox", { name: "It is the" }).selectOption("right");
-    await page.getByRole("combobox", { name: "Settled by" }).selectOption("rpm");
-    await page.getByRole("button", { name: "Answer" }).click();
-  }],
-  ["restart-flow", "light", async (page: Page) => {
-    await page.keyboard.press("5");
-    await page.getByRole("combobox", { name: "What was noticed" }).selectOption("surging");
-  }],
-  ["restart-relight", "light", async (page: Page) => {
-    await flyAircraft(page, "Cedar J2");
-    await page.getByRole("button", { name: /^Place / }).click();
-    await type(page, "Altitude above sea level", "14000");
-    await page.keyboard.press("Escape");
-    await page.keyboard.press("5");
-  }],
-  ["restart-minutes", "light", async (page: Page) => {
-    await page.keyboard.press("5");
-    await page.getByRole("tab", { name: "Minutes left" }).click();
-  }],
+  [
+    "engine-out-identify",
+    "light",
+    async (page: Page) => {
+      await twinView("4", "Identify and verify")(page);
+      await page.getByRole("combobox", { name: "It is the" }).selectOption("right");
+      await page.getByRole("combobox", { name: "Settled by" }).selectOption("rpm");
+      await page.getByRole("button", { name: "Answer" }).click();
+    },
+  ],
+  [
+    "restart-flow",
+    "light",
+    async (page: Page) => {
+      await page.keyboard.press("5");
+      await page.getByRole("combobox", { name: "What was noticed" }).selectOption("surging");
+    },
+  ],
+  [
+    "restart-relight",
+    "light",
+    async (page: Page) => {
+      await flyAircraft(page, "Cedar J2");
+      await page.getByRole("button", { name: /^Place / }).click();
+      await type(page, "Altitude above sea level", "14000");
+      await page.keyboard.press("Escape");
+      await page.keyboard.press("5");
+    },
+  ],
+  [
+    "restart-minutes",
+    "light",
+    async (page: Page) => {
+      await page.keyboard.press("5");
+      await page.getByRole("tab", { name: "Minutes left" }).click();
+    },
+  ],
   ["landing-choose", "light", async (page: Page) => page.getByRole("tab", { name: "Choose" }).click()],
-  ["landing-keys", "light", async (page: Page) => {
-    await page.getByRole("tab", { name: "Keys" }).click();
-    await page.getByRole("slider", { name: "Flown to" }).focus();
-    for (let i = 0; i < 45; i += 1) await page.keyboard.press("ArrowRight");
-    await page.getByRole("slider", { name: "Height there" }).focus();
-    for (let i = 0; i < 15; i += 1) await page.keyboard.press("ArrowRight");
-  }],
-  ["landing-ditching", "light", async (page: Page) => {
-    await flyAircraft(page, "Cedar J2");
-    // Out over the strait.
-    await page.locator("[role=application]").focus();
-    for (let i = 0; i < 9; i += 1) await page.keyboard.press("Shift+ArrowDown");
-    for (let i = 0; i < 4; i += 1) await page.keyboard.press("Shift+ArrowRight");
-    await page.getByRole("button", { name: /^Place / }).click();
-    await type(page, "Altitude above sea level", "14000");
-    await page.keyboard.press("Escape");
-    await page.getByRole("tab", { name: "Ditching" }).click();
-  }],
-  ["departure-twin", "light", async (page: Page) => {
-    await twinView("2", "By phase")(page);
-    await page.getByRole("slider", { name: "Engine stops" }).focus();
-    for (let i = 0; i < 8; i += 1) await page.keyboard.press("ArrowRight");
-  }],
+  [
+    "landing-keys",
+    "light",
+    async (page: Page) => {
+      await page.getByRole("tab", { name: "Keys" }).click();
+      await page.getByRole("slider", { name: "Flown to" }).focus();
+      for (let i = 0; i < 45; i += 1) await page.keyboard.press("ArrowRight");
+      await page.getByRole("slider", { name: "Height there" }).focus();
+      for (let i = 0; i < 15; i += 1) await page.keyboard.press("ArrowRight");
+    },
+  ],
+  [
+    "landing-ditching",
+    "light",
+    async (page: Page) => {
+      await flyAircraft(page, "Cedar J2");
+      // Out over the strait.
+      await page.locator("[role=application]").focus();
+      for (let i = 0; i < 9; i += 1) await page.keyboard.press("Shift+ArrowDown");
+      for (let i = 0; i < 4; i += 1) await page.keyboard.press("Shift+ArrowRight");
+      await page.getByRole("button", { name: /^Place / }).click();
+      await type(page, "Altitude above sea level", "14000");
+      await page.keyboard.press("Escape");
+      await page.getByRole("tab", { name: "Ditching" }).click();
+    },
+  ],
+  [
+    "departure-twin",
+    "light",
+    async (page: Page) => {
+      await twinView("2", "By phase")(page);
+      await page.getByRole("slider", { name: "Engine stops" }).focus();
+      for (let i = 0; i < 8; i += 1) await page.keyboard.press("ArrowRight");
+    },
+  ],
   ["departure-height", "light", departureView("At one height")],
   ["departure-options", "light", departureView("Options by height")],
   ["departure-chance", "dark", departureView("Chance")],
 ] as const) {
   test(`picture of ${name} @picture`, async ({ browser, baseURL }) => {
-    const page = await (await browser.newContext({ baseURL, colorScheme, viewport: { width: 1280, height: 800 } })).newPage();
+    const page = await (
+      await browser.newContext({ baseURL, colorScheme, viewport: { width: 1280, height: 800 } })
+    ).newPage();
     await openDemo(page);
     await answered(page);
     await prepare(page);

@@ -18,7 +18,9 @@ export interface Finding {
 const INSTANT_MS = 1000;
 const LONG_MS = 60_000;
 
-const FLEET = readdirSync(path.resolve(import.meta.dirname, "../demo/aircraft")).map((file) => demoAircraft(path.basename(file, ".json")));
+const FLEET = readdirSync(path.resolve(import.meta.dirname, "../demo/aircraft")).map((file) =>
+  demoAircraft(path.basename(file, ".json")),
+);
 const schemas = new Map<string, Record<string, unknown>>();
 
 /** A question of a calculation about some aircraft of the fleet, at a mass that it can have. */
@@ -29,7 +31,11 @@ function baseOf(name: string, seed: number): object {
   if (!("aircraft" in base) || chance.int(0, 2) === 0) return base;
   const aircraft = chance.pick(FLEET);
   const { maximum_kg, minimum_kg } = aircraft.mass;
-  return { ...base, aircraft, ...("mass_kg" in base ? { mass_kg: minimum_kg + chance.share() * (maximum_kg - minimum_kg) } : {}) };
+  return {
+    ...base,
+    aircraft,
+    ...("mass_kg" in base ? { mass_kg: minimum_kg + chance.share() * (maximum_kg - minimum_kg) } : {}),
+  };
 }
 
 /** The question of a seed. */
@@ -70,11 +76,20 @@ export function fuzzOne(name: string, seed: number, clocked: boolean): Finding |
     const took_ms = (user + system) / 1000;
     const limit_ms = CALCULATIONS.find((entry) => entry.name === name)?.cost === "long" ? LONG_MS : INSTANT_MS;
     if (clocked && took_ms > limit_ms) return finding(`took ${Math.round(took_ms)} ms`);
-    if (!result.ok) return result.issues.length > 0 && result.issues.every((issue) => issue.message !== "" && !/NaN|Infinity|undefined/.test(issue.message)) ? null : finding(`refused as ${JSON.stringify(result.issues[0])}`);
+    if (!result.ok)
+      return result.issues.length > 0 &&
+        result.issues.every((issue) => issue.message !== "" && !/NaN|Infinity|undefined/.test(issue.message))
+        ? null
+        : finding(`refused as ${JSON.stringify(result.issues[0])}`);
     const odd = notFinite(result.value, "answer");
     return odd ? finding(odd) : null;
   } catch (error) {
-    if (error instanceof ZodError) return finding(`answers outside its own schema at ${error.issues[0].path.join(".")}: ${JSON.stringify(error.issues[0]).slice(0, 160)}`);
-    return finding(`threw ${error instanceof Error ? `${error.message} ${(error.stack ?? "").split("\n")[1]?.trim() ?? ""}` : String(error)}`);
+    if (error instanceof ZodError)
+      return finding(
+        `answers outside its own schema at ${error.issues[0].path.join(".")}: ${JSON.stringify(error.issues[0]).slice(0, 160)}`,
+      );
+    return finding(
+      `threw ${error instanceof Error ? `${error.message} ${(error.stack ?? "").split("\n")[1]?.trim() ?? ""}` : String(error)}`,
+    );
   }
 }

@@ -47,9 +47,18 @@ function placesOf(schema: Schema, value: Json, path: readonly (string | number)[
   const own: Place[] = path.length > 0 ? [{ path, schema }] : [];
   if (fitting.properties && typeof value === "object" && value !== null) {
     const properties = fitting.properties as Record<string, Schema>;
-    return [...own, ...Object.entries(properties).flatMap(([name, property]) => placesOf(property, (value as Record<string, Json>)[name], [...path, name]))];
+    return [
+      ...own,
+      ...Object.entries(properties).flatMap(([name, property]) =>
+        placesOf(property, (value as Record<string, Json>)[name], [...path, name]),
+      ),
+    ];
   }
-  if (fitting.items && Array.isArray(value)) return [...own, ...value.slice(0, ENTRIES).flatMap((entry, i) => placesOf(fitting.items as Schema, entry, [...path, i]))];
+  if (fitting.items && Array.isArray(value))
+    return [
+      ...own,
+      ...value.slice(0, ENTRIES).flatMap((entry, i) => placesOf(fitting.items as Schema, entry, [...path, i])),
+    ];
   return own;
 }
 
@@ -60,8 +69,15 @@ function alternativeFor(schema: Schema, value: Json): Schema {
   const fits = (one: Schema) => {
     if (one.type === "null") return value === null;
     const properties = one.properties as Record<string, Schema> | undefined;
-    if (!properties) return typeof value !== "object" || value === null || Array.isArray(value) === (one.type === "array");
-    return typeof value === "object" && value !== null && Object.entries(properties).every(([name, property]) => property.const === undefined || property.const === (value as Record<string, Json>)[name]);
+    if (!properties)
+      return typeof value !== "object" || value === null || Array.isArray(value) === (one.type === "array");
+    return (
+      typeof value === "object" &&
+      value !== null &&
+      Object.entries(properties).every(
+        ([name, property]) => property.const === undefined || property.const === (value as Record<string, Json>)[name],
+      )
+    );
   };
   return alternatives.find(fits) ?? alternatives[0];
 }
@@ -100,7 +116,8 @@ function made(schema: Schema, chance: Chance, outside: boolean, depth = 0): Json
   if (Array.isArray(schema.enum)) return chance.pick(schema.enum);
   const alternatives = (schema.anyOf ?? schema.oneOf) as Schema[] | undefined;
   if (alternatives) return made(chance.pick(alternatives), chance, outside, depth);
-  if (Array.isArray(schema.prefixItems)) return schema.prefixItems.map((one) => made(one as Schema, chance, outside, depth + 1));
+  if (Array.isArray(schema.prefixItems))
+    return schema.prefixItems.map((one) => made(one as Schema, chance, outside, depth + 1));
   switch (schema.type) {
     case "null":
       return null;
@@ -114,17 +131,36 @@ function made(schema: Schema, chance: Chance, outside: boolean, depth = 0): Json
     case "array": {
       const least = (schema.minItems ?? 0) as number;
       const most = Math.min((schema.maxItems ?? MADE_ENTRIES) as number, least + MADE_ENTRIES);
-      return Array.from({ length: depth > DEEPEST ? least : chance.int(least, most) }, () => made(schema.items as Schema, chance, outside, depth + 1));
+      return Array.from({ length: depth > DEEPEST ? least : chance.int(least, most) }, () =>
+        made(schema.items as Schema, chance, outside, depth + 1),
+      );
     }
     default: {
       const properties = (schema.properties ?? {}) as Record<string, Schema>;
       const required = new Set((schema.required ?? []) as string[]);
-      return Object.fromEntries(Object.entries(properties).flatMap(([name, property]) => (required.has(name) || chance.share() < 0.5 ? [[name, made(property, chance, outside, depth + 1)]] : [])));
+      return Object.fromEntries(
+        Object.entries(properties).flatMap(([name, property]) =>
+          required.has(name) || chance.share() < 0.5 ? [[name, made(property, chance, outside, depth + 1)]] : [],
+        ),
+      );
     }
   }
 }
 
-const WORDS = ["Skerrow", "a", "", " ", "0", "P99KT", "25014G30KT 9999 FEW020 12/08 Q1016", "VRB03KT CAVOK M05/M10 A2992", "//////KT", "\u202e", "<b>x</b>", "ü".repeat(30)];
+const WORDS = [
+  "Skerrow",
+  "a",
+  "",
+  " ",
+  "0",
+  "P99KT",
+  "25014G30KT 9999 FEW020 12/08 Q1016",
+  "VRB03KT CAVOK M05/M10 A2992",
+  "//////KT",
+  "\u202e",
+  "<b>x</b>",
+  "ü".repeat(30),
+];
 
 function textOf(schema: Schema, chance: Chance): string {
   if (schema.format === "date") return `20${chance.int(10, 60)}-0${chance.int(1, 9)}-1${chance.int(0, 9)}`;
@@ -139,7 +175,10 @@ function withPlace(value: Json, path: readonly (string | number)[], set: Json): 
   const [step, ...rest] = path;
   if (step === undefined) return set;
   if (Array.isArray(value)) return value.map((entry, i) => (i === step ? withPlace(entry, rest, set) : entry));
-  return { ...(value as object), [step]: withPlace((value as Record<string, Json> | undefined)?.[step] ?? {}, rest, set) };
+  return {
+    ...(value as object),
+    [step]: withPlace((value as Record<string, Json> | undefined)?.[step] ?? {}, rest, set),
+  };
 }
 
 /**

@@ -26,7 +26,9 @@ try {
   const database = await startDatabase(folder);
   await prepareDatabase(database.url);
   const { address } = await serve({ databaseUrl: database.url, port: await freePort(3200), quiet: true });
-  console.log(`second start, built and loaded: ${((performance.now() - began) / 1000).toFixed(1)} s (goal under ${SECOND_START_S} s)`);
+  console.log(
+    `second start, built and loaded: ${((performance.now() - began) / 1000).toFixed(1)} s (goal under ${SECOND_START_S} s)`,
+  );
   await firstLoad(address);
   await departure(address);
   await stopAll();
@@ -43,7 +45,10 @@ async function prepareOnce(folder) {
 
 /** @param {string} address */
 async function firstLoad(address) {
-  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
+  const browser = await chromium.launch({
+    executablePath: "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu"],
+  });
   const page = await browser.newPage();
   await page.goto(address);
   await page.getByRole("button", { name: "Open the demo" }).click();
@@ -64,7 +69,9 @@ async function firstLoad(address) {
   const named = [...scripts].filter(([url]) => html.includes(new URL(url).pathname));
   const sum = (/** @type {[string, number][]} */ list) => list.reduce((total, [, size]) => total + size, 0) / 1024;
   const names = biggest(scripts);
-  console.log(`Landing stage: first answer ${answered_s.toFixed(1)} s after opening; JavaScript at first view ${sum(named).toFixed(0)} kB compressed (goal under ${FIRST_LOAD_KB} kB), with map and worker ${sum([...scripts]).toFixed(0)} kB in ${scripts.size} files`);
+  console.log(
+    `Landing stage: first answer ${answered_s.toFixed(1)} s after opening; JavaScript at first view ${sum(named).toFixed(0)} kB compressed (goal under ${FIRST_LOAD_KB} kB), with map and worker ${sum([...scripts]).toFixed(0)} kB in ${scripts.size} files`,
+  );
   console.log(names);
   await browser.close();
 }
@@ -74,7 +81,10 @@ async function firstLoad(address) {
  * @param {string} address
  */
 async function departure(address) {
-  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
+  const browser = await chromium.launch({
+    executablePath: "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu"],
+  });
   const page = await browser.newPage();
   await page.goto(address);
   await page.getByRole("button", { name: "Open the demo" }).click();
@@ -92,5 +102,9 @@ async function departure(address) {
  * @returns {string}
  */
 function biggest(scripts) {
-  return [...scripts].sort((a, b) => b[1] - a[1]).slice(0, 5).map(([url, size]) => `  ${(size / 1024).toFixed(0).padStart(4)} kB ${new URL(url).pathname}`).join("\n");
+  return [...scripts]
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, 5)
+    .map(([url, size]) => `  ${(size / 1024).toFixed(0).padStart(4)} kB ${new URL(url).pathname}`)
+    .join("\n");
 }

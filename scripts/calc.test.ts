@@ -6,7 +6,11 @@ import { describe, expect, it } from "vitest";
 const ROOT = path.resolve(import.meta.dirname, "..");
 
 function calc(args: string[], input = ""): { status: number | null; stdout: string; stderr: string } {
-  const { status, stdout, stderr } = spawnSync(path.join(ROOT, "node_modules/.bin/tsx"), ["scripts/calc.ts", ...args], { cwd: ROOT, input, encoding: "utf8" });
+  const { status, stdout, stderr } = spawnSync(path.join(ROOT, "node_modules/.bin/tsx"), ["scripts/calc.ts", ...args], {
+    cwd: ROOT,
+    input,
+    encoding: "utf8",
+  });
   return { status, stdout, stderr };
 }
 
@@ -14,11 +18,49 @@ describe("npm run -s calc", () => {
   it("lists the calculations with the questions they answer", () => {
     const { status, stdout } = calc(["--list"]);
     expect(status).toBe(0);
-    expect(stdout.split("\n").filter(Boolean).map((line) => line.split(" ")[0])).toEqual(["atmosphere", "airspeed", "metar", "fit", "polar", "turn", "glide", "path", "turnback", "departure", "departure-chance", "control", "vmca", "one-engine-climb", "ceilings", "driftdown", "zero-thrust", "accelerate", "segments", "restart-budget", "relight", "minutes-left", "sites", "keys", "lose-height", "one-engine-approach", "touchdown", "ditching", "call"]);
+    expect(
+      stdout
+        .split("\n")
+        .filter(Boolean)
+        .map((line) => line.split(" ")[0]),
+    ).toEqual([
+      "atmosphere",
+      "airspeed",
+      "metar",
+      "fit",
+      "polar",
+      "turn",
+      "glide",
+      "path",
+      "turnback",
+      "departure",
+      "departure-chance",
+      "control",
+      "vmca",
+      "one-engine-climb",
+      "ceilings",
+      "driftdown",
+      "zero-thrust",
+      "accelerate",
+      "segments",
+      "restart-budget",
+      "relight",
+      "minutes-left",
+      "sites",
+      "keys",
+      "lose-height",
+      "one-engine-approach",
+      "touchdown",
+      "ditching",
+      "call",
+    ]);
   });
 
   it("answers JSON with JSON: 250 KCAS at FL100 is 288.70 KTAS (pitot equations)", () => {
-    const { status, stdout } = calc(["airspeed"], JSON.stringify({ from: "cas", value: 250 / 1.943844, altitudePressure_m: 3048 }));
+    const { status, stdout } = calc(
+      ["airspeed"],
+      JSON.stringify({ from: "cas", value: 250 / 1.943844, altitudePressure_m: 3048 }),
+    );
     expect(status).toBe(0);
     expect(JSON.parse(stdout).tas_mps * 1.943844).toBeCloseTo(288.7, 1);
   });

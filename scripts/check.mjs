@@ -11,9 +11,17 @@ try {
   await step("route types", () => run(bin("next"), ["typegen"], { cwd: ROOT, quiet: true, env }));
   await step("types", () => run(bin("tsc"), ["--noEmit"], { cwd: ROOT }));
   await step("the core without DOM and Node", () => run(bin("tsc"), ["-p", "tsconfig.core.json"], { cwd: ROOT }));
+  await step("format", () =>
+    run(bin("prettier"), ["--check", "--log-level=warn", "--cache", "--cache-location=.next/prettier", "."], {
+      cwd: ROOT,
+    }),
+  );
   await step("lint", () => run(bin("eslint"), [".", "--max-warnings=0"], { cwd: ROOT }));
   await step("import directions", async () => {
-    const report = await run(bin("depcruise"), ["--config", ".dependency-cruiser.cjs", "--output-type", "err", "src"], { cwd: ROOT, quiet: true });
+    const report = await run(bin("depcruise"), ["--config", ".dependency-cruiser.cjs", "--output-type", "err", "src"], {
+      cwd: ROOT,
+      quiet: true,
+    });
     // A cruise over nothing passes too; make it prove that it looked.
     const modules = Number(/(\d+) modules/.exec(report)?.[1] ?? 0);
     if (modules < 50) throw new Error(`The import check saw only ${modules} modules:\n${report}`);

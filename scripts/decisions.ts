@@ -44,29 +44,53 @@ const ground_m = elevationAt_m(terrain, here.x_m, here.y_m) ?? 0;
 const SAMPLES = 60;
 
 /** Mass by share of its range, temperature off the standard, surface wind, height: every pair of the extremes and what lies between. */
-const MASSES = [["light", 0], ["heavy", 1]] as const;
-const AIRS = [["cold", -30], ["hot", 25]] as const;
-const WINDS = [["calm", 0, 0], ["45 kt from 250", 4.363, 45]] as const;
-const HEIGHTS = [["far too low", 150], ["low", 450], ["demo", 700], ["high", 2440], ["far too high", 10_000]] as const;
+const MASSES = [
+  ["light", 0],
+  ["heavy", 1],
+] as const;
+const AIRS = [
+  ["cold", -30],
+  ["hot", 25],
+] as const;
+const WINDS = [
+  ["calm", 0, 0],
+  ["45 kt from 250", 4.363, 45],
+] as const;
+const HEIGHTS = [
+  ["far too low", 150],
+  ["low", 450],
+  ["demo", 700],
+  ["high", 2440],
+  ["far too high", 10_000],
+] as const;
 
 for (const name of chosen.length > 0 ? chosen : FLEET) {
   const aircraft = demoAircraft(name);
-  for (const [mass, share] of MASSES) for (const [heat, deviation_K] of AIRS) for (const [blow, from_rad, wind_kt] of WINDS) for (const [i, [height, altitude_m]] of HEIGHTS.entries()) {
-    const situation: SituationDocument = {
-      ...base, aircraftId: name, altitude_m, configuration: cleanGlide(aircraft),
-      mass_kg: aircraft.mass.minimum_kg + share * (aircraft.mass.maximum_kg - aircraft.mass.minimum_kg),
-      air: { ...base.air, deviation_K }, wind: { surface: wind_kt === 0 ? null : { from_rad, speed_mps: wind_kt * MPS_PER_KT }, layers: [] },
-    };
-    console.log(`\n${aircraft.name}: ${mass} ${format("mass", situation.mass_kg)}, ${heat}, ${blow}, ${height} ${format("height", altitude_m)}`);
-    if (i === 0) {
-      if (aircraft.asymmetric) takeOff(situation);
-      else departure(situation);
-    }
-    if (aircraft.asymmetric) engineOut(situation);
-    const site = landing(situation);
-    restart(situation, site);
-    if (i === 0) water(situation);
-  }
+  for (const [mass, share] of MASSES)
+    for (const [heat, deviation_K] of AIRS)
+      for (const [blow, from_rad, wind_kt] of WINDS)
+        for (const [i, [height, altitude_m]] of HEIGHTS.entries()) {
+          const situation: SituationDocument = {
+            ...base,
+            aircraftId: name,
+            altitude_m,
+            configuration: cleanGlide(aircraft),
+            mass_kg: aircraft.mass.minimum_kg + share * (aircraft.mass.maximum_kg - aircraft.mass.minimum_kg),
+            air: { ...base.air, deviation_K },
+            wind: { surface: wind_kt === 0 ? null : { from_rad, speed_mps: wind_kt * MPS_PER_KT }, layers: [] },
+          };
+          console.log(
+            `\n${aircraft.name}: ${mass} ${format("mass", situation.mass_kg)}, ${heat}, ${blow}, ${height} ${format("height", altitude_m)}`,
+          );
+          if (i === 0) {
+            if (aircraft.asymmetric) takeOff(situation);
+            else departure(situation);
+          }
+          if (aircraft.asymmetric) engineOut(situation);
+          const site = landing(situation);
+          restart(situation, site);
+          if (i === 0) water(situation);
+        }
 }
 
 function say(stage: string, ...lines: readonly string[]): void {
@@ -78,8 +102,15 @@ function departure(situation: SituationDocument): void {
   if (!question.ok) return say("departure", question.issue.message);
   const scan = departureCalculation.run(departureCalculation.input.parse(question.value));
   if (!scan.ok) return say("departure", scan.issue.message);
-  const chance = departureChanceCalculation.run(departureChanceCalculation.input.parse({ ...question.value, samples: SAMPLES }));
-  const told = { plan: question.value.plan, bands: scan.value.bands, gates: chance.ok ? chance.value.gates : null, computing: false };
+  const chance = departureChanceCalculation.run(
+    departureChanceCalculation.input.parse({ ...question.value, samples: SAMPLES }),
+  );
+  const told = {
+    plan: question.value.plan,
+    bands: scan.value.bands,
+    gates: chance.ok ? chance.value.gates : null,
+    computing: false,
+  };
   const said = gateDecision(told, format);
   say("departure", `${question.value.runway.name}: ${gateHeadline(told, format).text}`, `${said.lead} ${said.rest}`);
 }
@@ -87,16 +118,49 @@ function departure(situation: SituationDocument): void {
 function takeOff(situation: SituationDocument): void {
   const { departure: plan, oneEngine, mass_kg, centreOfGravity, air, wind } = situation;
   const [runway] = departureRunways(situation, ends);
-  const answer = takeOffWork(() => terrain).takeOff({ aircraft: demoAircraft(situation.aircraftId), mass_kg, centreOfGravity, air, wind, runway, intersection_m: plan.intersection_m, flap: plan.flap, failed: "left", plan: plan.twoEngines, oneEngine });
+  const answer = takeOffWork(() => terrain).takeOff({
+    aircraft: demoAircraft(situation.aircraftId),
+    mass_kg,
+    centreOfGravity,
+    air,
+    wind,
+    runway,
+    intersection_m: plan.intersection_m,
+    flap: plan.flap,
+    failed: "left",
+    plan: plan.twoEngines,
+    oneEngine,
+  });
   if (!answer.ok) return say("departure", answer.issue.message);
   const said = takeOffDecision(answer.value, format);
-  say("departure", `${runway.name}: ${takeOffHeadline(answer.value, format).text}`, `${said.lead} ${said.rest}`, `return: ${returnInWords(answer.value.back, oneEngine.turns, format)}`);
+  say(
+    "departure",
+    `${runway.name}: ${takeOffHeadline(answer.value, format).text}`,
+    `${said.lead} ${said.rest}`,
+    `return: ${returnInWords(answer.value.back, oneEngine.turns, format)}`,
+  );
 }
 
 function engineOut({ aircraftId, mass_kg, centreOfGravity, altitude_m, air }: SituationDocument): void {
   const aircraft = demoAircraft(aircraftId);
   const jet = aircraft.engines.kind === "jet";
-  const now = engineOutWork.engineOutNow({ aircraft, mass_kg, centreOfGravity, altitude_m, air, failed: "left", gearDown: true, flap: 0, items: [], setting: 1, deadPropeller: jet ? "none" : "windmilling" }, { kind: "bank", bank_rad: 0 }, null);
+  const now = engineOutWork.engineOutNow(
+    {
+      aircraft,
+      mass_kg,
+      centreOfGravity,
+      altitude_m,
+      air,
+      failed: "left",
+      gearDown: true,
+      flap: 0,
+      items: [],
+      setting: 1,
+      deadPropeller: jet ? "none" : "windmilling",
+    },
+    { kind: "bank", bank_rad: 0 },
+    null,
+  );
   if (!now.ok) return say("engine out", now.issue.message);
   const told = { ...now.value, jet, ground_m };
   const said = engineOutDecision(told, format);
@@ -114,14 +178,44 @@ function landing(situation: SituationDocument): Site | null {
   const [best] = choice.value.sites.sites;
   const { ends: _ends, landing: plan, day: _day, ...input } = question;
   const keys = approachKeys(input, best.end, terrain.origin);
-  const said = landingDecision({ site: best, best, reserve_m: situation.plan.reserve_m, tailwindLimit_mps: plan.tailwindLimit_mps, crosswindLimit_mps: choice.value.sites.crosswindLimit_mps, intoWind_mps: choice.value.sites.intoWind_mps, elevation_m: best.end.elevation_m, advice: keys.ok ? keys.value.advice : null }, format);
-  say("landing", landingHeadline(best, format).text, `${said.headline} ${said.text}`, whereInWords(best.reach, situation.heading_rad, variation_rad, format));
+  const said = landingDecision(
+    {
+      site: best,
+      best,
+      reserve_m: situation.plan.reserve_m,
+      tailwindLimit_mps: plan.tailwindLimit_mps,
+      crosswindLimit_mps: choice.value.sites.crosswindLimit_mps,
+      intoWind_mps: choice.value.sites.intoWind_mps,
+      elevation_m: best.end.elevation_m,
+      advice: keys.ok ? keys.value.advice : null,
+    },
+    format,
+  );
+  say(
+    "landing",
+    landingHeadline(best, format).text,
+    `${said.headline} ${said.text}`,
+    whereInWords(best.reach, situation.heading_rad, variation_rad, format),
+  );
   call(situation, landingIntention(best, plan.call.nature));
   return best;
 }
 
-function call({ aircraftId, position, altitude_m, heading_rad, landing: { call: plan } }: SituationDocument, intention: string): void {
-  const found = distressCall({ plan, type: demoAircraft(aircraftId).name, position, altitude_m, headingTrue_rad: heading_rad, variation_rad, places: aerodromes.map((place) => ({ name: place.name, position: place.position })), intention, station: null });
+function call(
+  { aircraftId, position, altitude_m, heading_rad, landing: { call: plan } }: SituationDocument,
+  intention: string,
+): void {
+  const found = distressCall({
+    plan,
+    type: demoAircraft(aircraftId).name,
+    position,
+    altitude_m,
+    headingTrue_rad: heading_rad,
+    variation_rad,
+    places: aerodromes.map((place) => ({ name: place.name, position: place.position })),
+    intention,
+    station: null,
+  });
   say("call", found.ok ? found.value.lines.map((line) => line.text).join(". ") : found.issue.message);
 }
 
@@ -136,7 +230,10 @@ function restart(situation: SituationDocument, site: Site | null): void {
     if (!budget.ok) say(stage, budget.issue.message);
     else {
       const said = budgetSentence(budget.value, question, situation.oneEngine.leastHeight_m, format);
-      say(stage, `${budgetHeadline(budget.value, question).text} — commit ${format("height", commit.altitude_m)}: ${said.lead} ${said.rest}`);
+      say(
+        stage,
+        `${budgetHeadline(budget.value, question).text} — commit ${format("height", commit.altitude_m)}: ${said.lead} ${said.rest}`,
+      );
     }
   }
 }
@@ -146,5 +243,8 @@ function water(situation: SituationDocument): void {
   const answer = question.ok ? ditching(question.value) : question;
   if (!answer.ok) return say("ditching", answer.issue.message);
   const { best, why, touchdownEas_mps } = answer.value;
-  say("ditching", `heading ${threeFigures(best.heading_rad - variation_rad)}° magnetic; ${why} Touchdown ${format("speed", touchdownEas_mps)}, ${format("speed", best.groundSpeed_mps)} over the water, crosswind ${format("speed", Math.abs(best.crosswind_mps))}; nose ${Math.round(degrees(answer.value.pitch_rad))}° up`);
+  say(
+    "ditching",
+    `heading ${threeFigures(best.heading_rad - variation_rad)}° magnetic; ${why} Touchdown ${format("speed", touchdownEas_mps)}, ${format("speed", best.groundSpeed_mps)} over the water, crosswind ${format("speed", Math.abs(best.crosswind_mps))}; nose ${Math.round(degrees(answer.value.pitch_rad))}° up`,
+  );
 }

@@ -23,16 +23,34 @@ try {
   await step("schema and demo world", () => prepareDatabase(database.url));
   // A journey stops the database to see what happens; it comes back by itself, later than that journey needs.
   let finished = false;
-  database.server.once("exit", () => finished || setTimeout(() => void startDatabase(folder, database.port).catch((error) => leave(1, error)), OUTAGE_MS));
-  const { address } = await step("server", async () => serve({ databaseUrl: database.url, port: await freePort(3100), quiet: true, env: { UTRIMAX_RATE_FACTOR: "100" } }));
+  database.server.once(
+    "exit",
+    () =>
+      finished ||
+      setTimeout(() => void startDatabase(folder, database.port).catch((error) => leave(1, error)), OUTAGE_MS),
+  );
+  const { address } = await step("server", async () =>
+    serve({ databaseUrl: database.url, port: await freePort(3100), quiet: true, env: { UTRIMAX_RATE_FACTOR: "100" } }),
+  );
   /** @param {string[]} more */
-  const playwright = (...more) => run(path.join(ROOT, "node_modules/.bin/playwright"), ["test", ...more], { cwd: ROOT, env: { ...process.env, BASE_URL: address, TEST_DATABASE_FOLDER: folder } });
+  const playwright = (...more) =>
+    run(path.join(ROOT, "node_modules/.bin/playwright"), ["test", ...more], {
+      cwd: ROOT,
+      env: { ...process.env, BASE_URL: address, TEST_DATABASE_FOLDER: folder },
+    });
   if (screenshots) await playwright("--grep", "@picture", ...args);
   else if (args.length > 0) await playwright("--grep-invert", "@picture", ...args);
   else {
     // Journeys that stop the database, count requests or watch the clock go one after the other; the others, and looks at views, two at a time.
     const specs = (await readdir(path.join(ROOT, "e2e"))).filter((name) => name.endsWith(".spec.ts"));
-    const together = ["account.spec.ts", "aircraft.spec.ts", "engine-out.spec.ts", "forced-landing.spec.ts", "restart.spec.ts", "take-off.spec.ts"];
+    const together = [
+      "account.spec.ts",
+      "aircraft.spec.ts",
+      "engine-out.spec.ts",
+      "forced-landing.spec.ts",
+      "restart.spec.ts",
+      "take-off.spec.ts",
+    ];
     const journeys = ["--grep-invert", "@picture|@view"];
     await playwright(...journeys, "--workers=2", ...together);
     await playwright(...journeys, ...specs.filter((name) => !together.includes(name)));

@@ -27,7 +27,9 @@ for (const [i, { name }] of chosen.entries()) {
     if (found) findings.push(found);
   }
   asked += count;
-  console.log(`${name.padEnd(20)} ${String(count).padStart(6)} questions, ${((performance.now() - began) / 1000).toFixed(1)} s, ${findings.length - before} findings`);
+  console.log(
+    `${name.padEnd(20)} ${String(count).padStart(6)} questions, ${((performance.now() - began) / 1000).toFixed(1)} s, ${findings.length - before} findings`,
+  );
 }
 for (const { calculation, seed, what } of findings.slice(0, 60)) console.log(`${calculation} ${seed}: ${what}`);
 console.log(`${asked} questions, ${findings.length} findings.`);

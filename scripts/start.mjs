@@ -20,14 +20,19 @@ try {
     await ensureDebianPackages(["mariadb"]);
     const database = await step("database", () => startDatabase(path.join(STATE, "database")));
     databaseUrl = database.url;
-    database.server.once("exit", (code) => void leave(1, `The database ended with ${code}; see .data/database/mariadb.log.`));
+    database.server.once(
+      "exit",
+      (code) => void leave(1, `The database ended with ${code}; see .data/database/mariadb.log.`),
+    );
   }
   if (!dev) await ensureBuilt();
   await step("schema and demo world", () => prepareDatabase(databaseUrl));
   const port = await freePort(Number(process.env.PORT ?? 3000));
   const { server, address } = await step("server", () => serve({ databaseUrl, port, dev }));
   server.once("exit", (code) => void leave(1, `The server ended with ${code}.`));
-  console.log(`\nUtrimax is ready after ${((performance.now() - began) / 1000).toFixed(1)} s: ${address}\nCtrl-C stops it.\n`);
+  console.log(
+    `\nUtrimax is ready after ${((performance.now() - began) / 1000).toFixed(1)} s: ${address}\nCtrl-C stops it.\n`,
+  );
 } catch (error) {
   await leave(1, error);
 }

@@ -13,7 +13,10 @@ try {
   await ensureDebianPackages(["mariadb"]);
   const { url } = await step("test database", () => startDatabase(path.join(STATE, "test-database")));
   await step("schema and demo world", () => prepareDatabase(url));
-  await run(path.join(ROOT, "node_modules/.bin/vitest"), ["run", ...args], { cwd: ROOT, env: { ...process.env, DATABASE_URL: url } });
+  await run(path.join(ROOT, "node_modules/.bin/vitest"), ["run", ...args], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_URL: url },
+  });
   await stopAll();
 } catch (error) {
   await leave(1, error);

@@ -42,7 +42,16 @@ function fractal(layer: number, x: number, y: number, octaves: number): number {
 }
 
 /** Inside of an island outlined by a ragged ellipse: 1 in the middle, 0 on the shore, negative at sea. */
-function island(x: number, y: number, centreX: number, centreY: number, halfLength: number, halfWidth: number, turn: number, rag: number): number {
+function island(
+  x: number,
+  y: number,
+  centreX: number,
+  centreY: number,
+  halfLength: number,
+  halfWidth: number,
+  turn: number,
+  rag: number,
+): number {
   const u = (x - centreX) * Math.cos(turn) + (y - centreY) * Math.sin(turn);
   const v = -(x - centreX) * Math.sin(turn) + (y - centreY) * Math.cos(turn);
   return 1 - Math.hypot(u / halfLength, v / halfWidth) + rag * fractal(0, x / 22, y / 22, 5);
@@ -71,7 +80,10 @@ function natural(x: number, y: number): number {
   const height = Math.exp(-((crest / 8.2) ** 2)) * smooth(-40, -20, along) * (1 - smooth(22, 41, along));
   const ridge = 1690 * height * (0.5 + 0.5 * spur ** 2.2);
   const islands = 190 * smooth(0.12, 0.7, Math.max(second, third)) * (0.5 + 0.6 * spur);
-  return Math.max(1, (plain + Math.max(hills, 0) + ridge * smooth(0.08, 0.45, main) + islands) * smooth(0, 0.03, inside));
+  return Math.max(
+    1,
+    (plain + Math.max(hills, 0) + ridge * smooth(0.08, 0.45, main) + islands) * smooth(0, 0.03, inside),
+  );
 }
 
 /** Level ground under strips, easing into the land around. */
@@ -94,15 +106,34 @@ function levelled(x_m: number, y_m: number, elevation_m: number, strips: readonl
 const origin = { latitude_deg: -47, longitude_deg: -131 };
 const plane = localPlane(origin);
 const Places = z.object({ aerodromes: z.array(Aerodrome), sites: z.array(LandingSite) });
-const places = Places.parse(JSON.parse(readFileSync(path.resolve(import.meta.dirname, "../world/places.json"), "utf8")));
+const places = Places.parse(
+  JSON.parse(readFileSync(path.resolve(import.meta.dirname, "../world/places.json"), "utf8")),
+);
 const strips: LevelGround[] = [
-  ...places.aerodromes.flatMap((aerodrome) => (aerodrome.runways.length > 0 ? aerodrome.runways.map(levelGround) : [{ ...plane.toPlane(aerodrome.position), elevation_m: aerodrome.elevation_m, headingPlane_rad: 0, length_m: 30 }])),
+  ...places.aerodromes.flatMap((aerodrome) =>
+    aerodrome.runways.length > 0
+      ? aerodrome.runways.map(levelGround)
+      : [
+          {
+            ...plane.toPlane(aerodrome.position),
+            elevation_m: aerodrome.elevation_m,
+            headingPlane_rad: 0,
+            length_m: 30,
+          },
+        ],
+  ),
   ...places.sites.map((site) => levelGround(site.strip)),
 ];
 
 function levelGround(strip: Strip): LevelGround {
   const [a, b] = strip.ends.map((end) => plane.toPlane(end.threshold));
-  return { x_m: (a.x_m + b.x_m) / 2, y_m: (a.y_m + b.y_m) / 2, elevation_m: (strip.ends[0].elevation_m + strip.ends[1].elevation_m) / 2, headingPlane_rad: Math.atan2(b.x_m - a.x_m, b.y_m - a.y_m), length_m: Math.hypot(b.x_m - a.x_m, b.y_m - a.y_m) };
+  return {
+    x_m: (a.x_m + b.x_m) / 2,
+    y_m: (a.y_m + b.y_m) / 2,
+    elevation_m: (strip.ends[0].elevation_m + strip.ends[1].elevation_m) / 2,
+    headingPlane_rad: Math.atan2(b.x_m - a.x_m, b.y_m - a.y_m),
+    length_m: Math.hypot(b.x_m - a.x_m, b.y_m - a.y_m),
+  };
 }
 
 const elevations = new Float32Array(POINTS * POINTS);
@@ -113,5 +144,13 @@ for (let row = 0; row < POINTS; row += 1) {
     elevations[row * POINTS + column] = Math.round(levelled(x_m, y_m, natural(x_m / 1000, y_m / 1000), strips));
   }
 }
-const grid: TerrainGrid = { origin, west_m: WEST_M, south_m: WEST_M, cell_m: CELL_M, columns: POINTS, rows: POINTS, elevations_m: elevations };
+const grid: TerrainGrid = {
+  origin,
+  west_m: WEST_M,
+  south_m: WEST_M,
+  cell_m: CELL_M,
+  columns: POINTS,
+  rows: POINTS,
+  elevations_m: elevations,
+};
 writeFileSync(path.resolve(import.meta.dirname, "tarn-reach.asc"), writeEsriAscii(grid));

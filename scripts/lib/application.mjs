@@ -11,7 +11,11 @@ const START_LIMIT_MS = 90_000;
  * @param {string} databaseUrl
  */
 export async function prepareDatabase(databaseUrl) {
-  await run(path.join(ROOT, "node_modules/.bin/tsx"), ["scripts/prepare-database.ts"], { cwd: ROOT, quiet: true, env: { ...process.env, DATABASE_URL: databaseUrl } });
+  await run(path.join(ROOT, "node_modules/.bin/tsx"), ["scripts/prepare-database.ts"], {
+    cwd: ROOT,
+    quiet: true,
+    env: { ...process.env, DATABASE_URL: databaseUrl },
+  });
 }
 
 /**
@@ -20,11 +24,15 @@ export async function prepareDatabase(databaseUrl) {
  * @param {{ databaseUrl: string, port: number, dev?: boolean, quiet?: boolean, env?: Record<string, string> }} options
  */
 export async function serve({ databaseUrl, port, dev = false, quiet = false, env = {} }) {
-  const server = launch(process.execPath, [path.join(ROOT, "node_modules/next/dist/bin/next"), dev ? "dev" : "start", "-p", String(port)], {
-    cwd: ROOT,
-    stdio: quiet ? "ignore" : ["ignore", dev ? "inherit" : "ignore", "inherit"],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", DATABASE_URL: databaseUrl, ...env },
-  });
+  const server = launch(
+    process.execPath,
+    [path.join(ROOT, "node_modules/next/dist/bin/next"), dev ? "dev" : "start", "-p", String(port)],
+    {
+      cwd: ROOT,
+      stdio: quiet ? "ignore" : ["ignore", dev ? "inherit" : "ignore", "inherit"],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", DATABASE_URL: databaseUrl, ...env },
+    },
+  );
   const address = `http://localhost:${port}`;
   const until = Date.now() + START_LIMIT_MS;
   while (Date.now() < until) {

@@ -15,7 +15,11 @@ export async function ensureBuilt() {
   const began = Date.now();
   if (built > 0 && (await newest(SOURCES.map((name) => path.join(ROOT, name)))) < built) return;
   await step("build", async () => {
-    await run("npx", ["next", "build"], { cwd: ROOT, quiet: true, env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" } });
+    await run("npx", ["next", "build"], {
+      cwd: ROOT,
+      quiet: true,
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
+    });
     await writeFile(STAMP, new Date(began).toISOString());
   });
 }
@@ -30,7 +34,8 @@ async function newest(entries) {
     if (!existsSync(entry)) continue;
     const facts = await stat(entry);
     latest = Math.max(latest, facts.mtimeMs);
-    if (facts.isDirectory()) latest = Math.max(latest, await newest((await readdir(entry)).map((name) => path.join(entry, name))));
+    if (facts.isDirectory())
+      latest = Math.max(latest, await newest((await readdir(entry)).map((name) => path.join(entry, name))));
   }
   return latest;
 }

@@ -19,11 +19,18 @@ const START_LIMIT_MS = 60_000;
 export async function startDatabase(folder, fixedPort) {
   const data = path.join(folder, "mysql");
   const user = await runningOn(folder);
-  if (user) throw new Error(`The database in ${folder} is in use: another Utrimax runs from this checkout (its database is process ${user}). Stop that one first, or set DATABASE_URL.`);
+  if (user)
+    throw new Error(
+      `The database in ${folder} is in use: another Utrimax runs from this checkout (its database is process ${user}). Stop that one first, or set DATABASE_URL.`,
+    );
   if (!existsSync(path.join(data, "mysql"))) {
     await rm(data, { recursive: true, force: true });
     await mkdir(folder, { recursive: true });
-    await run("mariadb-install-db", ["--no-defaults", `--datadir=${data}`, "--auth-root-authentication-method=normal", "--skip-test-db"], { quiet: true });
+    await run(
+      "mariadb-install-db",
+      ["--no-defaults", `--datadir=${data}`, "--auth-root-authentication-method=normal", "--skip-test-db"],
+      { quiet: true },
+    );
   }
   const port = fixedPort ?? (await freePort(3377));
   // Socket paths are limited to 107 characters, so it cannot live in a deep checkout.

@@ -39,12 +39,19 @@ export function launch(command, args, options = {}) {
  */
 export function run(command, args, { quiet = false, ...options } = {}) {
   return new Promise((resolve, reject) => {
-    const child = launch(command, args, { ...options, stdio: quiet ? ["ignore", "pipe", "pipe"] : ["ignore", "inherit", "inherit"] });
+    const child = launch(command, args, {
+      ...options,
+      stdio: quiet ? ["ignore", "pipe", "pipe"] : ["ignore", "inherit", "inherit"],
+    });
     let output = "";
     child.stdout?.on("data", (chunk) => (output += chunk));
     child.stderr?.on("data", (chunk) => (output += chunk));
     child.once("error", (error) => reject(new Error(`${command} could not be started: ${error.message}`)));
-    child.once("close", (code) => (code === 0 ? resolve(output) : reject(new Error(`${command} ${args.slice(0, 3).join(" ")} ended with ${code}\n${output.slice(-4000)}`))));
+    child.once("close", (code) =>
+      code === 0
+        ? resolve(output)
+        : reject(new Error(`${command} ${args.slice(0, 3).join(" ")} ended with ${code}\n${output.slice(-4000)}`)),
+    );
   });
 }
 

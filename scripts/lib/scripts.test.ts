@@ -26,7 +26,9 @@ describe("ports", () => {
 describe("commands", () => {
   it("give back what they printed, and fail with their own words", async () => {
     expect(await run("node", ["-e", "console.log('here')"], { quiet: true })).toBe("here\n");
-    await expect(run("node", ["-e", "console.error('broken'); process.exit(3)"], { quiet: true })).rejects.toThrow(/ended with 3[\s\S]*broken/);
+    await expect(run("node", ["-e", "console.error('broken'); process.exit(3)"], { quiet: true })).rejects.toThrow(
+      /ended with 3[\s\S]*broken/,
+    );
     await expect(run("no-such-program", [], { quiet: true })).rejects.toThrow();
   });
 

@@ -18,14 +18,19 @@ const DEBIAN = {
 
 /** Installs the npm packages when the lock file has changed since the last time. */
 export async function ensureNodePackages() {
-  const lock = createHash("sha256").update(await readFile(path.join(ROOT, "package-lock.json"))).digest("hex");
+  const lock = createHash("sha256")
+    .update(await readFile(path.join(ROOT, "package-lock.json")))
+    .digest("hex");
   const stamp = path.join(ROOT, "node_modules", ".utrimax-lock");
   if (existsSync(stamp) && (await readFile(stamp, "utf8")) === lock) return;
   await step("npm packages", async () => {
     // Not `npm ci`: it refuses a lock that lists optional packages of other platforms which a registry does not carry.
     await run("npm", ["install", "--no-audit", "--no-fund", "--no-progress"], { cwd: ROOT, quiet: true });
-    const after = createHash("sha256").update(await readFile(path.join(ROOT, "package-lock.json"))).digest("hex");
-    if (after !== lock) throw new Error("npm install changed package-lock.json: the committed lock does not fit package.json.");
+    const after = createHash("sha256")
+      .update(await readFile(path.join(ROOT, "package-lock.json")))
+      .digest("hex");
+    if (after !== lock)
+      throw new Error("npm install changed package-lock.json: the committed lock does not fit package.json.");
     await writeFile(stamp, lock);
   });
 }
@@ -41,13 +46,21 @@ export async function ensureDebianPackages(names) {
   const packages = missing.map((entry) => entry.package);
   const install = `apt-get install -y --no-install-recommends ${packages.join(" ")}`;
   const root = process.getuid?.() === 0;
-  const sudo = !root && (await run("sudo", ["-n", "true"], { quiet: true }).then(() => true, () => false));
+  const sudo =
+    !root &&
+    (await run("sudo", ["-n", "true"], { quiet: true }).then(
+      () => true,
+      () => false,
+    ));
   if ((!root && !sudo) || !existsSync("/usr/bin/apt-get")) {
-    throw new Error(`Missing: ${packages.join(", ")}. Run this once, then start again:\n\n    sudo apt-get update && sudo ${install}\n`);
+    throw new Error(
+      `Missing: ${packages.join(", ")}. Run this once, then start again:\n\n    sudo apt-get update && sudo ${install}\n`,
+    );
   }
   await step(`Debian packages: ${packages.join(", ")}`, async () => {
     const env = { ...process.env, DEBIAN_FRONTEND: "noninteractive" };
-    const apt = (/** @type {string[]} */ args) => (sudo ? run("sudo", ["-n", "apt-get", ...args], { quiet: true, env }) : run("apt-get", args, { quiet: true, env }));
+    const apt = (/** @type {string[]} */ args) =>
+      sudo ? run("sudo", ["-n", "apt-get", ...args], { quiet: true, env }) : run("apt-get", args, { quiet: true, env });
     await apt(["update"]);
     await apt(["install", "-y", "--no-install-recommends", ...packages]);
   });
@@ -57,7 +70,9 @@ export async function ensureDebianPackages(names) {
 export function ensureNodeVersion() {
   const [major = 0, minor = 0] = process.versions.node.split(".").map(Number);
   if (major > 20 || (major === 20 && minor >= 19)) return;
-  throw new Error(`Utrimax needs Node 20.19 or newer; this is ${process.version}. On Debian, install it from nodejs.org's packages or your version manager.`);
+  throw new Error(
+    `Utrimax needs Node 20.19 or newer; this is ${process.version}. On Debian, install it from nodejs.org's packages or your version manager.`,
+  );
 }
 
 /** The git-ignored folder for the database and other state. */

@@ -5,7 +5,8 @@ import "./globals.css";
 
 export const metadata: Metadata = {
   title: { default: "Utrimax", template: "%s · Utrimax" },
-  description: "Plans, rehearses and debriefs engine failures. A planning, training and debriefing aid; the flight manual comes first.",
+  description:
+    "Plans, rehearses and debriefs engine failures. A planning, training and debriefing aid; the flight manual comes first.",
 };
 
 export const viewport: Viewport = { width: "device-width", initialScale: 1 };

@@ -18,6 +18,8 @@ export interface Calculation<I extends z.ZodType = z.ZodType, O extends z.ZodTyp
 }
 
 /** Keeps the types of input and output together. */
-export function calculation<I extends z.ZodType, O extends z.ZodType>(definition: Calculation<I, O>): Calculation<I, O> {
+export function calculation<I extends z.ZodType, O extends z.ZodType>(
+  definition: Calculation<I, O>,
+): Calculation<I, O> {
   return definition;
 }

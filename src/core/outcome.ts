@@ -25,7 +25,11 @@ export function failure(code: string, message: string, path = ""): { readonly ok
 
 /** Every fault a schema found, each with its dotted path. */
 export function issuesOf(error: z.ZodError): Issue[] {
-  return error.issues.map((fault) => ({ code: fault.code ?? "invalid", path: fault.path.map(String).join("."), message: fault.message }));
+  return error.issues.map((fault) => ({
+    code: fault.code ?? "invalid",
+    path: fault.path.map(String).join("."),
+    message: fault.message,
+  }));
 }
 
 /** Ends a `switch` over a union; reaching it is a bug. */

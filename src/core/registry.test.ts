@@ -16,23 +16,26 @@ function run(name: string, change: Record<string, unknown> = {}): Record<string,
 }
 
 describe("registry", () => {
-  it.each(CALCULATIONS.map((calculation) => calculation.name))("%s answers with a working that has sources, and refuses nonsense with paths", (name) => {
-    const { working } = run(name);
-    expect(working.length).toBeGreaterThan(0);
-    for (const step of working) {
-      expect(step.source).not.toBe("");
-      if (typeof step.value === "number") expect(Number.isFinite(step.value)).toBe(true);
-    }
-    // The answer survives JSON.
-    expect(JSON.parse(JSON.stringify(run(name)))).toEqual(run(name));
-    const nothing = calculate(name, {});
-    expect(nothing.ok).toBe(false);
-    if (!nothing.ok) expect(nothing.issues.every((issue) => issue.path !== "")).toBe(true);
-    expect(calculate(name, { ...DEMO_INPUTS[name], surplus: 1 }).ok).toBe(false);
-    const described = describeCalculation(name);
-    expect(described?.sources.length).toBeGreaterThan(0);
-    expect(described?.input).toMatchObject({ type: "object" });
-  });
+  it.each(CALCULATIONS.map((calculation) => calculation.name))(
+    "%s answers with a working that has sources, and refuses nonsense with paths",
+    (name) => {
+      const { working } = run(name);
+      expect(working.length).toBeGreaterThan(0);
+      for (const step of working) {
+        expect(step.source).not.toBe("");
+        if (typeof step.value === "number") expect(Number.isFinite(step.value)).toBe(true);
+      }
+      // The answer survives JSON.
+      expect(JSON.parse(JSON.stringify(run(name)))).toEqual(run(name));
+      const nothing = calculate(name, {});
+      expect(nothing.ok).toBe(false);
+      if (!nothing.ok) expect(nothing.issues.every((issue) => issue.path !== "")).toBe(true);
+      expect(calculate(name, { ...DEMO_INPUTS[name], surplus: 1 }).ok).toBe(false);
+      const described = describeCalculation(name);
+      expect(described?.sources.length).toBeGreaterThan(0);
+      expect(described?.input).toMatchObject({ type: "object" });
+    },
+  );
 
   it("knows what it does not know", () => {
     expect(calculate("turnback-by-magic", {})).toMatchObject({ ok: false, unknown: true });
@@ -41,11 +44,18 @@ describe("registry", () => {
 
   it("hands on the model's own limits as faults", () => {
     const result = calculate("polar", { ...DEMO_INPUTS.polar, mass_kg: 1200 });
-    expect(result.ok ? [] : result.issues.map((issue) => [issue.code, issue.path])).toEqual([["mass_outside", "mass_kg"]]);
+    expect(result.ok ? [] : result.issues.map((issue) => [issue.code, issue.path])).toEqual([
+      ["mass_outside", "mass_kg"],
+    ]);
     const supersonic = calculate("airspeed", { from: "mach", value: 1.2, altitudePressure_m: 0 });
     expect(supersonic.ok ? [] : supersonic.issues.map((issue) => issue.code)).toEqual(["not_subsonic"]);
-    for (const from of ["eas", "tas"]) expect(calculate("airspeed", { from, value: 100, altitudePressure_m: 3000 }).ok).toBe(true);
-    const windy = calculate("glide", { ...DEMO_INPUTS.glide, trackTrue_rad: 4.36, wind: { surface: { from_rad: 4.36, speed_mps: 120 }, layers: [] } });
+    for (const from of ["eas", "tas"])
+      expect(calculate("airspeed", { from, value: 100, altitudePressure_m: 3000 }).ok).toBe(true);
+    const windy = calculate("glide", {
+      ...DEMO_INPUTS.glide,
+      trackTrue_rad: 4.36,
+      wind: { surface: { from_rad: 4.36, speed_mps: 120 }, layers: [] },
+    });
     expect(windy.ok ? [] : windy.issues.map((issue) => issue.code)).toEqual(["wind_exceeds_airspeed"]);
   });
 
@@ -69,7 +79,11 @@ describe("registry", () => {
   });
 
   it("glide: the corrected speed never goes less far than the book's, in rising and sinking air too, and the book's may make no headway at all", () => {
-    const ratios = (change: Record<string, unknown>) => run("glide", change) as unknown as { book: { groundSpeed_mps: number | null; groundRatio: number | null }; speedToFly: { groundRatio: number } };
+    const ratios = (change: Record<string, unknown>) =>
+      run("glide", change) as unknown as {
+        book: { groundSpeed_mps: number | null; groundRatio: number | null };
+        speedToFly: { groundRatio: number };
+      };
     for (const verticalAir_mps of [-3, -1, 0, 1, 2]) {
       const { book, speedToFly } = ratios({ verticalAir_mps });
       expect(speedToFly.groundRatio).toBeGreaterThanOrEqual((book.groundRatio ?? 0) - 1e-3);
@@ -89,12 +103,30 @@ describe("registry", () => {
   });
 
   it("path gives the same figures as the reach it stands on, with places on the Earth, and checks ground that comes along", () => {
-    const flat = { origin: situation.position, west_m: -20_000, south_m: -20_000, cell_m: 20_000, columns: 3, rows: 3, elevations_m: new Array(9).fill(0) };
-    const answer = run("path", { terrain: flat }) as unknown as { ends: { name: string; status: string; margin_m: number; clearance_m: number | null; points: { latitude_deg: number }[] }[] };
+    const flat = {
+      origin: situation.position,
+      west_m: -20_000,
+      south_m: -20_000,
+      cell_m: 20_000,
+      columns: 3,
+      rows: 3,
+      elevations_m: new Array(9).fill(0),
+    };
+    const answer = run("path", { terrain: flat }) as unknown as {
+      ends: {
+        name: string;
+        status: string;
+        margin_m: number;
+        clearance_m: number | null;
+        points: { latitude_deg: number }[];
+      }[];
+    };
     expect(answer.ends[0].name).toBe("Skerrow 11");
     expect(answer.ends[0].points[0].latitude_deg).toBeCloseTo(situation.position.latitude_deg, 9);
     expect(answer.ends[0].clearance_m).not.toBeNull();
-    const high = run("path", { terrain: { ...flat, elevations_m: new Array(9).fill(690) } }) as unknown as typeof answer;
+    const high = run("path", {
+      terrain: { ...flat, elevations_m: new Array(9).fill(690) },
+    }) as unknown as typeof answer;
     expect(high.ends.some((end) => end.status === "terrain")).toBe(true);
     const damaged = calculate("path", { ...DEMO_INPUTS.path, terrain: { ...flat, columns: 5 } });
     expect(damaged.ok ? [] : damaged.issues.map((issue) => issue.path)).toEqual(["terrain.elevations_m"]);
@@ -102,20 +134,32 @@ describe("registry", () => {
 
   it("turnback, scan and chance agree with each other", () => {
     const one = run("turnback") as unknown as { works: boolean; score_m: number; technique: { side: number } };
-    const scan = run("departure", { heights_m: [200, 150] }) as unknown as { heights: { height_m: number; options: { id: string; score_m: number }[] }[]; bands: { from_m: number }[] };
+    const scan = run("departure", { heights_m: [200, 150] }) as unknown as {
+      heights: { height_m: number; options: { id: string; score_m: number }[] }[];
+      bands: { from_m: number }[];
+    };
     expect(scan.heights.map((at) => at.height_m)).toEqual([150, 200]);
     const turnbacks = scan.heights[1].options.filter((option) => ["left", "right"].includes(option.id));
     expect(Math.max(...turnbacks.map((option) => option.score_m))).toBeCloseTo(one.score_m, 9);
     expect(one.works).toBe(one.score_m >= 0);
     const other = run("turnback", { side: one.technique.side === 1 ? -1 : 1 }) as unknown as typeof one;
     expect(other.score_m).toBeLessThanOrEqual(one.score_m);
-    const sure = run("departure-chance", { heights_m: [200], scatter: { delay_s: 0, bank_rad: 0, speed: 0, headwind_mps: 0, crosswind_mps: 0, glide: 0, intercept_rad: 0 } }) as unknown as { curve: { chance: number }[] };
+    const sure = run("departure-chance", {
+      heights_m: [200],
+      scatter: { delay_s: 0, bank_rad: 0, speed: 0, headwind_mps: 0, crosswind_mps: 0, glide: 0, intercept_rad: 0 },
+    }) as unknown as { curve: { chance: number }[] };
     expect(sure.curve[0].chance).toBe(one.works ? 1 : 0);
   });
 
   it("turnback says when holding the attitude ends in a stall, and what lies outside the climb", () => {
-    const light = calculate("turnback", { ...DEMO_INPUTS.turnback, mass_kg: 800, plan: { ...demoDepartureInput().plan, reaction: "attitude" } });
-    expect(light.ok ? [] : light.issues.map((issue) => [issue.code, issue.path])).toEqual([["stalls", "plan.reaction"]]);
+    const light = calculate("turnback", {
+      ...DEMO_INPUTS.turnback,
+      mass_kg: 800,
+      plan: { ...demoDepartureInput().plan, reaction: "attitude" },
+    });
+    expect(light.ok ? [] : light.issues.map((issue) => [issue.code, issue.path])).toEqual([
+      ["stalls", "plan.reaction"],
+    ]);
     const high = calculate("turnback", { ...DEMO_INPUTS.turnback, height_m: 900 });
     expect(high.ok ? [] : high.issues.map((issue) => issue.path)).toEqual(["height_m"]);
   });
@@ -126,15 +170,28 @@ describe("registry", () => {
   });
 
   it("one-engine calculations agree with each other and say what has no answer", () => {
-    const climb = run("one-engine-climb", { gearDown: false, deadPropeller: "feathered", eas_mps: 81 * (1852 / 3600) }) as unknown as { ledger: { left_mps: number; items: unknown[] }; vyse: { climb_mps: number } };
-    const control = run("control", { deadPropeller: "feathered", eas_mps: 81 * (1852 / 3600) }) as unknown as { climb_mps: number; ball: number; used: { rudder: number } };
+    const climb = run("one-engine-climb", {
+      gearDown: false,
+      deadPropeller: "feathered",
+      eas_mps: 81 * (1852 / 3600),
+    }) as unknown as { ledger: { left_mps: number; items: unknown[] }; vyse: { climb_mps: number } };
+    const control = run("control", { deadPropeller: "feathered", eas_mps: 81 * (1852 / 3600) }) as unknown as {
+      climb_mps: number;
+      ball: number;
+      used: { rudder: number };
+    };
     expect(control.climb_mps).toBeCloseTo(climb.ledger.left_mps, 9);
     expect(climb.vyse.climb_mps).toBeGreaterThanOrEqual(climb.ledger.left_mps - 1e-9);
     expect(control.ball).toBeCloseTo(0.614, 3);
     expect(control.used.rudder).toBeCloseTo(12.68876 / 25, 4);
-    const held = run("control", { eas_mps: 62.88254 * (1852 / 3600), bank_rad: Math.PI / 36 }) as unknown as { used: { rudder: number } };
+    const held = run("control", { eas_mps: 62.88254 * (1852 / 3600), bank_rad: Math.PI / 36 }) as unknown as {
+      used: { rudder: number };
+    };
     expect(held.used.rudder).toBeCloseTo(1, 4);
-    const heavy = run("ceilings", { gearDown: true, flap: 3, deadPropeller: "windmilling" }) as unknown as { serviceOne_m: number | null; reason: string };
+    const heavy = run("ceilings", { gearDown: true, flap: 3, deadPropeller: "windmilling" }) as unknown as {
+      serviceOne_m: number | null;
+      reason: string;
+    };
     expect(heavy.serviceOne_m).toBeNull();
     expect(heavy.reason).toContain("does not climb at this rate");
     expect(calculate("ceilings", { ...DEMO_INPUTS.ceilings, flap: 7 }).ok).toBe(false);
@@ -145,18 +202,34 @@ describe("registry", () => {
   });
 
   it("accelerate tells distances from the intersection, and that stopping and going fit", () => {
-    const full = run("accelerate") as unknown as { stop_m: number; stopSpare_m: number; goFrom_m: number; working: WorkingStep[] };
+    const full = run("accelerate") as unknown as {
+      stop_m: number;
+      stopSpare_m: number;
+      goFrom_m: number;
+      working: WorkingStep[];
+    };
     const late = run("accelerate", { intersection_m: 300 }) as unknown as typeof full;
     expect(late.stop_m).toBeCloseTo(full.stop_m, 6);
     expect(late.stopSpare_m).toBeCloseTo(full.stopSpare_m - 300, 6);
-    expect(full.working.map((step) => step.figure)).toEqual(expect.arrayContaining(["speeds", "stop", "go", "land", "climb", "back"]));
-    const faulty = calculate("accelerate", { ...demoTakeOffInput(), plan: { ...demoTakeOffInput().plan, recognition_s: 99, obstacles: [{ name: "", distance_m: 100, height_m: 5 }] } });
-    expect(faulty.ok ? [] : faulty.issues.map((issue) => issue.path).sort()).toEqual(["plan.obstacles.0.name", "plan.recognition_s"]);
+    expect(full.working.map((step) => step.figure)).toEqual(
+      expect.arrayContaining(["speeds", "stop", "go", "land", "climb", "back"]),
+    );
+    const faulty = calculate("accelerate", {
+      ...demoTakeOffInput(),
+      plan: { ...demoTakeOffInput().plan, recognition_s: 99, obstacles: [{ name: "", distance_m: 100, height_m: 5 }] },
+    });
+    expect(faulty.ok ? [] : faulty.issues.map((issue) => issue.path).sort()).toEqual([
+      "plan.obstacles.0.name",
+      "plan.recognition_s",
+    ]);
   });
 
   it("segments tell the mass that just climbs and which segment binds", () => {
     // Cedar at 42.5 t at 2,500 m, ISA + 25.
-    const { limit, segments } = run("segments", { mass_kg: 42_500 }) as unknown as { limit: { mass_kg: number; binding: string }; segments: { name: string; complies: boolean }[] };
+    const { limit, segments } = run("segments", { mass_kg: 42_500 }) as unknown as {
+      limit: { mass_kg: number; binding: string };
+      segments: { name: string; complies: boolean }[];
+    };
     expect(limit.binding).toBe("second");
     expect(limit.mass_kg).toBeLessThan(42_500);
     expect(segments.filter((segment) => !segment.complies).map((segment) => segment.name)).toEqual(["second"]);
@@ -164,6 +237,8 @@ describe("registry", () => {
 
   it("every item of the climb ledger and V_XSE has lines of its own", () => {
     const { working } = run("one-engine-climb");
-    expect(working.map((step) => step.figure)).toEqual(expect.arrayContaining(["two", "engine", "propeller", "gear", "vyse", "vxse"]));
+    expect(working.map((step) => step.figure)).toEqual(
+      expect.arrayContaining(["two", "engine", "propeller", "gear", "vyse", "vxse"]),
+    );
   });
 });

@@ -34,17 +34,41 @@ import { type Issue, issuesOf } from "./outcome";
 
 /** In the order in which they are listed. */
 export const CALCULATIONS: readonly Calculation[] = [
-  atmosphereCalculation, airspeedCalculation, metarCalculation,
-  fitCalculation, polarCalculation, turnCalculation, glideCalculation, pathCalculation,
-  turnbackCalculation, departureCalculation, departureChanceCalculation,
-  controlCalculation, vmcaCalculation, oneEngineClimbCalculation, ceilingsCalculation, driftdownCalculation, zeroThrustCalculation,
-  accelerateCalculation, segmentsCalculation,
-  restartBudgetCalculation, relightCalculation, minutesLeftCalculation,
-  sitesCalculation, keysCalculation, loseHeightCalculation, oneEngineApproachCalculation, touchdownCalculation, ditchingCalculation, callCalculation,
+  atmosphereCalculation,
+  airspeedCalculation,
+  metarCalculation,
+  fitCalculation,
+  polarCalculation,
+  turnCalculation,
+  glideCalculation,
+  pathCalculation,
+  turnbackCalculation,
+  departureCalculation,
+  departureChanceCalculation,
+  controlCalculation,
+  vmcaCalculation,
+  oneEngineClimbCalculation,
+  ceilingsCalculation,
+  driftdownCalculation,
+  zeroThrustCalculation,
+  accelerateCalculation,
+  segmentsCalculation,
+  restartBudgetCalculation,
+  relightCalculation,
+  minutesLeftCalculation,
+  sitesCalculation,
+  keysCalculation,
+  loseHeightCalculation,
+  oneEngineApproachCalculation,
+  touchdownCalculation,
+  ditchingCalculation,
+  callCalculation,
 ];
 
 /** A result, or every fault of the input. */
-export type CalculationResult = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly unknown: boolean; readonly issues: readonly Issue[] };
+export type CalculationResult =
+  | { readonly ok: true; readonly value: unknown }
+  | { readonly ok: false; readonly unknown: boolean; readonly issues: readonly Issue[] };
 
 /**
  * Runs a calculation on untrusted input.
@@ -53,7 +77,18 @@ export type CalculationResult = { readonly ok: true; readonly value: unknown } |
  */
 export function calculate(name: string, input: unknown, progress?: Progress): CalculationResult {
   const found = CALCULATIONS.find((candidate) => candidate.name === name);
-  if (!found) return { ok: false, unknown: true, issues: [{ code: "no_such_calculation", path: "", message: `There is no calculation “${name}”. Known: ${CALCULATIONS.map((entry) => entry.name).join(", ")}.` }] };
+  if (!found)
+    return {
+      ok: false,
+      unknown: true,
+      issues: [
+        {
+          code: "no_such_calculation",
+          path: "",
+          message: `There is no calculation “${name}”. Known: ${CALCULATIONS.map((entry) => entry.name).join(", ")}.`,
+        },
+      ],
+    };
   const parsed = found.input.safeParse(input);
   if (!parsed.success) return { ok: false, unknown: false, issues: issuesOf(parsed.error) };
   const outcome = found.run(parsed.data, progress);
@@ -62,8 +97,16 @@ export function calculate(name: string, input: unknown, progress?: Progress): Ca
 }
 
 /** Name, question, sources and JSON Schema of a calculation's input and output; null when there is none of that name. */
-export function describeCalculation(name: string): { name: string; question: string; sources: readonly string[]; input: unknown; output: unknown } | null {
+export function describeCalculation(
+  name: string,
+): { name: string; question: string; sources: readonly string[]; input: unknown; output: unknown } | null {
   const found = CALCULATIONS.find((candidate) => candidate.name === name);
   if (!found) return null;
-  return { name, question: found.question, sources: found.sources, input: z.toJSONSchema(found.input, { io: "input" }), output: z.toJSONSchema(found.output, { io: "output" }) };
+  return {
+    name,
+    question: found.question,
+    sources: found.sources,
+    input: z.toJSONSchema(found.input, { io: "input" }),
+    output: z.toJSONSchema(found.output, { io: "output" }),
+  };
 }

@@ -15,20 +15,30 @@ function unbounded(schema: unknown, path: string, root: Schema): string[] {
       if (!has("minimum")) found.push(`${path}: no least value`);
       if (!has("maximum")) found.push(`${path}: no greatest value`);
     }
-    if (node.type === "string" && !has("maxLength") && node.format !== "date") found.push(`${path}: no greatest length`);
-    if (node.type === "array" && !has("maxItems") && node.prefixItems === undefined) found.push(`${path}: no greatest length`);
-    if (node.type === undefined && node.anyOf === undefined && node.oneOf === undefined && node.allOf === undefined) found.push(`${path}: anything at all`);
+    if (node.type === "string" && !has("maxLength") && node.format !== "date")
+      found.push(`${path}: no greatest length`);
+    if (node.type === "array" && !has("maxItems") && node.prefixItems === undefined)
+      found.push(`${path}: no greatest length`);
+    if (node.type === undefined && node.anyOf === undefined && node.oneOf === undefined && node.allOf === undefined)
+      found.push(`${path}: anything at all`);
   }
-  for (const key of ["anyOf", "oneOf", "allOf", "prefixItems"]) if (Array.isArray(node[key])) found.push(...node[key].flatMap((one) => unbounded(one, path, root)));
+  for (const key of ["anyOf", "oneOf", "allOf", "prefixItems"])
+    if (Array.isArray(node[key])) found.push(...node[key].flatMap((one) => unbounded(one, path, root)));
   if (node.items) found.push(...unbounded(node.items, `${path}[]`, root));
-  for (const [name, property] of Object.entries((node.properties ?? {}) as Schema)) found.push(...unbounded(property, `${path}.${name}`, root));
+  for (const [name, property] of Object.entries((node.properties ?? {}) as Schema))
+    found.push(...unbounded(property, `${path}.${name}`, root));
   return found;
 }
 
 describe("what comes in from outside", () => {
-  it.each(CALCULATIONS.map(({ name }) => name))("%s has a least and a greatest value for every number, a greatest length for every text and list", (name) => {
-    const input = describeCalculation(name)?.input as Schema;
-    const definitions = Object.entries((input.$defs ?? {}) as Schema).flatMap(([key, schema]) => unbounded(schema, `$defs.${key}`, input));
-    expect([...new Set([...unbounded(input, name, input), ...definitions])]).toEqual([]);
-  });
+  it.each(CALCULATIONS.map(({ name }) => name))(
+    "%s has a least and a greatest value for every number, a greatest length for every text and list",
+    (name) => {
+      const input = describeCalculation(name)?.input as Schema;
+      const definitions = Object.entries((input.$defs ?? {}) as Schema).flatMap(([key, schema]) =>
+        unbounded(schema, `$defs.${key}`, input),
+      );
+      expect([...new Set([...unbounded(input, name, input), ...definitions])]).toEqual([]);
+    },
+  );
 });

@@ -16,8 +16,14 @@ import { addSituation, listSituations } from "./situations";
 import { addTerrain, listTerrains, terrainElevations, unpackElevations } from "./terrains";
 
 const ArchivedTerrain = z.strictObject({
-  id: z.string(), name: z.string().min(1).max(80), origin: LatLon,
-  west_m: z.number(), south_m: z.number(), cell_m: z.number().positive(), columns: z.int().min(2).max(4096), rows: z.int().min(2).max(4096),
+  id: z.string(),
+  name: z.string().min(1).max(80),
+  origin: LatLon,
+  west_m: z.number(),
+  south_m: z.number(),
+  cell_m: z.number().positive(),
+  columns: z.int().min(2).max(4096),
+  rows: z.int().min(2).max(4096),
   /** base64 of gzip of 16-bit little-endian metres. */
   elevations: z.base64(),
 });
@@ -48,7 +54,12 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
     sites: await listLandingSites(account.id, true),
     situations: (await listSituations(account.id)).map(({ id, document }) => ({ id, document })).reverse(),
     terrains: await Promise.all(
-      terrains.map(async ({ id, name, frame }) => ({ id, name, ...frame, elevations: ((await terrainElevations(account.id, id)) ?? Buffer.alloc(0)).toString("base64") })),
+      terrains.map(async ({ id, name, frame }) => ({
+        id,
+        name,
+        ...frame,
+        elevations: ((await terrainElevations(account.id, id)) ?? Buffer.alloc(0)).toString("base64"),
+      })),
     ),
   };
 }
@@ -70,37 +81,68 @@ export interface ImportCount {
 export async function importAccount(account: Account, value: unknown): Promise<Outcome<ImportCount>> {
   const head = z.object({ schema: z.literal("utrimax/account"), version: z.number() }).safeParse(value);
   if (!head.success) return failure("archive_invalid", "This is not an export of a Utrimax account.", "schema");
-  if (head.data.version > 1) return failure("future_version", `This export was written by a later Utrimax (version ${head.data.version}). Nothing was imported.`, "version");
+  if (head.data.version > 1)
+    return failure(
+      "future_version",
+      `This export was written by a later Utrimax (version ${head.data.version}). Nothing was imported.`,
+      "version",
+    );
   const parsed = AccountArchive.safeParse(value);
   if (!parsed.success) return { ok: false, issue: firstIssue(issuesOf(parsed.error)) };
   const archive = parsed.data;
   const grids: { id: string; name: string; grid: TerrainGrid }[] = [];
   for (const { elevations, name, id, ...frame } of archive.terrains) {
     const unpacked = await unpackElevations(Buffer.from(elevations, "base64")).catch(() => null);
-    if (!unpacked || unpacked.length !== frame.columns * frame.rows || unpacked.length > MAX_TERRAIN_POINTS) return failure("archive_invalid", `The terrain “${name}” is damaged. Nothing was imported.`, "terrains");
+    if (!unpacked || unpacked.length !== frame.columns * frame.rows || unpacked.length > MAX_TERRAIN_POINTS)
+      return failure("archive_invalid", `The terrain “${name}” is damaged. Nothing was imported.`, "terrains");
     grids.push({ id, name, grid: { ...frame, elevations_m: unpacked } });
   }
   const known = new Set((await listAircraft(account.id)).map((aircraft) => aircraft.id));
   const knownTerrains = new Set((await listTerrains(account.id)).map((terrain) => terrain.id));
   const arrivingAircraft = new Set(archive.aircraft.map((aircraft) => aircraft.id));
-  const stranded = archive.situations.find(({ document }) => !known.has(document.aircraftId) && !arrivingAircraft.has(document.aircraftId));
-  if (stranded) return failure("archive_invalid", `The situation “${stranded.document.name}” needs an aircraft that is neither in the file nor in this library. Nothing was imported.`, "situations");
+  const stranded = archive.situations.find(
+    ({ document }) => !known.has(document.aircraftId) && !arrivingAircraft.has(document.aircraftId),
+  );
+  if (stranded)
+    return failure(
+      "archive_invalid",
+      `The situation “${stranded.document.name}” needs an aircraft that is neither in the file nor in this library. Nothing was imported.`,
+      "situations",
+    );
   await transaction(async (connection) => {
     const aircraftIds = new Map<string, string>();
-    for (const { id, document } of archive.aircraft) aircraftIds.set(id, await addAircraft(account.id, document, connection));
+    for (const { id, document } of archive.aircraft)
+      aircraftIds.set(id, await addAircraft(account.id, document, connection));
     const terrainIds = new Map<string, string>();
     for (const { id, name, grid } of grids) terrainIds.set(id, await addTerrain(account.id, name, grid, connection));
     for (const aerodrome of archive.aerodromes) await addAerodrome(account.id, aerodrome, connection);
     for (const site of archive.sites) await addLandingSite(account.id, site, connection);
     for (const { document } of archive.situations) {
-      const terrainId = document.terrainId === null ? null : (terrainIds.get(document.terrainId) ?? (knownTerrains.has(document.terrainId) ? document.terrainId : null));
-      await addSituation(account.id, { ...document, terrainId, aircraftId: aircraftIds.get(document.aircraftId) ?? document.aircraftId }, connection);
+      const terrainId =
+        document.terrainId === null
+          ? null
+          : (terrainIds.get(document.terrainId) ?? (knownTerrains.has(document.terrainId) ? document.terrainId : null));
+      await addSituation(
+        account.id,
+        { ...document, terrainId, aircraftId: aircraftIds.get(document.aircraftId) ?? document.aircraftId },
+        connection,
+      );
     }
     await savePreferences(account.id, { ...account.preferences, ...archive.preferences }, connection);
   });
-  return success({ aircraft: archive.aircraft.length, aerodromes: archive.aerodromes.length, sites: archive.sites.length, situations: archive.situations.length, terrains: archive.terrains.length });
+  return success({
+    aircraft: archive.aircraft.length,
+    aerodromes: archive.aerodromes.length,
+    sites: archive.sites.length,
+    situations: archive.situations.length,
+    terrains: archive.terrains.length,
+  });
 }
 
 function firstIssue([first]: Issue[]): Issue {
-  return { code: "archive_invalid", path: first.path, message: `${first.path || "The file"}: ${first.message} Nothing was imported.` };
+  return {
+    code: "archive_invalid",
+    path: first.path,
+    message: `${first.path || "The file"}: ${first.message} Nothing was imported.`,
+  };
 }

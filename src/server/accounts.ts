@@ -10,8 +10,14 @@ export const LIBRARY_ACCOUNT = "00000000-0000-4000-8000-000000000001";
 
 /** What is typed to sign in or to create an account. */
 export const Credentials = z.strictObject({
-  email: z.email("An e-mail address is needed, such as pilot@example.org.").max(254).transform((value) => value.toLowerCase()),
-  password: z.string().min(10, "A password has at least 10 characters.").max(200, "A password has at most 200 characters."),
+  email: z
+    .email("An e-mail address is needed, such as pilot@example.org.")
+    .max(254)
+    .transform((value) => value.toLowerCase()),
+  password: z
+    .string()
+    .min(10, "A password has at least 10 characters.")
+    .max(200, "A password has at most 200 characters."),
 });
 
 /** The account's own settings; kept small. */
@@ -33,7 +39,12 @@ export interface Account {
 /** A row that joins the accounts table, read into an account. */
 export function accountOfRow(row: RowDataPacket): Account {
   const preferences = Preferences.safeParse(JSON.parse(String(row.preferences)));
-  return { id: String(row.id), kind: row.kind as Account["kind"], email: row.email === null ? null : String(row.email), preferences: preferences.success ? preferences.data : {} };
+  return {
+    id: String(row.id),
+    kind: row.kind as Account["kind"],
+    email: row.email === null ? null : String(row.email),
+    preferences: preferences.success ? preferences.data : {},
+  };
 }
 
 /** Creates a person's account; null when the address is taken. */
@@ -41,7 +52,10 @@ export async function createUser({ email, password }: z.infer<typeof Credentials
   const id = randomUUID();
   const passwordHash = await hash(password);
   try {
-    await database().execute("INSERT INTO accounts (id, kind, email, password_hash, preferences) VALUES (?, 'user', ?, ?, '{}')", [id, email, passwordHash]);
+    await database().execute(
+      "INSERT INTO accounts (id, kind, email, password_hash, preferences) VALUES (?, 'user', ?, ?, '{}')",
+      [id, email, passwordHash],
+    );
     return id;
   } catch (error) {
     if ((error as { code?: string }).code === "ER_DUP_ENTRY") return null;
@@ -60,21 +74,39 @@ export async function createGuest(connection: Queryable): Promise<string> {
 const NOBODY = hash("no password is this one");
 
 /** The account that these credentials open; null when they open none. */
-export async function accountForCredentials({ email, password }: { email: string; password: string }): Promise<string | null> {
-  const [rows] = await database().execute<RowDataPacket[]>("SELECT id, password_hash FROM accounts WHERE email = ? AND kind = 'user'", [email]);
+export async function accountForCredentials({
+  email,
+  password,
+}: {
+  email: string;
+  password: string;
+}): Promise<string | null> {
+  const [rows] = await database().execute<RowDataPacket[]>(
+    "SELECT id, password_hash FROM accounts WHERE email = ? AND kind = 'user'",
+    [email],
+  );
   const stored = rows[0] ? String(rows[0].password_hash) : await NOBODY;
   const right = await verify(stored, password);
   return rows[0] && right ? String(rows[0].id) : null;
 }
 
 /** Stores an account's settings. */
-export async function savePreferences(accountId: string, preferences: Preferences, connection: Queryable = database()): Promise<void> {
-  await connection.execute("UPDATE accounts SET preferences = ? WHERE id = ?", [JSON.stringify(preferences), accountId]);
+export async function savePreferences(
+  accountId: string,
+  preferences: Preferences,
+  connection: Queryable = database(),
+): Promise<void> {
+  await connection.execute("UPDATE accounts SET preferences = ? WHERE id = ?", [
+    JSON.stringify(preferences),
+    accountId,
+  ]);
 }
 
 /** Makes sure that the library account exists. */
 export async function ensureLibraryAccount(connection: Queryable): Promise<void> {
-  await connection.execute("INSERT IGNORE INTO accounts (id, kind, preferences) VALUES (?, 'library', '{}')", [LIBRARY_ACCOUNT]);
+  await connection.execute("INSERT IGNORE INTO accounts (id, kind, preferences) VALUES (?, 'library', '{}')", [
+    LIBRARY_ACCOUNT,
+  ]);
 }
 
 /** Guests who have not come back for this long are forgotten with their rows. */

@@ -8,8 +8,14 @@ import { type Queryable, database } from "./database";
 /** Aerodromes of an account and of the library; `own` leaves the library out. */
 export async function listAerodromes(accountId: string, own = false): Promise<Aerodrome[]> {
   const owners = [accountId, own ? accountId : LIBRARY_ACCOUNT];
-  const [places] = await database().execute<RowDataPacket[]>("SELECT * FROM aerodromes WHERE account_id IN (?, ?) ORDER BY name", owners);
-  const [runways] = await database().execute<RowDataPacket[]>("SELECT runways.* FROM runways JOIN aerodromes ON aerodromes.id = aerodrome_id WHERE account_id IN (?, ?) ORDER BY runways.id", owners);
+  const [places] = await database().execute<RowDataPacket[]>(
+    "SELECT * FROM aerodromes WHERE account_id IN (?, ?) ORDER BY name",
+    owners,
+  );
+  const [runways] = await database().execute<RowDataPacket[]>(
+    "SELECT runways.* FROM runways JOIN aerodromes ON aerodromes.id = aerodrome_id WHERE account_id IN (?, ?) ORDER BY runways.id",
+    owners,
+  );
   return places.map((row) =>
     Aerodrome.parse({
       id: row.id,
@@ -36,20 +42,46 @@ function stripOfRow(row: RowDataPacket): Strip {
 /** Writes an aerodrome and its runways, replacing those of the same id in the same account. */
 export async function putAerodrome(accountId: string, aerodrome: Aerodrome, connection: Queryable): Promise<void> {
   await connection.execute("DELETE FROM aerodromes WHERE id = ? AND account_id = ?", [aerodrome.id, accountId]);
-  await connection.execute("INSERT INTO aerodromes (id, account_id, name, kind, latitude_deg, longitude_deg, elevation_m) VALUES (?, ?, ?, ?, ?, ?, ?)", [
-    aerodrome.id, accountId, aerodrome.name, aerodrome.kind, aerodrome.position.latitude_deg, aerodrome.position.longitude_deg, aerodrome.elevation_m,
-  ]);
+  await connection.execute(
+    "INSERT INTO aerodromes (id, account_id, name, kind, latitude_deg, longitude_deg, elevation_m) VALUES (?, ?, ?, ?, ?, ?, ?)",
+    [
+      aerodrome.id,
+      accountId,
+      aerodrome.name,
+      aerodrome.kind,
+      aerodrome.position.latitude_deg,
+      aerodrome.position.longitude_deg,
+      aerodrome.elevation_m,
+    ],
+  );
   for (const { id, surface, width_m, ends } of aerodrome.runways) {
     await connection.execute(
       `INSERT INTO runways (id, aerodrome_id, surface, width_m,
          a_designator, a_latitude_deg, a_longitude_deg, a_elevation_m, a_displaced_m, a_obstacle,
          b_designator, b_latitude_deg, b_longitude_deg, b_elevation_m, b_displaced_m, b_obstacle) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-      [id, aerodrome.id, surface, width_m, ...ends.flatMap((end) => [end.designator, end.threshold.latitude_deg, end.threshold.longitude_deg, end.elevation_m, end.displaced_m, end.obstacle && JSON.stringify(end.obstacle)])],
+      [
+        id,
+        aerodrome.id,
+        surface,
+        width_m,
+        ...ends.flatMap((end) => [
+          end.designator,
+          end.threshold.latitude_deg,
+          end.threshold.longitude_deg,
+          end.elevation_m,
+          end.displaced_m,
+          end.obstacle && JSON.stringify(end.obstacle),
+        ]),
+      ],
     );
   }
 }
 
 /** Adds a copy under ids of its own. */
 export async function addAerodrome(accountId: string, aerodrome: Aerodrome, connection: Queryable): Promise<void> {
-  await putAerodrome(accountId, { ...aerodrome, id: randomUUID(), runways: aerodrome.runways.map((runway) => ({ ...runway, id: randomUUID() })) }, connection);
+  await putAerodrome(
+    accountId,
+    { ...aerodrome, id: randomUUID(), runways: aerodrome.runways.map((runway) => ({ ...runway, id: randomUUID() })) },
+    connection,
+  );
 }

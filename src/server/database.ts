@@ -47,7 +47,16 @@ export async function transaction<T>(work: (connection: Queryable) => Promise<T>
   }
 }
 
-const AWAY = new Set(["ECONNREFUSED", "ECONNRESET", "ETIMEDOUT", "EPIPE", "PROTOCOL_CONNECTION_LOST", "ER_SERVER_SHUTDOWN", "ER_CON_COUNT_ERROR", "POOL_CLOSED"]);
+const AWAY = new Set([
+  "ECONNREFUSED",
+  "ECONNRESET",
+  "ETIMEDOUT",
+  "EPIPE",
+  "PROTOCOL_CONNECTION_LOST",
+  "ER_SERVER_SHUTDOWN",
+  "ER_CON_COUNT_ERROR",
+  "POOL_CLOSED",
+]);
 
 /** Whether an error means that the database cannot be reached at present (as against a fault of ours). */
 export function isDatabaseAway(error: unknown): boolean {

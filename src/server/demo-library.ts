@@ -24,7 +24,11 @@ const Places = z.object({ aerodromes: z.array(Aerodrome), sites: z.array(Landing
 
 /** Loads the demo world unless the same files have been loaded already. Returns whether it did. */
 export async function loadDemoLibrary(): Promise<boolean> {
-  const files = [...(await readdir(path.join(FOLDER, "aircraft"))).map((name) => `aircraft/${name}`), "world/places.json", "terrain/tarn-reach.asc"].sort();
+  const files = [
+    ...(await readdir(path.join(FOLDER, "aircraft"))).map((name) => `aircraft/${name}`),
+    "world/places.json",
+    "terrain/tarn-reach.asc",
+  ].sort();
   const contents = new Map<string, string>();
   const digest = createHash("sha256");
   for (const file of files) {
@@ -41,19 +45,29 @@ export async function loadDemoLibrary(): Promise<boolean> {
   await transaction(async (connection) => {
     await ensureLibraryAccount(connection);
     for (const file of files.filter((name) => name.startsWith("aircraft/"))) {
-      await putLibraryAircraft(path.basename(file, ".json"), AircraftOfAnyVersion.parse(JSON.parse(contents.get(file) ?? "")), connection);
+      await putLibraryAircraft(
+        path.basename(file, ".json"),
+        AircraftOfAnyVersion.parse(JSON.parse(contents.get(file) ?? "")),
+        connection,
+      );
     }
     for (const aerodrome of places.aerodromes) await putAerodrome(LIBRARY_ACCOUNT, aerodrome, connection);
     for (const site of places.sites) await putLandingSite(LIBRARY_ACCOUNT, site, connection);
     await addTerrain(LIBRARY_ACCOUNT, "Tarn Reach", terrain.value.grid, connection, DEMO_TERRAIN);
     // Last, in the same transaction: a half-loaded world is never marked as loaded.
-    await connection.execute("UPDATE accounts SET preferences = JSON_SET(preferences, '$.demo', ?) WHERE id = ?", [fingerprint, LIBRARY_ACCOUNT]);
+    await connection.execute("UPDATE accounts SET preferences = JSON_SET(preferences, '$.demo', ?) WHERE id = ?", [
+      fingerprint,
+      LIBRARY_ACCOUNT,
+    ]);
   });
   return true;
 }
 
 async function loadedFingerprint(): Promise<string | null> {
-  const [rows] = await database().execute<RowDataPacket[]>("SELECT JSON_VALUE(preferences, '$.demo') AS demo FROM accounts WHERE id = ?", [LIBRARY_ACCOUNT]);
+  const [rows] = await database().execute<RowDataPacket[]>(
+    "SELECT JSON_VALUE(preferences, '$.demo') AS demo FROM accounts WHERE id = ?",
+    [LIBRARY_ACCOUNT],
+  );
   return rows[0]?.demo ?? null;
 }
 

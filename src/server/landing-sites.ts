@@ -7,14 +7,29 @@ import { type Queryable, database } from "./database";
 
 /** Sites of an account and of the library; `own` leaves the library out. */
 export async function listLandingSites(accountId: string, own = false): Promise<LandingSite[]> {
-  const [rows] = await database().execute<RowDataPacket[]>("SELECT id, name, kind, notes, strip, hazards FROM landing_sites WHERE account_id IN (?, ?) ORDER BY name", [accountId, own ? accountId : LIBRARY_ACCOUNT]);
-  return rows.map((row) => LandingSite.parse({ id: row.id, name: row.name, kind: row.kind, notes: row.notes, strip: JSON.parse(String(row.strip)), hazards: row.hazards === null ? [] : JSON.parse(String(row.hazards)) }));
+  const [rows] = await database().execute<RowDataPacket[]>(
+    "SELECT id, name, kind, notes, strip, hazards FROM landing_sites WHERE account_id IN (?, ?) ORDER BY name",
+    [accountId, own ? accountId : LIBRARY_ACCOUNT],
+  );
+  return rows.map((row) =>
+    LandingSite.parse({
+      id: row.id,
+      name: row.name,
+      kind: row.kind,
+      notes: row.notes,
+      strip: JSON.parse(String(row.strip)),
+      hazards: row.hazards === null ? [] : JSON.parse(String(row.hazards)),
+    }),
+  );
 }
 
 /** Writes a site under its id, replacing the one of the same account. */
 export async function putLandingSite(accountId: string, site: LandingSite, connection: Queryable): Promise<void> {
   await connection.execute("DELETE FROM landing_sites WHERE id = ? AND account_id = ?", [site.id, accountId]);
-  await connection.execute("INSERT INTO landing_sites (id, account_id, name, kind, notes, strip, hazards) VALUES (?, ?, ?, ?, ?, ?, ?)", [site.id, accountId, site.name, site.kind, site.notes, JSON.stringify(site.strip), JSON.stringify(site.hazards)]);
+  await connection.execute(
+    "INSERT INTO landing_sites (id, account_id, name, kind, notes, strip, hazards) VALUES (?, ?, ?, ?, ?, ?, ?)",
+    [site.id, accountId, site.name, site.kind, site.notes, JSON.stringify(site.strip), JSON.stringify(site.hazards)],
+  );
 }
 
 /** Adds a copy under an id of its own. */

@@ -15,6 +15,11 @@ export interface Library {
 
 /** Reads the library of an account. */
 export async function loadLibrary(accountId: string): Promise<Library> {
-  const [aircraft, aerodromes, sites, terrains] = await Promise.all([listAircraft(accountId), listAerodromes(accountId), listLandingSites(accountId), listTerrains(accountId)]);
+  const [aircraft, aerodromes, sites, terrains] = await Promise.all([
+    listAircraft(accountId),
+    listAerodromes(accountId),
+    listLandingSites(accountId),
+    listTerrains(accountId),
+  ]);
   return { aircraft, aerodromes, sites, terrains };
 }

@@ -30,14 +30,22 @@ export class Refusal extends Error {
 }
 
 /** Wraps a handler: same-origin writes only, faults answered, nothing leaked. */
-export function route<C>(handle: (request: Request, context: C) => Promise<Response>): (request: Request, context: C) => Promise<Response> {
+export function route<C>(
+  handle: (request: Request, context: C) => Promise<Response>,
+): (request: Request, context: C) => Promise<Response> {
   return async (request, context) => {
     try {
-      if (request.method !== "GET" && !sameOrigin(request)) return refuse(403, "cross_origin", "This request comes from another site.");
+      if (request.method !== "GET" && !sameOrigin(request))
+        return refuse(403, "cross_origin", "This request comes from another site.");
       return await handle(request, context);
     } catch (error) {
       if (error instanceof Refusal) return error.answer;
-      if (isDatabaseAway(error)) return refuse(503, "database_away", "The database cannot be reached at present. Your work is kept in this browser and saved when it is back.");
+      if (isDatabaseAway(error))
+        return refuse(
+          503,
+          "database_away",
+          "The database cannot be reached at present. Your work is kept in this browser and saved when it is back.",
+        );
       log.error({ err: error, url: request.url }, "a route failed");
       return refuse(500, "internal", "Something went wrong on our side. Nothing was changed.");
     }
@@ -59,7 +67,10 @@ export async function requireAccount(): Promise<Account> {
 
 /** The request's body as text, refused beyond a limit without being read to its end. */
 export async function readText(request: Request, limit: number): Promise<string> {
-  const tooLarge = () => new Refusal(refuse(413, "too_large", `At most ${Math.round(limit / 1024 / 1024)} MB can be sent here. Nothing was stored.`));
+  const tooLarge = () =>
+    new Refusal(
+      refuse(413, "too_large", `At most ${Math.round(limit / 1024 / 1024)} MB can be sent here. Nothing was stored.`),
+    );
   if (Number(request.headers.get("content-length") ?? 0) > limit) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let size = 0;

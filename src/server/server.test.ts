@@ -40,13 +40,24 @@ describe("schema and demo world", () => {
 
   it("holds the whole Tarn Reach for everybody", async () => {
     const id = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
-    expect((await listAircraft(id)).filter((aircraft) => aircraft.shared).map((aircraft) => aircraft.document.name)).toEqual(["Alder S1", "Cedar J2", "Hazel H2", "Hornbeam T2C", "Larch T2", "Osier G1", "Rowan R1", "Thorn V12"]);
-    expect((await listAerodromes(id)).map((aerodrome) => aerodrome.name)).toEqual(["Brannoc Strip", "Cape Orrin", "Lowen Pad", "Mossgarth", "Skerrow", "Tolvane"]);
+    expect(
+      (await listAircraft(id)).filter((aircraft) => aircraft.shared).map((aircraft) => aircraft.document.name),
+    ).toEqual(["Alder S1", "Cedar J2", "Hazel H2", "Hornbeam T2C", "Larch T2", "Osier G1", "Rowan R1", "Thorn V12"]);
+    expect((await listAerodromes(id)).map((aerodrome) => aerodrome.name)).toEqual([
+      "Brannoc Strip",
+      "Cape Orrin",
+      "Lowen Pad",
+      "Mossgarth",
+      "Skerrow",
+      "Tolvane",
+    ]);
     expect(await listLandingSites(id)).toHaveLength(12);
     // What stands in an approach and what can hurt somebody come through the tables.
     const brannoc = (await listAerodromes(id)).find((aerodrome) => aerodrome.name === "Brannoc Strip");
     expect(brannoc?.runways[0].ends.map((end) => end.obstacle?.name)).toEqual(["spur", "mast"]);
-    expect((await listAerodromes(id)).find((aerodrome) => aerodrome.name === "Skerrow")?.runways[0].ends[0].obstacle).toBeNull();
+    expect(
+      (await listAerodromes(id)).find((aerodrome) => aerodrome.name === "Skerrow")?.runways[0].ends[0].obstacle,
+    ).toBeNull();
     const orchard = (await listLandingSites(id)).find((site) => site.name === "Orchard Road");
     expect(orchard?.hazards).toEqual(["power-lines", "people"]);
     expect(orchard?.strip.ends[0].obstacle).toMatchObject({ name: "power line", height_m: 11 });
@@ -83,7 +94,10 @@ describe("accounts", () => {
 
 describe("situations", () => {
   it("are saved, found again unchanged, deleted and brought back by their own account only", async () => {
-    const [mine, theirs] = await Promise.all([createUser({ email: email(), password: "a long enough one" }), createUser({ email: email(), password: "a long enough one" })]);
+    const [mine, theirs] = await Promise.all([
+      createUser({ email: email(), password: "a long enough one" }),
+      createUser({ email: email(), password: "a long enough one" }),
+    ]);
     if (!mine || !theirs) throw new Error("expected two accounts");
     const document = await demoSituation();
     const id = await addSituation(mine, document);
@@ -116,7 +130,10 @@ describe("database", () => {
     const address = email();
     await expect(
       transaction(async (connection) => {
-        await connection.execute("INSERT INTO accounts (id, kind, email, preferences) VALUES (UUID(), 'user', ?, '{}')", [address]);
+        await connection.execute(
+          "INSERT INTO accounts (id, kind, email, preferences) VALUES (UUID(), 'user', ?, '{}')",
+          [address],
+        );
         throw new Error("stopped half-way");
       }),
     ).rejects.toThrow("stopped half-way");
@@ -133,12 +150,20 @@ describe("database", () => {
 
 describe("aircraft", () => {
   it("are changed, deleted and brought back by their own account alone; the library's by nobody", async () => {
-    const [mine, theirs] = await Promise.all([createUser({ email: email(), password: "a long enough one" }), createUser({ email: email(), password: "a long enough one" })]);
+    const [mine, theirs] = await Promise.all([
+      createUser({ email: email(), password: "a long enough one" }),
+      createUser({ email: email(), password: "a long enough one" }),
+    ]);
     if (!mine || !theirs) throw new Error("accounts");
     const [library] = await listAircraft(mine);
     const id = await addAircraft(mine, { ...library.document, name: "Own" });
     const renamed = { ...library.document, name: "Own, renamed" };
-    expect([await saveAircraft(theirs, id, renamed), await saveAircraft(mine, library.id, renamed), await markAircraft(theirs, id, true), await markAircraft(mine, library.id, true)]).toEqual([false, false, false, false]);
+    expect([
+      await saveAircraft(theirs, id, renamed),
+      await saveAircraft(mine, library.id, renamed),
+      await markAircraft(theirs, id, true),
+      await markAircraft(mine, library.id, true),
+    ]).toEqual([false, false, false, false]);
     expect(await saveAircraft(mine, id, renamed)).toBe(true);
     // Unchanged is saved too.
     expect(await saveAircraft(mine, id, renamed)).toBe(true);
@@ -157,7 +182,10 @@ describe("aircraft", () => {
     await addSituation(account, { ...document, name: "Uses it" });
     expect(await situationsWithAircraft(account, document.aircraftId)).toEqual(["Uses it"]);
     expect(await situationsWithAircraft(account, "none")).toEqual([]);
-    await database().execute("UPDATE situations SET document = JSON_REMOVE(JSON_SET(document, '$.version', 1), '$.departure') WHERE account_id = ?", [account]);
+    await database().execute(
+      "UPDATE situations SET document = JSON_REMOVE(JSON_SET(document, '$.version', 1), '$.departure') WHERE account_id = ?",
+      [account],
+    );
     expect((await listSituations(account))[0].document).toEqual({ ...document, name: "Uses it" });
   });
 });

@@ -11,8 +11,17 @@ const LIFETIME_S = 30 * 24 * 3600;
 /** Opens a session for an account and sets its cookie. */
 export async function openSession(accountId: string, connection: Queryable = database()): Promise<void> {
   const token = randomBytes(32).toString("base64url");
-  await connection.execute("INSERT INTO sessions (token_hash, account_id, expires_at) VALUES (?, ?, NOW(3) + INTERVAL ? SECOND)", [tokenHash(token), accountId, LIFETIME_S]);
-  (await cookies()).set(COOKIE, token, { httpOnly: true, sameSite: "lax", path: "/", maxAge: LIFETIME_S, secure: process.env.UTRIMAX_HTTPS === "1" });
+  await connection.execute(
+    "INSERT INTO sessions (token_hash, account_id, expires_at) VALUES (?, ?, NOW(3) + INTERVAL ? SECOND)",
+    [tokenHash(token), accountId, LIFETIME_S],
+  );
+  (await cookies()).set(COOKIE, token, {
+    httpOnly: true,
+    sameSite: "lax",
+    path: "/",
+    maxAge: LIFETIME_S,
+    secure: process.env.UTRIMAX_HTTPS === "1",
+  });
 }
 
 /** The account of the caller's session; null when there is none. */

@@ -4,9 +4,22 @@ import { listAircraft } from "./aircraft";
 import { listTerrains } from "./terrains";
 
 /** What a situation names that its account cannot use: another account's aircraft or terrain, or one that is gone. */
-export async function missingReferences(accountId: string, { aircraftId, terrainId }: SituationDocument): Promise<Issue[]> {
+export async function missingReferences(
+  accountId: string,
+  { aircraftId, terrainId }: SituationDocument,
+): Promise<Issue[]> {
   const issues: Issue[] = [];
-  if (!(await listAircraft(accountId)).some((aircraft) => aircraft.id === aircraftId)) issues.push({ code: "no_such_aircraft", path: "aircraftId", message: "The aircraft of this situation is not in your library." });
-  if (terrainId !== null && !(await listTerrains(accountId)).some((terrain) => terrain.id === terrainId)) issues.push({ code: "no_such_terrain", path: "terrainId", message: "The terrain of this situation is not in your library." });
+  if (!(await listAircraft(accountId)).some((aircraft) => aircraft.id === aircraftId))
+    issues.push({
+      code: "no_such_aircraft",
+      path: "aircraftId",
+      message: "The aircraft of this situation is not in your library.",
+    });
+  if (terrainId !== null && !(await listTerrains(accountId)).some((terrain) => terrain.id === terrainId))
+    issues.push({
+      code: "no_such_terrain",
+      path: "terrainId",
+      message: "The terrain of this situation is not in your library.",
+    });
   return issues;
 }

@@ -15,11 +15,15 @@ export interface TerrainFrame {
   readonly frame: Omit<TerrainGrid, "elevations_m">;
 }
 
-const COLUMNS = "id, account_id, name, origin_latitude_deg, origin_longitude_deg, west_m, south_m, cell_m, columns_count, rows_count";
+const COLUMNS =
+  "id, account_id, name, origin_latitude_deg, origin_longitude_deg, west_m, south_m, cell_m, columns_count, rows_count";
 
 /** Terrains of an account and of the library. */
 export async function listTerrains(accountId: string): Promise<TerrainFrame[]> {
-  const [rows] = await database().execute<RowDataPacket[]>(`SELECT ${COLUMNS} FROM terrains WHERE account_id IN (?, ?) ORDER BY account_id = ? DESC, name`, [accountId, LIBRARY_ACCOUNT, LIBRARY_ACCOUNT]);
+  const [rows] = await database().execute<RowDataPacket[]>(
+    `SELECT ${COLUMNS} FROM terrains WHERE account_id IN (?, ?) ORDER BY account_id = ? DESC, name`,
+    [accountId, LIBRARY_ACCOUNT, LIBRARY_ACCOUNT],
+  );
   return rows.map(frameOfRow);
 }
 
@@ -30,23 +34,46 @@ function frameOfRow(row: RowDataPacket): TerrainFrame {
     shared: row.account_id === LIBRARY_ACCOUNT,
     frame: {
       origin: { latitude_deg: row.origin_latitude_deg, longitude_deg: row.origin_longitude_deg },
-      west_m: row.west_m, south_m: row.south_m, cell_m: row.cell_m, columns: row.columns_count, rows: row.rows_count,
+      west_m: row.west_m,
+      south_m: row.south_m,
+      cell_m: row.cell_m,
+      columns: row.columns_count,
+      rows: row.rows_count,
     },
   };
 }
 
 /** Compressed elevations of a terrain the account may read: gzip of 16-bit little-endian metres; null when there is none. */
 export async function terrainElevations(accountId: string, id: string): Promise<Buffer | null> {
-  const [rows] = await database().execute<RowDataPacket[]>("SELECT elevations FROM terrains WHERE id = ? AND account_id IN (?, ?)", [id, accountId, LIBRARY_ACCOUNT]);
+  const [rows] = await database().execute<RowDataPacket[]>(
+    "SELECT elevations FROM terrains WHERE id = ? AND account_id IN (?, ?)",
+    [id, accountId, LIBRARY_ACCOUNT],
+  );
   return rows[0] ? (rows[0].elevations as Buffer) : null;
 }
 
 /** Stores a grid under a new id, or under a fixed one (replacing it) for the library. */
-export async function addTerrain(accountId: string, name: string, grid: TerrainGrid, connection: Queryable, id: string = randomUUID()): Promise<string> {
+export async function addTerrain(
+  accountId: string,
+  name: string,
+  grid: TerrainGrid,
+  connection: Queryable,
+  id: string = randomUUID(),
+): Promise<string> {
   await connection.execute("DELETE FROM terrains WHERE id = ? AND account_id = ?", [id, accountId]);
   const elevations = await promisify(gzip)(Buffer.from(Int16Array.from(grid.elevations_m, Math.round).buffer));
   await connection.execute(`INSERT INTO terrains (${COLUMNS}, elevations) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, [
-    id, accountId, name, grid.origin.latitude_deg, grid.origin.longitude_deg, grid.west_m, grid.south_m, grid.cell_m, grid.columns, grid.rows, elevations,
+    id,
+    accountId,
+    name,
+    grid.origin.latitude_deg,
+    grid.origin.longitude_deg,
+    grid.west_m,
+    grid.south_m,
+    grid.cell_m,
+    grid.columns,
+    grid.rows,
+    elevations,
   ]);
   return id;
 }

@@ -15,5 +15,10 @@ export function downloadBlob(name: string, blob: Blob): void {
 
 /** A file name from a title: letters, digits and hyphens. */
 export function fileName(title: string): string {
-  return title.toLowerCase().replace(/[^a-z0-9]+/g, "-").replace(/^-+|-+$/g, "") || "utrimax";
+  return (
+    title
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, "-")
+      .replace(/^-+|-+$/g, "") || "utrimax"
+  );
 }

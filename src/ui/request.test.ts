@@ -24,11 +24,19 @@ describe("talking to the server", () => {
 
   it.each([503, 500])("counts %i as away, to be tried again", async (status) => {
     network(async () => new Response("<html>", { status }));
-    expect(await send("GET", "/api/health")).toMatchObject({ ok: false, away: true, issues: [{ message: `The server answered ${status}.` }] });
+    expect(await send("GET", "/api/health")).toMatchObject({
+      ok: false,
+      away: true,
+      issues: [{ message: `The server answered ${status}.` }],
+    });
   });
 
   it("says so when nothing answers", async () => {
     network(async () => Promise.reject(new TypeError("failed")));
-    expect(await send("GET", "/api/health")).toMatchObject({ ok: false, away: true, issues: [{ code: "server_away" }] });
+    expect(await send("GET", "/api/health")).toMatchObject({
+      ok: false,
+      away: true,
+      issues: [{ code: "server_away" }],
+    });
   });
 });

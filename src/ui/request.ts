@@ -2,22 +2,38 @@
 import type { Issue } from "@/core/outcome";
 
 /** An answer, or why there is none. `away`: the server or its database cannot be reached; trying again later makes sense. */
-export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly away: boolean; readonly issues: readonly Issue[] };
+export type Answer<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly away: boolean; readonly issues: readonly Issue[] };
 
 /** Sends JSON and reads JSON. */
-export async function send<T>(method: "GET" | "POST" | "PUT" | "PATCH" | "DELETE", url: string, body?: unknown): Promise<Answer<T>> {
+export async function send<T>(
+  method: "GET" | "POST" | "PUT" | "PATCH" | "DELETE",
+  url: string,
+  body?: unknown,
+): Promise<Answer<T>> {
   return sendRaw<T>(method, url, body === undefined ? undefined : JSON.stringify(body));
 }
 
 /** Sends text as it stands (a terrain file) and reads JSON. */
 export async function sendRaw<T>(method: string, url: string, body?: string): Promise<Answer<T>> {
   try {
-    const answer = await fetch(url, { method, body, headers: body === undefined ? {} : { "content-type": "application/json" } });
+    const answer = await fetch(url, {
+      method,
+      body,
+      headers: body === undefined ? {} : { "content-type": "application/json" },
+    });
     const value: unknown = await answer.json().catch(() => null);
     if (answer.ok) return { ok: true, value: value as T };
-    const issues = (value as { issues?: Issue[] } | null)?.issues ?? [{ code: "unknown", path: "", message: `The server answered ${answer.status}.` }];
+    const issues = (value as { issues?: Issue[] } | null)?.issues ?? [
+      { code: "unknown", path: "", message: `The server answered ${answer.status}.` },
+    ];
     return { ok: false, away: answer.status >= 500, issues };
   } catch {
-    return { ok: false, away: true, issues: [{ code: "server_away", path: "", message: "The server cannot be reached." }] };
+    return {
+      ok: false,
+      away: true,
+      issues: [{ code: "server_away", path: "", message: "The server cannot be reached." }],
+    };
   }
 }

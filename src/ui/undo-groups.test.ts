@@ -13,7 +13,13 @@ describe("groups of changes", () => {
     const groups = undoGroups();
     const called: string[] = [];
     const note = groups.grouped((name: string) => called.push(name));
-    for (const [name, later_ms] of [["a", 0], ["b", 300], ["c", 600], ["d", 701], ["e", 10]] as const) {
+    for (const [name, later_ms] of [
+      ["a", 0],
+      ["b", 300],
+      ["c", 600],
+      ["d", 701],
+      ["e", 10],
+    ] as const) {
       vi.advanceTimersByTime(later_ms);
       note(name);
     }

@@ -32,11 +32,18 @@ const api = {
   },
 
   /** Every way and place to land, the best first, with the ground height under the aircraft. */
-  landing(input: LandingQuestion, origin: LatLon): { outcome: Outcome<LandingChoice>; ground_m: number | null; took_ms: number } {
+  landing(
+    input: LandingQuestion,
+    origin: LatLon,
+  ): { outcome: Outcome<LandingChoice>; ground_m: number | null; took_ms: number } {
     const began = performance.now();
     const outcome = landingChoice(input, terrain, origin);
     const here = terrain ? localPlane(terrain.origin).toPlane(input.position) : null;
-    return { outcome, ground_m: terrain && here ? elevationAt_m(terrain, here.x_m, here.y_m) : null, took_ms: performance.now() - began };
+    return {
+      outcome,
+      ground_m: terrain && here ? elevationAt_m(terrain, here.x_m, here.y_m) : null,
+      took_ms: performance.now() - began,
+    };
   },
 
   /** The working of one landing end. */
@@ -44,7 +51,9 @@ const api = {
     const reach = reachOf(input, terrain);
     if (!reach.ok) return reach;
     const end = reach.value.ends.find((candidate) => candidate.endId === endId);
-    return end ? { ok: true, value: reachWorking(input, reach.value, end) } : failure("no_such_end", "This landing end is no longer in the list.");
+    return end
+      ? { ok: true, value: reachWorking(input, reach.value, end) }
+      : failure("no_such_end", "This landing end is no longer in the list.");
   },
 
   /** Any calculation of the registry. */

@@ -27,7 +27,16 @@ describe("a departure as the stage asks for it", () => {
   it("what the scan found best near a height is flown there without searching the other banks", () => {
     const [scanned] = value(work.departureTurnbacks(input, BANK, [220]));
     const technique = betterSide(scanned)?.technique;
-    const shown = value(work.departureAt(input, 220, null, technique ? { side: technique.side, bank_rad: technique.bank_rad } : null, null, DEMO_ORIGIN));
+    const shown = value(
+      work.departureAt(
+        input,
+        220,
+        null,
+        technique ? { side: technique.side, bank_rad: technique.bank_rad } : null,
+        null,
+        DEMO_ORIGIN,
+      ),
+    );
     expect(shown.account?.score_m).toBeCloseTo(betterSide(scanned)?.score_m ?? NaN, 6);
     expect(shown.account?.technique.bank_rad).toBe(BANK);
   });
@@ -35,7 +44,8 @@ describe("a departure as the stage asks for it", () => {
   it("the chance in slices adds up to the chance at once", () => {
     const planned = value(work.departurePlanned(input, 220));
     if (!planned) throw new Error("no plan");
-    const count = (from: number, to: number) => value(work.departureChance(input, planned, USUAL_SCATTER, { seed: 7, samples: 60, from, to }, false));
+    const count = (from: number, to: number) =>
+      value(work.departureChance(input, planned, USUAL_SCATTER, { seed: 7, samples: 60, from, to }, false));
     const [whole, first, rest] = [count(0, 60), count(0, 25), count(25, 60)];
     expect(whole.flown).toBe(60);
     expect(first.succeeded + rest.succeeded).toBe(whole.succeeded);
@@ -52,11 +62,18 @@ describe("a departure as the stage asks for it", () => {
 
   it("the working of a turn back is there where there is one, and a stall is said", () => {
     expect(value(work.departureWorking(input, 250, null)).length).toBeGreaterThan(10);
-    const stalling = { ...input, plan: { ...input.plan, reaction: "attitude" as const }, pilot: { ...input.pilot, reaction_s: 12 } };
+    const stalling = {
+      ...input,
+      plan: { ...input.plan, reaction: "attitude" as const },
+      pilot: { ...input.pilot, reaction_s: 12 },
+    };
     expect(work.departureWorking(stalling, 250, null)).toMatchObject({ ok: false, issue: { code: "stalls" } });
   });
 
   it("hands on why there is no answer", () => {
-    expect(work.departureFacts({ ...input, aircraft: demoAircraft("larch-t2") })).toMatchObject({ ok: false, issue: { code: "not_single" } });
+    expect(work.departureFacts({ ...input, aircraft: demoAircraft("larch-t2") })).toMatchObject({
+      ok: false,
+      issue: { code: "not_single" },
+    });
   });
 });

@@ -1,11 +1,26 @@
 // The departure's computations as the worker offers them. No formulas here; what is set up for a question is kept for the next about the same.
 import { bestBank } from "@/core/departure/best-bank";
-import { type ChanceCount, type PlannedHeight, type Scatter, countChance, draws, pilotScatter } from "@/core/departure/chance";
+import {
+  type ChanceCount,
+  type PlannedHeight,
+  type Scatter,
+  countChance,
+  draws,
+  pilotScatter,
+} from "@/core/departure/chance";
 import { type ClimbAgainstGlide, climbAgainstGlide } from "@/core/departure/climb-against-glide";
 import { type DepartureDay, type DepartureInput, departureDay } from "@/core/departure/departure-day";
 import { failureReach, reachAfterFailure } from "@/core/departure/other-ends";
 import { type PracticeTarget, practiceTarget } from "@/core/departure/practice";
-import { type AheadAtHeight, type GroundAhead, type TurnbackAtHeight, aheadAt, groundAhead, plannedFailure, turnbackAt } from "@/core/departure/scan";
+import {
+  type AheadAtHeight,
+  type GroundAhead,
+  type TurnbackAtHeight,
+  aheadAt,
+  groundAhead,
+  plannedFailure,
+  turnbackAt,
+} from "@/core/departure/scan";
 import { type TurnbackAccount, turnbackAccount } from "@/core/departure/turnback-account";
 import type { Technique } from "@/core/departure/turnback-flight";
 import { bestTurnback } from "@/core/departure/turnback-search";
@@ -64,23 +79,47 @@ export function departureWork(terrain: () => TerrainGrid | null) {
   return {
     departureFacts: (input: DepartureInput): Outcome<DepartureFacts> =>
       withDay(input, (day) => ({
-        run_m: day.climb.run_m, climbEas_mps: day.climbEas_mps, bestEas_mps: day.best_mps, stallEas_mps: day.stallEas_mps, flapName: day.flapName,
+        run_m: day.climb.run_m,
+        climbEas_mps: day.climbEas_mps,
+        bestEas_mps: day.best_mps,
+        stallEas_mps: day.stallEas_mps,
+        flapName: day.flapName,
         against: climbAgainstGlide(day, 150, 450),
-        climb: day.climb.points.filter((_, i) => i % 4 === 0 || i === day.climb.points.length - 1).map(({ x_m, y_m, height_m }) => ({ x_m, y_m, height_m })),
+        climb: day.climb.points
+          .filter((_, i) => i % 4 === 0 || i === day.climb.points.length - 1)
+          .map(({ x_m, y_m, height_m }) => ({ x_m, y_m, height_m })),
       })),
 
-    departureTurnbacks: (input: DepartureInput, bank_rad: number, heights_m: readonly number[]): Outcome<TurnbackAtHeight[]> =>
+    departureTurnbacks: (
+      input: DepartureInput,
+      bank_rad: number,
+      heights_m: readonly number[],
+    ): Outcome<TurnbackAtHeight[]> =>
       withDay(input, (day) => heights_m.map((height_m) => turnbackAt(day, input, height_m, bank_rad))),
 
     departureAhead: (input: DepartureInput, heights_m: readonly number[]): Outcome<AheadAtHeight[]> =>
-      withDay(input, (day) => heights_m.flatMap((height_m) => aheadAt(day, input, height_m, terrain(), planeOf(input)) ?? [])),
+      withDay(input, (day) =>
+        heights_m.flatMap((height_m) => aheadAt(day, input, height_m, terrain(), planeOf(input)) ?? []),
+      ),
 
     /** `flown` is what the scan found best near this height: only that side and bank are searched then. */
-    departureAt: (input: DepartureInput, height_m: number, side: 1 | -1 | null, flown: Pick<Technique, "side" | "bank_rad"> | null, endId: string | null, origin: LatLon): Outcome<DepartureAtHeight> =>
+    departureAt: (
+      input: DepartureInput,
+      height_m: number,
+      side: 1 | -1 | null,
+      flown: Pick<Technique, "side" | "bank_rad"> | null,
+      endId: string | null,
+      origin: LatLon,
+    ): Outcome<DepartureAtHeight> =>
       withDay(input, (day) => {
         const start = plannedFailure(day, input, height_m);
         const stalls = start?.reaction.stalledAfter_s !== null;
-        const best = !start || stalls ? null : flown ? bestTurnback(day, start.acting, start.reaction_s, { ...flown, stallMargin: input.plan.stallMargin }) : bestBank(day, input, height_m, side);
+        const best =
+          !start || stalls
+            ? null
+            : flown
+              ? bestTurnback(day, start.acting, start.reaction_s, { ...flown, stallMargin: input.plan.stallMargin })
+              : bestBank(day, input, height_m, side);
         const candidates = input.ends.filter((end) => end.id === endId);
         const reached = start && endId !== null ? reachAfterFailure(input, start, candidates, terrain(), origin) : null;
         return {
@@ -100,18 +139,50 @@ export function departureWork(terrain: () => TerrainGrid | null) {
         return best && { height_m, technique: best.technique };
       }),
 
-    departureChance: (input: DepartureInput, planned: PlannedHeight, scatter: Scatter, slice: { seed: number; samples: number; from: number; to: number }, hindsight: boolean): Outcome<ChanceCount> =>
-      withDay(input, (day) => countChance(day, input, planned, scatter, draws(slice.seed, slice.samples).slice(slice.from, slice.to), hindsight)),
+    departureChance: (
+      input: DepartureInput,
+      planned: PlannedHeight,
+      scatter: Scatter,
+      slice: { seed: number; samples: number; from: number; to: number },
+      hindsight: boolean,
+    ): Outcome<ChanceCount> =>
+      withDay(input, (day) =>
+        countChance(
+          day,
+          input,
+          planned,
+          scatter,
+          draws(slice.seed, slice.samples).slice(slice.from, slice.to),
+          hindsight,
+        ),
+      ),
 
     departurePractice: (input: DepartureInput, bank_rad: number): Outcome<PracticeTarget[]> =>
-      withDay(input, (day) => (["climb", "level"] as const).flatMap((entry) => [Math.PI, 2 * Math.PI].flatMap((turn_rad) => practiceTarget(day, input, entry, { bank_rad, stallMargin: input.plan.stallMargin }, turn_rad, pilotScatter(input.pilot), draws(1, PRACTICE_DRAWS)) ?? []))),
+      withDay(input, (day) =>
+        (["climb", "level"] as const).flatMap((entry) =>
+          [Math.PI, 2 * Math.PI].flatMap(
+            (turn_rad) =>
+              practiceTarget(
+                day,
+                input,
+                entry,
+                { bank_rad, stallMargin: input.plan.stallMargin },
+                turn_rad,
+                pilotScatter(input.pilot),
+                draws(1, PRACTICE_DRAWS),
+              ) ?? [],
+          ),
+        ),
+      ),
 
     departureWorking: (input: DepartureInput, height_m: number, side: 1 | -1 | null): Outcome<WorkingStep[]> => {
       const day = dayOf(input);
       if (!day.ok) return day;
       const best = bestBank(day.value, input, height_m, side);
       const account = best && turnbackAccount(day.value, input, height_m, best.technique);
-      return account ? success(turnbackWorking(day.value, input, account)) : failure("stalls", "The reaction ends in a stall at this height: there is no turn to account for.");
+      return account
+        ? success(turnbackWorking(day.value, input, account))
+        : failure("stalls", "The reaction ends in a stall at this height: there is no turn to account for.");
     },
   };
 }

@@ -20,7 +20,11 @@ describe("what moves with a slider", () => {
   });
 
   it("keeps the limit of the gear that is down, and says where a drift-down ends", () => {
-    const jet = engineOutWork.engineOutNow(demoTwinQuestion({ gearDown: true, flap: 0, deadPropeller: "none" }, "cedar-j2"), BANK, null);
+    const jet = engineOutWork.engineOutNow(
+      demoTwinQuestion({ gearDown: true, flap: 0, deadPropeller: "none" }, "cedar-j2"),
+      BANK,
+      null,
+    );
     expect(jet.ok && jet.value.limit).toMatchObject({ name: "V_LE" });
     expect(jet.ok && jet.value.eas_mps).toBeLessThanOrEqual(jet.ok ? (jet.value.limit?.speed_mps ?? 0) : 0);
     expect(value.holdsAt_m).toBeNull();
@@ -37,7 +41,10 @@ describe("what moves with a slider", () => {
   });
 
   it("says why an aircraft is not for it", () => {
-    expect(engineOutWork.engineOutNow({ ...question, aircraft: demoAircraft("alder-s1") }, BANK, null)).toMatchObject({ ok: false, issue: { code: "not_a_twin" } });
+    expect(engineOutWork.engineOutNow({ ...question, aircraft: demoAircraft("alder-s1") }, BANK, null)).toMatchObject({
+      ok: false,
+      issue: { code: "not_a_twin" },
+    });
   });
 });
 
@@ -73,12 +80,21 @@ describe("the other questions", () => {
     expect(engineOutWork.engineOutClimbTo(question, 3000)).toEqual({ ok: true, value: null });
     const below = engineOutWork.engineOutBelow(question, (value.vmca.eas_mps ?? 0) - 2, BANK.bank_rad);
     expect(below.ok && below.value.yaw_radps).toBeGreaterThan(0);
-    const shown = engineOutWork.engineOutDemonstration({ ...question, gearDown: false }, { ground_m: 0, floor_m: 900, deceleration_mps2: MPS_PER_KT, bank_rad: 0 });
+    const shown = engineOutWork.engineOutDemonstration(
+      { ...question, gearDown: false },
+      { ground_m: 0, floor_m: 900, deceleration_mps2: MPS_PER_KT, bank_rad: 0 },
+    );
     expect(shown.ok && shown.value.tooLow).toBe(true);
   });
 
   it("identifying gives the minute, the pedal of a dead engine, and a sink on none that is more than on one", () => {
-    const found = engineOutWork.engineOutIdentify({ question, eas_mps: value.eas_mps, fault: "starvation", engine: "right", closed: null });
+    const found = engineOutWork.engineOutIdentify({
+      question,
+      eas_mps: value.eas_mps,
+      fault: "starvation",
+      engine: "right",
+      closed: null,
+    });
     if (!found.ok) throw new Error(found.issue.message);
     expect(found.value.moments).toHaveLength(61);
     expect(Math.abs(found.value.moments[60].foot_N / found.value.full_N)).toBeCloseTo(1, 2);

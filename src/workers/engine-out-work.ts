@@ -3,12 +3,28 @@ import { asymmetricCase } from "@/core/asymmetric/anchored-case";
 import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
 import { type BeforeFeathering, beforeFeathering } from "@/core/asymmetric/before-feathering";
 import { type BelowVmca, belowVmca } from "@/core/asymmetric/below-vmca";
-import { type CeilingAtMass, type ClimbAtHeight, type ClimbTo, type SpeedsRow, ceilingsByMass, climbByHeight, climbTo, mendedOf, speedsTable } from "@/core/asymmetric/climb-by-height";
+import {
+  type CeilingAtMass,
+  type ClimbAtHeight,
+  type ClimbTo,
+  type SpeedsRow,
+  ceilingsByMass,
+  climbByHeight,
+  climbTo,
+  mendedOf,
+  speedsTable,
+} from "@/core/asymmetric/climb-by-height";
 import { type BankChoice, type ClimbLedger, climbLedger } from "@/core/asymmetric/climb-ledger";
 import { type ControlForces, controlForces } from "@/core/asymmetric/control-forces";
 import { type Demonstration, type DemonstrationPlan, demonstration } from "@/core/asymmetric/demonstration";
 import { deadDragArea_m2 } from "@/core/asymmetric/engine-force";
-import { type ClimbSpeeds, SERVICE_ONE_MPS, ceiling_m, steadySpeeds, zeroSideslip } from "@/core/asymmetric/one-engine-climb";
+import {
+  type ClimbSpeeds,
+  SERVICE_ONE_MPS,
+  ceiling_m,
+  steadySpeeds,
+  zeroSideslip,
+} from "@/core/asymmetric/one-engine-climb";
 import { type RudderAtSpeed, rudderBySpeed } from "@/core/asymmetric/rudder-by-speed";
 import { CONTROLS, type ControlLimit, type Vmca, usedShare, vmca } from "@/core/asymmetric/vmca";
 import { type VmcaAtAltitude, type VmcaAtBank, vmcaByBank, vmcaCurve } from "@/core/asymmetric/vmca-curve";
@@ -95,20 +111,36 @@ export const engineOutWork = {
     const straight = zeroSideslip(one.value, speed);
     const { state } = ledger.value;
     return success({
-      eas_mps: speed, limit, holdsAt_m: drifts?.ok ? drifts.value.levelsOff_m : null, speeds, ledger: ledger.value, s: one.value.s, forces: controlForces(one.value, state),
+      eas_mps: speed,
+      limit,
+      holdsAt_m: drifts?.ok ? drifts.value.levelsOff_m : null,
+      speeds,
+      ledger: ledger.value,
+      s: one.value.s,
+      forces: controlForces(one.value, state),
       vmca: vmca(one.value, bank.kind === "bank" ? bank.bank_rad : one.value.s * (straight?.bank_rad ?? 0)),
       zeroSideslip_rad: straight && one.value.s * straight.bank_rad,
-      used: Object.fromEntries(CONTROLS.map((control) => [control, usedShare(one.value, state, control)])) as Record<ControlLimit, number>,
+      used: Object.fromEntries(CONTROLS.map((control) => [control, usedShare(one.value, state, control)])) as Record<
+        ControlLimit,
+        number
+      >,
     });
   },
 
   engineOutTables(question: AsymmetricQuestion, bank_rad: number, stall_mps: number): EngineOutTables {
     const began = performance.now();
-    const rudder = rudderBySpeed(question, RUDDER_SPEEDS.map((ratio) => ratio * stall_mps));
+    const rudder = rudderBySpeed(
+      question,
+      RUDDER_SPEEDS.map((ratio) => ratio * stall_mps),
+    );
     return {
-      factors: vmcaFactors(question, bank_rad), curve: vmcaCurve(question, bank_rad, CURVE_M), byBank: vmcaByBank(question, BANKS_RAD),
-      rudder: rudder.ok ? rudder.value : [], byHeight: climbByHeight(question, CLIMB_M),
-      service: ceiling_m(question, SERVICE_ONE_MPS, 1), absolute: ceiling_m(question, 0, 1),
+      factors: vmcaFactors(question, bank_rad),
+      curve: vmcaCurve(question, bank_rad, CURVE_M),
+      byBank: vmcaByBank(question, BANKS_RAD),
+      rudder: rudder.ok ? rudder.value : [],
+      byHeight: climbByHeight(question, CLIMB_M),
+      service: ceiling_m(question, SERVICE_ONE_MPS, 1),
+      absolute: ceiling_m(question, 0, 1),
       took_ms: performance.now() - began,
     };
   },
@@ -116,11 +148,20 @@ export const engineOutWork = {
   engineOutCard(question: AsymmetricQuestion, bank_rad: number, eas_mps: number): EngineOutCard {
     const { maximum_kg, minimum_kg } = question.aircraft.mass;
     const masses = [maximum_kg, (maximum_kg + minimum_kg) / 2, minimum_kg];
-    return { rows: speedsTable(question, bank_rad, CARD_M, masses), ceilings: ceilingsByMass(question, masses), zero: zeroThrust(question, eas_mps) };
+    return {
+      rows: speedsTable(question, bank_rad, CARD_M, masses),
+      ceilings: ceilingsByMass(question, masses),
+      zero: zeroThrust(question, eas_mps),
+    };
   },
 
   /** @param bank - as flown */
-  engineOutWait(question: AsymmetricQuestion, bank: BankChoice, eas_mps: number, wait_s: number): Outcome<BeforeFeathering> {
+  engineOutWait(
+    question: AsymmetricQuestion,
+    bank: BankChoice,
+    eas_mps: number,
+    wait_s: number,
+  ): Outcome<BeforeFeathering> {
     return beforeFeathering({ ...question, eas_mps, bank }, wait_s);
   },
 
@@ -140,8 +181,20 @@ export const engineOutWork = {
     const moments = gaugeHistory(asked);
     if (!moments.ok) return moments;
     const jet = asked.question.aircraft.engines.kind === "jet";
-    const one = asymmetricCase({ ...asked.question, deadPropeller: jet ? "none" : "windmilling", failed: asked.engine });
+    const one = asymmetricCase({
+      ...asked.question,
+      deadPropeller: jet ? "none" : "windmilling",
+      failed: asked.engine,
+    });
     if (!one.ok) return one;
-    return success({ moments: moments.value, full_N: zeroSideslip(one.value, asked.eas_mps)?.pedal_N ?? 0, sinkOnNone_mps: sinkOnNone_mps(one.value, asked.eas_mps, deadDragArea_m2(asked.question.aircraft, mendedOf(asked.question).deadPropeller) ?? one.value.deadArea_m2) });
+    return success({
+      moments: moments.value,
+      full_N: zeroSideslip(one.value, asked.eas_mps)?.pedal_N ?? 0,
+      sinkOnNone_mps: sinkOnNone_mps(
+        one.value,
+        asked.eas_mps,
+        deadDragArea_m2(asked.question.aircraft, mendedOf(asked.question).deadPropeller) ?? one.value.deadArea_m2,
+      ),
+    });
   },
 };

@@ -20,7 +20,15 @@ describe("the landing as the stage asks for it", () => {
     const [overhead] = left.keys;
     const plane = localPlane(DEMO_ORIGIN);
     const way = work.landingWay(
-      { ...question, ends: [skerrow], position: plane.toLatLon(overhead), altitude_m: skerrow.elevation_m + overhead.height_m, headingTrue_rad: skerrow.headingTrue_rad, pilot: { ...question.pilot, reaction_s: 0 }, plan: { ...question.plan, key: "none", reserve_m: 0 } },
+      {
+        ...question,
+        ends: [skerrow],
+        position: plane.toLatLon(overhead),
+        altitude_m: skerrow.elevation_m + overhead.height_m,
+        headingTrue_rad: skerrow.headingTrue_rad,
+        pilot: { ...question.pilot, reaction_s: 0 },
+        plan: { ...question.plan, key: "none", reserve_m: 0 },
+      },
       DEMO_ORIGIN,
     );
     // The shortest way from overhead is no longer than the circuit.
@@ -37,7 +45,18 @@ describe("the landing as the stage asks for it", () => {
   });
 
   it("hands on why there is no answer", () => {
-    expect(work.minutesLeft({ aircraft: question.aircraft, mass_kg: 1000, configuration: question.configuration, air: question.air, wind: question.wind, altitude_m: 100, ground_m: 200, left_s: 60 })).toMatchObject({ ok: false, issue: { code: "under_ground" } });
+    expect(
+      work.minutesLeft({
+        aircraft: question.aircraft,
+        mass_kg: 1000,
+        configuration: question.configuration,
+        air: question.air,
+        wind: question.wind,
+        altitude_m: 100,
+        ground_m: 200,
+        left_s: 60,
+      }),
+    ).toMatchObject({ ok: false, issue: { code: "under_ground" } });
     expect(work.landingWay({ ...question, mass_kg: 5000, ends: ends.slice(0, 1) }, DEMO_ORIGIN)).toBeNull();
   });
 });

@@ -4,7 +4,11 @@ import { localPlane } from "@/core/earth/local-plane";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { type ApproachKeys, approachKeys } from "@/core/landing/approach-keys";
 import type { LandingEnd } from "@/core/landing/landing-end";
-import { type OneEngineApproach, type OneEngineApproachQuestion, oneEngineApproach } from "@/core/landing/one-engine-approach";
+import {
+  type OneEngineApproach,
+  type OneEngineApproachQuestion,
+  oneEngineApproach,
+} from "@/core/landing/one-engine-approach";
 import { type EndReach, reachOf } from "@/core/landing/reach";
 import type { ReachInput } from "@/core/landing/reach-input";
 import { type Shore, landAlong_m, nearestShore } from "@/core/landing/shore";
@@ -21,7 +25,8 @@ export interface Shores {
 /** The part of the worker that landings ask. */
 export function landingWork(terrain: () => TerrainGrid | null) {
   return {
-    landingKeys: (input: Omit<ReachInput, "ends">, end: LandingEnd, origin: LatLon): Outcome<ApproachKeys> => approachKeys(input, end, origin),
+    landingKeys: (input: Omit<ReachInput, "ends">, end: LandingEnd, origin: LatLon): Outcome<ApproachKeys> =>
+      approachKeys(input, end, origin),
 
     /** The best way to one end from where the input says; null when there is none. */
     landingWay: (input: ReachInput, origin: LatLon): EndReach | null => {
@@ -41,7 +46,10 @@ export function landingWork(terrain: () => TerrainGrid | null) {
       const from = plane.toPlane(position);
       const lean = plane.convergence_rad(position);
       const nearest = nearestShore(grid, from);
-      return { nearest: nearest && { ...nearest, bearing_rad: wrapTurn(nearest.bearing_rad - lean) }, ahead_m: landAlong_m(grid, from, headingTrue_rad + lean) };
+      return {
+        nearest: nearest && { ...nearest, bearing_rad: wrapTurn(nearest.bearing_rad - lean) },
+        ahead_m: landAlong_m(grid, from, headingTrue_rad + lean),
+      };
     },
   };
 }

@@ -2,16 +2,34 @@ import { describe, expect, it } from "vitest";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { type ReliefPalette, reliefPixels } from "./relief";
 
-const PALETTE: ReliefPalette = { sea: [1, 2, 3], coast: [9, 9, 9], contour: [0, 0, 0], bands: [[100, 100, 100], [200, 200, 200]], shade: 0.5 };
+const PALETTE: ReliefPalette = {
+  sea: [1, 2, 3],
+  coast: [9, 9, 9],
+  contour: [0, 0, 0],
+  bands: [
+    [100, 100, 100],
+    [200, 200, 200],
+  ],
+  shade: 0.5,
+};
 
 /** A plane that rises to the east by `slope` and stands at `base` in the west. */
 function grid(base: number, slope: number): TerrainGrid {
   const elevations_m = new Float32Array(400);
   for (let i = 0; i < 400; i += 1) elevations_m[i] = base + slope * (i % 20) * 100;
-  return { origin: { latitude_deg: -47, longitude_deg: -131 }, west_m: 0, south_m: 0, cell_m: 100, columns: 20, rows: 20, elevations_m };
+  return {
+    origin: { latitude_deg: -47, longitude_deg: -131 },
+    west_m: 0,
+    south_m: 0,
+    cell_m: 100,
+    columns: 20,
+    rows: 20,
+    elevations_m,
+  };
 }
 const VIEW = { west_m: 500, south_m: 500, resolution_m: 50, width: 8, height: 8 };
-const pixel = (pixels: Uint8ClampedArray, column: number, row: number) => Array.from(pixels.subarray((row * 8 + column) * 4, (row * 8 + column) * 4 + 4));
+const pixel = (pixels: Uint8ClampedArray, column: number, row: number) =>
+  Array.from(pixels.subarray((row * 8 + column) * 4, (row * 8 + column) * 4 + 4));
 
 describe("relief", () => {
   it("paints the sea, and flat ground in the colour of its band", () => {

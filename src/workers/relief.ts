@@ -45,7 +45,11 @@ function spline(t: number, out: Float64Array, at: number): void {
  *
  * @returns RGBA, owned by the caller
  */
-export function reliefPixels(grid: TerrainGrid, view: ReliefView, palette: ReliefPalette): Uint8ClampedArray<ArrayBuffer> {
+export function reliefPixels(
+  grid: TerrainGrid,
+  view: ReliefView,
+  palette: ReliefPalette,
+): Uint8ClampedArray<ArrayBuffer> {
   const { width, height, resolution_m } = view;
   const heights = sampled(grid, view);
   const pixels = new Uint8ClampedArray(width * height * 4);
@@ -71,7 +75,11 @@ export function reliefPixels(grid: TerrainGrid, view: ReliefView, palette: Relie
         const lambert = (1 + dx - dy) / Math.sqrt(2 * (1 + dx * dx + dy * dy)) / Math.SQRT1_2;
         light = 1 + palette.shade * (Math.min(Math.max(lambert, 0.2), 1.5) - 1);
         if (edge) {
-          colour = [(colour[0] + palette.contour[0]) / 2, (colour[1] + palette.contour[1]) / 2, (colour[2] + palette.contour[2]) / 2];
+          colour = [
+            (colour[0] + palette.contour[0]) / 2,
+            (colour[1] + palette.contour[1]) / 2,
+            (colour[2] + palette.contour[2]) / 2,
+          ];
         }
       }
       const p = (row * width + column) * 4;
@@ -117,7 +125,12 @@ function sampled(grid: TerrainGrid, view: ReliefView): Float32Array {
       for (let a = 0; a < 4; a += 1) {
         const line = (j - 1 + a) * grid.columns + i - 1;
         const w = column * 4;
-        sum += v[a] * (weights[w] * z[line] + weights[w + 1] * z[line + 1] + weights[w + 2] * z[line + 2] + weights[w + 3] * z[line + 3]);
+        sum +=
+          v[a] *
+          (weights[w] * z[line] +
+            weights[w + 1] * z[line + 1] +
+            weights[w + 2] * z[line + 2] +
+            weights[w + 3] * z[line + 3]);
       }
       out[row * columns + column] = sum;
     }

@@ -36,12 +36,18 @@ describe("a take-off as the stage asks for it", () => {
   });
 
   it("an obstacle that no way gets over takes the going away at every height", () => {
-    const walled = answer(without, demoTakeOffInput({ mass_kg: 1600, plan: { obstacles: [{ name: "wall", distance_m: 2500, height_m: 400 }] } }));
+    const walled = answer(
+      without,
+      demoTakeOffInput({ mass_kg: 1600, plan: { obstacles: [{ name: "wall", distance_m: 2500, height_m: 400 }] } }),
+    );
     expect(walled.phases.goFrom_m).toBeNull();
   });
 
   it("hands on why there is no answer", () => {
-    expect(without.takeOff(demoTakeOffInput({ mass_kg: 9000 }))).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
+    expect(without.takeOff(demoTakeOffInput({ mass_kg: 9000 }))).toMatchObject({
+      ok: false,
+      issue: { code: "mass_outside" },
+    });
   });
 });
 
@@ -53,8 +59,11 @@ describe("segments as the stage asks for them", () => {
     expect(segments).toHaveLength(5);
     expect(today.mass_kg).toBe(46_000);
     expect(table.map((row) => row.limits.length)).toEqual([5, 5, 5, 5, 5]);
-    for (const row of table) for (let i = 1; i < 5; i += 1) expect(row.limits[i].limit.mass_kg ?? 0).toBeLessThanOrEqual((row.limits[i - 1].limit.mass_kg ?? 0) + 10);
-    for (let i = 1; i < 5; i += 1) expect(table[i].limits[4].limit.mass_kg ?? 0).toBeLessThanOrEqual(table[i - 1].limits[4].limit.mass_kg ?? 0);
+    for (const row of table)
+      for (let i = 1; i < 5; i += 1)
+        expect(row.limits[i].limit.mass_kg ?? 0).toBeLessThanOrEqual((row.limits[i - 1].limit.mass_kg ?? 0) + 10);
+    for (let i = 1; i < 5; i += 1)
+      expect(table[i].limits[4].limit.mass_kg ?? 0).toBeLessThanOrEqual(table[i - 1].limits[4].limit.mass_kg ?? 0);
   });
 
   it("is refused for propeller twins", () => {

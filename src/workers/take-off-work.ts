@@ -39,7 +39,10 @@ export interface TakeOffAnswer {
 export interface SegmentsAnswer {
   readonly segments: readonly Segment[];
   readonly today: MassLimit;
-  readonly table: readonly { readonly altitude_m: number; readonly limits: readonly { readonly deviation_K: number; readonly limit: MassLimit }[] }[];
+  readonly table: readonly {
+    readonly altitude_m: number;
+    readonly limits: readonly { readonly deviation_K: number; readonly limit: MassLimit }[];
+  }[];
 }
 
 /** Heights and deviations from the standard temperature of the mass table. */
@@ -62,12 +65,29 @@ export function takeOffWork(terrain: () => TerrainGrid | null) {
       const decrement = day.jet ? NET_DECREMENT : 0;
       const { path } = accelerate;
       const overGround = path ? clearances(path, obstacles, decrement) : [];
-      const mended = zeroSideslip(day.at(0, { gearDown: false, flap: 0, deadPropeller: bestPropeller(input) }), day.speeds.oneEngine_mps);
+      const mended = zeroSideslip(
+        day.at(0, { gearDown: false, flap: 0, deadPropeller: bestPropeller(input) }),
+        day.speeds.oneEngine_mps,
+      );
       return success({
-        input, jet: day.jet, speeds: day.speeds, screen_m: day.screen_m, accelerate, balanced_mps, phases, back, marks: marks.value, ground,
+        input,
+        jet: day.jet,
+        speeds: day.speeds,
+        screen_m: day.screen_m,
+        accelerate,
+        balanced_mps,
+        phases,
+        back,
+        marks: marks.value,
+        ground,
         clear: path ? clearances(path, input.plan.obstacles, decrement) : [],
-        lowest: overGround.reduce<Clearance | null>((least, at) => (at.over_m !== null && (least === null || at.over_m < (least.over_m ?? Infinity)) ? at : least), null),
-        climb_mps: mended?.climb_mps ?? -Infinity, took_ms: performance.now() - began,
+        lowest: overGround.reduce<Clearance | null>(
+          (least, at) =>
+            at.over_m !== null && (least === null || at.over_m < (least.over_m ?? Infinity)) ? at : least,
+          null,
+        ),
+        climb_mps: mended?.climb_mps ?? -Infinity,
+        took_ms: performance.now() - began,
       });
     },
 

@@ -4,7 +4,14 @@ import { M_PER_FT, MPS_PER_KT, P0_PA, ZERO_CELSIUS_K } from "../quantities/const
 import type { Outcome } from "../outcome";
 import { airspeedsFromCas, airspeedsFromEas, airspeedsFromMach, airspeedsFromTas } from "./airspeed";
 import { airAtAltitude, deviationAtStation_K, pressureAltitudeOnQnh_m } from "./altimetry";
-import { airState, atmosphereAt, densityAltitude_m, pressureAltitude_m, standardPressure_Pa, standardTemperature_K } from "./atmosphere";
+import {
+  airState,
+  atmosphereAt,
+  densityAltitude_m,
+  pressureAltitude_m,
+  standardPressure_Pa,
+  standardTemperature_K,
+} from "./atmosphere";
 
 function valueOf<T>(outcome: Outcome<T>): T {
   if (!outcome.ok) throw new Error(outcome.issue.message);
@@ -29,7 +36,8 @@ describe("standard atmosphere", () => {
   });
 
   it("finds the pressure altitude of a pressure on both sides of the tropopause", () => {
-    for (const altitude_m of [-1000, 0, 5000, 11_000, 15_000, 20_000]) expect(pressureAltitude_m(standardPressure_Pa(altitude_m))).toBeCloseTo(altitude_m, 6);
+    for (const altitude_m of [-1000, 0, 5000, 11_000, 15_000, 20_000])
+      expect(pressureAltitude_m(standardPressure_Pa(altitude_m))).toBeCloseTo(altitude_m, 6);
   });
 
   it("density altitude of 5 000 ft pressure altitude at 25 °C is 7 262 ft (by the equations of Doc 7488)", () => {
@@ -89,7 +97,11 @@ describe("airspeeds", () => {
   it("round-trips through every speed", () => {
     const air = airState(4000, 12);
     const speeds = valueOf(airspeedsFromCas(70, air));
-    for (const again of [airspeedsFromEas(speeds.eas_mps, air), airspeedsFromTas(speeds.tas_mps, air), airspeedsFromMach(speeds.mach, air)]) {
+    for (const again of [
+      airspeedsFromEas(speeds.eas_mps, air),
+      airspeedsFromTas(speeds.tas_mps, air),
+      airspeedsFromMach(speeds.mach, air),
+    ]) {
       expect(valueOf(again).cas_mps).toBeCloseTo(70, 9);
     }
   });

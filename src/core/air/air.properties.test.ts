@@ -33,13 +33,16 @@ describe("air (property)", () => {
   });
 
   it("density altitude of standard air is its altitude", () => {
-    for (const altitude_m of [-1000, 0, 3000, 11_000, 18_000]) expect(densityAltitude_m(airState(altitude_m, 0).density)).toBeCloseTo(altitude_m, 2);
+    for (const altitude_m of [-1000, 0, 3000, 11_000, 18_000])
+      expect(densityAltitude_m(airState(altitude_m, 0).density)).toBeCloseTo(altitude_m, 2);
   });
 
   it("a lower QNH puts the same altitude higher in the standard air", () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 5000 }), fc.integer({ min: 950, max: 1040 }), (altitude_m, qnh_hPa) => {
-        expect(pressureAltitudeOnQnh_m(altitude_m, qnh_hPa * 100 - 100)).toBeGreaterThan(pressureAltitudeOnQnh_m(altitude_m, qnh_hPa * 100));
+        expect(pressureAltitudeOnQnh_m(altitude_m, qnh_hPa * 100 - 100)).toBeGreaterThan(
+          pressureAltitudeOnQnh_m(altitude_m, qnh_hPa * 100),
+        );
         expect(airAtAltitude(altitude_m, { qnh_Pa: qnh_hPa * 100, deviation_K: 0 }).density).toBeGreaterThan(0);
       }),
       { numRuns: 100, seed: 52 },
@@ -50,17 +53,26 @@ describe("air (property)", () => {
 describe("airspeeds (property)", () => {
   it("go from each to the others and back", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 14_000 }), deviations, fc.integer({ min: 10, max: 200 }), (altitude_m, deviation_K, cas_mps) => {
-        const air = airState(altitude_m, deviation_K);
-        const speeds = airspeedsFromCas(cas_mps, air);
-        if (!speeds.ok) return;
-        const { eas_mps, tas_mps, mach } = speeds.value;
-        for (const back of [airspeedsFromEas(eas_mps, air), airspeedsFromTas(tas_mps, air), airspeedsFromMach(mach, air)]) {
-          if (!back.ok) throw new Error(back.issue.message);
-          expect(back.value.cas_mps).toBeCloseTo(cas_mps, 6);
-          expect(back.value.tas_mps).toBeCloseTo(tas_mps, 6);
-        }
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 14_000 }),
+        deviations,
+        fc.integer({ min: 10, max: 200 }),
+        (altitude_m, deviation_K, cas_mps) => {
+          const air = airState(altitude_m, deviation_K);
+          const speeds = airspeedsFromCas(cas_mps, air);
+          if (!speeds.ok) return;
+          const { eas_mps, tas_mps, mach } = speeds.value;
+          for (const back of [
+            airspeedsFromEas(eas_mps, air),
+            airspeedsFromTas(tas_mps, air),
+            airspeedsFromMach(mach, air),
+          ]) {
+            if (!back.ok) throw new Error(back.issue.message);
+            expect(back.value.cas_mps).toBeCloseTo(cas_mps, 6);
+            expect(back.value.tas_mps).toBeCloseTo(tas_mps, 6);
+          }
+        },
+      ),
       { numRuns: 200, seed: 53 },
     );
   });

@@ -27,7 +27,8 @@ function machOfImpact(ratio: number): number {
 }
 
 function speedsAtMach(mach: number, air: AirState): Outcome<Airspeeds> {
-  if (!(mach >= 0 && mach < 1)) return failure("not_subsonic", "The pitot equations used here hold below Mach 1.", "mach");
+  if (!(mach >= 0 && mach < 1))
+    return failure("not_subsonic", "The pitot equations used here hold below Mach 1.", "mach");
   const tas_mps = mach * air.speedOfSound_mps;
   const cas_mps = A0_MPS * machOfImpact((impactRatio(mach) * air.pressure_Pa) / P0_PA);
   return success({ mach, tas_mps, cas_mps, eas_mps: tas_mps * Math.sqrt(air.density / RHO0) });

@@ -55,9 +55,18 @@ export function standardTemperature_K(altitudePressure_m: number): number {
  */
 export function atmosphereAt(altitudePressure_m: number, deviation_K = 0): Outcome<AirState> {
   if (!(altitudePressure_m >= ATMOSPHERE_MIN_M && altitudePressure_m <= ATMOSPHERE_MAX_M)) {
-    return failure("outside_atmosphere", "The atmosphere model holds from −2 000 m to 20 000 m (about 65 000 ft) pressure altitude.", "altitudePressure_m");
+    return failure(
+      "outside_atmosphere",
+      "The atmosphere model holds from −2 000 m to 20 000 m (about 65 000 ft) pressure altitude.",
+      "altitudePressure_m",
+    );
   }
-  if (!(Math.abs(deviation_K) <= 60)) return failure("deviation_implausible", "A deviation from standard of more than 60 °C is not met with.", "deviation_K");
+  if (!(Math.abs(deviation_K) <= 60))
+    return failure(
+      "deviation_implausible",
+      "A deviation from standard of more than 60 °C is not met with.",
+      "deviation_K",
+    );
   return success(airState(altitudePressure_m, deviation_K));
 }
 
@@ -66,7 +75,13 @@ export function airState(altitudePressure_m: number, deviation_K: number): AirSt
   const temperature_K = standardTemperature_K(altitudePressure_m) + deviation_K;
   const pressure_Pa = standardPressure_Pa(altitudePressure_m);
   const density = pressure_Pa / (R_AIR * temperature_K);
-  return { temperature_K, pressure_Pa, density, speedOfSound_mps: Math.sqrt(GAMMA_AIR * R_AIR * temperature_K), sigma: density / RHO0 };
+  return {
+    temperature_K,
+    pressure_Pa,
+    density,
+    speedOfSound_mps: Math.sqrt(GAMMA_AIR * R_AIR * temperature_K),
+    sigma: density / RHO0,
+  };
 }
 
 /**

@@ -13,7 +13,16 @@ function read(text: string): MetarReport {
 describe("METAR", () => {
   it("gusts, varying direction, frost", () => {
     const report = read("METAR TRSK 241200Z AUTO 25014G24KT 220V290 9999 FEW030 BKN045 M05/M10 Q1016 NOSIG=");
-    expect(report).toMatchObject({ station: "TRSK", day: 24, hour: 12, minute: 0, automatic: true, cavok: false, missing: [], notUnderstood: [] });
+    expect(report).toMatchObject({
+      station: "TRSK",
+      day: 24,
+      hour: 12,
+      minute: 0,
+      automatic: true,
+      cavok: false,
+      missing: [],
+      notUnderstood: [],
+    });
     expect(degrees(report.wind?.from_rad ?? NaN)).toBeCloseTo(250, 9);
     expect((report.wind?.speed_mps ?? NaN) / MPS_PER_KT).toBeCloseTo(14, 9);
     expect((report.wind?.gust_mps ?? NaN) / MPS_PER_KT).toBeCloseTo(24, 9);

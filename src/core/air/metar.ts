@@ -58,8 +58,10 @@ const MAX_LENGTH = 2000;
  */
 export function readMetar(text: string): Outcome<MetarReport> {
   const cleaned = text.trim().toUpperCase().replace(/=+$/, "").replace(/\s+/g, " ");
-  if (cleaned.length === 0) return failure("metar_empty", "Paste a METAR, for example “TRSK 241200Z 25014KT 9999 12/08 Q1016”.", "text");
-  if (cleaned.length > MAX_LENGTH) return failure("metar_too_long", `A METAR is under ${MAX_LENGTH} characters; this has ${cleaned.length}.`, "text");
+  if (cleaned.length === 0)
+    return failure("metar_empty", "Paste a METAR, for example “TRSK 241200Z 25014KT 9999 12/08 Q1016”.", "text");
+  if (cleaned.length > MAX_LENGTH)
+    return failure("metar_too_long", `A METAR is under ${MAX_LENGTH} characters; this has ${cleaned.length}.`, "text");
   const words = cleaned.split(" ");
   const notUnderstood: string[] = [];
   const missing: string[] = [];
@@ -74,12 +76,21 @@ export function readMetar(text: string): Outcome<MetarReport> {
   });
   const parseText = readable.join(" ").replace(AT_LEAST_99, "$199$2").replace(AT_LEAST_49, "$149$2");
   const parsed = parse(parseText);
-  if (!parsed) return failure("metar_unreadable", "This does not read as a METAR: a station, a time and groups such as 25014KT 12/08 Q1016 are looked for.", "text");
+  if (!parsed)
+    return failure(
+      "metar_unreadable",
+      "This does not read as a METAR: a station, a time and groups such as 25014KT 12/08 Q1016 are looked for.",
+      "text",
+    );
 
-  const qnh_Pa = parsed.altimeter ? parsed.altimeter.value * (parsed.altimeter.unit === "inHg" ? PA_PER_INHG : 100) : null;
+  const qnh_Pa = parsed.altimeter
+    ? parsed.altimeter.value * (parsed.altimeter.unit === "inHg" ? PA_PER_INHG : 100)
+    : null;
   const qnhPlausible = qnh_Pa !== null && qnh_Pa >= QNH_RANGE_PA[0] && qnh_Pa <= QNH_RANGE_PA[1];
   const unit_mps = parsed.wind ? SPEED_UNIT_MPS[parsed.wind.unit.toUpperCase()] : undefined;
-  const directionKnown = parsed.wind && (parsed.wind.direction === "VRB" || (parsed.wind.degrees !== undefined && parsed.wind.degrees <= 360));
+  const directionKnown =
+    parsed.wind &&
+    (parsed.wind.direction === "VRB" || (parsed.wind.degrees !== undefined && parsed.wind.degrees <= 360));
   const wind = parsed.wind && unit_mps && directionKnown ? windOf(parsed.wind, unit_mps, atLeast) : null;
   if (!wind && parsed.temperature === undefined && !qnhPlausible) {
     return failure("metar_unreadable", "No wind, temperature or pressure could be read from this report.", "text");
@@ -129,7 +140,12 @@ function wordsWithoutEffect(text: string): string[] {
   const remark = words.indexOf("RMK");
   const whole = meaning(text);
   return words.filter((word, i) => {
-    if ((remark >= 0 && i >= remark) || /^(METAR|SPECI|AUTO|COR|NOSIG|TEMPO|BECMG|NSC|NCD|SKC|CLR|\$)$/.test(word) || i === 0) return false;
+    if (
+      (remark >= 0 && i >= remark) ||
+      /^(METAR|SPECI|AUTO|COR|NOSIG|TEMPO|BECMG|NSC|NCD|SKC|CLR|\$)$/.test(word) ||
+      i === 0
+    )
+      return false;
     return meaning(words.filter((_, j) => j !== i).join(" ")) === whole;
   });
 }

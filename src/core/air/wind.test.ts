@@ -27,7 +27,13 @@ describe("wind", () => {
   });
 
   it("joins layers as vectors: half-way between opposite winds it is calm", () => {
-    const at = profile({ surface: null, layers: [{ altitude_m: 1000, from_rad: 0, speed_mps: 10 }, { altitude_m: 2000, from_rad: Math.PI, speed_mps: 10 }] });
+    const at = profile({
+      surface: null,
+      layers: [
+        { altitude_m: 1000, from_rad: 0, speed_mps: 10 },
+        { altitude_m: 2000, from_rad: Math.PI, speed_mps: 10 },
+      ],
+    });
     expect(speed(at(1500))).toBeCloseTo(0, 9);
     expect(at(2500)).toEqual(at(2000));
   });
@@ -39,15 +45,24 @@ describe("wind", () => {
   });
 
   it("has no jumps in height, whatever the layers (property)", () => {
-    const layer = fc.record({ altitude_m: fc.integer({ min: 20, max: 3000 }), from_rad: fc.double({ min: 0, max: 6.28, noNaN: true }), speed_mps: fc.double({ min: 0, max: 30, noNaN: true }) });
+    const layer = fc.record({
+      altitude_m: fc.integer({ min: 20, max: 3000 }),
+      from_rad: fc.double({ min: 0, max: 6.28, noNaN: true }),
+      speed_mps: fc.double({ min: 0, max: 30, noNaN: true }),
+    });
     fc.assert(
-      fc.property(fc.option(layer), fc.uniqueArray(layer, { maxLength: 4, selector: (entry) => entry.altitude_m }), fc.double({ min: -50, max: 3500, noNaN: true }), (surface, layers, altitude_m) => {
-        const at = profile({ surface, layers });
-        const a = at(altitude_m);
-        const b = at(altitude_m + 1e-6);
-        // Steepest: 60 m/s over one metre between two layers, times 1e-6 m.
-        expect(Math.hypot(a.east_mps - b.east_mps, a.north_mps - b.north_mps)).toBeLessThan(1e-3);
-      }),
+      fc.property(
+        fc.option(layer),
+        fc.uniqueArray(layer, { maxLength: 4, selector: (entry) => entry.altitude_m }),
+        fc.double({ min: -50, max: 3500, noNaN: true }),
+        (surface, layers, altitude_m) => {
+          const at = profile({ surface, layers });
+          const a = at(altitude_m);
+          const b = at(altitude_m + 1e-6);
+          // Steepest: 60 m/s over one metre between two layers, times 1e-6 m.
+          expect(Math.hypot(a.east_mps - b.east_mps, a.north_mps - b.north_mps)).toBeLessThan(1e-3);
+        },
+      ),
       { numRuns: 300, seed: 2 },
     );
   });
@@ -58,7 +73,16 @@ describe("wind", () => {
   });
 
   it("refuses two layers at one altitude", () => {
-    const found = windProfile({ surface: null, layers: [{ altitude_m: 900, from_rad: 0, speed_mps: 1 }, { altitude_m: 900, from_rad: 1, speed_mps: 2 }] }, 0);
+    const found = windProfile(
+      {
+        surface: null,
+        layers: [
+          { altitude_m: 900, from_rad: 0, speed_mps: 1 },
+          { altitude_m: 900, from_rad: 1, speed_mps: 2 },
+        ],
+      },
+      0,
+    );
     expect(found.ok ? "" : found.issue.code).toBe("layers_repeat");
   });
 });

@@ -5,8 +5,14 @@ import { type Outcome, failure, success } from "../outcome";
 
 /** Wind reported at a height. Direction is where it blows from, true. */
 export const WindLayer = z.object({
-  altitude_m: z.number().min(-500, "A wind layer below −500 m is under the ground.").max(20_000, "Wind layers are used up to 20 000 m (65 000 ft)."),
-  from_rad: z.number().min(0, "A direction is 0 to 360°.").max(2 * Math.PI + 1e-9, "A direction is 0 to 360°."),
+  altitude_m: z
+    .number()
+    .min(-500, "A wind layer below −500 m is under the ground.")
+    .max(20_000, "Wind layers are used up to 20 000 m (65 000 ft)."),
+  from_rad: z
+    .number()
+    .min(0, "A direction is 0 to 360°.")
+    .max(2 * Math.PI + 1e-9, "A direction is 0 to 360°."),
   speed_mps: z.number().min(0, "A wind speed is zero or more.").max(130, "Winds above 250 kt are not met with."),
 });
 
@@ -64,10 +70,16 @@ export function windProfile(column: WindColumn, ground_m: number): Outcome<(alti
     return failure("layers_repeat", "Two wind layers have the same altitude.", "layers");
   }
   // Layers at or under the station height say nothing that a surface wind would not; the highest of them stands in for one.
-  const buried = column.layers.filter((layer) => layer.altitude_m - ground_m <= STATION_M).sort((a, b) => b.altitude_m - a.altitude_m)[0];
+  const buried = column.layers
+    .filter((layer) => layer.altitude_m - ground_m <= STATION_M)
+    .sort((a, b) => b.altitude_m - a.altitude_m)[0];
   const surface = column.surface ?? buried ?? null;
   const lowest = layers[0];
-  const w10 = surface ? windVector(surface.from_rad, surface.speed_mps) : lowest ? scaled(lowest, 1 / powerLaw(lowest.height_m)) : { east_mps: 0, north_mps: 0 };
+  const w10 = surface
+    ? windVector(surface.from_rad, surface.speed_mps)
+    : lowest
+      ? scaled(lowest, 1 / powerLaw(lowest.height_m))
+      : { east_mps: 0, north_mps: 0 };
 
   const law = (height_m: number): WindVector => scaled(w10, powerLaw(height_m));
   if (!lowest) return success((altitude_m) => law(altitude_m - ground_m));
@@ -79,7 +91,10 @@ export function windProfile(column: WindColumn, ground_m: number): Outcome<(alti
       const wind = law(height_m);
       if (lowest.height_m > LAW_MAX_M) return wind;
       const share = Math.max(0, (height_m - STATION_M) / (lowest.height_m - STATION_M));
-      return { east_mps: wind.east_mps + share * (lowest.east_mps - atJoin.east_mps), north_mps: wind.north_mps + share * (lowest.north_mps - atJoin.north_mps) };
+      return {
+        east_mps: wind.east_mps + share * (lowest.east_mps - atJoin.east_mps),
+        north_mps: wind.north_mps + share * (lowest.north_mps - atJoin.north_mps),
+      };
     }
     return between(atJoin, lowest, (height_m - join_m) / (lowest.height_m - join_m));
   };
@@ -87,7 +102,12 @@ export function windProfile(column: WindColumn, ground_m: number): Outcome<(alti
     const height_m = altitude_m - ground_m;
     if (height_m < lowest.height_m) return below(height_m);
     for (let i = 1; i < layers.length; i += 1) {
-      if (height_m < layers[i].height_m) return between(layers[i - 1], layers[i], (height_m - layers[i - 1].height_m) / (layers[i].height_m - layers[i - 1].height_m));
+      if (height_m < layers[i].height_m)
+        return between(
+          layers[i - 1],
+          layers[i],
+          (height_m - layers[i - 1].height_m) / (layers[i].height_m - layers[i - 1].height_m),
+        );
     }
     return layers[layers.length - 1];
   });
@@ -98,5 +118,8 @@ function scaled(wind: WindVector, factor: number): WindVector {
 }
 
 function between(a: WindVector, b: WindVector, share: number): WindVector {
-  return { east_mps: a.east_mps + share * (b.east_mps - a.east_mps), north_mps: a.north_mps + share * (b.north_mps - a.north_mps) };
+  return {
+    east_mps: a.east_mps + share * (b.east_mps - a.east_mps),
+    north_mps: a.north_mps + share * (b.north_mps - a.north_mps),
+  };
 }

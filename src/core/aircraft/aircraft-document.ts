@@ -10,8 +10,14 @@ const range = (what: string, low: number, high: number) => {
   return z.number(message).min(low, message).max(high, message);
 };
 const fraction = (what: string) => range(what, 0.05, 1);
-const speed_mps = z.number().min(1, "A speed of less than 2 kt is not a flying speed.").max(340, "Speeds are below the speed of sound.");
-const coefficient = z.number().min(0, "A drag coefficient is not negative.").max(2, "A drag coefficient above 2 is implausible.");
+const speed_mps = z
+  .number()
+  .min(1, "A speed of less than 2 kt is not a flying speed.")
+  .max(340, "Speeds are below the speed of sound.");
+const coefficient = z
+  .number()
+  .min(0, "A drag coefficient is not negative.")
+  .max(2, "A drag coefficient above 2 is implausible.");
 const mass_kg = (what: string) => range(`${what}, in kg,`, 50, 700_000);
 const time_s = (what: string, low: number, high: number) => range(`${what}, in seconds,`, low, high);
 const power_W = (what: string) => range(`${what}, in watts,`, 1000, 2e7);
@@ -31,7 +37,14 @@ const Flap = z.object({
 });
 
 /** Drag of something that can be out or in, on the wing area. */
-const DragItem = z.object({ id: z.string().max(40, "At most 40 characters.").regex(/^[a-z][a-z0-9-]*$/), name: text(40).min(1), deltaCd: coefficient });
+const DragItem = z.object({
+  id: z
+    .string()
+    .max(40, "At most 40 characters.")
+    .regex(/^[a-z][a-z0-9-]*$/),
+  name: text(40).min(1),
+  deltaCd: coefficient,
+});
 
 const Polar = z.object({
   /** Clean, engines' propellers not counted. */
@@ -48,20 +61,25 @@ const Polar = z.object({
   cdBeta: z.number().min(0).max(10).nullable(),
   items: z.array(DragItem).max(12),
   /** Drag of all dead propellers together: on the wing area, or on the disc area of each. */
-  deadPropeller: z.object({
-    basis: z.enum(["wing", "disc"]),
-    windmilling: coefficient,
-    stopped: coefficient.nullable(),
-    coarse: coefficient.nullable(),
-    feathered: coefficient.nullable(),
-  }).nullable(),
+  deadPropeller: z
+    .object({
+      basis: z.enum(["wing", "disc"]),
+      windmilling: coefficient,
+      stopped: coefficient.nullable(),
+      coarse: coefficient.nullable(),
+      feathered: coefficient.nullable(),
+    })
+    .nullable(),
 });
 
 const Propeller = z.object({
   diameter_m: range("A propeller diameter, in m,", 0.3, 8),
   efficiency: fraction("A propeller’s efficiency"),
   /** +1 clockwise from behind, one entry an engine, left first. */
-  rotation: z.array(z.union([z.literal(1), z.literal(-1)])).min(1).max(4),
+  rotation: z
+    .array(z.union([z.literal(1), z.literal(-1)]))
+    .min(1)
+    .max(4),
   pFactor: z.number().min(0).max(1).nullable(),
   slipstreamRoll: z.number().min(0).max(2).nullable(),
   localChord_m: range("A chord, in m,", 0.1, 20).nullable(),
@@ -76,7 +94,12 @@ const PistonEngines = z.object({
   criticalHeight_m: z.number().min(0).max(15_000).nullable(),
   propeller: Propeller,
   /** Measured thrust line T = staticThrust − slope·V, where the handbook's climb gives it. */
-  thrustLine: z.object({ static_N: range("Static thrust, in N,", 50, 1e6), slope_Nspm: range("The slope of thrust, in N for each m/s,", 0, 2e4) }).nullable(),
+  thrustLine: z
+    .object({
+      static_N: range("Static thrust, in N,", 50, 1e6),
+      slope_Nspm: range("The slope of thrust, in N for each m/s,", 0, 2e4),
+    })
+    .nullable(),
   liquidCooled: z.boolean(),
 });
 
@@ -94,21 +117,44 @@ const RotorEngines = z.object({
   kind: z.literal("turboshaft"),
   count: z.int().min(1).max(3),
   /** One engine's ratings at sea level: engine and gearbox limit. */
-  ratings: z.array(z.object({ name: text(20), duration_s: time_s("A rating’s time", 1, 36_000).nullable(), engine_W: power_W("Power"), gearbox_W: power_W("Power") })).min(1).max(8, "At most 8 ratings."),
+  ratings: z
+    .array(
+      z.object({
+        name: text(20),
+        duration_s: time_s("A rating’s time", 1, 36_000).nullable(),
+        engine_W: power_W("Power"),
+        gearbox_W: power_W("Power"),
+      }),
+    )
+    .min(1)
+    .max(8, "At most 8 ratings."),
 });
 
 /** Signs as in flight mechanics: see the equations of one-engine flight. A derivative whose sign makes an aeroplane is held to it. */
 const Asymmetric = z.object({
   armY_m: range("The engines’ arm, in m,", 0.2, 30),
-  cl0: range("CL0", -1, 2), clAlpha: range("The lift slope", 1, 10), thrustIncidence_rad: range("The thrust line’s incidence, in rad,", -0.3, 0.3),
-  cyBeta: range("CYβ", -5, -0.05), clBeta: range("Clβ", -1, 0.2), cnBeta: range("Cnβ", 0.005, 1),
-  clDeltaA: range("Clδa", 0.01, 2), cnDeltaA: range("Cnδa", -0.5, 0.5),
-  finArm_m: range("The fin’s arm, in m,", 0.5, 60), finHeight_m: range("The fin’s height, in m,", -5, 20),
-  rudderMax_rad: range("Rudder travel, in rad,", 0.02, 1), aileronMax_rad: range("Aileron travel, in rad,", 0.02, 1),
-  finStall_rad: range("The fin’s stall angle, in rad,", 0.02, 1), finRudderFactor: range("The rudder’s share of the fin’s angle", 0, 2),
-  rudderArea_m2: range("Rudder area, in m²,", 0.02, 100), rudderChord_m: range("Rudder chord, in m,", 0.05, 10), rudderGearing_radpm: range("Pedal gearing, in rad/m,", 0.01, 50),
-  chDelta: range("Chδ", -2, 5), chBeta: range("Chβ", -2, 5),
-  cdBeta: range("CDβ", 0, 10), cdDeltaR: range("CDδr", 0, 5), cdDeltaA: range("CDδa", 0, 5),
+  cl0: range("CL0", -1, 2),
+  clAlpha: range("The lift slope", 1, 10),
+  thrustIncidence_rad: range("The thrust line’s incidence, in rad,", -0.3, 0.3),
+  cyBeta: range("CYβ", -5, -0.05),
+  clBeta: range("Clβ", -1, 0.2),
+  cnBeta: range("Cnβ", 0.005, 1),
+  clDeltaA: range("Clδa", 0.01, 2),
+  cnDeltaA: range("Cnδa", -0.5, 0.5),
+  finArm_m: range("The fin’s arm, in m,", 0.5, 60),
+  finHeight_m: range("The fin’s height, in m,", -5, 20),
+  rudderMax_rad: range("Rudder travel, in rad,", 0.02, 1),
+  aileronMax_rad: range("Aileron travel, in rad,", 0.02, 1),
+  finStall_rad: range("The fin’s stall angle, in rad,", 0.02, 1),
+  finRudderFactor: range("The rudder’s share of the fin’s angle", 0, 2),
+  rudderArea_m2: range("Rudder area, in m²,", 0.02, 100),
+  rudderChord_m: range("Rudder chord, in m,", 0.05, 10),
+  rudderGearing_radpm: range("Pedal gearing, in rad/m,", 0.01, 50),
+  chDelta: range("Chδ", -2, 5),
+  chBeta: range("Chβ", -2, 5),
+  cdBeta: range("CDβ", 0, 10),
+  cdDeltaR: range("CDδr", 0, 5),
+  cdDeltaA: range("CDδa", 0, 5),
   /** Forward limit of the centre of gravity relative to the aft one. */
   forwardCg_m: range("The forward limit of the centre of gravity, in m from the aft one,", -10, 0),
   publishedVmca_mps: speed_mps,
@@ -120,35 +166,54 @@ const Relight = z.object({
   windmill: Envelope,
   assisted: Envelope,
   windmillSpeed_mps: speed_mps,
-  attempt_s: time_s("An attempt’s time", 5, 600), gap_s: time_s("The time between attempts", 0, 600), recognition_s: time_s("Recognition", 0, 300), auxiliaryPower_s: time_s("The auxiliary power’s start", 0, 600),
+  attempt_s: time_s("An attempt’s time", 5, 600),
+  gap_s: time_s("The time between attempts", 0, 600),
+  recognition_s: time_s("Recognition", 0, 300),
+  auxiliaryPower_s: time_s("The auxiliary power’s start", 0, 600),
 });
 
 const Rotor = z.object({
-  radius_m: range("Rotor radius, in m,", 1, 30), blades: z.int().min(1).max(10), chord_m: range("Blade chord, in m,", 0.02, 3),
-  tipSpeed_mps: range("Tip speed, in m/s,", 20, 340).nullable(), pitch_rad: range("Pitch, in rad,", -0.5, 0.8).nullable(),
-  flatPlateAlong_m2: range("Drag area, in m²,", 0.01, 50), flatPlateAcross_m2: range("Drag area, in m²,", 0.01, 100).nullable(),
-  hubAboveSkids_m: range("The hub’s height, in m,", 0.3, 15).nullable(), polarInertia_kgm2: range("Inertia, in kg m²,", 1, 1e6),
+  radius_m: range("Rotor radius, in m,", 1, 30),
+  blades: z.int().min(1).max(10),
+  chord_m: range("Blade chord, in m,", 0.02, 3),
+  tipSpeed_mps: range("Tip speed, in m/s,", 20, 340).nullable(),
+  pitch_rad: range("Pitch, in rad,", -0.5, 0.8).nullable(),
+  flatPlateAlong_m2: range("Drag area, in m²,", 0.01, 50),
+  flatPlateAcross_m2: range("Drag area, in m²,", 0.01, 100).nullable(),
+  hubAboveSkids_m: range("The hub’s height, in m,", 0.3, 15).nullable(),
+  polarInertia_kgm2: range("Inertia, in kg m²,", 1, 1e6),
   stoppedPropellerArea_m2: range("Drag area, in m²,", 0, 20).nullable(),
 });
 
 /** Speeds and ratios as the handbook prints them, at the mass it prints them for; null where it is silent. */
 const Handbook = z.object({
   mass_kg: mass_kg("The handbook’s mass"),
-  vs0_mps: speed_mps.nullable(), vs1_mps: speed_mps.nullable(),
-  vbg_mps: speed_mps.nullable(), bestGlideRatio: z.number().min(1).max(80).nullable(),
-  vx_mps: speed_mps.nullable(), vy_mps: speed_mps.nullable(),
-  vyse_mps: speed_mps.nullable(), vsse_mps: speed_mps.nullable(),
+  vs0_mps: speed_mps.nullable(),
+  vs1_mps: speed_mps.nullable(),
+  vbg_mps: speed_mps.nullable(),
+  bestGlideRatio: z.number().min(1).max(80).nullable(),
+  vx_mps: speed_mps.nullable(),
+  vy_mps: speed_mps.nullable(),
+  vyse_mps: speed_mps.nullable(),
+  vsse_mps: speed_mps.nullable(),
   /** Glides printed or flown besides best glide: equivalent airspeed and sink at sea-level density. */
-  glidePoints: z.array(z.object({ eas_mps: speed_mps, sink_mps: range("A sink, in m/s,", 0.05, 60) })).max(60).default([]),
+  glidePoints: z
+    .array(z.object({ eas_mps: speed_mps, sink_mps: range("A sink, in m/s,", 0.05, 60) }))
+    .max(60)
+    .default([]),
   /** What the propeller did in the book's glide; best glide includes its drag. */
   glidePropeller: PropellerState.default("windmilling"),
 });
 
 const Limits = z.object({
-  vne_mps: speed_mps.nullable(), va_mps: speed_mps.nullable(), vlo_mps: speed_mps.nullable(), vle_mps: speed_mps.nullable(),
+  vne_mps: speed_mps.nullable(),
+  va_mps: speed_mps.nullable(),
+  vlo_mps: speed_mps.nullable(),
+  vle_mps: speed_mps.nullable(),
   /** By flap, in the order of `polar.flaps`; null where there is none. */
   vfe_mps: z.array(speed_mps.nullable()).max(8),
-  loadFactor: z.number().min(1).max(12), loadFactorFlap: z.number().min(1).max(12),
+  loadFactor: z.number().min(1).max(12),
+  loadFactorFlap: z.number().min(1).max(12),
 });
 
 /** The document, version 2. In version 1 the dead engines of a jet dragged twice: in the polar and, by another figure, on one engine. */
@@ -161,7 +226,12 @@ export const AircraftDocument = z
     category: z.enum(["single", "twin", "jet", "helicopter", "gyroplane"]),
     /** What its instruments show. */
     speedUnit: z.enum(["kt", "mph", "kmh"]),
-    mass: z.object({ maximum_kg: mass_kg("The maximum mass"), minimum_kg: mass_kg("The minimum mass"), usual_kg: mass_kg("The usual mass"), calibration_kg: mass_kg("A mass").nullable() }),
+    mass: z.object({
+      maximum_kg: mass_kg("The maximum mass"),
+      minimum_kg: mass_kg("The minimum mass"),
+      usual_kg: mass_kg("The usual mass"),
+      calibration_kg: mass_kg("A mass").nullable(),
+    }),
     wing: Wing.nullable(),
     polar: Polar.nullable(),
     engines: z.discriminatedUnion("kind", [PistonEngines, JetEngines, RotorEngines]),
@@ -174,22 +244,36 @@ export const AircraftDocument = z
     coolant: z.object({ minutesAfterLeak_s: time_s("A time", 10, 36_000) }).nullable(),
     rotor: Rotor.nullable(),
     /** Its own cause check in the air; null takes the usual one of its kind of engine. */
-    causeFlow: z.array(CauseItem).min(1, "A cause check has at least one item.").max(30, "At most 30 items.").nullable().default(null),
+    causeFlow: z
+      .array(CauseItem)
+      .min(1, "A cause check has at least one item.")
+      .max(30, "At most 30 items.")
+      .nullable()
+      .default(null),
   })
   .superRefine((aircraft, context) => {
-    const fault = (path: string, message: string) => context.addIssue({ code: "custom", path: path.split("."), message });
-    if (!(aircraft.mass.minimum_kg < aircraft.mass.maximum_kg)) fault("mass.minimum_kg", "The minimum mass is below the maximum.");
-    if (!(aircraft.mass.usual_kg <= aircraft.mass.maximum_kg && aircraft.mass.usual_kg >= aircraft.mass.minimum_kg)) fault("mass.usual_kg", "The usual mass lies between minimum and maximum.");
+    const fault = (path: string, message: string) =>
+      context.addIssue({ code: "custom", path: path.split("."), message });
+    if (!(aircraft.mass.minimum_kg < aircraft.mass.maximum_kg))
+      fault("mass.minimum_kg", "The minimum mass is below the maximum.");
+    if (!(aircraft.mass.usual_kg <= aircraft.mass.maximum_kg && aircraft.mass.usual_kg >= aircraft.mass.minimum_kg))
+      fault("mass.usual_kg", "The usual mass lies between minimum and maximum.");
     if (aircraft.polar && !aircraft.wing) fault("wing", "A polar needs a wing area.");
-    if (aircraft.polar && aircraft.polar.landingFlap >= aircraft.polar.flaps.length) fault("polar.landingFlap", "There is no such flap setting.");
-    if (aircraft.polar && aircraft.polar.takeOffFlap >= aircraft.polar.flaps.length) fault("polar.takeOffFlap", "There is no such flap setting.");
-    if (aircraft.polar?.deadPropeller && aircraft.engines.kind === "jet") fault("polar.deadPropeller", "A jet has no propeller: what its dead engines drag stands with the engines.");
-    if (aircraft.polar?.deadPropeller?.basis === "disc" && aircraft.engines.kind !== "piston") fault("polar.deadPropeller.basis", "Drag on the disc area needs a propeller.");
+    if (aircraft.polar && aircraft.polar.landingFlap >= aircraft.polar.flaps.length)
+      fault("polar.landingFlap", "There is no such flap setting.");
+    if (aircraft.polar && aircraft.polar.takeOffFlap >= aircraft.polar.flaps.length)
+      fault("polar.takeOffFlap", "There is no such flap setting.");
+    if (aircraft.polar?.deadPropeller && aircraft.engines.kind === "jet")
+      fault("polar.deadPropeller", "A jet has no propeller: what its dead engines drag stands with the engines.");
+    if (aircraft.polar?.deadPropeller?.basis === "disc" && aircraft.engines.kind !== "piston")
+      fault("polar.deadPropeller.basis", "Drag on the disc area needs a propeller.");
     const ids = aircraft.causeFlow?.map((item) => item.id) ?? [];
     if (new Set(ids).size < ids.length) fault("causeFlow", "Two items of the cause check have the same id.");
     const { vs0_mps, vs1_mps, vbg_mps } = aircraft.handbook;
-    if (vs0_mps !== null && vs1_mps !== null && !(vs0_mps <= vs1_mps)) fault("handbook.vs0_mps", "The stall with landing flap is not faster than the clean stall.");
-    if (vs1_mps !== null && vbg_mps !== null && !(vs1_mps < vbg_mps)) fault("handbook.vbg_mps", "Best glide is faster than the stall.");
+    if (vs0_mps !== null && vs1_mps !== null && !(vs0_mps <= vs1_mps))
+      fault("handbook.vs0_mps", "The stall with landing flap is not faster than the clean stall.");
+    if (vs1_mps !== null && vbg_mps !== null && !(vs1_mps < vbg_mps))
+      fault("handbook.vbg_mps", "Best glide is faster than the stall.");
   });
 
 /** @see AircraftDocument */
@@ -199,15 +283,23 @@ export type AircraftDocument = z.infer<typeof AircraftDocument>;
 function upgraded(value: unknown): unknown {
   const old = z.looseObject({ schema: z.literal("utrimax/aircraft"), version: z.literal(1) }).safeParse(value);
   if (!old.success) return value;
-  const jet = z.looseObject({
-    wing: z.looseObject({ area_m2: z.number() }), engines: z.looseObject({ kind: z.literal("jet"), count: z.number() }),
-    polar: z.looseObject({ deadPropeller: z.looseObject({ windmilling: z.number() }).nullable() }),
-  }).safeParse(value);
+  const jet = z
+    .looseObject({
+      wing: z.looseObject({ area_m2: z.number() }),
+      engines: z.looseObject({ kind: z.literal("jet"), count: z.number() }),
+      polar: z.looseObject({ deadPropeller: z.looseObject({ windmilling: z.number() }).nullable() }),
+    })
+    .safeParse(value);
   const dead = jet.success ? jet.data.polar.deadPropeller : null;
   if (!jet.success || !dead) return { ...old.data, version: 2 };
   // The glide as it was stands: what the polar counted for the dead engines becomes their drag.
   const { wing, engines, polar } = jet.data;
-  return { ...old.data, version: 2, polar: { ...polar, deadPropeller: null }, engines: { ...engines, deadDragArea_m2: (dead.windmilling * wing.area_m2) / engines.count } };
+  return {
+    ...old.data,
+    version: 2,
+    polar: { ...polar, deadPropeller: null },
+    engines: { ...engines, deadDragArea_m2: (dead.windmilling * wing.area_m2) / engines.count },
+  };
 }
 
 /** A document of this or an earlier version, brought up to this one: what storage and files are read with. */

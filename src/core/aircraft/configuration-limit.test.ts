@@ -20,6 +20,8 @@ describe("the speed limit of a configuration", () => {
   it("a fixed gear has none, and a document may name none at all", () => {
     const alder = demoAircraft("alder-s1");
     expect(configurationLimit(alder, 0, "moving")?.name).toBe("V_NE");
-    expect(configurationLimit({ ...alder, limits: { ...alder.limits, vne_mps: null, vfe_mps: [] } }, 1, "down")).toBeNull();
+    expect(
+      configurationLimit({ ...alder, limits: { ...alder.limits, vne_mps: null, vfe_mps: [] } }, 1, "down"),
+    ).toBeNull();
   });
 });

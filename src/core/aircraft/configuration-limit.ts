@@ -13,7 +13,11 @@ export interface SpeedLimit {
  * @param gear - `moving` while it is put down or up, when its operating speed binds too
  * @returns null where the document names none of them
  */
-export function configurationLimit({ limits, polar }: Pick<AircraftDocument, "limits" | "polar">, flap: number, gear: "up" | "down" | "moving"): SpeedLimit | null {
+export function configurationLimit(
+  { limits, polar }: Pick<AircraftDocument, "limits" | "polar">,
+  flap: number,
+  gear: "up" | "down" | "moving",
+): SpeedLimit | null {
   const retractable = polar?.gear.retractable ?? false;
   const named: readonly (SpeedLimit | false)[] = [
     limits.vne_mps !== null && { speed_mps: limits.vne_mps, name: "V_NE" },
@@ -21,5 +25,10 @@ export function configurationLimit({ limits, polar }: Pick<AircraftDocument, "li
     gear !== "up" && retractable && limits.vle_mps !== null && { speed_mps: limits.vle_mps, name: "V_LE" },
     gear === "moving" && retractable && limits.vlo_mps !== null && { speed_mps: limits.vlo_mps, name: "V_LO" },
   ];
-  return named.filter((limit) => limit !== false).reduce<SpeedLimit | null>((least, limit) => (least === null || limit.speed_mps < least.speed_mps ? limit : least), null);
+  return named
+    .filter((limit) => limit !== false)
+    .reduce<SpeedLimit | null>(
+      (least, limit) => (least === null || limit.speed_mps < least.speed_mps ? limit : least),
+      null,
+    );
 }

@@ -18,5 +18,11 @@ export type Configuration = z.infer<typeof Configuration>;
 
 /** The glide a pilot sets up first: flap and gear up, everything shut, propeller as the dead engine leaves it. */
 export function cleanGlide(aircraft: AircraftDocument): Configuration {
-  return { propeller: aircraft.polar?.deadPropeller ? "windmilling" : "none", flap: 0, gearDown: !(aircraft.polar?.gear.retractable ?? false), slip: 0, items: [] };
+  return {
+    propeller: aircraft.polar?.deadPropeller ? "windmilling" : "none",
+    flap: 0,
+    gearDown: !(aircraft.polar?.gear.retractable ?? false),
+    slip: 0,
+    items: [],
+  };
 }

@@ -12,12 +12,21 @@ import { polarOf, stallSpeed_mps } from "./polar";
 import { MPS_PER_KT } from "../quantities/constants";
 
 const FOLDER = path.resolve(import.meta.dirname, "../../../demo/aircraft");
-const documents = readdirSync(FOLDER).map((file) => [file, JSON.parse(readFileSync(path.join(FOLDER, file), "utf8"))] as const);
+const documents = readdirSync(FOLDER).map(
+  (file) => [file, JSON.parse(readFileSync(path.join(FOLDER, file), "utf8"))] as const,
+);
 
 describe("demo fleet", () => {
   it("holds the eight aircraft", () => {
     expect(documents.map(([file]) => file).sort()).toEqual([
-      "alder-s1.json", "cedar-j2.json", "hazel-h2.json", "hornbeam-t2c.json", "larch-t2.json", "osier-g1.json", "rowan-r1.json", "thorn-v12.json",
+      "alder-s1.json",
+      "cedar-j2.json",
+      "hazel-h2.json",
+      "hornbeam-t2c.json",
+      "larch-t2.json",
+      "osier-g1.json",
+      "rowan-r1.json",
+      "thorn-v12.json",
     ]);
   });
 
@@ -50,40 +59,58 @@ describe("demo fleet", () => {
     expect(at(36_000).eas_mps / at(41_000).eas_mps).toBeCloseTo(170.5 / 182, 3);
   });
 
-  it.each(["alder-s1", "rowan-r1", "thorn-v12", "larch-t2", "hornbeam-t2c", "cedar-j2"])("%s: book and model agree, and its fit can be taken over without a warning", (name) => {
-    const aircraft = demoAircraft(name);
-    const { handbook, polar } = aircraft;
-    expect(doubtsAbout(aircraft)).toEqual([]);
-    const fit = fitOf(aircraft);
-    if (!fit.ok) throw new Error(fit.issue.message);
-    expect(fit.value.doubts).toEqual([]);
-    const fitted = withFit(aircraft, fit.value);
-    if (!fitted.ok) throw new Error(fitted.issue.message);
-    expect(doubtsAbout(fitted.value)).toEqual([]);
-    // A printed speed is good to half a knot, a ratio to half a tenth.
-    const glide = (of: typeof aircraft) => {
-      const found = polarOf(of, handbook.mass_kg, { ...cleanGlide(of), propeller: of.engines.kind === "jet" ? "none" : handbook.glidePropeller });
-      if (!found.ok) throw new Error(found.issue.message);
-      return { ...bestGlide(found.value.polar), stall_mps: stallSpeed_mps(found.value.polar) };
-    };
-    for (const of of [aircraft, fitted.value]) {
-      expect(Math.abs(glide(of).eas_mps - (handbook.vbg_mps ?? 0)) / MPS_PER_KT).toBeLessThan(0.5);
-      expect(Math.abs(glide(of).ratio - (handbook.bestGlideRatio ?? 0))).toBeLessThan(0.06);
-      expect(Math.abs(glide(of).stall_mps - (handbook.vs1_mps ?? 0)) / MPS_PER_KT).toBeLessThan(0.5);
-    }
-    expect(Math.abs((fitted.value.polar?.cd0 ?? 0) / (polar?.cd0 ?? 1) - 1)).toBeLessThan(0.03);
-  });
+  it.each(["alder-s1", "rowan-r1", "thorn-v12", "larch-t2", "hornbeam-t2c", "cedar-j2"])(
+    "%s: book and model agree, and its fit can be taken over without a warning",
+    (name) => {
+      const aircraft = demoAircraft(name);
+      const { handbook, polar } = aircraft;
+      expect(doubtsAbout(aircraft)).toEqual([]);
+      const fit = fitOf(aircraft);
+      if (!fit.ok) throw new Error(fit.issue.message);
+      expect(fit.value.doubts).toEqual([]);
+      const fitted = withFit(aircraft, fit.value);
+      if (!fitted.ok) throw new Error(fitted.issue.message);
+      expect(doubtsAbout(fitted.value)).toEqual([]);
+      // A printed speed is good to half a knot, a ratio to half a tenth.
+      const glide = (of: typeof aircraft) => {
+        const found = polarOf(of, handbook.mass_kg, {
+          ...cleanGlide(of),
+          propeller: of.engines.kind === "jet" ? "none" : handbook.glidePropeller,
+        });
+        if (!found.ok) throw new Error(found.issue.message);
+        return { ...bestGlide(found.value.polar), stall_mps: stallSpeed_mps(found.value.polar) };
+      };
+      for (const of of [aircraft, fitted.value]) {
+        expect(Math.abs(glide(of).eas_mps - (handbook.vbg_mps ?? 0)) / MPS_PER_KT).toBeLessThan(0.5);
+        expect(Math.abs(glide(of).ratio - (handbook.bestGlideRatio ?? 0))).toBeLessThan(0.06);
+        expect(Math.abs(glide(of).stall_mps - (handbook.vs1_mps ?? 0)) / MPS_PER_KT).toBeLessThan(0.5);
+      }
+      expect(Math.abs((fitted.value.polar?.cd0 ?? 0) / (polar?.cd0 ?? 1) - 1)).toBeLessThan(0.03);
+    },
+  );
 
   it("brings a jet of version 1 up to date: the glide stands, the dead engines drag once", () => {
     const { deadPropeller, ...polar } = demoAircraft("cedar-j2").polar ?? {};
     expect(deadPropeller).toBeNull();
     const cedar = demoAircraft("cedar-j2");
-    const old = { ...cedar, version: 1, polar: { ...polar, cd0: 0.0225, deadPropeller: { basis: "wing", windmilling: 0.0007, stopped: null, coarse: null, feathered: null } }, engines: { ...cedar.engines, deadDragArea_m2: 0.39 } };
+    const old = {
+      ...cedar,
+      version: 1,
+      polar: {
+        ...polar,
+        cd0: 0.0225,
+        deadPropeller: { basis: "wing", windmilling: 0.0007, stopped: null, coarse: null, feathered: null },
+      },
+      engines: { ...cedar.engines, deadDragArea_m2: 0.39 },
+    };
     const read = AircraftOfAnyVersion.parse(old);
     const found = polarOf(read, 41_000, cleanGlide(read));
     expect(found.ok && bestGlide(found.value.polar).ratio).toBeCloseTo(17.5, 1);
     expect(read.engines.kind === "jet" && read.engines.deadDragArea_m2).toBeCloseTo((0.0007 * 92) / 2, 9);
-    expect(AircraftDocument.safeParse({ ...old, version: 2 }).error?.issues[0].path).toEqual(["polar", "deadPropeller"]);
+    expect(AircraftDocument.safeParse({ ...old, version: 2 }).error?.issues[0].path).toEqual([
+      "polar",
+      "deadPropeller",
+    ]);
     expect(AircraftOfAnyVersion.parse({ ...demoAircraft("alder-s1"), version: 1 })).toEqual(demoAircraft("alder-s1"));
   });
 
@@ -96,8 +123,15 @@ describe("demo fleet", () => {
 
   it("refuses documents that contradict themselves", () => {
     const alder = documents.find(([name]) => name === "alder-s1.json")?.[1];
-    const faults = AircraftDocument.safeParse({ ...alder, mass: { ...alder.mass, minimum_kg: 1200 }, handbook: { ...alder.handbook, vs0_mps: 40 }, wing: null });
+    const faults = AircraftDocument.safeParse({
+      ...alder,
+      mass: { ...alder.mass, minimum_kg: 1200 },
+      handbook: { ...alder.handbook, vs0_mps: 40 },
+      wing: null,
+    });
     expect(faults.success).toBe(false);
-    expect(faults.error?.issues.map((issue) => issue.path.join("."))).toEqual(expect.arrayContaining(["mass.minimum_kg", "handbook.vs0_mps", "wing"]));
+    expect(faults.error?.issues.map((issue) => issue.path.join("."))).toEqual(
+      expect.arrayContaining(["mass.minimum_kg", "handbook.vs0_mps", "wing"]),
+    );
   });
 });

@@ -73,26 +73,56 @@ export function fitHandbook(figures: HandbookFigures): Outcome<HandbookFit> {
     { a: 1, b: -(best.cl ** 2), c: 0, w: 1 / best.cd },
   ];
   for (const [i, point] of figures.points.entries()) {
-    if (!(point.sink_mps > 0 && point.sink_mps < point.eas_mps && point.weight >= 0)) return failure("points_outside", `Point ${i + 1} sinks at ${point.sink_mps} m/s while flying ${point.eas_mps} m/s: that is no glide.`, `points.${i}`);
+    if (!(point.sink_mps > 0 && point.sink_mps < point.eas_mps && point.weight >= 0))
+      return failure(
+        "points_outside",
+        `Point ${i + 1} sinks at ${point.sink_mps} m/s while flying ${point.eas_mps} m/s: that is no glide.`,
+        `points.${i}`,
+      );
     const { cl, cd } = coefficients(point.eas_mps, point.sink_mps / point.eas_mps);
     rows.push({ a: 1, b: cl ** 2, c: cd, w: Math.sqrt(point.weight) / cd });
   }
-  const sum = (f: (row: (typeof rows)[number]) => number) => rows.reduce((total, row) => total + row.w ** 2 * f(row), 0);
-  const [aa, ab, bb, ac, bc] = [sum((r) => r.a * r.a), sum((r) => r.a * r.b), sum((r) => r.b * r.b), sum((r) => r.a * r.c), sum((r) => r.b * r.c)];
+  const sum = (f: (row: (typeof rows)[number]) => number) =>
+    rows.reduce((total, row) => total + row.w ** 2 * f(row), 0);
+  const [aa, ab, bb, ac, bc] = [
+    sum((r) => r.a * r.a),
+    sum((r) => r.a * r.b),
+    sum((r) => r.b * r.b),
+    sum((r) => r.a * r.c),
+    sum((r) => r.b * r.c),
+  ];
   const determinant = aa * bb - ab * ab;
   const cd0 = (ac * bb - bc * ab) / determinant;
   const k = (aa * bc - ab * ac) / determinant;
-  if (!(cd0 > 0 && k > 0)) return failure("fit_impossible", "No polar fits these figures: drag without lift, or drag by lift, comes out below zero. Check speeds and sinks.", "points");
+  if (!(cd0 > 0 && k > 0))
+    return failure(
+      "fit_impossible",
+      "No polar fits these figures: drag without lift, or drag by lift, comes out below zero. Check speeds and sinks.",
+      "points",
+    );
 
-  const clMax = figures.stall_mps.map(({ flap, speed_mps }) => ({ flap, clMax: (2 * wingLoading) / (RHO0 * speed_mps ** 2) }));
+  const clMax = figures.stall_mps.map(({ flap, speed_mps }) => ({
+    flap,
+    clMax: (2 * wingLoading) / (RHO0 * speed_mps ** 2),
+  }));
   const oswald = 1 / (Math.PI * (span_m ** 2 / wingArea_m2) * k);
   const bestCl = Math.sqrt(cd0 / k);
   const residuals: Residual[] = [
-    { name: "best glide speed", unit: "m/s", book: vbg_mps, model: Math.sqrt((2 * wingLoading) / (RHO0 * Math.hypot(bestCl, 2 * cd0))) },
+    {
+      name: "best glide speed",
+      unit: "m/s",
+      book: vbg_mps,
+      model: Math.sqrt((2 * wingLoading) / (RHO0 * Math.hypot(bestCl, 2 * cd0))),
+    },
     { name: "best glide ratio", unit: "", book: bestGlideRatio, model: 1 / (2 * Math.sqrt(k * cd0)) },
     ...figures.points.map((point, i): Residual => {
       const { cl, cd } = coefficients(point.eas_mps, point.sink_mps / point.eas_mps);
-      return { name: `sink of point ${i + 1}`, unit: "m/s", book: point.sink_mps, model: (point.sink_mps * (cd0 + k * cl ** 2)) / cd };
+      return {
+        name: `sink of point ${i + 1}`,
+        unit: "m/s",
+        book: point.sink_mps,
+        model: (point.sink_mps * (cd0 + k * cl ** 2)) / cd,
+      };
     }),
   ];
   return success({ cd0, k, clMax, oswald, residuals, doubts: doubtsOf({ cd0, oswald, clMax, residuals }) });
@@ -103,12 +133,31 @@ export function levelStall_mps(mass_kg: number, wingArea_m2: number, clMax: numb
   return Math.sqrt((2 * mass_kg * G0) / (wingArea_m2 * RHO0 * clMax));
 }
 
-function doubtsOf({ cd0, oswald, clMax, residuals }: Pick<HandbookFit, "cd0" | "oswald" | "clMax" | "residuals">): string[] {
+function doubtsOf({
+  cd0,
+  oswald,
+  clMax,
+  residuals,
+}: Pick<HandbookFit, "cd0" | "oswald" | "clMax" | "residuals">): string[] {
   const outside = (value: number, [low, high]: readonly [number, number]) => !(value >= low && value <= high);
   const doubts: string[] = [];
-  if (outside(oswald, OSWALD_RANGE)) doubts.push(`The induced drag is that of a wing ${oswald > 1 ? "better than the ideal one" : "half as good as the ideal one or worse"} (e ${oswald.toFixed(2)}): check best glide speed, mass, wing area and span.`);
-  if (outside(cd0, CD0_RANGE)) doubts.push(`CD0 ${cd0.toFixed(4)} is ${cd0 < CD0_RANGE[0] ? "lower" : "higher"} than aeroplanes are met with: check best glide ratio and speed.`);
-  for (const { flap, clMax: value } of clMax) if (outside(value, CLMAX_RANGE)) doubts.push(`CLmax ${value.toFixed(2)} with flap ${flap} is not met with: check that stall speed, its unit and the mass it is printed for.`);
-  for (const { name, book, model } of residuals) if (Math.abs(model / book - 1) > LARGE_RESIDUAL) doubts.push(`The model's ${name} is ${Math.abs((model / book - 1) * 100).toFixed(0)} % ${model > book ? "above" : "below"} the figure given: the figures contradict each other.`);
+  if (outside(oswald, OSWALD_RANGE))
+    doubts.push(
+      `The induced drag is that of a wing ${oswald > 1 ? "better than the ideal one" : "half as good as the ideal one or worse"} (e ${oswald.toFixed(2)}): check best glide speed, mass, wing area and span.`,
+    );
+  if (outside(cd0, CD0_RANGE))
+    doubts.push(
+      `CD0 ${cd0.toFixed(4)} is ${cd0 < CD0_RANGE[0] ? "lower" : "higher"} than aeroplanes are met with: check best glide ratio and speed.`,
+    );
+  for (const { flap, clMax: value } of clMax)
+    if (outside(value, CLMAX_RANGE))
+      doubts.push(
+        `CLmax ${value.toFixed(2)} with flap ${flap} is not met with: check that stall speed, its unit and the mass it is printed for.`,
+      );
+  for (const { name, book, model } of residuals)
+    if (Math.abs(model / book - 1) > LARGE_RESIDUAL)
+      doubts.push(
+        `The model's ${name} is ${Math.abs((model / book - 1) * 100).toFixed(0)} % ${model > book ? "above" : "below"} the figure given: the figures contradict each other.`,
+      );
   return doubts;
 }

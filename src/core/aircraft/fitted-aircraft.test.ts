@@ -16,14 +16,29 @@ const UNITS = { speed: "kt", verticalSpeed: "fpm" };
 /** A light single as its book prints it. */
 function typed(): AircraftDocument {
   const blank = newAircraft("Test single");
-  return { ...blank, wing: { area_m2: 16.5, span_m: 11 }, handbook: { ...blank.handbook, vs1_mps: kt(51.9), vs0_mps: kt(44.4), vbg_mps: kt(67), bestGlideRatio: 9, vy_mps: kt(70) } };
+  return {
+    ...blank,
+    wing: { area_m2: 16.5, span_m: 11 },
+    handbook: {
+      ...blank.handbook,
+      vs1_mps: kt(51.9),
+      vs0_mps: kt(44.4),
+      vbg_mps: kt(67),
+      bestGlideRatio: 9,
+      vy_mps: kt(70),
+    },
+  };
 }
 
 describe("an aircraft from its handbook", () => {
   it("begins as a valid document without speeds, and says what the fit still needs", () => {
     const blank = newAircraft("New");
     expect(AircraftDocument.safeParse(blank).success).toBe(true);
-    const codes = [blank, { ...blank, wing: { area_m2: 16, span_m: 11 } }, { ...typed(), handbook: { ...typed().handbook, vs1_mps: null } }].map((document) => {
+    const codes = [
+      blank,
+      { ...blank, wing: { area_m2: 16, span_m: 11 } },
+      { ...typed(), handbook: { ...typed().handbook, vs1_mps: null } },
+    ].map((document) => {
       const figures = figuresOf(document);
       return figures.ok ? "" : figures.issue.code;
     });
@@ -61,11 +76,17 @@ describe("an aircraft from its handbook", () => {
   it("refuses a propeller that drags more than the whole glide", () => {
     const alder = demoAircraft("alder-s1");
     if (!alder.polar?.deadPropeller) throw new Error("a propeller");
-    const heavy = { ...alder, polar: { ...alder.polar, deadPropeller: { ...alder.polar.deadPropeller, windmilling: 0.2 } } };
+    const heavy = {
+      ...alder,
+      polar: { ...alder.polar, deadPropeller: { ...alder.polar.deadPropeller, windmilling: 0.2 } },
+    };
     const fit = fitOf(heavy);
     const fitted = fit.ok ? withFit(heavy, fit.value) : fit;
     expect(fitted.ok ? "" : fitted.issue.code).toBe("fit_impossible");
-    const feathered = withFit({ ...heavy, handbook: { ...heavy.handbook, glidePropeller: "none" } }, fit.ok ? fit.value : ({} as never));
+    const feathered = withFit(
+      { ...heavy, handbook: { ...heavy.handbook, glidePropeller: "none" } },
+      fit.ok ? fit.value : ({} as never),
+    );
     expect(feathered.ok).toBe(true);
   });
 
@@ -99,7 +120,10 @@ describe("points as text", () => {
   });
 
   it("goes there and back", () => {
-    const points = [{ eas_mps: kt(60), sink_mps: 3.3 }, { eas_mps: kt(80), sink_mps: 5 }];
+    const points = [
+      { eas_mps: kt(60), sink_mps: 3.3 },
+      { eas_mps: kt(80), sink_mps: 5 },
+    ];
     for (const units of [UNITS, { speed: "kmh", verticalSpeed: "mps" }]) {
       const back = readGlidePoints(writeGlidePoints(points, units), { speed: "mph", verticalSpeed: "fpm" });
       expect(back.faults).toEqual([]);
@@ -132,7 +156,15 @@ describe("figures against each other", () => {
     ["limits.vle_mps", { limits: { ...alder.limits, vlo_mps: 60, vle_mps: 50 } }],
     ["limits.vfe_mps.2", { limits: { ...alder.limits, vfe_mps: [null, 40, 50] } }],
     ["wing.span_m", { wing: { area_m2: 16.5, span_m: 36 } }],
-    ["polar.flaps.1.clMax", { polar: alder.polar && { ...alder.polar, flaps: alder.polar.flaps.map((flap, i) => (i === 1 ? { ...flap, clMax: 1.2 } : flap)) } }],
+    [
+      "polar.flaps.1.clMax",
+      {
+        polar: alder.polar && {
+          ...alder.polar,
+          flaps: alder.polar.flaps.map((flap, i) => (i === 1 ? { ...flap, clMax: 1.2 } : flap)),
+        },
+      },
+    ],
   ])("points at %s", (path, change) => {
     expect(paths({ ...alder, ...change } as AircraftDocument)).toContain(path);
   });

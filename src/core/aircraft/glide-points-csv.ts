@@ -18,7 +18,10 @@ const MOST = 60;
  * @param units - of columns whose heading names none
  * @returns good lines are kept, faults are listed by line
  */
-export function readGlidePoints(text: string, units: { readonly speed: string; readonly verticalSpeed: string }): ReadPoints {
+export function readGlidePoints(
+  text: string,
+  units: { readonly speed: string; readonly verticalSpeed: string },
+): ReadPoints {
   // Where the comma is the decimal sign, tables are separated by semicolons or tabs.
   const delimiter = text.includes(";") ? ";" : text.includes("\t") ? "\t" : ",";
   const rows = Papa.parse<string[]>(text.trim(), { delimiter, skipEmptyLines: false }).data;
@@ -36,9 +39,14 @@ export function readGlidePoints(text: string, units: { readonly speed: string; r
       return;
     }
     const [eas_mps, sink_mps] = [toSi("speed", speedUnit, speed), toSi("verticalSpeed", sinkUnit, Math.abs(sink))];
-    if (!(Number.isFinite(speed) && Number.isFinite(sink) && cells[1] !== "")) faults.push(`Line ${i + 1}: “${row.join(",").slice(0, 40)}” is not a speed and a sink.`);
-    else if (!(eas_mps >= 5 && eas_mps <= 340)) faults.push(`Line ${i + 1}: ${speed} ${unitOf("speed", speedUnit).label} is no gliding speed.`);
-    else if (!(sink_mps > 0 && sink_mps < eas_mps)) faults.push(`Line ${i + 1}: a sink of ${sink} ${unitOf("verticalSpeed", sinkUnit).label} at ${speed} ${unitOf("speed", speedUnit).label} is no glide.`);
+    if (!(Number.isFinite(speed) && Number.isFinite(sink) && cells[1] !== ""))
+      faults.push(`Line ${i + 1}: “${row.join(",").slice(0, 40)}” is not a speed and a sink.`);
+    else if (!(eas_mps >= 5 && eas_mps <= 340))
+      faults.push(`Line ${i + 1}: ${speed} ${unitOf("speed", speedUnit).label} is no gliding speed.`);
+    else if (!(sink_mps > 0 && sink_mps < eas_mps))
+      faults.push(
+        `Line ${i + 1}: a sink of ${sink} ${unitOf("verticalSpeed", sinkUnit).label} at ${speed} ${unitOf("speed", speedUnit).label} is no glide.`,
+      );
     else if (points.length >= MOST) faults.push(`Line ${i + 1}: more than ${MOST} points.`);
     else points.push({ eas_mps, sink_mps });
   });
@@ -48,11 +56,24 @@ export function readGlidePoints(text: string, units: { readonly speed: string; r
 /** The unit that a heading names. */
 function unitIn(kind: "speed" | "verticalSpeed", heading: string | undefined): string | null {
   const words = (heading ?? "").toLowerCase().split(/[^a-z/]+/);
-  return Object.entries(UNITS[kind]).find(([name, unit]) => words.includes(name.toLowerCase()) || words.includes(unit.label.toLowerCase()))?.[0] ?? null;
+  return (
+    Object.entries(UNITS[kind]).find(
+      ([name, unit]) => words.includes(name.toLowerCase()) || words.includes(unit.label.toLowerCase()),
+    )?.[0] ?? null
+  );
 }
 
 /** Points as text in the user's units, with a heading. */
-export function writeGlidePoints(points: ReadPoints["points"], units: { readonly speed: string; readonly verticalSpeed: string }): string {
+export function writeGlidePoints(
+  points: ReadPoints["points"],
+  units: { readonly speed: string; readonly verticalSpeed: string },
+): string {
   const heading = `speed_${units.speed},sink_${units.verticalSpeed}`;
-  return [heading, ...points.map((point) => `${fromSi("speed", units.speed, point.eas_mps).toFixed(1)},${fromSi("verticalSpeed", units.verticalSpeed, point.sink_mps).toFixed(units.verticalSpeed === "mps" ? 2 : 0)}`)].join("\n");
+  return [
+    heading,
+    ...points.map(
+      (point) =>
+        `${fromSi("speed", units.speed, point.eas_mps).toFixed(1)},${fromSi("verticalSpeed", units.verticalSpeed, point.sink_mps).toFixed(units.verticalSpeed === "mps" ? 2 : 0)}`,
+    ),
+  ].join("\n");
 }

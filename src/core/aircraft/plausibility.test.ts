@@ -4,15 +4,30 @@ import type { AircraftDocument } from "./aircraft-document";
 import { doubtsAbout } from "./plausibility";
 
 const larch = demoAircraft("larch-t2");
-const handbook = (change: Partial<AircraftDocument["handbook"]>): AircraftDocument => ({ ...larch, handbook: { ...larch.handbook, ...change } });
-const limits = (change: Partial<AircraftDocument["limits"]>): AircraftDocument => ({ ...larch, limits: { ...larch.limits, ...change } });
-const flap = (i: number, change: object): AircraftDocument => ({ ...larch, polar: larch.polar && { ...larch.polar, flaps: larch.polar.flaps.map((entry, at) => (at === i ? { ...entry, ...change } : entry)) } });
+const handbook = (change: Partial<AircraftDocument["handbook"]>): AircraftDocument => ({
+  ...larch,
+  handbook: { ...larch.handbook, ...change },
+});
+const limits = (change: Partial<AircraftDocument["limits"]>): AircraftDocument => ({
+  ...larch,
+  limits: { ...larch.limits, ...change },
+});
+const flap = (i: number, change: object): AircraftDocument => ({
+  ...larch,
+  polar: larch.polar && {
+    ...larch.polar,
+    flaps: larch.polar.flaps.map((entry, at) => (at === i ? { ...entry, ...change } : entry)),
+  },
+});
 const paths = (aircraft: AircraftDocument) => doubtsAbout(aircraft).map((doubt) => doubt.path);
 
 describe("figures against each other", () => {
-  it.each(["alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "cedar-j2", "thorn-v12"])("%s of the demo world looks right", (name) => {
-    expect(paths(demoAircraft(name))).toEqual([]);
-  });
+  it.each(["alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "cedar-j2", "thorn-v12"])(
+    "%s of the demo world looks right",
+    (name) => {
+      expect(paths(demoAircraft(name))).toEqual([]);
+    },
+  );
 
   it.each<[string, AircraftDocument, string]>([
     ["a book mass above the maximum", handbook({ mass_kg: 3000 }), "handbook.mass_kg"],
@@ -31,7 +46,17 @@ describe("figures against each other", () => {
     ["flap that lifts less", flap(2, { clMax: 1.5 }), "polar.flaps.2.clMax"],
     ["flap that drags less", flap(3, { deltaCd: 0.001 }), "polar.flaps.3.deltaCd"],
     ["a wing of no known shape", { ...larch, wing: { area_m2: 16.8, span_m: 37.4 } }, "wing.span_m"],
-    ["a feathered propeller that drags more than a stopped one", { ...larch, polar: larch.polar && { ...larch.polar, deadPropeller: larch.polar.deadPropeller && { ...larch.polar.deadPropeller, feathered: 0.1 } } }, "polar.deadPropeller.feathered"],
+    [
+      "a feathered propeller that drags more than a stopped one",
+      {
+        ...larch,
+        polar: larch.polar && {
+          ...larch.polar,
+          deadPropeller: larch.polar.deadPropeller && { ...larch.polar.deadPropeller, feathered: 0.1 },
+        },
+      },
+      "polar.deadPropeller.feathered",
+    ],
   ])("doubts %s", (_what, aircraft, path) => {
     const found = doubtsAbout(aircraft).filter((doubt) => doubt.path === path);
     expect(found.length).toBeGreaterThan(0);

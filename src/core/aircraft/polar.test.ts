@@ -17,11 +17,21 @@ function polar(aircraft: typeof alder, mass_kg: number, change: Partial<ReturnTy
 describe("polar of a configuration", () => {
   it("more mass never lowers the stall speed, more flap never raises it (property)", () => {
     fc.assert(
-      fc.property(fc.double({ min: 680, max: 1100, noNaN: true }), fc.double({ min: 0, max: 420, noNaN: true }), fc.integer({ min: 0, max: 2 }), (mass, more, flap) => {
-        const heavier = Math.min(1100, mass + more);
-        expect(stallSpeed_mps(polar(alder, heavier, { flap }).polar)).toBeGreaterThanOrEqual(stallSpeed_mps(polar(alder, mass, { flap }).polar));
-        if (flap > 0) expect(stallSpeed_mps(polar(alder, mass, { flap }).polar)).toBeLessThan(stallSpeed_mps(polar(alder, mass, { flap: flap - 1 }).polar));
-      }),
+      fc.property(
+        fc.double({ min: 680, max: 1100, noNaN: true }),
+        fc.double({ min: 0, max: 420, noNaN: true }),
+        fc.integer({ min: 0, max: 2 }),
+        (mass, more, flap) => {
+          const heavier = Math.min(1100, mass + more);
+          expect(stallSpeed_mps(polar(alder, heavier, { flap }).polar)).toBeGreaterThanOrEqual(
+            stallSpeed_mps(polar(alder, mass, { flap }).polar),
+          );
+          if (flap > 0)
+            expect(stallSpeed_mps(polar(alder, mass, { flap }).polar)).toBeLessThan(
+              stallSpeed_mps(polar(alder, mass, { flap: flap - 1 }).polar),
+            );
+        },
+      ),
       { numRuns: 60, seed: 1 },
     );
   });
@@ -37,14 +47,25 @@ describe("polar of a configuration", () => {
 
   it("adds every item to CD0 and names it", () => {
     const { polar: dirty, shares } = polar(larch, 1600, { flap: 3, gearDown: true, slip: 0.5, items: ["door"] });
-    expect(shares.map((share) => share.name)).toEqual(["clean", "propeller windmilling", "flap 40", "gear down", "sideslip", "cabin door ajar"]);
-    expect(dirty.cd0).toBeCloseTo(shares.reduce((sum, share) => sum + share.deltaCd, 0), 12);
+    expect(shares.map((share) => share.name)).toEqual([
+      "clean",
+      "propeller windmilling",
+      "flap 40",
+      "gear down",
+      "sideslip",
+      "cabin door ajar",
+    ]);
+    expect(dirty.cd0).toBeCloseTo(
+      shares.reduce((sum, share) => sum + share.deltaCd, 0),
+      12,
+    );
     // Two dead propellers on their disc area: 2 · 0.18 · π · 1.93²/4 / 16.8 (arithmetic).
     expect(shares[1].deltaCd).toBeCloseTo((2 * 0.18 * Math.PI * 1.93 ** 2) / 4 / 16.8, 9);
   });
 
   it("a feathered propeller costs less than a stopped one, that less than a windmilling one (common practice)", () => {
-    const ratio = (propeller: "feathered" | "stopped" | "windmilling") => bestGlide(polar(larch, 1600, { propeller }).polar).ratio;
+    const ratio = (propeller: "feathered" | "stopped" | "windmilling") =>
+      bestGlide(polar(larch, 1600, { propeller }).polar).ratio;
     expect(ratio("feathered")).toBeGreaterThan(ratio("stopped"));
     expect(ratio("stopped")).toBeGreaterThan(ratio("windmilling"));
   });

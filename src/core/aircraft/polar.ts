@@ -29,21 +29,50 @@ export interface DragShare {
  * @param mass_kg - between the aircraft's minimum and maximum; refused outside
  * @returns `no_wing_polar` for rotorcraft, `no_polar` before a fit, `mass_outside`, `no_such_flap`, `no_such_propeller_state`, `no_such_item`
  */
-export function polarOf(aircraft: AircraftDocument, mass_kg: number, configuration: Configuration): Outcome<{ polar: Polar; shares: DragShare[] }> {
+export function polarOf(
+  aircraft: AircraftDocument,
+  mass_kg: number,
+  configuration: Configuration,
+): Outcome<{ polar: Polar; shares: DragShare[] }> {
   const { polar, wing } = aircraft;
-  if (!polar && aircraft.category !== "helicopter" && aircraft.category !== "gyroplane") return failure("no_polar", `${aircraft.name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`, "aircraft");
-  if (!polar || !wing) return failure("no_wing_polar", `${aircraft.name} has no fixed wing: its descent is autorotation, which the wing glide does not describe.`, "aircraft");
+  if (!polar && aircraft.category !== "helicopter" && aircraft.category !== "gyroplane")
+    return failure(
+      "no_polar",
+      `${aircraft.name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`,
+      "aircraft",
+    );
+  if (!polar || !wing)
+    return failure(
+      "no_wing_polar",
+      `${aircraft.name} has no fixed wing: its descent is autorotation, which the wing glide does not describe.`,
+      "aircraft",
+    );
   if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg)) {
-    return failure("mass_outside", `The mass of ${aircraft.name} is ${formatNumber(aircraft.mass.minimum_kg)} to ${formatNumber(aircraft.mass.maximum_kg)} kg; ${formatNumber(mass_kg)} kg is outside.`, "mass_kg");
+    return failure(
+      "mass_outside",
+      `The mass of ${aircraft.name} is ${formatNumber(aircraft.mass.minimum_kg)} to ${formatNumber(aircraft.mass.maximum_kg)} kg; ${formatNumber(mass_kg)} kg is outside.`,
+      "mass_kg",
+    );
   }
   const flap = polar.flaps[configuration.flap];
-  if (!flap) return failure("no_such_flap", `${aircraft.name} has no flap setting ${configuration.flap}.`, "configuration.flap");
+  if (!flap)
+    return failure("no_such_flap", `${aircraft.name} has no flap setting ${configuration.flap}.`, "configuration.flap");
   const propeller = deadEnginesCd(aircraft, polar.deadPropeller, configuration.propeller);
-  if (propeller === null) return failure("no_such_propeller_state", `The propeller of ${aircraft.name} cannot be ${configuration.propeller}.`, "configuration.propeller");
+  if (propeller === null)
+    return failure(
+      "no_such_propeller_state",
+      `The propeller of ${aircraft.name} cannot be ${configuration.propeller}.`,
+      "configuration.propeller",
+    );
   const shares: DragShare[] = [];
   const share = (name: string, deltaCd: number, dead = false) => shares.push({ name, deltaCd, dead });
   share("clean", polar.cd0);
-  if (propeller > 0) share(aircraft.engines.kind === "jet" ? "dead engines windmilling" : `propeller ${configuration.propeller}`, propeller, true);
+  if (propeller > 0)
+    share(
+      aircraft.engines.kind === "jet" ? "dead engines windmilling" : `propeller ${configuration.propeller}`,
+      propeller,
+      true,
+    );
   if (flap.deltaCd > 0) share(`flap ${flap.name}`, flap.deltaCd);
   if (configuration.gearDown && polar.gear.deltaCd > 0) share("gear down", polar.gear.deltaCd);
   if (configuration.slip > 0) share("sideslip", configuration.slip * polar.fullSlipDeltaCd);
@@ -62,7 +91,11 @@ export function polarOf(aircraft: AircraftDocument, mass_kg: number, configurati
  * @param drag - of the dead propellers; null where there is none to drag
  * @returns null when the propeller cannot be in that state
  */
-export function deadEnginesCd({ engines, wing }: Pick<AircraftDocument, "engines" | "wing">, drag: NonNullable<AircraftDocument["polar"]>["deadPropeller"], state: PropellerState): number | null {
+export function deadEnginesCd(
+  { engines, wing }: Pick<AircraftDocument, "engines" | "wing">,
+  drag: NonNullable<AircraftDocument["polar"]>["deadPropeller"],
+  state: PropellerState,
+): number | null {
   if (engines.kind === "jet") return wing ? (engines.count * engines.deadDragArea_m2) / wing.area_m2 : null;
   if (!drag || state === "none") return drag ? null : 0;
   const coefficient = drag[state];

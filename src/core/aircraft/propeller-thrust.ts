@@ -48,9 +48,18 @@ export interface ThrustLine {
  */
 export function thrustLine(aircraft: AircraftDocument, slow_mps: number, fast_mps: number): Outcome<ThrustLine> {
   const { engines } = aircraft;
-  if (engines.kind !== "piston") return failure("no_propeller_thrust", `${aircraft.name} has no piston engine and propeller, which this take-off is computed with.`, "aircraft");
+  if (engines.kind !== "piston")
+    return failure(
+      "no_propeller_thrust",
+      `${aircraft.name} has no piston engine and propeller, which this take-off is computed with.`,
+      "aircraft",
+    );
   if (engines.thrustLine) return success({ ...engines.thrustLine, source: "aircraft document" });
-  const disc: Disc = { power_W: engines.power_W, efficiency: engines.propeller.efficiency, diameter_m: engines.propeller.diameter_m };
+  const disc: Disc = {
+    power_W: engines.power_W,
+    efficiency: engines.propeller.efficiency,
+    diameter_m: engines.propeller.diameter_m,
+  };
   const [slow, fast] = [slow_mps, fast_mps].map((speed) => engines.count * discThrust_N(disc, speed, RHO0));
   const slope_Nspm = (slow - fast) / (fast_mps - slow_mps);
   return success({ static_N: slow + slope_Nspm * slow_mps, slope_Nspm, source: "momentum theory" });

@@ -13,16 +13,32 @@ const made = (question: AsymmetricQuestion) => {
 };
 
 describe("the case anchored on the book", () => {
-  it.each(["larch-t2", "hornbeam-t2c", "cedar-j2"])("%s: in the certification case the computed speed is the published one (14 CFR 23.149 before 2017, memory)", (name) => {
-    const aircraft = demoAircraft(name);
-    const certified = demoTwinQuestion({ mass_kg: aircraft.mass.calibration_kg ?? 0, flap: aircraft.polar?.takeOffFlap ?? 0 }, name);
-    const found = vmca(made(certified), radians(5));
-    expect(found.limits.rudder).toMatchObject({ kind: "at" });
-    expect(found.limits.rudder.kind === "at" ? found.limits.rudder.eas_mps : NaN).toBeCloseTo(aircraft.asymmetric?.publishedVmca_mps ?? NaN, 4);
-  });
+  it.each(["larch-t2", "hornbeam-t2c", "cedar-j2"])(
+    "%s: in the certification case the computed speed is the published one (14 CFR 23.149 before 2017, memory)",
+    (name) => {
+      const aircraft = demoAircraft(name);
+      const certified = demoTwinQuestion(
+        { mass_kg: aircraft.mass.calibration_kg ?? 0, flap: aircraft.polar?.takeOffFlap ?? 0 },
+        name,
+      );
+      const found = vmca(made(certified), radians(5));
+      expect(found.limits.rudder).toMatchObject({ kind: "at" });
+      expect(found.limits.rudder.kind === "at" ? found.limits.rudder.eas_mps : NaN).toBeCloseTo(
+        aircraft.asymmetric?.publishedVmca_mps ?? NaN,
+        4,
+      );
+    },
+  );
 
   it("the rudder's power is the aeroplane's own: it does not change with what is asked", () => {
-    const powers = [{}, { mass_kg: 1300 }, { altitude_m: 3000 }, { deadPropeller: "feathered" as const }, { failed: "right" as const }, { gearDown: true, flap: 2, items: ["door"] }].map((change) => made(demoTwinQuestion(change)).cnDeltaR);
+    const powers = [
+      {},
+      { mass_kg: 1300 },
+      { altitude_m: 3000 },
+      { deadPropeller: "feathered" as const },
+      { failed: "right" as const },
+      { gearDown: true, flap: 2, items: ["door"] },
+    ].map((change) => made(demoTwinQuestion(change)).cnDeltaR);
     for (const power of powers) expect(power).toBe(powers[0]);
   });
 

@@ -14,10 +14,17 @@ export const AsymmetricInput = z.strictObject({
   items: z.array(z.string().max(40, "At most 40 characters.")).max(12),
   deadPropeller: PropellerState,
   failed: z.enum(["left", "right"]),
-  setting: z.number().min(0, "A setting is 0 to 1 of full power.").max(1, "A setting is 0 to 1 of full power.").default(1),
+  setting: z
+    .number()
+    .min(0, "A setting is 0 to 1 of full power.")
+    .max(1, "A setting is 0 to 1 of full power.")
+    .default(1),
 });
 
 /** Bank into the live engine. */
-export const LiveBank = z.number().min(-0.17, "Bank into the live engine is −10° to 20°.").max(0.35, "Bank into the live engine is −10° to 20°.");
+export const LiveBank = z
+  .number()
+  .min(-0.17, "Bank into the live engine is −10° to 20°.")
+  .max(0.35, "Bank into the live engine is −10° to 20°.");
 /** Equivalent airspeed. */
 export const FlightSpeed = z.number().min(10, "A speed is 20 to 390 kt.").max(200, "A speed is 20 to 390 kt.");

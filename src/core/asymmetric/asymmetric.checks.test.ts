@@ -70,10 +70,19 @@ describe("Larch T2 on one engine, feathered", () => {
   it.each([
     [0, 31.578, 50.419],
     [0.011, 18.447, 29.532],
-  ])("drift-down 14 000 to 9 000 ft at 81 KEAS, decrement %f: %f min, %f NM (cross-check)", (decrement, minutes, miles) => {
-    const found = driftdown(demoTwinQuestion({ deadPropeller: "feathered" }), 14_000 * M_PER_FT, 9000 * M_PER_FT, 81 * MPS_PER_KT, decrement);
-    const last = found.ok ? found.value.points.at(-1) : undefined;
-    expect(relative((last?.time_s ?? NaN) / 60, minutes)).toBeLessThan(1e-3);
-    expect(relative((last?.distance_m ?? NaN) / M_PER_NMI, miles)).toBeLessThan(1e-3);
-  });
+  ])(
+    "drift-down 14 000 to 9 000 ft at 81 KEAS, decrement %f: %f min, %f NM (cross-check)",
+    (decrement, minutes, miles) => {
+      const found = driftdown(
+        demoTwinQuestion({ deadPropeller: "feathered" }),
+        14_000 * M_PER_FT,
+        9000 * M_PER_FT,
+        81 * MPS_PER_KT,
+        decrement,
+      );
+      const last = found.ok ? found.value.points.at(-1) : undefined;
+      expect(relative((last?.time_s ?? NaN) / 60, minutes)).toBeLessThan(1e-3);
+      expect(relative((last?.distance_m ?? NaN) / M_PER_NMI, miles)).toBeLessThan(1e-3);
+    },
+  );
 });

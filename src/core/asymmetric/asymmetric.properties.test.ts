@@ -15,11 +15,13 @@ import { stallCrossing_m, vmcaCurve } from "./vmca-curve";
 import { vmcaFactors } from "./vmca-factors";
 
 const larch = demoAircraft("larch-t2");
-const speedAt = (change: Parameters<typeof demoTwin>[0], bank_deg: number, name?: string) => vmca(demoTwin(change, name), radians(bank_deg)).eas_mps ?? NaN;
+const speedAt = (change: Parameters<typeof demoTwin>[0], bank_deg: number, name?: string) =>
+  vmca(demoTwin(change, name), radians(bank_deg)).eas_mps ?? NaN;
 
 describe("minimum control speed", () => {
   it("wings level the centre of gravity has no effect at all (equations: the total side force is zero)", () => {
-    for (const centreOfGravity of [0, 0.3, 1]) expect(speedAt({ centreOfGravity }, 0) / speedAt({}, 0)).toBeCloseTo(1, 6);
+    for (const centreOfGravity of [0, 0.3, 1])
+      expect(speedAt({ centreOfGravity }, 0) / speedAt({}, 0)).toBeCloseTo(1, 6);
     expect(speedAt({ centreOfGravity: 0 }, 5)).not.toBeCloseTo(speedAt({}, 5), 2);
   });
 
@@ -41,25 +43,44 @@ describe("minimum control speed", () => {
 
   it("more drag of the dead engine never lowers it nor raises climb", () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.01, max: 0.3, noNaN: true }), fc.double({ min: 0.005, max: 0.1, noNaN: true }), fc.integer({ min: 0, max: 6 }), (drag, more, bank_deg) => {
-        // Anchored on the same aeroplane: only the question's propeller drags more.
-        const base = demoTwin();
-        const [less, greater] = [drag, drag + more].map((coefficient) => ({ ...base, deadArea_m2: (coefficient * Math.PI * 1.93 ** 2) / 4 }));
-        // A limit that is exceeded everywhere is a speed beyond all.
-        const speed = (one: typeof base) => vmca(one, radians(bank_deg)).eas_mps ?? Infinity;
-        expect(speed(greater)).toBeGreaterThanOrEqual(speed(less) - 1e-6);
-        expect(oneEngineSpeeds(greater).rate.climb_mps).toBeLessThanOrEqual(oneEngineSpeeds(less).rate.climb_mps + 1e-9);
-      }),
+      fc.property(
+        fc.double({ min: 0.01, max: 0.3, noNaN: true }),
+        fc.double({ min: 0.005, max: 0.1, noNaN: true }),
+        fc.integer({ min: 0, max: 6 }),
+        (drag, more, bank_deg) => {
+          // Anchored on the same aeroplane: only the question's propeller drags more.
+          const base = demoTwin();
+          const [less, greater] = [drag, drag + more].map((coefficient) => ({
+            ...base,
+            deadArea_m2: (coefficient * Math.PI * 1.93 ** 2) / 4,
+          }));
+          // A limit that is exceeded everywhere is a speed beyond all.
+          const speed = (one: typeof base) => vmca(one, radians(bank_deg)).eas_mps ?? Infinity;
+          expect(speed(greater)).toBeGreaterThanOrEqual(speed(less) - 1e-6);
+          expect(oneEngineSpeeds(greater).rate.climb_mps).toBeLessThanOrEqual(
+            oneEngineSpeeds(less).rate.climb_mps + 1e-9,
+          );
+        },
+      ),
       { numRuns: 15 },
     );
   });
 
   it("mirrored failures of counter-rotating engines are symmetric; with both turning one way the left is critical", () => {
-    const counter = { ...larch, engines: larch.engines.kind === "piston" ? { ...larch.engines, propeller: { ...larch.engines.propeller, rotation: [1, -1] as (1 | -1)[] } } : larch.engines };
+    const counter = {
+      ...larch,
+      engines:
+        larch.engines.kind === "piston"
+          ? { ...larch.engines, propeller: { ...larch.engines.propeller, rotation: [1, -1] as (1 | -1)[] } }
+          : larch.engines,
+    };
     const [left, right] = (["left", "right"] as const).map((failed) => {
       const one = asymmetricCase(demoTwinQuestion({ aircraft: counter, failed }));
       if (!one.ok) throw new Error(one.issue.message);
-      return { speed: vmca(one.value, radians(5)).eas_mps ?? NaN, state: equilibriumAt(one.value, 42, one.value.s * 0.05) };
+      return {
+        speed: vmca(one.value, radians(5)).eas_mps ?? NaN,
+        state: equilibriumAt(one.value, 42, one.value.s * 0.05),
+      };
     });
     expect(left.speed).toBeCloseTo(right.speed, 6);
     expect(left.state?.rudder_rad).toBeCloseTo(-(right.state?.rudder_rad ?? NaN), 9);
@@ -77,16 +98,38 @@ describe("minimum control speed", () => {
 });
 
 describe("climb ledger", () => {
-  const question = { ...demoTwinQuestion({ gearDown: true, flap: 1, items: ["cowl"] }), eas_mps: 81 * MPS_PER_KT, bank: { kind: "bank", bank_rad: 0 } as const };
+  const question = {
+    ...demoTwinQuestion({ gearDown: true, flap: 1, items: ["cowl"] }),
+    eas_mps: 81 * MPS_PER_KT,
+    bank: { kind: "bank", bank_rad: 0 } as const,
+  };
 
   it("adds up, whatever is out", () => {
     fc.assert(
-      fc.property(fc.constantFrom("windmilling", "stopped", "feathered"), fc.boolean(), fc.integer({ min: 0, max: 3 }), fc.boolean(), fc.constantFrom(0, 2, 5), fc.integer({ min: 70, max: 110 }), (deadPropeller, gearDown, flap, open, bank_deg, keas) => {
-        const found = climbLedger({ ...question, deadPropeller, gearDown, flap, items: open ? ["cowl", "door"] : [], eas_mps: keas * MPS_PER_KT, bank: { kind: "bank", bank_rad: radians(bank_deg) } });
-        if (!found.ok) throw new Error(found.issue.message);
-        const { twoEngines_mps, engine_mps, items, together_mps, left_mps } = found.value;
-        expect(twoEngines_mps - engine_mps - items.reduce((sum, item) => sum + item.cost_mps, 0) - together_mps).toBeCloseTo(left_mps, 9);
-      }),
+      fc.property(
+        fc.constantFrom("windmilling", "stopped", "feathered"),
+        fc.boolean(),
+        fc.integer({ min: 0, max: 3 }),
+        fc.boolean(),
+        fc.constantFrom(0, 2, 5),
+        fc.integer({ min: 70, max: 110 }),
+        (deadPropeller, gearDown, flap, open, bank_deg, keas) => {
+          const found = climbLedger({
+            ...question,
+            deadPropeller,
+            gearDown,
+            flap,
+            items: open ? ["cowl", "door"] : [],
+            eas_mps: keas * MPS_PER_KT,
+            bank: { kind: "bank", bank_rad: radians(bank_deg) },
+          });
+          if (!found.ok) throw new Error(found.issue.message);
+          const { twoEngines_mps, engine_mps, items, together_mps, left_mps } = found.value;
+          expect(
+            twoEngines_mps - engine_mps - items.reduce((sum, item) => sum + item.cost_mps, 0) - together_mps,
+          ).toBeCloseTo(left_mps, 9);
+        },
+      ),
       { numRuns: 40 },
     );
   });
@@ -98,7 +141,14 @@ describe("climb ledger", () => {
     for (const entry of found.value.items) expect(entry.cost_mps).toBeGreaterThan(0);
     expect(found.value.items[0].cost_mps).toBe(Math.max(...found.value.items.map((entry) => entry.cost_mps)));
     expect(found.value.left_mps).toBeLessThan(0);
-    const clean = climbLedger({ ...question, deadPropeller: "feathered", gearDown: false, flap: 0, items: [], bank: { kind: "zero-sideslip" } });
+    const clean = climbLedger({
+      ...question,
+      deadPropeller: "feathered",
+      gearDown: false,
+      flap: 0,
+      items: [],
+      bank: { kind: "zero-sideslip" },
+    });
     expect(clean.ok && clean.value.items).toEqual([]);
     expect(clean.ok && clean.value.together_mps).toBeCloseTo(0, 12);
   });

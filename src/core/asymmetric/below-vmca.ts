@@ -77,7 +77,11 @@ function controlledSetting(question: AsymmetricQuestion, eas_mps: number, bank_r
 }
 
 /** Sideslip, aileron and yaw rate with the rudder at its stop, eliminated one after the other; towards the dead engine positive. */
-function turnAtFullRudder(one: AsymmetricCase, eas_mps: number, bank_rad: number): { yaw_radps: number; aileron: number } {
+function turnAtFullRudder(
+  one: AsymmetricCase,
+  eas_mps: number,
+  bank_rad: number,
+): { yaw_radps: number; aileron: number } {
   const { asymmetric: a, wing, cg_m, cnDeltaR, s } = one;
   const load = loadingAt(one, eas_mps, s * bank_rad);
   const rudder = s * a.rudderMax_rad;

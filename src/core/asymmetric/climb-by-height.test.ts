@@ -21,7 +21,10 @@ describe("climb by height", () => {
   it("takes time and distance that the mean rate gives", () => {
     const mended = mendedOf(question);
     const to = climbTo(mended, 300);
-    const mean = (oneEngineSpeeds(demoTwin(mended)).rate.climb_mps + oneEngineSpeeds(demoTwin({ ...mended, altitude_m: 300 })).rate.climb_mps) / 2;
+    const mean =
+      (oneEngineSpeeds(demoTwin(mended)).rate.climb_mps +
+        oneEngineSpeeds(demoTwin({ ...mended, altitude_m: 300 })).rate.climb_mps) /
+      2;
     expect(to.ok && to.value ? to.value.time_s * mean : NaN).toBeCloseTo(300, -1);
     // Over the ceiling there is no such climb.
     expect(climbTo(mended, 4000)).toEqual({ ok: true, value: null });
@@ -38,7 +41,12 @@ describe("climb by height", () => {
 describe("the card's table", () => {
   it("has a row for each altitude at each mass; slower the lighter and the higher", () => {
     const rows = speedsTable(question, radians(5), [0, 2000], [1725, 1300]);
-    expect(rows.map((row) => [row.mass_kg, row.altitude_m])).toEqual([[1725, 0], [1725, 2000], [1300, 0], [1300, 2000]]);
+    expect(rows.map((row) => [row.mass_kg, row.altitude_m])).toEqual([
+      [1725, 0],
+      [1725, 2000],
+      [1300, 0],
+      [1300, 2000],
+    ]);
     expect(rows[2].vyse.eas_mps).toBeLessThan(rows[0].vyse.eas_mps);
     expect(rows[1].vyse.eas_mps).toBeLessThan(rows[0].vyse.eas_mps);
     expect(rows[1].vmca_mps ?? Infinity).toBeLessThan(rows[0].vmca_mps ?? 0);
@@ -58,7 +66,9 @@ describe("curves of minimum control speed", () => {
   it("over density altitude: warm air moves the crossing by its own altitude, not by density altitude", () => {
     const altitudes = Array.from({ length: 15 }, (_, i) => i * 300);
     const standard = stallCrossing_m(vmcaCurve(question, radians(5), altitudes));
-    const warm = stallCrossing_m(vmcaCurve({ ...question, air: { ...question.air, deviation_K: 15 } }, radians(5), altitudes));
+    const warm = stallCrossing_m(
+      vmcaCurve({ ...question, air: { ...question.air, deviation_K: 15 } }, radians(5), altitudes),
+    );
     expect(standard).not.toBeNull();
     expect(Math.abs((warm ?? NaN) - (standard ?? NaN))).toBeLessThan(60);
   });

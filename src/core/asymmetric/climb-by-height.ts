@@ -15,8 +15,13 @@ export interface ClimbAtHeight {
 /** Best rate of climb over altitude; altitudes outside the atmosphere's model are left out. */
 export function climbByHeight(question: AsymmetricQuestion, altitudes_m: readonly number[]): ClimbAtHeight[] {
   return altitudes_m.flatMap((altitude_m) => {
-    const [now, mended] = [asymmetricCase({ ...question, altitude_m }), asymmetricCase({ ...mendedOf(question), altitude_m })];
-    return now.ok && mended.ok ? [{ altitude_m, asSet: oneEngineSpeeds(now.value).rate, mended: oneEngineSpeeds(mended.value).rate }] : [];
+    const [now, mended] = [
+      asymmetricCase({ ...question, altitude_m }),
+      asymmetricCase({ ...mendedOf(question), altitude_m }),
+    ];
+    return now.ok && mended.ok
+      ? [{ altitude_m, asSet: oneEngineSpeeds(now.value).rate, mended: oneEngineSpeeds(mended.value).rate }]
+      : [];
   });
 }
 
@@ -52,14 +57,37 @@ export interface SpeedsRow {
 }
 
 /** The card's table: every altitude at every mass. @returns rows that the model covers */
-export function speedsTable(question: AsymmetricQuestion, bank_rad: number, altitudes_m: readonly number[], masses_kg: readonly number[]): SpeedsRow[] {
-  const takeOff = { ...question, deadPropeller: question.deadPropeller === "none" ? ("none" as const) : ("windmilling" as const), gearDown: false, flap: question.aircraft.polar?.takeOffFlap ?? 0, items: [] };
+export function speedsTable(
+  question: AsymmetricQuestion,
+  bank_rad: number,
+  altitudes_m: readonly number[],
+  masses_kg: readonly number[],
+): SpeedsRow[] {
+  const takeOff = {
+    ...question,
+    deadPropeller: question.deadPropeller === "none" ? ("none" as const) : ("windmilling" as const),
+    gearDown: false,
+    flap: question.aircraft.polar?.takeOffFlap ?? 0,
+    items: [],
+  };
   return masses_kg.flatMap((mass_kg) =>
     altitudes_m.flatMap((altitude_m) => {
-      const [worst, mended] = [asymmetricCase({ ...takeOff, altitude_m, mass_kg }), asymmetricCase({ ...mendedOf(question), altitude_m, mass_kg })];
+      const [worst, mended] = [
+        asymmetricCase({ ...takeOff, altitude_m, mass_kg }),
+        asymmetricCase({ ...mendedOf(question), altitude_m, mass_kg }),
+      ];
       if (!worst.ok || !mended.ok) return [];
       const speeds = oneEngineSpeeds(mended.value);
-      return [{ altitude_m, mass_kg, vmca_mps: vmca(worst.value, bank_rad).eas_mps, stall_mps: stallEas_mps(mended.value, 0), vyse: speeds.rate, vxse: speeds.angle }];
+      return [
+        {
+          altitude_m,
+          mass_kg,
+          vmca_mps: vmca(worst.value, bank_rad).eas_mps,
+          stall_mps: stallEas_mps(mended.value, 0),
+          vyse: speeds.rate,
+          vxse: speeds.angle,
+        },
+      ];
     }),
   );
 }

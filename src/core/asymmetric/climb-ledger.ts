@@ -35,7 +35,6 @@ export interface ClimbLedger {
   readonly over: ControlLimit | null;
 }
 
-
 /**
  * Each item is the gain when it alone is mended; the remainder stands under "together", so the ledger adds up.
  *
@@ -45,14 +44,20 @@ export function climbLedger(question: LedgerQuestion): Outcome<ClimbLedger> {
   const best = bestPropeller(question);
   const mends: readonly { item: ClimbItem; needed: boolean; mended: Partial<LedgerQuestion> }[] = [
     { item: "propeller", needed: question.deadPropeller !== best, mended: { deadPropeller: best } },
-    { item: "gear", needed: question.gearDown && (question.aircraft.polar?.gear.retractable ?? false), mended: { gearDown: false } },
+    {
+      item: "gear",
+      needed: question.gearDown && (question.aircraft.polar?.gear.retractable ?? false),
+      mended: { gearDown: false },
+    },
     { item: "flap", needed: question.flap > 0, mended: { flap: 0 } },
     { item: "items", needed: question.items.length > 0, mended: { items: [] } },
     { item: "bank", needed: question.bank.kind !== "zero-sideslip", mended: { bank: { kind: "zero-sideslip" } } },
   ];
   const now = flown(question);
   if (!now.ok) return now;
-  const all = flown(mends.reduce<LedgerQuestion>((mended, mend) => (mend.needed ? { ...mended, ...mend.mended } : mended), question));
+  const all = flown(
+    mends.reduce<LedgerQuestion>((mended, mend) => (mend.needed ? { ...mended, ...mend.mended } : mended), question),
+  );
   if (!all.ok) return all;
   const items: { item: ClimbItem; cost_mps: number }[] = [];
   for (const { item, needed, mended } of mends) {
@@ -65,7 +70,10 @@ export function climbLedger(question: LedgerQuestion): Outcome<ClimbLedger> {
   const twoEngines_mps = twoEngineClimbAt(all.value.one, question.eas_mps).climb_mps;
   const { state, one } = now.value;
   return success({
-    twoEngines_mps, mended_mps, items, state,
+    twoEngines_mps,
+    mended_mps,
+    items,
+    state,
     engine_mps: twoEngines_mps - mended_mps,
     together_mps: mended_mps - state.climb_mps - items.reduce((sum, item) => sum + item.cost_mps, 0),
     left_mps: state.climb_mps,
@@ -77,14 +85,21 @@ export function climbLedger(question: LedgerQuestion): Outcome<ClimbLedger> {
 function flown(question: LedgerQuestion) {
   const one = asymmetricCase(question);
   if (!one.ok) return one;
-  const state = question.bank.kind === "zero-sideslip" ? zeroSideslip(one.value, question.eas_mps) : equilibriumAt(one.value, question.eas_mps, one.value.s * question.bank.bank_rad);
+  const state =
+    question.bank.kind === "zero-sideslip"
+      ? zeroSideslip(one.value, question.eas_mps)
+      : equilibriumAt(one.value, question.eas_mps, one.value.s * question.bank.bank_rad);
   if (!state) return failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
-  return gradientOf(state.sinGamma) === null ? { ok: false as const, issue: NO_STEADY_PATH } : success({ one: one.value, state });
+  return gradientOf(state.sinGamma) === null
+    ? { ok: false as const, issue: NO_STEADY_PATH }
+    : success({ one: one.value, state });
 }
 
 /** The state of a dead propeller that drags least; `none` for jets. */
 export function bestPropeller({ aircraft }: Pick<AsymmetricQuestion, "aircraft">): AsymmetricQuestion["deadPropeller"] {
   const drag = aircraft.engines.kind === "piston" ? aircraft.polar?.deadPropeller : null;
   if (!drag) return "none";
-  return (["feathered", "coarse", "stopped", "windmilling"] as const).filter((state) => drag[state] !== null).reduce((best, state) => ((drag[state] ?? Infinity) < (drag[best] ?? Infinity) ? state : best), "windmilling");
+  return (["feathered", "coarse", "stopped", "windmilling"] as const)
+    .filter((state) => drag[state] !== null)
+    .reduce((best, state) => ((drag[state] ?? Infinity) < (drag[best] ?? Infinity) ? state : best), "windmilling");
 }

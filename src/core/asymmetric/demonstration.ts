@@ -68,9 +68,13 @@ export function demonstration(question: AsymmetricQuestion, plan: DemonstrationP
   const speeds = oneEngineSpeeds(one);
   const found = vmca(one, plan.bank_rad);
   const { handbook } = question.aircraft;
-  const entry_mps = Math.max(handbook.vyse_mps ?? speeds.rate.eas_mps, (found.eas_mps ?? found.stall_mps) + 10 * MPS_PER_KT);
+  const entry_mps = Math.max(
+    handbook.vyse_mps ?? speeds.rate.eas_mps,
+    (found.eas_mps ?? found.stall_mps) + 10 * MPS_PER_KT,
+  );
   const stallWarning_mps = Math.max(found.stall_mps * WARNING_SHARE, found.stall_mps + WARNING_KT * MPS_PER_KT);
-  if (found.binding !== null && found.eas_mps === null) return failure("no_control", "A control is beyond its stop at every speed: this cannot be flown.", "setting");
+  if (found.binding !== null && found.eas_mps === null)
+    return failure("no_control", "A control is beyond its stop at every speed: this cannot be flown.", "setting");
   const stallFirst = found.eas_mps === null || found.eas_mps <= stallWarning_mps;
   const end_mps = stallFirst ? stallWarning_mps : (found.eas_mps ?? stallWarning_mps);
   const recoveryTarget_mps = Math.max(handbook.vsse_mps ?? 0, speeds.angle.eas_mps, end_mps + 5 * MPS_PER_KT);
@@ -83,8 +87,16 @@ export function demonstration(question: AsymmetricQuestion, plan: DemonstrationP
   const recoveryHeight_m = RESERVE * (sinking_m + mean * speedUp_s * (NOSE_DOWN + 0.1));
   const lowestEntry_m = plan.ground_m + plan.floor_m + recoveryHeight_m;
   return success({
-    entry_mps, vmca_mps: found.eas_mps, binding: found.binding, stall_mps: found.stall_mps, stallWarning_mps, stallFirst,
-    ends: stallFirst ? "stall-warning" : "loss", recoveryTarget_mps, recoveryHeight_m, lowestEntry_m,
+    entry_mps,
+    vmca_mps: found.eas_mps,
+    binding: found.binding,
+    stall_mps: found.stall_mps,
+    stallWarning_mps,
+    stallFirst,
+    ends: stallFirst ? "stall-warning" : "loss",
+    recoveryTarget_mps,
+    recoveryHeight_m,
+    lowestEntry_m,
     tooLow: question.altitude_m < lowestEntry_m,
     marks: [
       { name: "entry", eas_mps: entry_mps, time_s: 0 },

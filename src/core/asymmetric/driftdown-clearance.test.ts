@@ -4,7 +4,13 @@ import { M_PER_FT, M_PER_NMI, MPS_PER_KT } from "../quantities/constants";
 import { driftdown } from "./driftdown";
 import { CLEARS_M, driftdownClearance } from "./driftdown-clearance";
 
-const found = driftdown(demoTwinQuestion({ deadPropeller: "feathered" }), 14_000 * M_PER_FT, 9000 * M_PER_FT, 81 * MPS_PER_KT, 0.011);
+const found = driftdown(
+  demoTwinQuestion({ deadPropeller: "feathered" }),
+  14_000 * M_PER_FT,
+  9000 * M_PER_FT,
+  81 * MPS_PER_KT,
+  0.011,
+);
 if (!found.ok) throw new Error(found.issue.message);
 const { points } = found.value;
 const end_m = points[points.length - 1].distance_m;
@@ -22,7 +28,10 @@ describe("a drift-down over ground", () => {
   });
 
   it("tells the least and where, between the points too", () => {
-    const [low, high] = [{ distance_m: 10 * M_PER_NMI, elevation_m: 0 }, { distance_m: 20.3 * M_PER_NMI, elevation_m: 1500 }];
+    const [low, high] = [
+      { distance_m: 10 * M_PER_NMI, elevation_m: 0 },
+      { distance_m: 20.3 * M_PER_NMI, elevation_m: 1500 },
+    ];
     const told = driftdownClearance(points, [low, high]);
     expect(told.at_m).toBe(high.distance_m);
     // 29.5 NM take it down 5,000 ft: at 20.3 NM it is about 10,400 ft high.
@@ -31,7 +40,11 @@ describe("a drift-down over ground", () => {
   });
 
   it("beyond its end it knows nothing, and does not call that clear; without ground there is nothing to clear", () => {
-    expect(driftdownClearance(points, [{ distance_m: end_m + 1000, elevation_m: 0 }])).toEqual({ least_m: null, at_m: null, clears: false });
+    expect(driftdownClearance(points, [{ distance_m: end_m + 1000, elevation_m: 0 }])).toEqual({
+      least_m: null,
+      at_m: null,
+      clears: false,
+    });
     expect(driftdownClearance(points, [])).toEqual({ least_m: null, at_m: null, clears: true });
   });
 });

@@ -28,7 +28,10 @@ export const CLEARS_M = 2000 * M_PER_FT;
  * @returns `clears: false` also when some ground lies beyond the way: nothing is known of it there
  * @see 14 CFR 121.191 (memory): 2,000 ft coming down, or 1,000 ft with a positive slope, within 5 statute miles
  */
-export function driftdownClearance(points: readonly DriftdownPoint[], ground: readonly GroundBelow[]): DriftdownClearance {
+export function driftdownClearance(
+  points: readonly DriftdownPoint[],
+  ground: readonly GroundBelow[],
+): DriftdownClearance {
   let [least_m, at_m, beyond]: [number | null, number | null, boolean] = [null, null, false];
   for (const { distance_m, elevation_m } of ground) {
     const after = points.findIndex((point) => point.distance_m >= distance_m);

@@ -35,7 +35,13 @@ const END_MPS = (50 * M_PER_FT) / 60;
  * @returns failures of the case; `no_steady_path` when it drags more than it weighs; a speed that cannot be held ends the path there
  * @see 14 CFR 25.123 (memory) for the decrement
  */
-export function driftdown(question: AsymmetricQuestion, from_m: number, to_m: number, eas_mps: number, decrement: number): Outcome<Driftdown> {
+export function driftdown(
+  question: AsymmetricQuestion,
+  from_m: number,
+  to_m: number,
+  eas_mps: number,
+  decrement: number,
+): Outcome<Driftdown> {
   const points: DriftdownPoint[] = [{ altitude_m: from_m, time_s: 0, distance_m: 0 }];
   let [altitude_m, time_s, distance_m] = [from_m, 0, 0];
   while (altitude_m > to_m) {
@@ -45,7 +51,9 @@ export function driftdown(question: AsymmetricQuestion, from_m: number, to_m: nu
     if (!one.ok) return one;
     const state = zeroSideslip(one.value, eas_mps);
     if (!state) break;
-    const sine = (state.sinGamma - decrement) / (1 + accelerationFactor(heldCas_mps(eas_mps, middle, question.air), middle, question.air));
+    const sine =
+      (state.sinGamma - decrement) /
+      (1 + accelerationFactor(heldCas_mps(eas_mps, middle, question.air), middle, question.air));
     const sink_mps = -sine * state.tas_mps;
     if (!(sine > -1)) return { ok: false, issue: NO_STEADY_PATH };
     if (!(sink_mps > END_MPS)) return success({ points, levelsOff: true });

@@ -10,7 +10,12 @@ const larch = demoAircraft("larch-t2");
 const cedar = demoAircraft("cedar-j2");
 const airOf = (altitude_m: number, deviation_K = 0) => {
   const state = airState(altitude_m, deviation_K);
-  return { density: state.density, delta: state.pressure_Pa / P0_PA, theta: state.temperature_K / T0_K, speedOfSound_mps: state.speedOfSound_mps };
+  return {
+    density: state.density,
+    delta: state.pressure_Pa / P0_PA,
+    theta: state.temperature_K / T0_K,
+    speedOfSound_mps: state.speedOfSound_mps,
+  };
 };
 
 describe("a live engine", () => {
@@ -26,14 +31,16 @@ describe("a live engine", () => {
   });
 
   it("propeller: less with height unless it is turbocharged", () => {
-    const thrust = (altitude_m: number, sigmaCritical: number | null) => engineForce(larch.engines, airOf(altitude_m), 42, 1, sigmaCritical)?.thrust_N ?? NaN;
+    const thrust = (altitude_m: number, sigmaCritical: number | null) =>
+      engineForce(larch.engines, airOf(altitude_m), 42, 1, sigmaCritical)?.thrust_N ?? NaN;
     expect(thrust(3000, null)).toBeLessThan(0.75 * thrust(0, null));
     expect(thrust(3000, 0.6)).toBeGreaterThan(0.95 * thrust(0, 0.6));
     expect(engineForce(larch.engines, airOf(12_000), 42, 1, null)?.power_W).toBeGreaterThan(0);
   });
 
   it("jet: rated thrust at standstill, less with speed, height and heat over the flat rating", () => {
-    const thrust = (altitude_m: number, tas_mps: number, deviation_K = 0) => engineForce(cedar.engines, airOf(altitude_m, deviation_K), tas_mps, 1, null)?.thrust_N ?? NaN;
+    const thrust = (altitude_m: number, tas_mps: number, deviation_K = 0) =>
+      engineForce(cedar.engines, airOf(altitude_m, deviation_K), tas_mps, 1, null)?.thrust_N ?? NaN;
     expect(thrust(0, 0.001)).toBeCloseTo(70_000, -3);
     expect(thrust(0, 80)).toBeLessThan(thrust(0, 40));
     expect(thrust(3000, 80)).toBeLessThan(thrust(0, 80));
@@ -43,7 +50,10 @@ describe("a live engine", () => {
   });
 
   it("at a setting gives that share; a helicopter has no thrust of this kind", () => {
-    expect((engineForce(cedar.engines, airOf(0), 60, 0.5, null)?.thrust_N ?? NaN) / (engineForce(cedar.engines, airOf(0), 60, 1, null)?.thrust_N ?? NaN)).toBeCloseTo(0.5, 9);
+    expect(
+      (engineForce(cedar.engines, airOf(0), 60, 0.5, null)?.thrust_N ?? NaN) /
+        (engineForce(cedar.engines, airOf(0), 60, 1, null)?.thrust_N ?? NaN),
+    ).toBeCloseTo(0.5, 9);
     expect(engineForce(demoAircraft("hazel-h2").engines, airOf(0), 30, 1, null)).toBeNull();
   });
 });
@@ -79,8 +89,16 @@ describe("equilibrium", () => {
     const { asymmetric: a, wing, cnDeltaR, cg_m } = one;
     const cyR = (-cnDeltaR * wing.span_m) / a.finArm_m;
     const side = a.cyBeta * state.beta_rad + cyR * state.rudder_rad + state.cw * Math.sin(bank_rad);
-    const roll = a.clBeta * state.beta_rad + a.clDeltaA * state.aileron_rad + ((cyR * a.finHeight_m) / wing.span_m) * state.rudder_rad + state.clThrust;
-    const yaw = (a.cnBeta + (a.cyBeta * cg_m) / wing.span_m) * state.beta_rad + (cnDeltaR + (cyR * cg_m) / wing.span_m) * state.rudder_rad + a.cnDeltaA * state.aileron_rad + state.cnThrust;
+    const roll =
+      a.clBeta * state.beta_rad +
+      a.clDeltaA * state.aileron_rad +
+      ((cyR * a.finHeight_m) / wing.span_m) * state.rudder_rad +
+      state.clThrust;
+    const yaw =
+      (a.cnBeta + (a.cyBeta * cg_m) / wing.span_m) * state.beta_rad +
+      (cnDeltaR + (cyR * cg_m) / wing.span_m) * state.rudder_rad +
+      a.cnDeltaA * state.aileron_rad +
+      state.cnThrust;
     for (const residual of [side, roll, yaw]) expect(residual).toBeCloseTo(0, 12);
   });
 

@@ -47,7 +47,13 @@ export function powerShare(sigma: number, sigmaCritical: number | null): number 
  * @returns null for rotorcraft
  * @see momentum theory; J. D. Mattingly, Elements of Propulsion, for the jet's lapse (memory)
  */
-export function engineForce(engines: AircraftDocument["engines"], air: EngineAir, tas_mps: number, setting: number, sigmaCritical: number | null): EngineForce | null {
+export function engineForce(
+  engines: AircraftDocument["engines"],
+  air: EngineAir,
+  tas_mps: number,
+  setting: number,
+  sigmaCritical: number | null,
+): EngineForce | null {
   switch (engines.kind) {
     case "piston": {
       const power_W = Math.max(engines.power_W * powerShare(air.density / RHO0, sigmaCritical) * setting, 0);
@@ -79,5 +85,7 @@ export function deadDragArea_m2(aircraft: AircraftDocument, state: PropellerStat
   const coefficient = polar.deadPropeller[state];
   if (coefficient === null) return null;
   // On the wing area the document counts all propellers together.
-  return polar.deadPropeller.basis === "disc" ? (coefficient * Math.PI * engines.propeller.diameter_m ** 2) / 4 : (coefficient * wing.area_m2) / engines.count;
+  return polar.deadPropeller.basis === "disc"
+    ? (coefficient * Math.PI * engines.propeller.diameter_m ** 2) / 4
+    : (coefficient * wing.area_m2) / engines.count;
 }

@@ -52,10 +52,24 @@ export function loadingAt(one: Omit<AsymmetricCase, "cnDeltaR">, eas_mps: number
   const propeller = engines.kind === "piston" ? engines.propeller : null;
   const arm_m = asymmetric.armY_m + s * rotation * (propeller?.pFactor ?? 0) * (propeller?.diameter_m ?? 0) * alpha;
   const deadDrag_N = q * one.deadArea_m2;
-  const slipstream = propeller ? (propeller.slipstreamRoll ?? 0) * cl * ((propeller.diameter_m * (propeller.localChord_m ?? 0)) / wing.area_m2) * ((1 + (2 * live.induced_mps) / tas_mps) ** 2 - 1) * (arm_m / wing.span_m) : 0;
-  const torque = engines.kind === "piston" ? (rotation * live.power_W) / ((engines.speed_rpm * 2 * Math.PI) / 60) / (qS * wing.span_m) : 0;
+  const slipstream = propeller
+    ? (propeller.slipstreamRoll ?? 0) *
+      cl *
+      ((propeller.diameter_m * (propeller.localChord_m ?? 0)) / wing.area_m2) *
+      ((1 + (2 * live.induced_mps) / tas_mps) ** 2 - 1) *
+      (arm_m / wing.span_m)
+    : 0;
+  const torque =
+    engines.kind === "piston"
+      ? (rotation * live.power_W) / ((engines.speed_rpm * 2 * Math.PI) / 60) / (qS * wing.span_m)
+      : 0;
   return {
-    tas_mps, q, cw, cl, thrust_N: live.thrust_N, deadDrag_N,
+    tas_mps,
+    q,
+    cw,
+    cl,
+    thrust_N: live.thrust_N,
+    deadDrag_N,
     cnThrust: (-s * (live.thrust_N * arm_m + deadDrag_N * asymmetric.armY_m)) / (qS * wing.span_m),
     clThrust: -s * slipstream - torque,
   };
@@ -87,21 +101,50 @@ export function equilibriumAt(one: AsymmetricCase, eas_mps: number, bank_rad: nu
   const rudder_rad = r0 + r1 * beta_rad;
   const aileron_rad = a0 + a1 * beta_rad;
   const qS = load.q * wing.area_m2;
-  const cd = one.cd0 + one.k * load.cl ** 2 + a.cdBeta * beta_rad ** 2 + a.cdDeltaR * rudder_rad ** 2 + a.cdDeltaA * aileron_rad ** 2;
+  const cd =
+    one.cd0 +
+    one.k * load.cl ** 2 +
+    a.cdBeta * beta_rad ** 2 +
+    a.cdDeltaR * rudder_rad ** 2 +
+    a.cdDeltaA * aileron_rad ** 2;
   const drag_N = qS * cd + load.deadDrag_N;
   const sinGamma = (load.thrust_N - drag_N) / one.weight_N;
   // Named one by one: this runs some ten thousand times for a table, and copying by spread is sixty times slower.
   const { tas_mps, q, cw, cl, thrust_N, deadDrag_N, cnThrust, clThrust } = load;
   return {
-    tas_mps, q, cw, cl, thrust_N, deadDrag_N, cnThrust, clThrust, eas_mps, bank_rad, beta_rad, rudder_rad, aileron_rad, drag_N, sinGamma,
+    tas_mps,
+    q,
+    cw,
+    cl,
+    thrust_N,
+    deadDrag_N,
+    cnThrust,
+    clThrust,
+    eas_mps,
+    bank_rad,
+    beta_rad,
+    rudder_rad,
+    aileron_rad,
+    drag_N,
+    sinGamma,
     fin_rad: beta_rad + a.finRudderFactor * rudder_rad,
-    pedal_N: a.rudderGearing_radpm * load.q * a.rudderArea_m2 * a.rudderChord_m * (a.chDelta * rudder_rad + a.chBeta * beta_rad),
+    pedal_N:
+      a.rudderGearing_radpm *
+      load.q *
+      a.rudderArea_m2 *
+      a.rudderChord_m *
+      (a.chDelta * rudder_rad + a.chBeta * beta_rad),
     climb_mps: sinGamma * load.tas_mps,
   };
 }
 
 /** No bank holds it straight, or drag beyond the weight leaves no steady path: what is asked is outside the model. */
-export const NO_STEADY_PATH = { code: "no_steady_path", path: "", message: "At this speed and configuration there is no steady straight flight on one engine: no bank holds it, or it drags more than it weighs." } as const;
+export const NO_STEADY_PATH = {
+  code: "no_steady_path",
+  path: "",
+  message:
+    "At this speed and configuration there is no steady straight flight on one engine: no bank holds it, or it drags more than it weighs.",
+} as const;
 
 /** Gradient of a path, tanγ; null where there is no steady one. */
 export function gradientOf(sinGamma: number): number | null {

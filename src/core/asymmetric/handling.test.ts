@@ -23,17 +23,23 @@ const value = <T>(outcome: { ok: true; value: T } | { ok: false; issue: { messag
 describe("forces and moments", () => {
   it("sum to nothing sideways, in yaw and in roll, whatever the state", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 65, max: 110 }), fc.integer({ min: -3, max: 8 }), fc.constantFrom("left" as const, "right" as const), fc.double({ min: 0, max: 1, noNaN: true }), (kt, bank_deg, failed, centreOfGravity) => {
-        const one = demoTwin({ failed, centreOfGravity });
-        const state = equilibriumAt(one, kt * KT, one.s * radians(bank_deg));
-        if (!state) throw new Error("no equilibrium");
-        const forces = controlForces(one, state);
-        for (const group of [forces.side, forces.yaw, forces.roll]) {
-          const parts = Object.values(group) as number[];
-          const size = Math.max(...parts.map(Math.abs), 1);
-          expect(parts.reduce((sum, part) => sum + part, 0) / size).toBeCloseTo(0, 9);
-        }
-      }),
+      fc.property(
+        fc.integer({ min: 65, max: 110 }),
+        fc.integer({ min: -3, max: 8 }),
+        fc.constantFrom("left" as const, "right" as const),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (kt, bank_deg, failed, centreOfGravity) => {
+          const one = demoTwin({ failed, centreOfGravity });
+          const state = equilibriumAt(one, kt * KT, one.s * radians(bank_deg));
+          if (!state) throw new Error("no equilibrium");
+          const forces = controlForces(one, state);
+          for (const group of [forces.side, forces.yaw, forces.roll]) {
+            const parts = Object.values(group) as number[];
+            const size = Math.max(...parts.map(Math.abs), 1);
+            expect(parts.reduce((sum, part) => sum + part, 0) / size).toBeCloseTo(0, 9);
+          }
+        },
+      ),
       { numRuns: 40 },
     );
   });
@@ -62,13 +68,23 @@ describe("zero thrust", () => {
   });
 
   it("rises with speed, and is not asked of jets", () => {
-    expect(value(zeroThrust(demoTwinQuestion(), 55)).share).toBeGreaterThan(value(zeroThrust(demoTwinQuestion(), 45)).share);
-    expect(zeroThrust(demoTwinQuestion({}, "cedar-j2"), 100)).toMatchObject({ ok: false, issue: { code: "no_feathering" } });
+    expect(value(zeroThrust(demoTwinQuestion(), 55)).share).toBeGreaterThan(
+      value(zeroThrust(demoTwinQuestion(), 45)).share,
+    );
+    expect(zeroThrust(demoTwinQuestion({}, "cedar-j2"), 100)).toMatchObject({
+      ok: false,
+      issue: { code: "no_feathering" },
+    });
   });
 });
 
 describe("rudder by speed", () => {
-  const found = value(rudderBySpeed(demoTwinQuestion({ deadPropeller: "feathered" }), [75, 85, 95, 105].map((kt) => kt * KT)));
+  const found = value(
+    rudderBySpeed(
+      demoTwinQuestion({ deadPropeller: "feathered" }),
+      [75, 85, 95, 105].map((kt) => kt * KT),
+    ),
+  );
 
   it("less rudder the faster, always towards the live engine; the critical engine asks for more", () => {
     found.forEach((at, i) => {
@@ -85,8 +101,13 @@ describe("rudder by speed", () => {
 });
 
 describe("before feathering", () => {
-  const question = { ...demoTwinQuestion({ gearDown: false }), eas_mps: 84 * KT, bank: { kind: "zero-sideslip" } as const };
-  const rate = (deadPropeller: "windmilling" | "feathered") => value(climbLedger({ ...question, deadPropeller })).left_mps;
+  const question = {
+    ...demoTwinQuestion({ gearDown: false }),
+    eas_mps: 84 * KT,
+    bank: { kind: "zero-sideslip" } as const,
+  };
+  const rate = (deadPropeller: "windmilling" | "feathered") =>
+    value(climbLedger({ ...question, deadPropeller })).left_mps;
 
   it.each([10, 20, 30, 60])("waiting %d s costs (N − 3 s)·(feathered − windmilling) within 5 %", (wait_s) => {
     const found = value(beforeFeathering(question, wait_s));
@@ -116,7 +137,13 @@ describe("below minimum control speed", () => {
   it("mirrored on the other side it turns the other way as fast for counter-rotating engines", () => {
     const rates = (["left", "right"] as const).map((failed) => {
       const { aircraft } = question;
-      const counter = { ...aircraft, engines: aircraft.engines.kind === "piston" ? { ...aircraft.engines, propeller: { ...aircraft.engines.propeller, rotation: [1, -1] as (1 | -1)[] } } : aircraft.engines };
+      const counter = {
+        ...aircraft,
+        engines:
+          aircraft.engines.kind === "piston"
+            ? { ...aircraft.engines, propeller: { ...aircraft.engines.propeller, rotation: [1, -1] as (1 | -1)[] } }
+            : aircraft.engines,
+      };
       return value(belowVmca({ ...question, aircraft: counter, failed }, 34, 0)).yaw_radps;
     });
     expect(rates[0]).toBeCloseTo(rates[1], 9);
@@ -132,7 +159,10 @@ describe("below minimum control speed", () => {
 
   it("height for speed: (V² − v²)/2g to five knots above it (arithmetic)", () => {
     const eas_mps = limit - 4;
-    expect(value(belowVmca(question, eas_mps, 0)).height_m).toBeCloseTo(((limit + 5 * KT) ** 2 - eas_mps ** 2) / (2 * 9.80665), 2);
+    expect(value(belowVmca(question, eas_mps, 0)).height_m).toBeCloseTo(
+      ((limit + 5 * KT) ** 2 - eas_mps ** 2) / (2 * 9.80665),
+      2,
+    );
     expect(value(belowVmca(question, 20, 0)).stalled).toBe(true);
   });
 });

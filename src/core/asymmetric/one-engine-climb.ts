@@ -53,7 +53,9 @@ export interface Climb {
 function climbAt(one: AsymmetricCase, eas_mps: number): Climb {
   const state = zeroSideslip(one, eas_mps);
   const gradient = state && gradientOf(state.sinGamma);
-  return state && gradient !== null ? { eas_mps, climb_mps: state.climb_mps, gradient } : { eas_mps, climb_mps: -Infinity, gradient: -Infinity };
+  return state && gradient !== null
+    ? { eas_mps, climb_mps: state.climb_mps, gradient }
+    : { eas_mps, climb_mps: -Infinity, gradient: -Infinity };
 }
 
 /** The error falls by about the induced drag over the weight each round: below 1e-7 after these. */
@@ -96,7 +98,9 @@ export function oneEngineSpeeds(one: AsymmetricCase): ClimbSpeeds {
 /** The same, or that there is none: no speed that is looked at can be held straight. */
 export function steadySpeeds(one: AsymmetricCase): Outcome<ClimbSpeeds> {
   const speeds = oneEngineSpeeds(one);
-  return Number.isFinite(speeds.rate.climb_mps) && Number.isFinite(speeds.angle.gradient) ? success(speeds) : { ok: false, issue: NO_STEADY_PATH };
+  return Number.isFinite(speeds.rate.climb_mps) && Number.isFinite(speeds.angle.gradient)
+    ? success(speeds)
+    : { ok: false, issue: NO_STEADY_PATH };
 }
 
 /** Best rate and best angle on two engines, no faster than the limit of flap and gear. */
@@ -113,7 +117,15 @@ function speedsOf(one: AsymmetricCase, climb: (eas_mps: number) => Climb): Climb
     const value = of(climb(eas));
     return Number.isFinite(value) ? -value : 1e6 - eas;
   };
-  const best = (of: (found: Climb) => number, slowest: number) => climb(goldenMinimum(worth(of), slowest * stall, Math.max(Math.min(FASTEST * stall, limit), slowest * stall), SPEED_TOLERANCE_MPS));
+  const best = (of: (found: Climb) => number, slowest: number) =>
+    climb(
+      goldenMinimum(
+        worth(of),
+        slowest * stall,
+        Math.max(Math.min(FASTEST * stall, limit), slowest * stall),
+        SPEED_TOLERANCE_MPS,
+      ),
+    );
   return { rate: best((found) => found.climb_mps, SLOWEST), angle: best((found) => found.gradient, SLOWEST_ANGLE) };
 }
 
@@ -134,13 +146,25 @@ const HIGHEST_M = 15_000;
 export function ceiling_m(question: AsymmetricQuestion, rate_mps: number, engines: 1 | 2): Outcome<number> {
   const climbing = (altitude_m: number): Outcome<number> => {
     const one = asymmetricCase({ ...question, altitude_m });
-    return one.ok ? success((engines === 1 ? oneEngineSpeeds(one.value) : twoEngineSpeeds(one.value)).rate.climb_mps) : one;
+    return one.ok
+      ? success((engines === 1 ? oneEngineSpeeds(one.value) : twoEngineSpeeds(one.value)).rate.climb_mps)
+      : one;
   };
   const [bottom, top] = [climbing(LOWEST_M), climbing(HIGHEST_M)];
   if (!bottom.ok) return bottom;
   if (!top.ok) return top;
-  if (!(bottom.value > rate_mps)) return failure("never_climbs", "It does not climb at this rate at any height: it is too heavy, or too much drags.", "mass_kg");
-  if (top.value > rate_mps) return failure("above_model", "It still climbs at this rate above 15 000 m (49 000 ft), where this model ends.", "altitude_m");
+  if (!(bottom.value > rate_mps))
+    return failure(
+      "never_climbs",
+      "It does not climb at this rate at any height: it is too heavy, or too much drags.",
+      "mass_kg",
+    );
+  if (top.value > rate_mps)
+    return failure(
+      "above_model",
+      "It still climbs at this rate above 15 000 m (49 000 ft), where this model ends.",
+      "altitude_m",
+    );
   let [low, high] = [LOWEST_M, HIGHEST_M];
   while (high - low > 0.5) {
     const middle = (low + high) / 2;

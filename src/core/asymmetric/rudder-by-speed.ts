@@ -29,7 +29,15 @@ export function rudderBySpeed(question: AsymmetricQuestion, speeds_mps: readonly
   if (!right.ok) return right;
   const held = (one: typeof left.value, eas_mps: number): RudderHeld | null => {
     const state = zeroSideslip(one, eas_mps);
-    return state && { rudder_rad: one.s * state.rudder_rad, pedal_N: one.s * state.pedal_N, bank_rad: one.s * state.bank_rad };
+    return (
+      state && {
+        rudder_rad: one.s * state.rudder_rad,
+        pedal_N: one.s * state.pedal_N,
+        bank_rad: one.s * state.bank_rad,
+      }
+    );
   };
-  return success(speeds_mps.map((eas_mps) => ({ eas_mps, left: held(left.value, eas_mps), right: held(right.value, eas_mps) })));
+  return success(
+    speeds_mps.map((eas_mps) => ({ eas_mps, left: held(left.value, eas_mps), right: held(right.value, eas_mps) })),
+  );
 }

@@ -20,7 +20,7 @@ export function rudderPower(certified: AsymmetricCase): number | null {
   // Cnδr·x from the side force in terms of sideslip, aileron from the roll, then the yaw: all linear in sideslip.
   const p0 = (load.cw * Math.sin(bank_rad) * a.finArm_m) / (wing.span_m * rudder);
   const p1 = (a.cyBeta * a.finArm_m) / (wing.span_m * rudder);
-  const roll = (-(a.finHeight_m / a.finArm_m)) * rudder;
+  const roll = -(a.finHeight_m / a.finArm_m) * rudder;
   const a0 = -(load.clThrust + roll * p0) / a.clDeltaA;
   const a1 = -(a.clBeta + roll * p1) / a.clDeltaA;
   const beta = -(load.cnThrust + a.cnDeltaA * a0 + rudder * p0) / (a.cnBeta + a.cnDeltaA * a1 + rudder * p1);

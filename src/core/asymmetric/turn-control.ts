@@ -64,6 +64,11 @@ function turnAt(one: AsymmetricCase, eas_mps: number, bank_rad: number): Omit<Tu
   const r1 = cyRudder / turning;
   const a0 = -(load.clThrust + clR * reduced * r0) / a.clDeltaA;
   const a1 = -(rollRudder + clR * reduced * r1) / a.clDeltaA;
-  const rudder_rad = -(load.cnThrust + a.cnDeltaA * a0 + cnR * reduced * r0) / (yawRudder + a.cnDeltaA * a1 + cnR * reduced * r1);
-  return { rudder: Math.abs(rudder_rad) / a.rudderMax_rad, aileron: Math.abs(a0 + a1 * rudder_rad) / a.aileronMax_rad, rate_radps: Math.abs(r0 + r1 * rudder_rad) };
+  const rudder_rad =
+    -(load.cnThrust + a.cnDeltaA * a0 + cnR * reduced * r0) / (yawRudder + a.cnDeltaA * a1 + cnR * reduced * r1);
+  return {
+    rudder: Math.abs(rudder_rad) / a.rudderMax_rad,
+    aileron: Math.abs(a0 + a1 * rudder_rad) / a.aileronMax_rad,
+    rate_radps: Math.abs(r0 + r1 * rudder_rad),
+  };
 }

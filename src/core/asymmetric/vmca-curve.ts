@@ -22,12 +22,23 @@ export interface VmcaAtBank extends Limits {
 }
 
 /** Both over altitude, equivalent airspeeds; altitudes outside the atmosphere's model are left out. */
-export function vmcaCurve(question: AsymmetricQuestion, bank_rad: number, altitudes_m: readonly number[]): VmcaAtAltitude[] {
+export function vmcaCurve(
+  question: AsymmetricQuestion,
+  bank_rad: number,
+  altitudes_m: readonly number[],
+): VmcaAtAltitude[] {
   return altitudes_m.flatMap((altitude_m) => {
     const one = asymmetricCase({ ...question, altitude_m });
     if (!one.ok) return [];
     const found = vmca(one.value, bank_rad);
-    return [{ altitude_m, altitudeDensity_m: densityAltitude_m(one.value.state.density), vmca_mps: found.eas_mps, stall_mps: found.stall_mps }];
+    return [
+      {
+        altitude_m,
+        altitudeDensity_m: densityAltitude_m(one.value.state.density),
+        vmca_mps: found.eas_mps,
+        stall_mps: found.stall_mps,
+      },
+    ];
   });
 }
 
@@ -46,7 +57,11 @@ export function stallCrossing_m(curve: readonly VmcaAtAltitude[]): number | null
   const margin = ({ vmca_mps, stall_mps }: VmcaAtAltitude) => (vmca_mps === null ? null : vmca_mps - stall_mps);
   for (let i = 1; i < curve.length; i += 1) {
     const [before, here] = [margin(curve[i - 1]), margin(curve[i])];
-    if (before !== null && here !== null && before > 0 && here <= 0) return curve[i - 1].altitudeDensity_m + ((curve[i].altitudeDensity_m - curve[i - 1].altitudeDensity_m) * before) / (before - here);
+    if (before !== null && here !== null && before > 0 && here <= 0)
+      return (
+        curve[i - 1].altitudeDensity_m +
+        ((curve[i].altitudeDensity_m - curve[i - 1].altitudeDensity_m) * before) / (before - here)
+      );
   }
   return null;
 }

@@ -32,17 +32,27 @@ export function vmcaFactors(question: AsymmetricQuestion, bank_rad: number): Vmc
   const flaps = aircraft.polar?.flaps ?? [];
   const best = bestPropeller(question);
   const tried: readonly (readonly [name: string, changed: AsymmetricQuestion, bank?: number])[] = [
-    ...(Math.abs(bank_rad) > 0.5 * DEGREE ? [["wings level", question, LEVEL] as const] : [["5° of bank into the live engine", question, 5 * DEGREE] as const]),
+    ...(Math.abs(bank_rad) > 0.5 * DEGREE
+      ? [["wings level", question, LEVEL] as const]
+      : [["5° of bank into the live engine", question, 5 * DEGREE] as const]),
     ["3° more bank", question, bank_rad + 3 * DEGREE],
-    ...(question.mass_kg < aircraft.mass.maximum_kg ? [["at maximum mass", { ...question, mass_kg: aircraft.mass.maximum_kg }] as const] : []),
-    ...(question.mass_kg > aircraft.mass.minimum_kg ? [["at minimum mass", { ...question, mass_kg: aircraft.mass.minimum_kg }] as const] : []),
+    ...(question.mass_kg < aircraft.mass.maximum_kg
+      ? [["at maximum mass", { ...question, mass_kg: aircraft.mass.maximum_kg }] as const]
+      : []),
+    ...(question.mass_kg > aircraft.mass.minimum_kg
+      ? [["at minimum mass", { ...question, mass_kg: aircraft.mass.minimum_kg }] as const]
+      : []),
     ["centre of gravity forward", { ...question, centreOfGravity: 0 }],
     ["centre of gravity aft", { ...question, centreOfGravity: 1 }],
     ["the other engine fails", { ...question, failed: question.failed === "left" ? "right" : "left" }],
     ["half power on the live engine", { ...question, setting: question.setting / 2 }],
     ...(best !== question.deadPropeller ? [[`propeller ${best}`, { ...question, deadPropeller: best }] as const] : []),
-    ...(best !== "none" && question.deadPropeller !== "windmilling" ? [["propeller windmilling", { ...question, deadPropeller: "windmilling" }] as const] : []),
-    ...flaps.flatMap((flap, i) => (i === question.flap ? [] : [[`flap ${flap.name}`, { ...question, flap: i }] as const])),
+    ...(best !== "none" && question.deadPropeller !== "windmilling"
+      ? [["propeller windmilling", { ...question, deadPropeller: "windmilling" }] as const]
+      : []),
+    ...flaps.flatMap((flap, i) =>
+      i === question.flap ? [] : [[`flap ${flap.name}`, { ...question, flap: i }] as const],
+    ),
     ["5 000 ft higher", { ...question, altitude_m: question.altitude_m + HIGHER_M }],
     ["20 °C warmer", { ...question, air: { ...question.air, deviation_K: question.air.deviation_K + WARMER_K } }],
   ];

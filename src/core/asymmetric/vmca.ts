@@ -17,7 +17,8 @@ const STEP = 0.005;
 const HALVINGS = 30;
 
 /** Where one limit is met: at a speed, at every speed looked at, or at none. */
-export type LimitSpeed = { readonly kind: "at"; readonly eas_mps: number } | { readonly kind: "everywhere" } | { readonly kind: "never" };
+export type LimitSpeed =
+  { readonly kind: "at"; readonly eas_mps: number } | { readonly kind: "everywhere" } | { readonly kind: "never" };
 
 /** Minimum control speed with the limits that make it. */
 export interface Vmca {
@@ -67,7 +68,12 @@ export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
   const bank = one.s * bank_rad;
   const stall_mps = stallEas_mps(one, bank_rad);
   const level = stallEas_mps(one, 0);
-  const limits: Record<ControlLimit, LimitSpeed> = { rudder: { kind: "never" }, aileron: { kind: "never" }, fin: { kind: "never" }, pedal: { kind: "never" } };
+  const limits: Record<ControlLimit, LimitSpeed> = {
+    rudder: { kind: "never" },
+    aileron: { kind: "never" },
+    fin: { kind: "never" },
+    pedal: { kind: "never" },
+  };
   const over = (eas_mps: number, limit: ControlLimit) => exceeded(one, equilibriumAt(one, eas_mps, bank), limit);
   // All limits on one way down: the equilibrium is the same for each.
   let open = CONTROLS;
@@ -95,5 +101,11 @@ export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
   };
   const highest = CONTROLS.reduce((best, limit) => (speedOf(limit) > speedOf(best) ? limit : best));
   const eas_mps = everywhere === null && Number.isFinite(speedOf(highest)) ? speedOf(highest) : null;
-  return { eas_mps, binding: everywhere ?? (eas_mps === null ? null : highest), limits, stall_mps, stallFirst: everywhere === null && (eas_mps === null || eas_mps <= stall_mps) };
+  return {
+    eas_mps,
+    binding: everywhere ?? (eas_mps === null ? null : highest),
+    limits,
+    stall_mps,
+    stallFirst: everywhere === null && (eas_mps === null || eas_mps <= stall_mps),
+  };
 }

@@ -18,7 +18,14 @@ const FIN_SHARE = 1.5;
  * @param cl - lift coefficient of the wing
  * @see flight-mechanics textbooks, estimates of rotary derivatives
  */
-export function yawRateDerivatives({ asymmetric: a, wing }: Pick<AsymmetricCase, "asymmetric" | "wing">, cl: number): YawRateDerivatives {
+export function yawRateDerivatives(
+  { asymmetric: a, wing }: Pick<AsymmetricCase, "asymmetric" | "wing">,
+  cl: number,
+): YawRateDerivatives {
   const fin = FIN_SHARE * a.cnBeta;
-  return { cyR: 2 * fin, clR: cl / 4 + 2 * (a.finHeight_m / wing.span_m) * fin, cnR: -2 * (a.finArm_m / wing.span_m) * fin };
+  return {
+    cyR: 2 * fin,
+    clR: cl / 4 + 2 * (a.finHeight_m / wing.span_m) * fin,
+    cnR: -2 * (a.finArm_m / wing.span_m) * fin,
+  };
 }

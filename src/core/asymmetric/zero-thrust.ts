@@ -39,7 +39,12 @@ export function zeroThrust(question: AsymmetricQuestion, eas_mps: number): Outco
   const { aircraft } = question;
   const { engines } = aircraft;
   const [windmilling, feathered] = [deadDragArea_m2(aircraft, "windmilling"), deadDragArea_m2(aircraft, "feathered")];
-  if (engines.kind !== "piston" || windmilling === null || feathered === null) return failure("no_feathering", `${aircraft.name} has no propeller that feathers: there is nothing to imitate.`, "aircraft");
+  if (engines.kind !== "piston" || windmilling === null || feathered === null)
+    return failure(
+      "no_feathering",
+      `${aircraft.name} has no propeller that feathers: there is nothing to imitate.`,
+      "aircraft",
+    );
   const one = asymmetricCase({ ...question, deadPropeller: "windmilling" });
   if (!one.ok) return one;
   const { state, sigmaCritical } = one.value;
@@ -53,7 +58,9 @@ export function zeroThrust(question: AsymmetricQuestion, eas_mps: number): Outco
   // Full throttle at this height gives the sea-level line less what thinner air takes.
   const atSeaLevel_W = (engines.power_W + friction_W) * SPEED_SHARE;
   return success({
-    feathered_N, windmilling_N, indicated_W,
+    feathered_N,
+    windmilling_N,
+    indicated_W,
     share: indicated_W / full_W,
     manifold_Pa: NO_POWER_PA + ((FULL_PA - NO_POWER_PA) * indicated_W) / atSeaLevel_W,
     speed_rpm: engines.speed_rpm * SPEED_SHARE,

@@ -15,21 +15,65 @@ export const callCalculation = calculation({
   sources: [SOURCE],
   input: CallQuestion.strict(),
   output: z.object({
-    lines: z.array(z.object({ part: z.string(), text: z.string(), spoken: z.string() })), time_s: z.number(),
-    near: z.object({ name: z.string(), bearingMagnetic_rad: z.number(), distance_m: z.number() }), working: z.array(WorkingStep),
+    lines: z.array(z.object({ part: z.string(), text: z.string(), spoken: z.string() })),
+    time_s: z.number(),
+    near: z.object({ name: z.string(), bearingMagnetic_rad: z.number(), distance_m: z.number() }),
+    working: z.array(WorkingStep),
   }),
   run(question) {
     const found = distressCall(question);
     if (!found.ok) return found;
     const { lines, time_s, near } = found.value;
     return success({
-      lines: [...lines], time_s, near,
+      lines: [...lines],
+      time_s,
+      near,
       working: [
-        { figure: "position", symbol: "from", meaning: "nearest named place", formula: "", value: near.name, unit: "", source: "places" },
-        { figure: "position", symbol: "d", meaning: "distance from it", formula: "geodesic, WGS 84", value: near.distance_m, unit: "m", source: "GeographicLib" },
-        { figure: "position", symbol: "θ", meaning: "bearing from it, magnetic, degrees", formula: "true − variation", value: degrees(near.bearingMagnetic_rad), unit: "°", source: "World Magnetic Model" },
-        { figure: "call", symbol: "t", meaning: "to say it at 100 words a minute", formula: "words/100·60", value: time_s, unit: "s", source: "common practice" },
-        ...lines.map((line): WorkingStep => ({ figure: "call", symbol: line.part, meaning: line.text, formula: "", value: line.spoken, unit: "", source: SOURCE })),
+        {
+          figure: "position",
+          symbol: "from",
+          meaning: "nearest named place",
+          formula: "",
+          value: near.name,
+          unit: "",
+          source: "places",
+        },
+        {
+          figure: "position",
+          symbol: "d",
+          meaning: "distance from it",
+          formula: "geodesic, WGS 84",
+          value: near.distance_m,
+          unit: "m",
+          source: "GeographicLib",
+        },
+        {
+          figure: "position",
+          symbol: "θ",
+          meaning: "bearing from it, magnetic, degrees",
+          formula: "true − variation",
+          value: degrees(near.bearingMagnetic_rad),
+          unit: "°",
+          source: "World Magnetic Model",
+        },
+        {
+          figure: "call",
+          symbol: "t",
+          meaning: "to say it at 100 words a minute",
+          formula: "words/100·60",
+          value: time_s,
+          unit: "s",
+          source: "common practice",
+        },
+        ...lines.map((line): WorkingStep => ({
+          figure: "call",
+          symbol: line.part,
+          meaning: line.text,
+          formula: "",
+          value: line.spoken,
+          unit: "",
+          source: SOURCE,
+        })),
       ],
     });
   },

@@ -14,7 +14,13 @@ export const ceilingsCalculation = calculation({
   question: "Up to which altitude does it still climb, on one engine and on two?",
   sources: [DEFINITION],
   input: AsymmetricInput,
-  output: z.object({ serviceOne_m: z.number().nullable(), absoluteOne_m: z.number().nullable(), serviceTwo_m: z.number().nullable(), reason: z.string().nullable(), working: z.array(WorkingStep) }),
+  output: z.object({
+    serviceOne_m: z.number().nullable(),
+    absoluteOne_m: z.number().nullable(),
+    serviceTwo_m: z.number().nullable(),
+    reason: z.string().nullable(),
+    working: z.array(WorkingStep),
+  }),
   run(question) {
     const found: readonly (readonly [string, string, Outcome<number>])[] = [
       ["serviceOne_m", "service ceiling on one engine, 50 ft/min", ceiling_m(question, SERVICE_ONE_MPS, 1)],
@@ -23,13 +29,25 @@ export const ceilingsCalculation = calculation({
     ];
     const [one, absolute, two] = found.map(([, , outcome]) => outcome);
     // A ceiling that is not there is an answer; a question that cannot be set up is not.
-    const broken = found.map(([, , outcome]) => outcome).find((outcome) => !outcome.ok && !["never_climbs", "above_model"].includes(outcome.issue.code));
+    const broken = found
+      .map(([, , outcome]) => outcome)
+      .find((outcome) => !outcome.ok && !["never_climbs", "above_model"].includes(outcome.issue.code));
     if (broken && !broken.ok) return broken;
     const value = (outcome: Outcome<number>) => (outcome.ok ? outcome.value : null);
     return success({
-      serviceOne_m: value(one), absoluteOne_m: value(absolute), serviceTwo_m: value(two),
+      serviceOne_m: value(one),
+      absoluteOne_m: value(absolute),
+      serviceTwo_m: value(two),
       reason: found.flatMap(([, , outcome]) => (outcome.ok ? [] : [outcome.issue.message]))[0] ?? null,
-      working: found.map(([figure, meaning, outcome]): WorkingStep => ({ figure, symbol: "h", meaning, formula: "best RoC(h) = rate", value: outcome.ok ? outcome.value : outcome.issue.message, unit: outcome.ok ? "m" : "", source: DEFINITION })),
+      working: found.map(([figure, meaning, outcome]): WorkingStep => ({
+        figure,
+        symbol: "h",
+        meaning,
+        formula: "best RoC(h) = rate",
+        value: outcome.ok ? outcome.value : outcome.issue.message,
+        unit: outcome.ok ? "m" : "",
+        source: DEFINITION,
+      })),
     });
   },
 });

@@ -14,32 +14,126 @@ const SOURCE = "lateral equilibrium, linear in sideslip, rudder and aileron";
 export const controlCalculation = calculation({
   name: "control",
   cost: "instant",
-  question: "Flying straight on one engine at this speed: which rudder, aileron, sideslip and bank, and how much of each is left?",
+  question:
+    "Flying straight on one engine at this speed: which rudder, aileron, sideslip and bank, and how much of each is left?",
   sources: [SOURCE, "14 CFR 23.149 as it was before 2017 (memory)"],
-  input: AsymmetricInput.extend({ eas_mps: FlightSpeed, /** Into the live engine; null takes the sideslip away. */ bank_rad: LiveBank.nullable().default(null) }),
+  input: AsymmetricInput.extend({
+    eas_mps: FlightSpeed,
+    /** Into the live engine; null takes the sideslip away. */ bank_rad: LiveBank.nullable().default(null),
+  }),
   output: z.object({
-    bank_rad: z.number(), ball: z.number().describe("balls out, towards the live engine positive"), beta_rad: z.number(), rudder_rad: z.number(), aileron_rad: z.number(), pedal_N: z.number(),
-    climb_mps: z.number(), used: z.object({ rudder: z.number(), aileron: z.number(), fin: z.number(), pedal: z.number() }), working: z.array(WorkingStep),
+    bank_rad: z.number(),
+    ball: z.number().describe("balls out, towards the live engine positive"),
+    beta_rad: z.number(),
+    rudder_rad: z.number(),
+    aileron_rad: z.number(),
+    pedal_N: z.number(),
+    climb_mps: z.number(),
+    used: z.object({ rudder: z.number(), aileron: z.number(), fin: z.number(), pedal: z.number() }),
+    working: z.array(WorkingStep),
   }),
   run({ eas_mps, bank_rad, ...question }) {
     const one = asymmetricCase(question);
     if (!one.ok) return one;
-    const state = bank_rad === null ? zeroSideslip(one.value, eas_mps) : equilibriumAt(one.value, eas_mps, one.value.s * bank_rad);
+    const state =
+      bank_rad === null ? zeroSideslip(one.value, eas_mps) : equilibriumAt(one.value, eas_mps, one.value.s * bank_rad);
     if (!state) return failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
-    const used = Object.fromEntries(CONTROLS.map((limit) => [limit, usedShare(one.value, state, limit)])) as Record<ControlLimit, number>;
+    const used = Object.fromEntries(CONTROLS.map((limit) => [limit, usedShare(one.value, state, limit)])) as Record<
+      ControlLimit,
+      number
+    >;
     const figure = "control";
     return success({
-      bank_rad: one.value.s * state.bank_rad, ball: (one.value.s * state.bank_rad) / (Math.PI / 36), beta_rad: state.beta_rad, rudder_rad: state.rudder_rad, aileron_rad: state.aileron_rad, pedal_N: state.pedal_N, climb_mps: state.climb_mps, used,
+      bank_rad: one.value.s * state.bank_rad,
+      ball: (one.value.s * state.bank_rad) / (Math.PI / 36),
+      beta_rad: state.beta_rad,
+      rudder_rad: state.rudder_rad,
+      aileron_rad: state.aileron_rad,
+      pedal_N: state.pedal_N,
+      climb_mps: state.climb_mps,
+      used,
       working: [
-        { figure, symbol: "T", meaning: "thrust of the live engine", formula: "actuator disc, or F0·δ0·lapse", value: state.thrust_N, unit: "N", source: "momentum theory; aircraft document" },
-        { figure, symbol: "Cn_T", meaning: "yawing moment of thrust and dead drag", formula: "−s[T·arm + D_dead·ye]/(qSb)", value: state.cnThrust, unit: "", source: SOURCE },
-        { figure, symbol: "Cnδr", meaning: "rudder power, from the published minimum control speed", formula: "solved in the certification case", value: one.value.cnDeltaR, unit: "", source: "anchored on the aircraft document" },
-        { figure, symbol: "β", meaning: "sideslip, wind from the right positive", formula: "CYβ·β + CYδr·δr + CW·sinφ = 0 with roll and yaw", value: state.beta_rad, unit: "rad", source: SOURCE },
-        { figure, symbol: "δr", meaning: "rudder, right pedal positive", formula: "", value: state.rudder_rad, unit: "rad", source: SOURCE },
-        { figure, symbol: "δa", meaning: "aileron, stick right positive", formula: "", value: state.aileron_rad, unit: "rad", source: SOURCE },
-        { figure, symbol: "F", meaning: "pedal force", formula: "Gr·q·Sr·cr(Chδ·δr + Chβ·β)", value: state.pedal_N, unit: "N", source: SOURCE },
-        { figure: "climb", symbol: "sinγ", meaning: "climb gradient", formula: "(T − D)/W", value: state.sinGamma, unit: "", source: SOURCE },
-        { figure, symbol: "validity", meaning: "not modelled: gear keel, flap blanking, fin in the slipstream, departures from controlled flight", formula: "", value: "estimate", unit: "", source: "model" },
+        {
+          figure,
+          symbol: "T",
+          meaning: "thrust of the live engine",
+          formula: "actuator disc, or F0·δ0·lapse",
+          value: state.thrust_N,
+          unit: "N",
+          source: "momentum theory; aircraft document",
+        },
+        {
+          figure,
+          symbol: "Cn_T",
+          meaning: "yawing moment of thrust and dead drag",
+          formula: "−s[T·arm + D_dead·ye]/(qSb)",
+          value: state.cnThrust,
+          unit: "",
+          source: SOURCE,
+        },
+        {
+          figure,
+          symbol: "Cnδr",
+          meaning: "rudder power, from the published minimum control speed",
+          formula: "solved in the certification case",
+          value: one.value.cnDeltaR,
+          unit: "",
+          source: "anchored on the aircraft document",
+        },
+        {
+          figure,
+          symbol: "β",
+          meaning: "sideslip, wind from the right positive",
+          formula: "CYβ·β + CYδr·δr + CW·sinφ = 0 with roll and yaw",
+          value: state.beta_rad,
+          unit: "rad",
+          source: SOURCE,
+        },
+        {
+          figure,
+          symbol: "δr",
+          meaning: "rudder, right pedal positive",
+          formula: "",
+          value: state.rudder_rad,
+          unit: "rad",
+          source: SOURCE,
+        },
+        {
+          figure,
+          symbol: "δa",
+          meaning: "aileron, stick right positive",
+          formula: "",
+          value: state.aileron_rad,
+          unit: "rad",
+          source: SOURCE,
+        },
+        {
+          figure,
+          symbol: "F",
+          meaning: "pedal force",
+          formula: "Gr·q·Sr·cr(Chδ·δr + Chβ·β)",
+          value: state.pedal_N,
+          unit: "N",
+          source: SOURCE,
+        },
+        {
+          figure: "climb",
+          symbol: "sinγ",
+          meaning: "climb gradient",
+          formula: "(T − D)/W",
+          value: state.sinGamma,
+          unit: "",
+          source: SOURCE,
+        },
+        {
+          figure,
+          symbol: "validity",
+          meaning: "not modelled: gear keel, flap blanking, fin in the slipstream, departures from controlled flight",
+          formula: "",
+          value: "estimate",
+          unit: "",
+          source: "model",
+        },
       ],
     });
   },

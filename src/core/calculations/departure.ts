@@ -10,7 +10,15 @@ import { success } from "../outcome";
 import { WorkingStep } from "../working";
 
 const MODEL = "point mass in wind, midpoint steps of 0.2 s";
-const Option = z.object({ id: z.string(), kind: z.enum(["stop", "ahead", "field", "runway", "turnback"]), name: z.string(), score_m: z.number().nullable(), margin_m: z.number().nullable(), spare_m: z.number().nullable(), note: z.string().nullable() });
+const Option = z.object({
+  id: z.string(),
+  kind: z.enum(["stop", "ahead", "field", "runway", "turnback"]),
+  name: z.string(),
+  score_m: z.number().nullable(),
+  margin_m: z.number().nullable(),
+  spare_m: z.number().nullable(),
+  note: z.string().nullable(),
+});
 
 /** Every failure height of a departure and what works there. */
 export const departureCalculation = calculation({
@@ -19,11 +27,17 @@ export const departureCalculation = calculation({
   question: "At which failure heights does which option work: stop, ahead, a field, another runway, turning back?",
   sources: ["Newton's law for a point mass in wind", "L. E. Dubins, Amer. J. Math. 79 (1957), for the ways to fields"],
   input: DepartureInput.extend({
-    heights_m: z.array(z.number().min(1).max(TOP_M)).min(2, "At least two heights.").max(58, "At most 58 heights.").default([...SCAN_HEIGHTS_M]),
+    heights_m: z
+      .array(z.number().min(1).max(TOP_M))
+      .min(2, "At least two heights.")
+      .max(58, "At most 58 heights.")
+      .default([...SCAN_HEIGHTS_M]),
     terrain: InlineTerrain.nullable().default(null),
   }).strict(),
   output: z.object({
-    heights: z.array(z.object({ height_m: z.number(), stalledAfter_s: z.number().nullable(), options: z.array(Option) })),
+    heights: z.array(
+      z.object({ height_m: z.number(), stalledAfter_s: z.number().nullable(), options: z.array(Option) }),
+    ),
     /** Between which turning back works. */
     bands: z.array(z.object({ from_m: z.number(), to_m: z.number().nullable() })),
     working: z.array(WorkingStep),
@@ -35,16 +49,31 @@ export const departureCalculation = calculation({
     const grid = gridOf(terrain);
     const plane = localPlane(grid?.origin ?? input.runway.threshold);
     const banks = allowedBanks(input.plan);
-    const heights: { height_m: number; stalledAfter_s: number | null; score_m: number | null; options: z.input<typeof Option>[] }[] = [];
+    const heights: {
+      height_m: number;
+      stalledAfter_s: number | null;
+      score_m: number | null;
+      options: z.input<typeof Option>[];
+    }[] = [];
     for (const [i, height_m] of [...heights_m].sort((a, b) => a - b).entries()) {
       if (progress && !progress(i / heights_m.length)) break;
       const scans = banks.map((bank) => turnbackAt(day, input, height_m, bank));
       const turnbacks = ([-1, 1] as const).map((side) => ({ side, best: bestOf(scans, side) }));
       const options: z.input<typeof Option>[] = turnbacks.map(({ side, best }) => ({
-        id: side === -1 ? "left" : "right", kind: "turnback", name: `Turn back ${side === -1 ? "left" : "right"}`,
-        score_m: best?.score_m ?? null, margin_m: best?.result.margin_m ?? null, spare_m: best?.result.spare_m ?? null, note: best ? null : "the reaction ends in a stall",
+        id: side === -1 ? "left" : "right",
+        kind: "turnback",
+        name: `Turn back ${side === -1 ? "left" : "right"}`,
+        score_m: best?.score_m ?? null,
+        margin_m: best?.result.margin_m ?? null,
+        spare_m: best?.result.spare_m ?? null,
+        note: best ? null : "the reaction ends in a stall",
       }));
-      heights.push({ height_m, stalledAfter_s: scans[0].stalledAfter_s, score_m: bestOf(scans)?.score_m ?? null, options: [...options, ...(aheadAt(day, input, height_m, grid, plane)?.options ?? [])] });
+      heights.push({
+        height_m,
+        stalledAfter_s: scans[0].stalledAfter_s,
+        score_m: bestOf(scans)?.score_m ?? null,
+        options: [...options, ...(aheadAt(day, input, height_m, grid, plane)?.options ?? [])],
+      });
     }
     const bands = bandsOf(heights);
     const against = climbAgainstGlide(day, 150, 450);
@@ -52,9 +81,45 @@ export const departureCalculation = calculation({
       heights: heights.map(({ height_m, stalledAfter_s, options }) => ({ height_m, stalledAfter_s, options })),
       bands,
       working: [
-        { figure: "bands", symbol: "run", meaning: "ground run", formula: "Σ V·Δt", value: day.climb.run_m, unit: "m", source: MODEL },
-        { figure: "bands", symbol: "h", meaning: "turning back works", formula: "min(M, 0.1·spare) ≥ 0", value: bands.length === 0 ? "at no height" : bands.map((band) => `${band.from_m.toFixed(0)} m to ${band.to_m === null ? "the top" : `${band.to_m.toFixed(0)} m`}`).join(", "), unit: "", source: MODEL },
-        ...(against ? [{ figure: "bands", symbol: "dM/dh", meaning: "margin gained for each metre of height, beyond the turn", formula: "1 − c/g, distance out against distance back for each metre", value: against.gain ?? "no way back against this wind", unit: "", source: MODEL }] : []),
+        {
+          figure: "bands",
+          symbol: "run",
+          meaning: "ground run",
+          formula: "Σ V·Δt",
+          value: day.climb.run_m,
+          unit: "m",
+          source: MODEL,
+        },
+        {
+          figure: "bands",
+          symbol: "h",
+          meaning: "turning back works",
+          formula: "min(M, 0.1·spare) ≥ 0",
+          value:
+            bands.length === 0
+              ? "at no height"
+              : bands
+                  .map(
+                    (band) =>
+                      `${band.from_m.toFixed(0)} m to ${band.to_m === null ? "the top" : `${band.to_m.toFixed(0)} m`}`,
+                  )
+                  .join(", "),
+          unit: "",
+          source: MODEL,
+        },
+        ...(against
+          ? [
+              {
+                figure: "bands",
+                symbol: "dM/dh",
+                meaning: "margin gained for each metre of height, beyond the turn",
+                formula: "1 − c/g, distance out against distance back for each metre",
+                value: against.gain ?? "no way back against this wind",
+                unit: "",
+                source: MODEL,
+              },
+            ]
+          : []),
       ],
     });
   },

@@ -12,19 +12,37 @@ const SOURCE = "parabolic drag polar; equilibrium of a straight glide";
 /** Points on the curve: enough to draw it smoothly. */
 const CURVE_POINTS = 60;
 
-const Glide = z.object({ eas_mps: z.number(), sinkEas_mps: z.number(), ratio: z.number(), cl: z.number(), cd: z.number(), angle_rad: z.number(), limitedByStall: z.boolean() });
+const Glide = z.object({
+  eas_mps: z.number(),
+  sinkEas_mps: z.number(),
+  ratio: z.number(),
+  cl: z.number(),
+  cd: z.number(),
+  angle_rad: z.number(),
+  limitedByStall: z.boolean(),
+});
 
 /** Sink against speed of one configuration, with best glide, least sink and stall. */
 export const polarCalculation = calculation({
   name: "polar",
   cost: "instant",
-  question: "How does this aircraft glide in this configuration: best glide, least sink, stall, and everything between?",
+  question:
+    "How does this aircraft glide in this configuration: best glide, least sink, stall, and everything between?",
   sources: [SOURCE],
-  input: z.strictObject({ aircraft: AircraftDocument, mass_kg: SituationDocument.shape.mass_kg, configuration: Configuration }),
+  input: z.strictObject({
+    aircraft: AircraftDocument,
+    mass_kg: SituationDocument.shape.mass_kg,
+    configuration: Configuration,
+  }),
   output: z.object({
-    cd0: z.number(), k: z.number(), clMax: z.number(), wingLoading_Npm2: z.number(),
+    cd0: z.number(),
+    k: z.number(),
+    clMax: z.number(),
+    wingLoading_Npm2: z.number(),
     shares: z.array(z.object({ name: z.string(), deltaCd: z.number() })),
-    vs1_mps: z.number(), bestGlide: Glide, leastSink: Glide,
+    vs1_mps: z.number(),
+    bestGlide: Glide,
+    leastSink: Glide,
     curve: z.array(z.object({ eas_mps: z.number(), sinkEas_mps: z.number(), ratio: z.number() })),
     working: z.array(WorkingStep),
   }),
@@ -43,15 +61,79 @@ export const polarCalculation = calculation({
     });
     const figure = "bestGlide";
     return success({
-      cd0: polar.cd0, k: polar.k, clMax: polar.clMax, wingLoading_Npm2: polar.wingLoading, shares, vs1_mps, bestGlide: best, leastSink: least, curve,
+      cd0: polar.cd0,
+      k: polar.k,
+      clMax: polar.clMax,
+      wingLoading_Npm2: polar.wingLoading,
+      shares,
+      vs1_mps,
+      bestGlide: best,
+      leastSink: least,
+      curve,
       working: [
-        { figure, symbol: "W/S", meaning: "wing loading", formula: "m·g/S", value: polar.wingLoading, unit: "N/m²", source: "aircraft document" },
-        ...shares.map((share) => ({ figure, symbol: "ΔCD", meaning: share.name, formula: "", value: share.deltaCd, unit: "", source: "aircraft document" })),
-        { figure, symbol: "CD0", meaning: "drag without lift", formula: "Σ ΔCD", value: polar.cd0, unit: "", source: SOURCE },
-        { figure, symbol: "CL*", meaning: "lift coefficient of best glide", formula: "√(CD0/k)", value: best.cl, unit: "", source: SOURCE },
-        { figure, symbol: "V_BG", meaning: "best glide, equivalent airspeed", formula: "√(2·(W/S)/(ρ0·√(CL² + CD²)))", value: best.eas_mps, unit: "m/s", source: SOURCE },
-        { figure, symbol: "L/D", meaning: "glide ratio", formula: "CL/CD", value: best.ratio, unit: "", source: SOURCE },
-        { figure: "vs1_mps", symbol: "V_S", meaning: "stall in this configuration", formula: "√(2·(W/S)/(ρ0·CLmax))", value: vs1_mps, unit: "m/s", source: SOURCE },
+        {
+          figure,
+          symbol: "W/S",
+          meaning: "wing loading",
+          formula: "m·g/S",
+          value: polar.wingLoading,
+          unit: "N/m²",
+          source: "aircraft document",
+        },
+        ...shares.map((share) => ({
+          figure,
+          symbol: "ΔCD",
+          meaning: share.name,
+          formula: "",
+          value: share.deltaCd,
+          unit: "",
+          source: "aircraft document",
+        })),
+        {
+          figure,
+          symbol: "CD0",
+          meaning: "drag without lift",
+          formula: "Σ ΔCD",
+          value: polar.cd0,
+          unit: "",
+          source: SOURCE,
+        },
+        {
+          figure,
+          symbol: "CL*",
+          meaning: "lift coefficient of best glide",
+          formula: "√(CD0/k)",
+          value: best.cl,
+          unit: "",
+          source: SOURCE,
+        },
+        {
+          figure,
+          symbol: "V_BG",
+          meaning: "best glide, equivalent airspeed",
+          formula: "√(2·(W/S)/(ρ0·√(CL² + CD²)))",
+          value: best.eas_mps,
+          unit: "m/s",
+          source: SOURCE,
+        },
+        {
+          figure,
+          symbol: "L/D",
+          meaning: "glide ratio",
+          formula: "CL/CD",
+          value: best.ratio,
+          unit: "",
+          source: SOURCE,
+        },
+        {
+          figure: "vs1_mps",
+          symbol: "V_S",
+          meaning: "stall in this configuration",
+          formula: "√(2·(W/S)/(ρ0·CLmax))",
+          value: vs1_mps,
+          unit: "m/s",
+          source: SOURCE,
+        },
       ],
     });
   },

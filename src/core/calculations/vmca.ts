@@ -9,7 +9,11 @@ import { WorkingStep } from "../working";
 
 const SOURCE = "lateral equilibrium, scanned down in speed";
 const Limit = z.enum(["rudder", "aileron", "fin", "pedal"]);
-const LimitSpeed = z.union([z.object({ kind: z.literal("at"), eas_mps: z.number() }), z.object({ kind: z.literal("everywhere") }), z.object({ kind: z.literal("never") })]);
+const LimitSpeed = z.union([
+  z.object({ kind: z.literal("at"), eas_mps: z.number() }),
+  z.object({ kind: z.literal("everywhere") }),
+  z.object({ kind: z.literal("never") }),
+]);
 
 /** Minimum control speed today, and what each thing does to it. */
 export const vmcaCalculation = calculation({
@@ -19,9 +23,13 @@ export const vmcaCalculation = calculation({
   sources: [SOURCE, "14 CFR 23.149 as it was before 2017 (memory)"],
   input: AsymmetricInput.extend({ bank_rad: LiveBank }),
   output: z.object({
-    eas_mps: z.number().nullable(), binding: Limit.nullable(), stall_mps: z.number(), stallFirst: z.boolean(),
+    eas_mps: z.number().nullable(),
+    binding: Limit.nullable(),
+    stall_mps: z.number(),
+    stallFirst: z.boolean(),
     limits: z.object({ rudder: LimitSpeed, aileron: LimitSpeed, fin: LimitSpeed, pedal: LimitSpeed }),
-    factors: z.array(z.object({ name: z.string(), change_mps: z.number().nullable() })), working: z.array(WorkingStep),
+    factors: z.array(z.object({ name: z.string(), change_mps: z.number().nullable() })),
+    working: z.array(WorkingStep),
   }),
   run({ bank_rad, ...question }) {
     const one = asymmetricCase(question);
@@ -29,16 +37,58 @@ export const vmcaCalculation = calculation({
     const found = vmca(one.value, bank_rad);
     const figure = "vmca";
     return success({
-      ...found, limits: { ...found.limits }, factors: vmcaFactors(question, bank_rad),
+      ...found,
+      limits: { ...found.limits },
+      factors: vmcaFactors(question, bank_rad),
       working: [
-        { figure, symbol: "V_MCA,book", meaning: "published, light, aft centre of gravity, 5°, critical engine windmilling, sea level", formula: "", value: one.value.asymmetric.publishedVmca_mps, unit: "m/s", source: "aircraft document" },
-        { figure, symbol: "Cnδr", meaning: "rudder power that makes the published speed", formula: "three equations, linear in β, δa, Cnδr", value: one.value.cnDeltaR, unit: "", source: SOURCE },
+        {
+          figure,
+          symbol: "V_MCA,book",
+          meaning: "published, light, aft centre of gravity, 5°, critical engine windmilling, sea level",
+          formula: "",
+          value: one.value.asymmetric.publishedVmca_mps,
+          unit: "m/s",
+          source: "aircraft document",
+        },
+        {
+          figure,
+          symbol: "Cnδr",
+          meaning: "rudder power that makes the published speed",
+          formula: "three equations, linear in β, δa, Cnδr",
+          value: one.value.cnDeltaR,
+          unit: "",
+          source: SOURCE,
+        },
         ...CONTROLS.map((limit): WorkingStep => {
           const at = found.limits[limit];
-          return { figure, symbol: limit, meaning: `speed at which the ${limit} limit is met`, formula: "", value: at.kind === "at" ? at.eas_mps : at.kind, unit: at.kind === "at" ? "m/s" : "", source: SOURCE };
+          return {
+            figure,
+            symbol: limit,
+            meaning: `speed at which the ${limit} limit is met`,
+            formula: "",
+            value: at.kind === "at" ? at.eas_mps : at.kind,
+            unit: at.kind === "at" ? "m/s" : "",
+            source: SOURCE,
+          };
         }),
-        { figure, symbol: "V_S", meaning: "stall in this straight banked flight", formula: "V_S·√cosφ", value: found.stall_mps, unit: "m/s", source: "parabolic drag polar, aircraft document" },
-        { figure, symbol: "V_MCA", meaning: found.stallFirst ? "the stall comes first" : `today, the ${found.binding ?? "controls"} bind`, formula: "the highest", value: found.eas_mps ?? "none", unit: found.eas_mps === null ? "" : "m/s", source: SOURCE },
+        {
+          figure,
+          symbol: "V_S",
+          meaning: "stall in this straight banked flight",
+          formula: "V_S·√cosφ",
+          value: found.stall_mps,
+          unit: "m/s",
+          source: "parabolic drag polar, aircraft document",
+        },
+        {
+          figure,
+          symbol: "V_MCA",
+          meaning: found.stallFirst ? "the stall comes first" : `today, the ${found.binding ?? "controls"} bind`,
+          formula: "the highest",
+          value: found.eas_mps ?? "none",
+          unit: found.eas_mps === null ? "" : "m/s",
+          source: SOURCE,
+        },
       ],
     });
   },

@@ -18,14 +18,27 @@ function ground(elevation: (x: number, y: number) => number): TerrainGrid {
   const elevations_m = new Float32Array(size * size);
   const [ahead, right] = [frame(1, 0), frame(0, 1)];
   const origin = frame(0, 0);
-  const [ux, uy, vx, vy] = [ahead.x_m - origin.x_m, ahead.y_m - origin.y_m, right.x_m - origin.x_m, right.y_m - origin.y_m];
+  const [ux, uy, vx, vy] = [
+    ahead.x_m - origin.x_m,
+    ahead.y_m - origin.y_m,
+    right.x_m - origin.x_m,
+    right.y_m - origin.y_m,
+  ];
   for (let row = 0; row < size; row += 1) {
     for (let column = 0; column < size; column += 1) {
       const [x, y] = [-8000 + column * CELL - origin.x_m, -8000 + row * CELL - origin.y_m];
       elevations_m[row * size + column] = elevation(x * ux + y * uy, x * vx + y * vy);
     }
   }
-  return { origin: input.runway.threshold, west_m: -8000, south_m: -8000, cell_m: CELL, columns: size, rows: size, elevations_m };
+  return {
+    origin: input.runway.threshold,
+    west_m: -8000,
+    south_m: -8000,
+    cell_m: CELL,
+    columns: size,
+    rows: size,
+    elevations_m,
+  };
 }
 const look = (terrain: TerrainGrid | null, height_m = 200) => {
   const start = failureStart(day, height_m, "hands-off", 4);
@@ -38,7 +51,10 @@ describe("ahead within 30°", () => {
     const { start, sector } = look(null);
     expect(sector.reach_m / start.acting.height_m).toBeCloseTo(bestGlide(day.polar).ratio, 1);
     expect(sector).toMatchObject({ spot: null, water: null });
-    expect(aheadOption(sector)).toMatchObject({ score_m: null, note: "no terrain is known: what lies ahead has to be looked at" });
+    expect(aheadOption(sector)).toMatchObject({
+      score_m: null,
+      note: "no terrain is known: what lies ahead has to be looked at",
+    });
   });
 
   it("finds level ground in reach, no nearer than the steep descent and long enough", () => {

@@ -51,7 +51,13 @@ const HEIGHT_STEP_M = 10;
  *
  * @param terrain - null when none is known: then only the reach is told
  */
-export function aheadSector(day: DepartureDay, { acting }: FailureStart, elevation_m: number, terrain: TerrainGrid | null, toPlane: ToPlane): AheadSector {
+export function aheadSector(
+  day: DepartureDay,
+  { acting }: FailureStart,
+  elevation_m: number,
+  terrain: TerrainGrid | null,
+  toPlane: ToPlane,
+): AheadSector {
   const density = readAir(day.air, acting.height_m, airSample()).density;
   const turnLoss = turnLossPerRadian_m(day, density);
   let best: Spot | null = null;
@@ -64,7 +70,14 @@ export function aheadSector(day: DepartureDay, { acting }: FailureStart, elevati
     const glide = glideAlong(day, height_m, track_rad);
     if (i === (BEARINGS - 1) / 2) reach_m = glide.reach_m;
     if (!terrain) continue;
-    const heights = groundAlong(acting.x_m, acting.y_m, track_rad, glide.reach_m + BEYOND_M + glide.need_m, terrain, toPlane);
+    const heights = groundAlong(
+      acting.x_m,
+      acting.y_m,
+      track_rad,
+      glide.reach_m + BEYOND_M + glide.need_m,
+      terrain,
+      toPlane,
+    );
     const run = Math.ceil(glide.need_m / ALONG_M);
     for (let d = 0; d * ALONG_M <= glide.reach_m && d < heights.length; d += 1) {
       seen += 1;
@@ -77,7 +90,15 @@ export function aheadSector(day: DepartureDay, { acting }: FailureStart, elevati
       const spare_m = fit * ALONG_M - glide.need_m;
       if (fit < run) continue;
       const score_m = worth_m(margin_m, Math.min(spare_m, BEYOND_M));
-      if (!best || score_m > best.score_m) best = { x_m: acting.x_m + d * ALONG_M * Math.cos(track_rad), y_m: acting.y_m + d * ALONG_M * Math.sin(track_rad), track_rad, margin_m, spare_m, score_m };
+      if (!best || score_m > best.score_m)
+        best = {
+          x_m: acting.x_m + d * ALONG_M * Math.cos(track_rad),
+          y_m: acting.y_m + d * ALONG_M * Math.sin(track_rad),
+          track_rad,
+          margin_m,
+          spare_m,
+          score_m,
+        };
     }
   }
   return { reach_m, spot: best, water: terrain && seen > 0 ? wet / seen : null };
@@ -87,13 +108,37 @@ export function aheadSector(day: DepartureDay, { acting }: FailureStart, elevati
 export function aheadOption(sector: AheadSector): DepartureOption {
   const base = { id: "ahead", kind: "ahead", name: "Ahead, within 30°" } as const;
   const { spot, water } = sector;
-  if (spot) return { ...base, score_m: spot.score_m, margin_m: spot.margin_m, spare_m: spot.spare_m, note: "level ground by the terrain alone: trees, fences and people are not known" };
-  if (water === null) return { ...base, score_m: null, margin_m: null, spare_m: null, note: "no terrain is known: what lies ahead has to be looked at" };
-  return { ...base, score_m: -1, margin_m: null, spare_m: null, note: water > 0.5 ? "mostly water in reach: a ditching" : "no level ground of the length needed" };
+  if (spot)
+    return {
+      ...base,
+      score_m: spot.score_m,
+      margin_m: spot.margin_m,
+      spare_m: spot.spare_m,
+      note: "level ground by the terrain alone: trees, fences and people are not known",
+    };
+  if (water === null)
+    return {
+      ...base,
+      score_m: null,
+      margin_m: null,
+      spare_m: null,
+      note: "no terrain is known: what lies ahead has to be looked at",
+    };
+  return {
+    ...base,
+    score_m: -1,
+    margin_m: null,
+    spare_m: null,
+    note: water > 0.5 ? "mostly water in reach: a ditching" : "no level ground of the length needed",
+  };
 }
 
 /** Distance over the ground of the glide along a track to the runway's level, and what a landing that way needs on rough grass. */
-function glideAlong(day: DepartureDay, height_m: number, track_rad: number): { reach_m: number; need_m: number; steepRatio: number } {
+function glideAlong(
+  day: DepartureDay,
+  height_m: number,
+  track_rad: number,
+): { reach_m: number; need_m: number; steepRatio: number } {
   const cl = liftCoefficientAt(day.polar, day.best_mps) ?? day.polar.clMax;
   const glide = straightGlide(day.polar, cl);
   const air = airSample();
@@ -115,7 +160,14 @@ function glideAlong(day: DepartureDay, height_m: number, track_rad: number): { r
 }
 
 /** Elevations along a track, a cell apart, as far as the terrain is known. */
-function groundAlong(x_m: number, y_m: number, track_rad: number, length_m: number, terrain: TerrainGrid, toPlane: ToPlane): number[] {
+function groundAlong(
+  x_m: number,
+  y_m: number,
+  track_rad: number,
+  length_m: number,
+  terrain: TerrainGrid,
+  toPlane: ToPlane,
+): number[] {
   const heights: number[] = [];
   for (let d = 0; d <= length_m; d += ALONG_M) {
     const point = toPlane(x_m + d * Math.cos(track_rad), y_m + d * Math.sin(track_rad));

@@ -17,7 +17,8 @@ describe("air over a runway", () => {
   });
 
   it("counts heights from the runway's elevation", () => {
-    for (const height_m of [0, 123.4, 700]) expect(at(height_m).density / airAtAltitude(100 + height_m, AIR).density).toBeCloseTo(1, 6);
+    for (const height_m of [0, 123.4, 700])
+      expect(at(height_m).density / airAtAltitude(100 + height_m, AIR).density).toBeCloseTo(1, 6);
   });
 
   it("gives the wind's change with height", () => {

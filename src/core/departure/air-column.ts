@@ -29,9 +29,23 @@ const STEP_M = 1;
  * @param takeOff_rad - direction of take-off in the wind's frame
  * @param high_m - height of the last entry, m above the runway; above it the last value holds
  */
-export function airColumn(air: AirMass, wind: (altitude_m: number) => WindVector, elevation_m: number, takeOff_rad: number, high_m: number): AirColumn {
+export function airColumn(
+  air: AirMass,
+  wind: (altitude_m: number) => WindVector,
+  elevation_m: number,
+  takeOff_rad: number,
+  high_m: number,
+): AirColumn {
   const count = Math.ceil((high_m - LOW_M) / STEP_M) + 1;
-  const column = { low_m: LOW_M, step_m: STEP_M, along_mps: new Float64Array(count), across_mps: new Float64Array(count), density: new Float64Array(count), alongShift_mps: 0, acrossShift_mps: 0 };
+  const column = {
+    low_m: LOW_M,
+    step_m: STEP_M,
+    along_mps: new Float64Array(count),
+    across_mps: new Float64Array(count),
+    density: new Float64Array(count),
+    alongShift_mps: 0,
+    acrossShift_mps: 0,
+  };
   const [cos, sin] = [Math.cos(takeOff_rad), Math.sin(takeOff_rad)];
   for (let i = 0; i < count; i += 1) {
     const altitude_m = elevation_m + LOW_M + i * STEP_M;
@@ -63,7 +77,11 @@ export function airSample(): AirSample {
  *
  * @param out - written and returned; owned by the caller
  */
-export function readAir({ low_m, step_m, along_mps, across_mps, density, alongShift_mps, acrossShift_mps }: AirColumn, height_m: number, out: AirSample): AirSample {
+export function readAir(
+  { low_m, step_m, along_mps, across_mps, density, alongShift_mps, acrossShift_mps }: AirColumn,
+  height_m: number,
+  out: AirSample,
+): AirSample {
   const place = Math.min(Math.max((height_m - low_m) / step_m, 0), density.length - 1.000001);
   const i = Math.floor(place);
   const share = place - i;

@@ -7,7 +7,10 @@ import type { Turnback } from "./turnback-search";
 const SAME_RAD = 0.009;
 
 /** The banks that may be flown: the chosen one, or all compared ones that have been practised, and the practised one itself. */
-export function allowedBanks({ bank_rad, practisedBank_rad }: Pick<DeparturePlan, "bank_rad" | "practisedBank_rad">): number[] {
+export function allowedBanks({
+  bank_rad,
+  practisedBank_rad,
+}: Pick<DeparturePlan, "bank_rad" | "practisedBank_rad">): number[] {
   if (bank_rad !== null) return [bank_rad];
   const below = COMPARED_BANKS_RAD.filter((bank) => bank < practisedBank_rad - SAME_RAD);
   return [...below, practisedBank_rad];
@@ -24,6 +27,14 @@ export function bestOf(scans: readonly TurnbackAtHeight[], side: 1 | -1 | null =
 }
 
 /** The best turnback at a height over the banks that may be flown. */
-export function bestBank(day: DepartureDay, input: DepartureInput, height_m: number, side: 1 | -1 | null = null): Turnback | null {
-  return bestOf(allowedBanks(input.plan).map((bank_rad) => turnbackAt(day, input, height_m, bank_rad)), side);
+export function bestBank(
+  day: DepartureDay,
+  input: DepartureInput,
+  height_m: number,
+  side: 1 | -1 | null = null,
+): Turnback | null {
+  return bestOf(
+    allowedBanks(input.plan).map((bank_rad) => turnbackAt(day, input, height_m, bank_rad)),
+    side,
+  );
 }

@@ -12,7 +12,9 @@ import { turnbackAccount } from "./turnback-account";
 
 const { day, input } = demoDeparture();
 const terrain = demoTerrain();
-const ahead = [60, 120, 180, 240].flatMap((height_m) => aheadAt(day, input, height_m, terrain, localPlane(terrain.origin)) ?? []);
+const ahead = [60, 120, 180, 240].flatMap(
+  (height_m) => aheadAt(day, input, height_m, terrain, localPlane(terrain.origin)) ?? [],
+);
 const best = bestBank(day, input, 305);
 const atGate = best && turnbackAccount(day, input, 305, best.technique);
 
@@ -20,11 +22,27 @@ function brief(plan: Partial<DeparturePlan> = {}, computed_m: number | null = 18
   const whole = { ...input.plan, ...plan };
   const gates = schoolGates(whole, computed_m);
   return departureBrief(
-    { runwayName: "Skerrow 29", plan: whole, climbEas_mps: 34, bestEas_mps: 33, stallEas_mps: day.stallEas_mps, gates, bands: [{ from_m: 105, to_m: null }], stopUntil_m: 55, ahead, atGate: gates.gate_m === null ? null : atGate, chance: gates.gate_m === null ? null : 0.93, ...change },
+    {
+      runwayName: "Skerrow 29",
+      plan: whole,
+      climbEas_mps: 34,
+      bestEas_mps: 33,
+      stallEas_mps: day.stallEas_mps,
+      gates,
+      bands: [{ from_m: 105, to_m: null }],
+      stopUntil_m: 55,
+      ahead,
+      atGate: gates.gate_m === null ? null : atGate,
+      chance: gates.gate_m === null ? null : 0.93,
+      ...change,
+    },
     DEFAULT_UNITS,
   );
 }
-const words = (...given: Parameters<typeof brief>) => brief(...given).map((sentence) => sentence.text.replace(/[\u00a0\u202f]/g, " ")).join("\n");
+const words = (...given: Parameters<typeof brief>) =>
+  brief(...given)
+    .map((sentence) => sentence.text.replace(/[\u00a0\u202f]/g, " "))
+    .join("\n");
 
 describe("departure brief", () => {
   it("goes from before rotation through the gate to the landing back", () => {
@@ -45,7 +63,9 @@ describe("departure brief", () => {
   });
 
   it("says when there is no turning back, by numbers or by school", () => {
-    expect(words({}, null)).toContain("Turning back never works often enough up to 2 500 ft today (90 in 100 is asked for)");
+    expect(words({}, null)).toContain(
+      "Turning back never works often enough up to 2 500 ft today (90 in 100 is asked for)",
+    );
     expect(words({}, null, { bands: [] })).toContain("Turning back works at no height");
     const spot = words({ school: "spot-ahead", crosswind: { height_m: 91.44, side: "left" } });
     expect(spot).toContain("A landable spot is kept ahead all the way: crosswind left at 300 ft");
@@ -54,7 +74,8 @@ describe("departure brief", () => {
 
   it("tells what is ahead: level ground, water, nothing known", () => {
     expect(words()).toContain("level ground is there by the terrain");
-    const sector = (water: number | null) => ahead.map((at) => ({ ...at, options: [], sector: { ...at.sector, spot: null, water } }));
+    const sector = (water: number | null) =>
+      ahead.map((at) => ({ ...at, options: [], sector: { ...at.sector, spot: null, water } }));
     expect(words({}, 180, { ahead: sector(0.9) })).toContain("water, prepare to ditch");
     expect(words({}, 180, { ahead: sector(0.1) })).toContain("no level ground, the least bad");
     expect(words({}, 180, { ahead: sector(null) })).toContain("has been looked at before");

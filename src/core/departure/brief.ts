@@ -34,7 +34,8 @@ export interface BriefSentence {
 }
 
 /** The caution that goes with every brief. */
-export const BRIEF_CAUTION = "For briefing, and for practice at height with an instructor first. Figures are estimates: the flight manual and local rules come first. A low turn kills by stall and spin: without the speed, land ahead.";
+export const BRIEF_CAUTION =
+  "For briefing, and for practice at height with an instructor first. Figures are estimates: the flight manual and local rules come first. A low turn kills by stall and spin: without the speed, land ahead.";
 
 /**
  * The sentences in the order of the take-off.
@@ -46,32 +47,73 @@ export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSente
   const height = (value_m: number) => formatSi("height", units.height, value_m);
   const speed = (value_mps: number) => formatSi("speed", units.speed, value_mps);
   const said: BriefSentence[] = [
-    { from_m: null, to_m: 0, text: `${facts.runwayName}. Before rotation, anything wrong: throttle closed, stop on the runway.` },
+    {
+      from_m: null,
+      to_m: 0,
+      text: `${facts.runwayName}. Before rotation, anything wrong: throttle closed, stop on the runway.`,
+    },
   ];
   const say = (from_m: number | null, to_m: number | null, text: string) => said.push({ from_m, to_m, text });
-  if (stopUntil_m !== null) say(0, stopUntil_m, `Airborne, until ${height(stopUntil_m)}: nose down to ${speed(facts.bestEas_mps)}, land on the runway that is left.`);
+  if (stopUntil_m !== null)
+    say(
+      0,
+      stopUntil_m,
+      `Airborne, until ${height(stopUntil_m)}: nose down to ${speed(facts.bestEas_mps)}, land on the runway that is left.`,
+    );
   else say(0, null, "Once airborne the runway left is not enough to stop on.");
 
   const low = stopUntil_m ?? 0;
   const until = plan.school === "spot-ahead" ? null : gates.gate_m;
   const ahead = aheadWords(facts.ahead, low, until ?? Infinity);
-  say(low, until, `From ${height(low)}${until === null ? "" : ` until ${height(until)}`}: nose down, ${speed(facts.bestEas_mps)}, ahead within 30° of the nose${ahead}. No turning back.`);
+  say(
+    low,
+    until,
+    `From ${height(low)}${until === null ? "" : ` until ${height(until)}`}: nose down, ${speed(facts.bestEas_mps)}, ahead within 30° of the nose${ahead}. No turning back.`,
+  );
 
   if (plan.school === "spot-ahead") {
-    say(low, null, `A landable spot is kept ahead all the way${plan.crosswind ? `: crosswind ${plan.crosswind.side} at ${height(plan.crosswind.height_m)}` : ""}; there is no turning back in this brief.`);
+    say(
+      low,
+      null,
+      `A landable spot is kept ahead all the way${plan.crosswind ? `: crosswind ${plan.crosswind.side} at ${height(plan.crosswind.height_m)}` : ""}; there is no turning back in this brief.`,
+    );
   } else if (gates.gate_m === null) {
-    say(null, null, bands.length === 0 ? `Turning back works at no height up to ${height(TOP_M)} today: ahead, whatever the height.` : `Turning back never works often enough up to ${height(TOP_M)} today (${Math.round(plan.requiredChance * 100)} in 100 is asked for): ahead, whatever the height.`);
+    say(
+      null,
+      null,
+      bands.length === 0
+        ? `Turning back works at no height up to ${height(TOP_M)} today: ahead, whatever the height.`
+        : `Turning back never works often enough up to ${height(TOP_M)} today (${Math.round(plan.requiredChance * 100)} in 100 is asked for): ahead, whatever the height.`,
+    );
   } else if (atGate) {
     const { technique, result } = atGate;
     const turnSpeed = (technique.stallMargin * facts.stallEas_mps) / Math.sqrt(Math.cos(technique.bank_rad));
     const upper = bands.find((band) => band.to_m !== null && band.to_m > (gates.gate_m ?? 0))?.to_m ?? null;
-    const extension = technique.extension_s >= 1 ? `straight on for ${Math.round(technique.extension_s)} seconds, then ` : "";
-    say(gates.gate_m, upper, `From ${height(gates.gate_m)}${upper === null ? "" : ` up to ${height(upper)}`}: ${extension}turn back ${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${speed(turnSpeed)}, ${speed(facts.bestEas_mps)} when straight.`);
-    if (upper !== null) say(upper, null, `Above ${height(upper)} the runway is too far behind: another field, or ahead.`);
+    const extension =
+      technique.extension_s >= 1 ? `straight on for ${Math.round(technique.extension_s)} seconds, then ` : "";
+    say(
+      gates.gate_m,
+      upper,
+      `From ${height(gates.gate_m)}${upper === null ? "" : ` up to ${height(upper)}`}: ${extension}turn back ${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${speed(turnSpeed)}, ${speed(facts.bestEas_mps)} when straight.`,
+    );
+    if (upper !== null)
+      say(upper, null, `Above ${height(upper)} the runway is too far behind: another field, or ahead.`);
     const { roll } = result;
-    const wind = Math.abs(roll.tailwind_mps) < 0.5 ? "no wind along the runway" : `${speed(Math.abs(roll.tailwind_mps))} ${roll.tailwind_mps > 0 ? "behind" : "on the nose"}`;
-    say(gates.gate_m, upper, `Landing back: ${wind}, touchdown at ${speed(roll.touchdownGroundSpeed_mps)} over the ground, ${result.spare_m === null ? "no runway left" : `${formatSi("length", units.length, Math.max(result.spare_m, 0))} left after stopping`} at the least.`);
-    if (facts.chance !== null) say(gates.gate_m, null, `As practised, ${facts.chance > 0.985 ? "nearly all" : `about ${Math.round(facts.chance * 100)} in 100`} such turns succeed at that height.`);
+    const wind =
+      Math.abs(roll.tailwind_mps) < 0.5
+        ? "no wind along the runway"
+        : `${speed(Math.abs(roll.tailwind_mps))} ${roll.tailwind_mps > 0 ? "behind" : "on the nose"}`;
+    say(
+      gates.gate_m,
+      upper,
+      `Landing back: ${wind}, touchdown at ${speed(roll.touchdownGroundSpeed_mps)} over the ground, ${result.spare_m === null ? "no runway left" : `${formatSi("length", units.length, Math.max(result.spare_m, 0))} left after stopping`} at the least.`,
+    );
+    if (facts.chance !== null)
+      say(
+        gates.gate_m,
+        null,
+        `As practised, ${facts.chance > 0.985 ? "nearly all" : `about ${Math.round(facts.chance * 100)} in 100`} such turns succeed at that height.`,
+      );
   }
   return said;
 }
@@ -80,12 +122,20 @@ export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSente
 function aheadWords(heights: readonly AheadAtHeight[], from_m: number, to_m: number): string {
   const between = heights.filter(({ height_m }) => height_m >= from_m && height_m <= to_m);
   if (between.length === 0) return "";
-  const fields = new Set(between.flatMap(({ options }) => options.filter((option) => (option.kind === "field" || option.kind === "runway") && (option.score_m ?? -1) >= 0).map((option) => option.name)));
+  const fields = new Set(
+    between.flatMap(({ options }) =>
+      options
+        .filter((option) => (option.kind === "field" || option.kind === "runway") && (option.score_m ?? -1) >= 0)
+        .map((option) => option.name),
+    ),
+  );
   const unknown = between.every(({ sector }) => sector.water === null);
   if (fields.size > 0) return `: ${[...fields].slice(0, 3).join(", ")}`;
   if (unknown) return ": what lies there has been looked at before";
   const without = between.filter(({ sector }) => sector.spot === null).length;
   if (without === 0) return ": level ground is there by the terrain, trees and fences unknown";
   if (without < between.length) return ": level ground is not there from every height";
-  return between.some(({ sector }) => (sector.water ?? 0) > 0.5) ? ": water, prepare to ditch" : ": no level ground, the least bad";
+  return between.some(({ sector }) => (sector.water ?? 0) > 0.5)
+    ? ": water, prepare to ditch"
+    : ": no level ground, the least bad";
 }

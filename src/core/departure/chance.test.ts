@@ -2,7 +2,18 @@ import { describe, expect, it } from "vitest";
 import { demoDeparture } from "../../../demo/demo-departure";
 import { radians } from "../quantities/angle";
 import { M_PER_FT } from "../quantities/constants";
-import { SCATTER_KINDS, USUAL_SCATTER, pilotScatter, addCounts, chanceHeights_m, countChance, delay_s, draws, wilson, without } from "./chance";
+import {
+  SCATTER_KINDS,
+  USUAL_SCATTER,
+  pilotScatter,
+  addCounts,
+  chanceHeights_m,
+  countChance,
+  delay_s,
+  draws,
+  wilson,
+  without,
+} from "./chance";
 import { gateOf, schoolGates } from "./gate";
 import { practiceTarget } from "./practice";
 import { bandsOf, betterSide, turnbackAt } from "./scan";
@@ -14,11 +25,15 @@ const planned = (height_m: number) => {
   if (!best) throw new Error("no turnback");
   return { height_m, technique: best.technique };
 };
-const chance = (height_ft: number, hindsight = false) => countChance(day, input, planned(height_ft * M_PER_FT), USUAL_SCATTER, draws(1, 200), hindsight);
+const chance = (height_ft: number, hindsight = false) =>
+  countChance(day, input, planned(height_ft * M_PER_FT), USUAL_SCATTER, draws(1, 200), hindsight);
 
 describe("chance", () => {
   it("at the lowest height that works it is about one in three (cross-check); well above it nearly certain", () => {
-    const points = Array.from({ length: 14 }, (_, i) => 300 + 10 * i).map((height_ft) => ({ height_m: height_ft * M_PER_FT, score_m: betterSide(turnbackAt(day, input, height_ft * M_PER_FT, BANK))?.score_m ?? null }));
+    const points = Array.from({ length: 14 }, (_, i) => 300 + 10 * i).map((height_ft) => ({
+      height_m: height_ft * M_PER_FT,
+      score_m: betterSide(turnbackAt(day, input, height_ft * M_PER_FT, BANK))?.score_m ?? null,
+    }));
     const least_ft = bandsOf(points)[0].from_m / M_PER_FT;
     const { flown, succeeded } = chance(least_ft + 1);
     expect(succeeded / flown).toBeGreaterThan(0.15);
@@ -31,7 +46,9 @@ describe("chance", () => {
     const sample = draws(7, 120);
     const whole = countChance(day, input, plan, USUAL_SCATTER, sample, true);
     expect(whole.succeededInHindsight).toBeGreaterThanOrEqual(whole.succeeded);
-    const slices = [sample.slice(0, 50), sample.slice(50, 70), sample.slice(70)].map((part) => [countChance(day, input, plan, USUAL_SCATTER, part, true)]);
+    const slices = [sample.slice(0, 50), sample.slice(50, 70), sample.slice(70)].map((part) => [
+      countChance(day, input, plan, USUAL_SCATTER, part, true),
+    ]);
     expect(addCounts(slices)).toEqual([whole]);
   });
 
@@ -66,7 +83,9 @@ describe("chance", () => {
 
   it("one kind can be made exact, and no other changes", () => {
     for (const kind of SCATTER_KINDS) {
-      const changed = Object.entries(without(USUAL_SCATTER, kind)).filter(([field, value]) => value !== USUAL_SCATTER[field as keyof typeof USUAL_SCATTER]);
+      const changed = Object.entries(without(USUAL_SCATTER, kind)).filter(
+        ([field, value]) => value !== USUAL_SCATTER[field as keyof typeof USUAL_SCATTER],
+      );
       expect(changed).toHaveLength(1);
       expect(changed[0][1]).toBe(0);
     }
@@ -112,12 +131,26 @@ describe("gate", () => {
     ["higher", null, null, "none"],
     ["spot-ahead", 200, null, "none"],
   ] as const)("school %s with %s: %s", (school, computed_m, gate_m, decides) => {
-    expect(schoolGates({ school, fixedConsider_m: 305 }, computed_m)).toEqual({ fixed_m: 305, computed_m, gate_m, decides });
+    expect(schoolGates({ school, fixedConsider_m: 305 }, computed_m)).toEqual({
+      fixed_m: 305,
+      computed_m,
+      gate_m,
+      decides,
+    });
   });
 });
 
 describe("practice at height", () => {
-  const target = (bank_deg: number, turn_deg: number) => practiceTarget(day, input, "climb", { bank_rad: radians(bank_deg), stallMargin: 1.1 }, radians(turn_deg), USUAL_SCATTER, draws(1, 60));
+  const target = (bank_deg: number, turn_deg: number) =>
+    practiceTarget(
+      day,
+      input,
+      "climb",
+      { bank_rad: radians(bank_deg), stallMargin: 1.1 },
+      radians(turn_deg),
+      USUAL_SCATTER,
+      draws(1, 60),
+    );
 
   it("a light single loses 200 to 450 ft in 180° with its reaction, 45° less than 20° (common practice)", () => {
     const [shallow, middle] = [target(20, 180), target(45, 180)];
@@ -131,7 +164,16 @@ describe("practice at height", () => {
   // Common practice: a light single from fast level flight loses about 300 ft at 20° and 200 ft at 60°; heights only.
   it("from fast level flight it costs less than from the climb, at 60° no more than at 20°", () => {
     const still = demoDeparture({ mass_kg: 1100, plain: { length_m: 1600, headwind_kt: 0 } });
-    const level = (entry: "climb" | "level", bank_deg: number) => (practiceTarget(still.day, still.input, entry, { bank_rad: radians(bank_deg), stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])?.loss_m ?? NaN) / M_PER_FT;
+    const level = (entry: "climb" | "level", bank_deg: number) =>
+      (practiceTarget(
+        still.day,
+        still.input,
+        entry,
+        { bank_rad: radians(bank_deg), stallMargin: 1.1 },
+        Math.PI,
+        USUAL_SCATTER,
+        [],
+      )?.loss_m ?? NaN) / M_PER_FT;
     for (const bank of [20, 30, 45, 60]) expect(level("level", bank)).toBeLessThan(level("climb", bank) - 50);
     expect(level("level", 20)).toBeGreaterThan(225);
     expect(level("level", 20)).toBeLessThan(350);
@@ -148,7 +190,16 @@ describe("practice at height", () => {
     expect(stale.bank_rad / USUAL_SCATTER.bank_rad).toBeCloseTo(1.2, 9);
     const rusty = demoDeparture({});
     const input = { ...rusty.input, pilot: { ...rusty.input.pilot, daysSincePractised: 360 } };
-    const loss = (of: typeof input) => practiceTarget(rusty.day, of, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, pilotScatter(of.pilot), draws(1, 60));
+    const loss = (of: typeof input) =>
+      practiceTarget(
+        rusty.day,
+        of,
+        "climb",
+        { bank_rad: BANK, stallMargin: 1.1 },
+        Math.PI,
+        pilotScatter(of.pilot),
+        draws(1, 60),
+      );
     expect(loss(input)?.loss_m).toBeGreaterThan(loss(rusty.input)?.loss_m ?? NaN);
     expect(loss(input)?.tolerance_m).toBeGreaterThan(loss(rusty.input)?.tolerance_m ?? NaN);
   });
@@ -157,11 +208,16 @@ describe("practice at height", () => {
     const [half, full] = [target(45, 180), target(45, 360)];
     expect((full?.loss_m ?? 0) - (half?.loss_m ?? 0)).toBeGreaterThan(0.5 * ((half?.loss_m ?? 0) - 15));
     const high = demoDeparture({ plan: { hardDeck_m: 3000 } });
-    expect(practiceTarget(high.day, high.input, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])?.loss_m).toBeGreaterThan(half?.loss_m ?? NaN);
+    expect(
+      practiceTarget(high.day, high.input, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])
+        ?.loss_m,
+    ).toBeGreaterThan(half?.loss_m ?? NaN);
   });
 
   it("is not given when the reaction ends in a stall", () => {
     const light = demoDeparture({ mass_kg: 690, plan: { reaction: "attitude" } });
-    expect(practiceTarget(light.day, light.input, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])).toBeNull();
+    expect(
+      practiceTarget(light.day, light.input, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, []),
+    ).toBeNull();
   });
 });

@@ -30,13 +30,27 @@ export interface Scatter {
 }
 
 /** How far pilots and days differ from their plan. Common practice: no survey stands behind these figures. */
-export const USUAL_SCATTER: Scatter = { delay_s: 1.5, bank_rad: (5 * Math.PI) / 180, speed: 0.04, headwind_mps: 3 * MPS_PER_KT, crosswind_mps: 3 * MPS_PER_KT, glide: 0.06, intercept_rad: (8 * Math.PI) / 180 };
+export const USUAL_SCATTER: Scatter = {
+  delay_s: 1.5,
+  bank_rad: (5 * Math.PI) / 180,
+  speed: 0.04,
+  headwind_mps: 3 * MPS_PER_KT,
+  crosswind_mps: 3 * MPS_PER_KT,
+  glide: 0.06,
+  intercept_rad: (8 * Math.PI) / 180,
+};
 
 /** The usual scatter of a pilot: what the pilot does scatters more after a time without practice, wind and glide do not. */
 export function pilotScatter({ daysSincePractised }: Pick<Pilot, "daysSincePractised">): Scatter {
   const factor = practiceFactor(daysSincePractised);
   const { delay_s, bank_rad, speed, intercept_rad } = USUAL_SCATTER;
-  return { ...USUAL_SCATTER, delay_s: factor * delay_s, bank_rad: factor * bank_rad, speed: factor * speed, intercept_rad: factor * intercept_rad };
+  return {
+    ...USUAL_SCATTER,
+    delay_s: factor * delay_s,
+    bank_rad: factor * bank_rad,
+    speed: factor * speed,
+    intercept_rad: factor * intercept_rad,
+  };
 }
 
 /** The delay lies between these, s: nobody acts at once, and after this long nobody turns back. */
@@ -54,7 +68,10 @@ export type Draw = Readonly<Record<ScatterKind, number>>;
 /** The draws of a seed: the same for every height, so that the curve is smooth and slices add up. */
 export function draws(seed: number, count: number): Draw[] {
   const normal = randomNormal.source(randomLcg(seed))(0, 1);
-  return Array.from({ length: count }, () => Object.fromEntries(SCATTER_KINDS.map((kind) => [kind, normal()])) as Record<ScatterKind, number>);
+  return Array.from(
+    { length: count },
+    () => Object.fromEntries(SCATTER_KINDS.map((kind) => [kind, normal()])) as Record<ScatterKind, number>,
+  );
 }
 
 /** A technique planned for a height. */
@@ -75,14 +92,23 @@ export interface ChanceCount {
 }
 
 /** Techniques tried in hindsight, over the planned one's bank: intercept angle, straight extension. */
-const HINDSIGHT = [20, 35, 50, 70].flatMap((angle_deg) => [0, 6, 14].map((extension_s) => ({ intercept_rad: (angle_deg * Math.PI) / 180, extension_s })));
+const HINDSIGHT = [20, 35, 50, 70].flatMap((angle_deg) =>
+  [0, 6, 14].map((extension_s) => ({ intercept_rad: (angle_deg * Math.PI) / 180, extension_s })),
+);
 
 /**
  * Flies draws at a height and counts.
  *
  * @param hindsight - also look for a technique that would have worked
  */
-export function countChance(day: DepartureDay, input: DepartureInput, planned: PlannedHeight, scatter: Scatter, sample: readonly Draw[], hindsight: boolean): ChanceCount {
+export function countChance(
+  day: DepartureDay,
+  input: DepartureInput,
+  planned: PlannedHeight,
+  scatter: Scatter,
+  sample: readonly Draw[],
+  hindsight: boolean,
+): ChanceCount {
   let [succeeded, succeededInHindsight, stalled] = [0, 0, 0];
   for (const draw of sample) {
     const flight = scattered(day, input, planned, scatter, draw);
@@ -94,7 +120,8 @@ export function countChance(day: DepartureDay, input: DepartureInput, planned: P
     if (works(flight.fly(technique))) {
       succeeded += 1;
       succeededInHindsight += 1;
-    } else if (hindsight && HINDSIGHT.some((other) => works(flight.fly({ ...technique, ...other })))) succeededInHindsight += 1;
+    } else if (hindsight && HINDSIGHT.some((other) => works(flight.fly({ ...technique, ...other }))))
+      succeededInHindsight += 1;
   }
   return { height_m: planned.height_m, flown: sample.length, succeeded, succeededInHindsight, stalled };
 }
@@ -104,21 +131,46 @@ function works({ margin_m, spare_m }: TurnbackResult): boolean {
 }
 
 /** One draw made ready to fly; null when it stalls before the pilot acts. */
-function scattered(day: DepartureDay, input: DepartureInput, { height_m, technique }: PlannedHeight, scatter: Scatter, draw: Draw): { technique: Technique; fly(technique: Technique): TurnbackResult } | null {
+function scattered(
+  day: DepartureDay,
+  input: DepartureInput,
+  { height_m, technique }: PlannedHeight,
+  scatter: Scatter,
+  draw: Draw,
+): { technique: Technique; fly(technique: Technique): TurnbackResult } | null {
   const [along, across] = [scatter.headwind_mps * draw.headwind, scatter.crosswind_mps * draw.crosswind];
   // A worse glide ratio is more drag at every lift.
   const drag = 1 / Math.max(1 + scatter.glide * draw.glide, 0.5);
   const speed = 1 + scatter.speed * draw.speed;
   const air = shiftedAir(day.air, along, across);
-  const other: DepartureDay = { ...day, air, body: { ...day.body, cd0: day.body.cd0 * drag, k: day.body.k * drag }, best_mps: day.best_mps * speed };
-  const start = failureStart(other, height_m, input.plan.reaction, delay_s(plannedReaction_s(input.pilot), scatter.delay_s, draw.delay), { along_mps: along, across_mps: across });
+  const other: DepartureDay = {
+    ...day,
+    air,
+    body: { ...day.body, cd0: day.body.cd0 * drag, k: day.body.k * drag },
+    best_mps: day.best_mps * speed,
+  };
+  const start = failureStart(
+    other,
+    height_m,
+    input.plan.reaction,
+    delay_s(plannedReaction_s(input.pilot), scatter.delay_s, draw.delay),
+    { along_mps: along, across_mps: across },
+  );
   if (!start || start.reaction.stalledAfter_s !== null) return null;
   return {
     technique: {
       ...technique,
-      bank_rad: clamp(technique.bank_rad + scatter.bank_rad * draw.bank, scatter.bank_rad > 0 ? BANK_LEAST_RAD : -Infinity, BANK_MOST_RAD),
+      bank_rad: clamp(
+        technique.bank_rad + scatter.bank_rad * draw.bank,
+        scatter.bank_rad > 0 ? BANK_LEAST_RAD : -Infinity,
+        BANK_MOST_RAD,
+      ),
       stallMargin: Math.max(technique.stallMargin * speed, SPEED_LEAST),
-      intercept_rad: clamp(technique.intercept_rad + scatter.intercept_rad * draw.intercept, INTERCEPT_LEAST_RAD, Math.PI / 2),
+      intercept_rad: clamp(
+        technique.intercept_rad + scatter.intercept_rad * draw.intercept,
+        INTERCEPT_LEAST_RAD,
+        Math.PI / 2,
+      ),
     },
     fly: (flown) => flyTurnback(other, motionFrom(start.acting), flown, start.reaction_s, { onlySuccess: true }),
   };
@@ -164,14 +216,33 @@ export function addCounts(slices: readonly (readonly ChanceCount[])[]): ChanceCo
   const sums = new Map<number, ChanceCount>();
   for (const count of slices.flat()) {
     const sum = sums.get(count.height_m);
-    sums.set(count.height_m, sum ? { height_m: count.height_m, flown: sum.flown + count.flown, succeeded: sum.succeeded + count.succeeded, succeededInHindsight: sum.succeededInHindsight + count.succeededInHindsight, stalled: sum.stalled + count.stalled } : count);
+    sums.set(
+      count.height_m,
+      sum
+        ? {
+            height_m: count.height_m,
+            flown: sum.flown + count.flown,
+            succeeded: sum.succeeded + count.succeeded,
+            succeededInHindsight: sum.succeededInHindsight + count.succeededInHindsight,
+            stalled: sum.stalled + count.stalled,
+          }
+        : count,
+    );
   }
   return [...sums.values()].sort((a, b) => a.height_m - b.height_m);
 }
 
 /** The scatter with one of its kinds exact. */
 export function without(scatter: Scatter, kind: ScatterKind): Scatter {
-  const field: Record<ScatterKind, keyof Scatter> = { delay: "delay_s", bank: "bank_rad", speed: "speed", headwind: "headwind_mps", crosswind: "crosswind_mps", glide: "glide", intercept: "intercept_rad" };
+  const field: Record<ScatterKind, keyof Scatter> = {
+    delay: "delay_s",
+    bank: "bank_rad",
+    speed: "speed",
+    headwind: "headwind_mps",
+    crosswind: "crosswind_mps",
+    glide: "glide",
+    intercept: "intercept_rad",
+  };
   return { ...scatter, [field[kind]]: 0 };
 }
 

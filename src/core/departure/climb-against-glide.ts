@@ -32,6 +32,9 @@ export function climbAgainstGlide(day: DepartureDay, low_m: number, high_m: numb
   const glide = straightGlide(day.polar, cl);
   const air = readAir(day.air, (low_m + high_m) / 2, airSample());
   const root = Math.sqrt(RHO0 / air.density);
-  const back = (glide.eas_mps * Math.cos(glide.angle_rad) * root - (air.along_mps * x + air.across_mps * y) / Math.max(Math.hypot(x, y), 1)) / (glide.sinkEas_mps * root);
+  const back =
+    (glide.eas_mps * Math.cos(glide.angle_rad) * root -
+      (air.along_mps * x + air.across_mps * y) / Math.max(Math.hypot(x, y), 1)) /
+    (glide.sinkEas_mps * root);
   return { out, back, gain: back > 0 ? 1 - out / back : null };
 }

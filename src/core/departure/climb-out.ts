@@ -78,13 +78,25 @@ export function climbOut(plan: ClimbPlan, air: AirColumn, start_m: number, top_m
     const thrust = ground.thrust ? thrustOverWeight(ground.thrust, tas, density) : 0;
     const acceleration = G0 * (thrust - drag - FRICTION * Math.max(0, 1 - ROLLING_CL * scale));
     const groundSpeed = tas + along;
-    if (!(acceleration > 0.05) || time_s > RUN_LIMIT_S) return failure("no_lift_off", "The engine does not bring it to lift-off speed: too heavy, too high or too hot for this aeroplane.", "mass_kg");
+    if (!(acceleration > 0.05) || time_s > RUN_LIMIT_S)
+      return failure(
+        "no_lift_off",
+        "The engine does not bring it to lift-off speed: too heavy, too high or too hot for this aeroplane.",
+        "mass_kg",
+      );
     // A tailwind is met at standstill already, with the airspeed at nothing: the run begins when the ground moves.
     run_m += groundSpeed * RUN_STEP_S + (acceleration * RUN_STEP_S ** 2) / 2;
     tas += acceleration * RUN_STEP_S;
     time_s += RUN_STEP_S;
   }
-  const motion: Motion = { tas_mps: tas, gamma_rad: 0, psi_rad: crab(readAir(air, 0, airSample()), tas, 0), x_m: start_m + run_m, y_m: 0, height_m: 0 };
+  const motion: Motion = {
+    tas_mps: tas,
+    gamma_rad: 0,
+    psi_rad: crab(readAir(air, 0, airSample()), tas, 0),
+    x_m: start_m + run_m,
+    y_m: 0,
+    height_m: 0,
+  };
   const points: ClimbPoint[] = [{ ...motion, time_s }];
   const here = airSample();
   // The flap of the take-off is still out while the speed is low.
@@ -98,9 +110,17 @@ export function climbOut(plan: ClimbPlan, air: AirColumn, start_m: number, top_m
     // On the way out the runway's line is held, not only its direction.
     const back = track === 0 ? -Math.atan(motion.y_m / LINE_M) : 0;
     const error = crab(here, motion.tas_mps, track) + back - motion.psi_rad;
-    const wanted = Math.min(Math.max(Math.atan((motion.tas_mps * 0.5 * error) / G0), -EARLY_TURN_BANK_RAD), EARLY_TURN_BANK_RAD);
+    const wanted = Math.min(
+      Math.max(Math.atan((motion.tas_mps * 0.5 * error) / G0), -EARLY_TURN_BANK_RAD),
+      EARLY_TURN_BANK_RAD,
+    );
     bank_rad += Math.min(Math.max(wanted - bank_rad, -ROLL_RADPS * CLIMB_STEP_S), ROLL_RADPS * CLIMB_STEP_S);
-    const control: Control = { hold: "load", value: loadToHoldSpeed(motion, climb, here, target, bank_rad, clLimit, true), clLimit, bank_rad };
+    const control: Control = {
+      hold: "load",
+      value: loadToHoldSpeed(motion, climb, here, target, bank_rad, clLimit, true),
+      clLimit,
+      bank_rad,
+    };
     advance(motion, climb, air, control, CLIMB_STEP_S);
     // Settling in the first moment, it rolls on.
     if (motion.height_m < 0) {
@@ -110,7 +130,12 @@ export function climbOut(plan: ClimbPlan, air: AirColumn, start_m: number, top_m
     time_s += CLIMB_STEP_S;
     points.push({ ...motion, time_s });
     tops = motion.height_m >= top_m;
-    if (!tops && time_s > CLIMB_LIMIT_S) return failure("no_climb", `It does not climb to ${formatNumber(top_m)} m in ${CLIMB_LIMIT_S / 60} minutes: too heavy, too high or too hot.`, "mass_kg");
+    if (!tops && time_s > CLIMB_LIMIT_S)
+      return failure(
+        "no_climb",
+        `It does not climb to ${formatNumber(top_m)} m in ${CLIMB_LIMIT_S / 60} minutes: too heavy, too high or too hot.`,
+        "mass_kg",
+      );
   }
   return success({ run_m, liftOffEas_mps: liftOff_mps * Math.sqrt(density / RHO0), points });
 }
@@ -136,7 +161,12 @@ export function climbAt(climb: ClimbOut, height_m: number): ClimbPoint | null {
   const share = b.height_m > a.height_m ? (height_m - a.height_m) / (b.height_m - a.height_m) : 0;
   const mix = (from: number, to: number) => from + share * (to - from);
   return {
-    tas_mps: mix(a.tas_mps, b.tas_mps), gamma_rad: mix(a.gamma_rad, b.gamma_rad), psi_rad: mix(a.psi_rad, b.psi_rad),
-    x_m: mix(a.x_m, b.x_m), y_m: mix(a.y_m, b.y_m), height_m, time_s: mix(a.time_s, b.time_s),
+    tas_mps: mix(a.tas_mps, b.tas_mps),
+    gamma_rad: mix(a.gamma_rad, b.gamma_rad),
+    psi_rad: mix(a.psi_rad, b.psi_rad),
+    x_m: mix(a.x_m, b.x_m),
+    y_m: mix(a.y_m, b.y_m),
+    height_m,
+    time_s: mix(a.time_s, b.time_s),
   };
 }

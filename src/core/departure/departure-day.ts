@@ -72,14 +72,35 @@ const AIR_TOP_M = 900;
  */
 export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
   const { aircraft, mass_kg, plan, runway } = input;
-  if (aircraft.category !== "single") return failure("not_single", `${aircraft.name} is not a fixed-wing aeroplane with one engine: the turn back is computed for those only.`, "aircraft");
-  if (!aircraft.polar || !aircraft.wing) return failure("no_polar", `${aircraft.name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`, "aircraft");
+  if (aircraft.category !== "single")
+    return failure(
+      "not_single",
+      `${aircraft.name} is not a fixed-wing aeroplane with one engine: the turn back is computed for those only.`,
+      "aircraft",
+    );
+  if (!aircraft.polar || !aircraft.wing)
+    return failure(
+      "no_polar",
+      `${aircraft.name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`,
+      "aircraft",
+    );
   const flap = plan.flap ?? aircraft.polar.takeOffFlap;
-  const gliding: Configuration = { propeller: input.propeller, flap: 0, gearDown: !aircraft.polar.gear.retractable, slip: 0, items: [] };
+  const gliding: Configuration = {
+    propeller: input.propeller,
+    flap: 0,
+    gearDown: !aircraft.polar.gear.retractable,
+    slip: 0,
+    items: [],
+  };
   const glide = polarOf(aircraft, mass_kg, gliding);
   if (!glide.ok) return glide;
   const takingOff = polarOf(aircraft, mass_kg, { ...gliding, flap, gearDown: true });
-  const landed = polarOf(aircraft, mass_kg, { ...gliding, flap: plan.landingFlap ?? aircraft.polar.landingFlap, gearDown: true, slip: 1 });
+  const landed = polarOf(aircraft, mass_kg, {
+    ...gliding,
+    flap: plan.landingFlap ?? aircraft.polar.landingFlap,
+    gearDown: true,
+    slip: 1,
+  });
   if (!takingOff.ok) return failure("no_such_flap", takingOff.issue.message, "plan.flap");
   if (!landed.ok) return failure("no_such_flap", landed.issue.message, "plan.landingFlap");
   // With the engine running the propeller adds no drag of its own: the thrust is net.
@@ -87,9 +108,20 @@ export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
 
   const polar = glide.value.polar;
   const stallEas_mps = stallSpeed_mps(polar);
-  const climbEas_mps = plan.climb_mps ?? (aircraft.climb ? aircraft.climb.vyOverVs1 * stallEas_mps : aircraft.handbook.vy_mps);
-  if (climbEas_mps === null) return failure("no_climb_speed", `The handbook of ${aircraft.name} has no V_Y: set a climb speed.`, "plan.climb_mps");
-  if (!(climbEas_mps >= 1.1 * stallEas_mps)) return failure("climb_too_slow", `A climb at ${inKnots(climbEas_mps)} is under 1.1 times the stall speed, ${inKnots(stallEas_mps)}.`, "plan.climb_mps");
+  const climbEas_mps =
+    plan.climb_mps ?? (aircraft.climb ? aircraft.climb.vyOverVs1 * stallEas_mps : aircraft.handbook.vy_mps);
+  if (climbEas_mps === null)
+    return failure(
+      "no_climb_speed",
+      `The handbook of ${aircraft.name} has no V_Y: set a climb speed.`,
+      "plan.climb_mps",
+    );
+  if (!(climbEas_mps >= 1.1 * stallEas_mps))
+    return failure(
+      "climb_too_slow",
+      `A climb at ${inKnots(climbEas_mps)} is under 1.1 times the stall speed, ${inKnots(stallEas_mps)}.`,
+      "plan.climb_mps",
+    );
   const liftOff_mps = 1.1 * stallSpeed_mps(takingOff.value.polar);
   const line = thrustLine(aircraft, liftOff_mps, Math.max(climbEas_mps, liftOff_mps + 1));
   if (!line.ok) return line;
@@ -98,21 +130,58 @@ export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
   const aspect = aircraft.wing.span_m ** 2 / aircraft.wing.area_m2;
   // Lift slope of an elliptic wing by lifting-line theory.
   const clAlpha = (2 * Math.PI * aspect) / (aspect + 2);
-  const bodyOf = (from: Polar, engine: Body["thrust"]): Body => ({ cd0: engine ? from.cd0 - dead : from.cd0, k: from.k, clMax: from.clMax, wingLoading: from.wingLoading, clAlpha, thrust: engine });
+  const bodyOf = (from: Polar, engine: Body["thrust"]): Body => ({
+    cd0: engine ? from.cd0 - dead : from.cd0,
+    k: from.k,
+    clMax: from.clMax,
+    wingLoading: from.wingLoading,
+    clAlpha,
+    thrust: engine,
+  });
 
   const wind = windProfile(input.wind, runway.elevation_m);
   if (!wind.ok) return wind;
   const air: AirColumn = airColumn(input.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M);
   const running = bodyOf(polar, thrust);
   const climb = climbOut(
-    { ground: bodyOf(takingOff.value.polar, thrust), climb: running, climb_mps: climbEas_mps, turn: plan.crosswind ? { height_m: plan.crosswind.height_m, side: plan.crosswind.side === "left" ? -1 : 1 } : null },
-    air, plan.intersection_m, TOP_M,
+    {
+      ground: bodyOf(takingOff.value.polar, thrust),
+      climb: running,
+      climb_mps: climbEas_mps,
+      turn: plan.crosswind
+        ? { height_m: plan.crosswind.height_m, side: plan.crosswind.side === "left" ? -1 : 1 }
+        : null,
+    },
+    air,
+    plan.intersection_m,
+    TOP_M,
   );
   if (!climb.ok) return climb;
-  if (!(climb.value.points[0].x_m < runway.length_m)) return failure("runway_too_short", `Lift-off comes ${formatNumber(climb.value.points[0].x_m)} m along a runway of ${formatNumber(runway.length_m)} m: this take-off does not fit.`, "plan.intersection_m");
-  const landing: LandingBody = { wingLoading: polar.wingLoading, clMax: landed.value.polar.clMax, steepCd0: landed.value.polar.cd0, k: polar.k };
+  if (!(climb.value.points[0].x_m < runway.length_m))
+    return failure(
+      "runway_too_short",
+      `Lift-off comes ${formatNumber(climb.value.points[0].x_m)} m along a runway of ${formatNumber(runway.length_m)} m: this take-off does not fit.`,
+      "plan.intersection_m",
+    );
+  const landing: LandingBody = {
+    wingLoading: polar.wingLoading,
+    clMax: landed.value.polar.clMax,
+    steepCd0: landed.value.polar.cd0,
+    k: polar.k,
+  };
   return success({
-    polar, body: bodyOf(polar, null), landing, best_mps: bestGlide(polar).eas_mps, air, runway: { length_m: runway.length_m },
-    thrust: line.value, running, climb: climb.value, climbEas_mps, stallEas_mps, braking: brakingOn(runway.surface), flapName: aircraft.polar.flaps[flap].name,
+    polar,
+    body: bodyOf(polar, null),
+    landing,
+    best_mps: bestGlide(polar).eas_mps,
+    air,
+    runway: { length_m: runway.length_m },
+    thrust: line.value,
+    running,
+    climb: climb.value,
+    climbEas_mps,
+    stallEas_mps,
+    braking: brakingOn(runway.surface),
+    flapName: aircraft.polar.flaps[flap].name,
   });
 }

@@ -9,11 +9,20 @@ import type { DepartureInput } from "./departure-day";
 const SAME_AERODROME_M = 3500;
 
 /** The runways that the departure can be made from: those of the nearest aerodrome, most into the wind first. */
-export function departureRunways({ position, wind }: Pick<SituationDocument, "position" | "wind">, ends: readonly LandingEnd[]): LandingEnd[] {
-  const runways = ends.filter((end) => !end.unprepared).map((end) => ({ end, away_m: geodesicBetween(position, end.threshold).distance_m }));
+export function departureRunways(
+  { position, wind }: Pick<SituationDocument, "position" | "wind">,
+  ends: readonly LandingEnd[],
+): LandingEnd[] {
+  const runways = ends
+    .filter((end) => !end.unprepared)
+    .map((end) => ({ end, away_m: geodesicBetween(position, end.threshold).distance_m }));
   const nearest_m = Math.min(...runways.map(({ away_m }) => away_m));
-  const headwind = ({ headingTrue_rad }: LandingEnd) => (wind.surface ? wind.surface.speed_mps * Math.cos(wind.surface.from_rad - headingTrue_rad) : 0);
-  return runways.filter(({ away_m }) => away_m <= nearest_m + SAME_AERODROME_M).map(({ end }) => end).sort((a, b) => headwind(b) - headwind(a));
+  const headwind = ({ headingTrue_rad }: LandingEnd) =>
+    wind.surface ? wind.surface.speed_mps * Math.cos(wind.surface.from_rad - headingTrue_rad) : 0;
+  return runways
+    .filter(({ away_m }) => away_m <= nearest_m + SAME_AERODROME_M)
+    .map(({ end }) => end)
+    .sort((a, b) => headwind(b) - headwind(a));
 }
 
 /**
@@ -22,12 +31,27 @@ export function departureRunways({ position, wind }: Pick<SituationDocument, "po
  * @param ends - every landing end of the library; the end that is turned back to is left out of the others
  * @returns `no_runway` when the library has none
  */
-export function departureInput(situation: SituationDocument, aircraft: AircraftDocument, ends: readonly LandingEnd[]): Outcome<DepartureInput> {
+export function departureInput(
+  situation: SituationDocument,
+  aircraft: AircraftDocument,
+  ends: readonly LandingEnd[],
+): Outcome<DepartureInput> {
   const { departure: plan, mass_kg, air, wind, pilot, configuration } = situation;
   const runway = ends.find((end) => end.id === plan.endId && !end.unprepared) ?? departureRunways(situation, ends)[0];
   if (!runway) return failure("no_runway", "There is no runway in the library to take off from.", "ends");
   const strip = runway.id.slice(0, runway.id.lastIndexOf(":"));
   // The other end of the same strip is what turning back is about.
   const others = ends.filter((end) => end.id === runway.id || !end.id.startsWith(`${strip}:`));
-  return success({ aircraft, mass_kg, propeller: configuration.propeller, air, wind, pilot, plan, approach: situation.plan, runway, ends: others });
+  return success({
+    aircraft,
+    mass_kg,
+    propeller: configuration.propeller,
+    air,
+    wind,
+    pilot,
+    plan,
+    approach: situation.plan,
+    runway,
+    ends: others,
+  });
 }

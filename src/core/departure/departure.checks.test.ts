@@ -12,9 +12,24 @@ const CROSS_CHECK = { mass_kg: 1100, plan: { reaction: "attitude", stallMargin: 
 /** Heights at which turning back with 45° works, ft, looked at every 10 ft about the expected edge and every 100 ft elsewhere. */
 function bands(length_m: number, headwind_kt: number) {
   const { day, input } = demoDeparture({ ...CROSS_CHECK, plain: { length_m, headwind_kt } });
-  const heights = [...Array.from({ length: 8 }, (_, i) => 100 * (i + 1)), ...Array.from({ length: 11 }, (_, i) => 420 + 10 * i), 1000, 1200, 1500, 1800, 2100, 2500].sort((a, b) => a - b);
-  const points = heights.map((height_ft) => ({ height_m: height_ft * M_PER_FT, score_m: betterSide(turnbackAt(day, input, Math.min(height_ft * M_PER_FT, 762), radians(45)))?.score_m ?? null }));
-  return bandsOf(points).map(({ from_m, to_m }) => ({ from_ft: from_m / M_PER_FT, to_ft: to_m === null ? null : to_m / M_PER_FT }));
+  const heights = [
+    ...Array.from({ length: 8 }, (_, i) => 100 * (i + 1)),
+    ...Array.from({ length: 11 }, (_, i) => 420 + 10 * i),
+    1000,
+    1200,
+    1500,
+    1800,
+    2100,
+    2500,
+  ].sort((a, b) => a - b);
+  const points = heights.map((height_ft) => ({
+    height_m: height_ft * M_PER_FT,
+    score_m: betterSide(turnbackAt(day, input, Math.min(height_ft * M_PER_FT, 762), radians(45)))?.score_m ?? null,
+  }));
+  return bandsOf(points).map(({ from_m, to_m }) => ({
+    from_ft: from_m / M_PER_FT,
+    to_ft: to_m === null ? null : to_m / M_PER_FT,
+  }));
 }
 
 describe("turnback, Alder S1 at 1 100 kg, 45°, k 1.10, 4 s with the attitude held (cross-check)", () => {
@@ -57,8 +72,12 @@ describe("take-off", () => {
     expect(day.climb.run_m).toBeGreaterThan(180);
     expect(day.climb.run_m).toBeLessThan(350);
     const { points } = day.climb;
-    const [low, high] = [points.findIndex((point) => point.height_m > 150), points.findIndex((point) => point.height_m > 300)];
-    const rate_fpm = (((points[high].height_m - points[low].height_m) / (points[high].time_s - points[low].time_s)) * 60) / M_PER_FT;
+    const [low, high] = [
+      points.findIndex((point) => point.height_m > 150),
+      points.findIndex((point) => point.height_m > 300),
+    ];
+    const rate_fpm =
+      (((points[high].height_m - points[low].height_m) / (points[high].time_s - points[low].time_s)) * 60) / M_PER_FT;
     expect(rate_fpm).toBeGreaterThan(600);
     expect(rate_fpm).toBeLessThan(900);
   });

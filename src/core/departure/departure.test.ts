@@ -37,7 +37,10 @@ describe("setting up a departure", () => {
       const question = demoDepartureInput();
       const { engines } = question.aircraft;
       if (engines.kind !== "piston") throw new Error("a piston engine");
-      return departureDay({ ...question, aircraft: { ...question.aircraft, engines: { ...engines, thrustLine: { static_N: power, slope_Nspm: 16.5 } } } });
+      return departureDay({
+        ...question,
+        aircraft: { ...question.aircraft, engines: { ...engines, thrustLine: { static_N: power, slope_Nspm: 16.5 } } },
+      });
     };
     const [weak, feeble] = [thin(1500), thin(900)];
     expect([weak.ok, feeble.ok]).toEqual([false, false]);
@@ -46,7 +49,13 @@ describe("setting up a departure", () => {
 
   it("takes thrust from momentum theory where the document has none", () => {
     const { aircraft, ...rest } = demoDepartureInput({ aircraft: "thorn-v12" });
-    const bare = departureDay({ ...rest, aircraft: { ...aircraft, engines: aircraft.engines.kind === "piston" ? { ...aircraft.engines, thrustLine: null } : aircraft.engines } });
+    const bare = departureDay({
+      ...rest,
+      aircraft: {
+        ...aircraft,
+        engines: aircraft.engines.kind === "piston" ? { ...aircraft.engines, thrustLine: null } : aircraft.engines,
+      },
+    });
     expect(bare.ok && bare.value.thrust.source).toBe("momentum theory");
     expect(day.thrust.source).toBe("aircraft document");
   });
@@ -54,7 +63,13 @@ describe("setting up a departure", () => {
   it("offers the nearest aerodrome's runways, into the wind first", () => {
     const { runway } = demoDepartureInput();
     expect(runway.name).toBe("Skerrow 29");
-    const runways = departureRunways({ position: runway.threshold, wind: { surface: { from_rad: runway.headingTrue_rad + Math.PI, speed_mps: 5 }, layers: [] } }, [runway, ...input.ends]);
+    const runways = departureRunways(
+      {
+        position: runway.threshold,
+        wind: { surface: { from_rad: runway.headingTrue_rad + Math.PI, speed_mps: 5 }, layers: [] },
+      },
+      [runway, ...input.ends],
+    );
     expect(runways[0].name).not.toBe("");
     expect(runways.every((end) => end.name.startsWith("Skerrow"))).toBe(true);
   });
@@ -64,7 +79,9 @@ describe("climb", () => {
   it("goes straight along the runway in a crosswind, and rises all the way", () => {
     const windy = demoDeparture({ plain: { length_m: 1200, headwind_kt: 5, crosswind_kt: 12 } }).day;
     for (const point of windy.climb.points) expect(Math.abs(point.y_m)).toBeLessThan(5);
-    windy.climb.points.slice(1).forEach((point, i) => expect(point.height_m).toBeGreaterThanOrEqual(windy.climb.points[i].height_m));
+    windy.climb.points
+      .slice(1)
+      .forEach((point, i) => expect(point.height_m).toBeGreaterThanOrEqual(windy.climb.points[i].height_m));
   });
 
   it("turns crosswind early and stays nearer the runway", () => {
@@ -128,7 +145,8 @@ describe("turnback account", () => {
   it("shows its working with the figures of the account", () => {
     const steps = turnbackWorking(day, input, account);
     expect(steps.find((step) => step.symbol === "M")?.value).toBe(account.result.margin_m);
-    for (const entry of account.ledger) expect(steps.filter((step) => step.figure === entry.name && step.value === entry.height_m)).toHaveLength(1);
+    for (const entry of account.ledger)
+      expect(steps.filter((step) => step.figure === entry.name && step.value === entry.height_m)).toHaveLength(1);
   });
 
   it("with 25 kt of wind stopping binds, in still air reaching", () => {
@@ -152,7 +170,10 @@ describe("why there is an upper end", () => {
     expect(climbAgainstGlide(windy, 150, 450)?.gain).toBeGreaterThan(0.3);
     expect(climbAgainstGlide(still, 150, 4500)).toBeNull();
     // A gale from behind on the take-off is on the nose on the way back.
-    expect(climbAgainstGlide(demoDeparture({ mass_kg: 1100, plain: { length_m: 3000, headwind_kt: -60 } }).day, 150, 450)?.gain).toBeNull();
+    expect(
+      climbAgainstGlide(demoDeparture({ mass_kg: 1100, plain: { length_m: 3000, headwind_kt: -60 } }).day, 150, 450)
+        ?.gain,
+    ).toBeNull();
   });
 });
 
@@ -161,7 +182,13 @@ describe("bands", () => {
   it.each([
     [[-10, 10, 10], [{ from_m: 150, to_m: null }]],
     [[-10, 10, -30], [{ from_m: 150, to_m: 225 }]],
-    [[10, -10, 10], [{ from_m: 100, to_m: 150 }, { from_m: 250, to_m: null }]],
+    [
+      [10, -10, 10],
+      [
+        { from_m: 100, to_m: 150 },
+        { from_m: 250, to_m: null },
+      ],
+    ],
     [[-1, -1], []],
     [[null, 10, null], [{ from_m: 200, to_m: 200 }]],
     [[], []],
@@ -188,8 +215,17 @@ describe("stopping ahead", () => {
 describe("options besides turning back", () => {
   const terrain = demoTerrain();
   const plane = localPlane(terrain.origin);
-  const flat = (elevation_m: number): TerrainGrid => ({ origin: terrain.origin, west_m: -60_000, south_m: -60_000, cell_m: 1000, columns: 121, rows: 121, elevations_m: new Float32Array(121 * 121).fill(elevation_m) });
-  const ahead = (grid: TerrainGrid | null, height_ft = 500) => aheadAt(day, input, ft(height_ft), grid, plane)?.options.find((option) => option.id === "ahead");
+  const flat = (elevation_m: number): TerrainGrid => ({
+    origin: terrain.origin,
+    west_m: -60_000,
+    south_m: -60_000,
+    cell_m: 1000,
+    columns: 121,
+    rows: 121,
+    elevations_m: new Float32Array(121 * 121).fill(elevation_m),
+  });
+  const ahead = (grid: TerrainGrid | null, height_ft = 500) =>
+    aheadAt(day, input, ft(height_ft), grid, plane)?.options.find((option) => option.id === "ahead");
 
   it("level ground ahead leaves height, the sea does not, and without terrain nothing is claimed", () => {
     expect(ahead(flat(input.runway.elevation_m))?.score_m).toBeGreaterThan(10);
@@ -204,13 +240,18 @@ describe("options besides turning back", () => {
     const around = high?.options.find((option) => option.name === "Skerrow 29");
     expect(around?.score_m).toBeGreaterThan(0);
     expect(high?.options.some((option) => option.name === "Skerrow 11")).toBe(false);
-    expect(aheadAt(day, input, ft(100), terrain, plane)?.options.some((option) => option.kind === "field" && (option.score_m ?? 0) >= 0)).toBe(false);
+    expect(
+      aheadAt(day, input, ft(100), terrain, plane)?.options.some(
+        (option) => option.kind === "field" && (option.score_m ?? 0) >= 0,
+      ),
+    ).toBe(false);
   });
 });
 
 describe("banks", () => {
   it("are capped at what has been practised", () => {
-    const degrees = (plan: Parameters<typeof allowedBanks>[0]) => allowedBanks(plan).map((bank) => Math.round((bank * 180) / Math.PI));
+    const degrees = (plan: Parameters<typeof allowedBanks>[0]) =>
+      allowedBanks(plan).map((bank) => Math.round((bank * 180) / Math.PI));
     expect(degrees({ bank_rad: null, practisedBank_rad: radians(45) })).toEqual([20, 30, 45]);
     expect(degrees({ bank_rad: null, practisedBank_rad: radians(35) })).toEqual([20, 30, 35]);
     expect(degrees({ bank_rad: radians(60), practisedBank_rad: radians(30) })).toEqual([60]);

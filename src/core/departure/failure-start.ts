@@ -31,7 +31,11 @@ function shiftedFailure(climb: ClimbOut, failure: ClimbPoint, { along_mps, acros
   const [first, second] = climb.points;
   const groundSpeed = Math.max((second.x_m - first.x_m) / (second.time_s - first.time_s), 1);
   const run_m = climb.run_m * (Math.max(groundSpeed + along_mps, 0) ** 2 / groundSpeed ** 2 - 1);
-  return { ...failure, x_m: failure.x_m + run_m + along_mps * (failure.time_s - first.time_s), psi_rad: failure.psi_rad - across_mps / failure.tas_mps };
+  return {
+    ...failure,
+    x_m: failure.x_m + run_m + along_mps * (failure.time_s - first.time_s),
+    psi_rad: failure.psi_rad - across_mps / failure.tas_mps,
+  };
 }
 
 /**
@@ -41,11 +45,34 @@ function shiftedFailure(climb: ClimbOut, failure: ClimbPoint, { along_mps, acros
  * @param shift - of the wind against the one that the climb was computed with
  * @returns null outside the climb
  */
-export function failureStart(day: DepartureDay, height_m: number, kind: ReactionKind, reaction_s: number, shift: WindShift | null = null, record?: (point: FlightPoint) => void): FailureStart | null {
+export function failureStart(
+  day: DepartureDay,
+  height_m: number,
+  kind: ReactionKind,
+  reaction_s: number,
+  shift: WindShift | null = null,
+  record?: (point: FlightPoint) => void,
+): FailureStart | null {
   const planned = climbAt(day.climb, height_m);
   if (!planned) return null;
   const failure = shift ? shiftedFailure(day.climb, planned, shift) : planned;
   const motion = motionFrom(failure);
-  const reaction = react(motion, day.body, day.air, kind, reaction_s, record && ((moment, loads, time_s) => record({ ...motionFrom(moment), time_s, bank_rad: 0, loadFactor: loads.n, stallMargin: Math.sqrt(day.body.clMax / Math.max(loads.cl, 1e-3)), part: "reaction" })));
+  const reaction = react(
+    motion,
+    day.body,
+    day.air,
+    kind,
+    reaction_s,
+    record &&
+      ((moment, loads, time_s) =>
+        record({
+          ...motionFrom(moment),
+          time_s,
+          bank_rad: 0,
+          loadFactor: loads.n,
+          stallMargin: Math.sqrt(day.body.clMax / Math.max(loads.cl, 1e-3)),
+          part: "reaction",
+        })),
+  );
   return { failure, acting: motion, reaction, reaction_s };
 }

@@ -39,7 +39,10 @@ export interface SchoolGates {
  *
  * @param computed_m - by chance; null when the level asked for is never held
  */
-export function schoolGates({ school, fixedConsider_m }: Pick<DeparturePlan, "school" | "fixedConsider_m">, computed_m: number | null): SchoolGates {
+export function schoolGates(
+  { school, fixedConsider_m }: Pick<DeparturePlan, "school" | "fixedConsider_m">,
+  computed_m: number | null,
+): SchoolGates {
   const gates = { fixed_m: fixedConsider_m, computed_m };
   switch (school) {
     case "fixed":
@@ -48,7 +51,9 @@ export function schoolGates({ school, fixedConsider_m }: Pick<DeparturePlan, "sc
       return { ...gates, gate_m: computed_m, decides: computed_m === null ? "none" : "computed" };
     case "higher":
       if (computed_m === null) return { ...gates, gate_m: null, decides: "none" };
-      return computed_m > fixedConsider_m ? { ...gates, gate_m: computed_m, decides: "computed" } : { ...gates, gate_m: fixedConsider_m, decides: "fixed" };
+      return computed_m > fixedConsider_m
+        ? { ...gates, gate_m: computed_m, decides: "computed" }
+        : { ...gates, gate_m: fixedConsider_m, decides: "fixed" };
     case "spot-ahead":
       return { ...gates, gate_m: null, decides: "none" };
     default:

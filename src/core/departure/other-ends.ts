@@ -26,7 +26,13 @@ const FARTHEST_M = 1200;
  * @param origin - of the plane that the points of the paths are in
  * @returns ends and their paths, best first; failures as `reachOf`
  */
-export function reachAfterFailure(input: DepartureInput, start: FailureStart, candidates: readonly LandingEnd[], terrain: TerrainGrid | null, origin: LatLon = terrain?.origin ?? input.runway.threshold): Outcome<readonly EndReach[]> {
+export function reachAfterFailure(
+  input: DepartureInput,
+  start: FailureStart,
+  candidates: readonly LandingEnd[],
+  terrain: TerrainGrid | null,
+  origin: LatLon = terrain?.origin ?? input.runway.threshold,
+): Outcome<readonly EndReach[]> {
   const question = failureReach(input, start, candidates);
   if (question.ends.length === 0) return success([]);
   const reach = reachOf(question, terrain, origin);
@@ -34,15 +40,33 @@ export function reachAfterFailure(input: DepartureInput, start: FailureStart, ca
 }
 
 /** The landing question at the failure: the ends near enough, no reserve and no clearance kept. */
-export function failureReach(input: DepartureInput, { failure }: FailureStart, candidates: readonly LandingEnd[]): ReachInput {
+export function failureReach(
+  input: DepartureInput,
+  { failure }: FailureStart,
+  candidates: readonly LandingEnd[],
+): ReachInput {
   const { runway } = input;
   const position = placeInFrame(runway, failure.x_m, failure.y_m);
   return {
-    aircraft: input.aircraft, mass_kg: input.mass_kg, air: input.air, wind: input.wind, pilot: input.pilot,
-    configuration: { propeller: input.propeller, flap: 0, gearDown: !(input.aircraft.polar?.gear.retractable ?? false), slip: 0, items: [] },
-    position, altitude_m: runway.elevation_m + failure.height_m, headingTrue_rad: wrapTurn(runway.headingTrue_rad + failure.psi_rad),
+    aircraft: input.aircraft,
+    mass_kg: input.mass_kg,
+    air: input.air,
+    wind: input.wind,
+    pilot: input.pilot,
+    configuration: {
+      propeller: input.propeller,
+      flap: 0,
+      gearDown: !(input.aircraft.polar?.gear.retractable ?? false),
+      slip: 0,
+      items: [],
+    },
+    position,
+    altitude_m: runway.elevation_m + failure.height_m,
+    headingTrue_rad: wrapTurn(runway.headingTrue_rad + failure.psi_rad),
     plan: { ...input.approach, reserve_m: 0, clearance_m: 0 },
-    ends: candidates.filter((end) => geodesicBetween(position, end.aim).distance_m < FARTHEST_RATIO * failure.height_m + FARTHEST_M),
+    ends: candidates.filter(
+      (end) => geodesicBetween(position, end.aim).distance_m < FARTHEST_RATIO * failure.height_m + FARTHEST_M,
+    ),
   };
 }
 
@@ -56,6 +80,22 @@ export function endOptions(day: DepartureDay, input: DepartureInput, reached: re
     const spare_m = end.length_m - aimPoint_m(end.length_m) - roll.flare_m - roll.roll_m;
     const blocked = reach.status === "terrain";
     const margin_m = blocked ? Math.min(reach.path.margin_m, reach.clearance?.least_m ?? -1) : reach.path.margin_m;
-    return [{ id: end.id, kind: end.unprepared ? "field" : "runway", name: end.name, score_m: worth_m(margin_m, spare_m), margin_m, spare_m, note: blocked ? "ground is in the way" : spare_m < 0 ? "too short to stop" : end.unprepared ? "surveyed, not prepared" : null }];
+    return [
+      {
+        id: end.id,
+        kind: end.unprepared ? "field" : "runway",
+        name: end.name,
+        score_m: worth_m(margin_m, spare_m),
+        margin_m,
+        spare_m,
+        note: blocked
+          ? "ground is in the way"
+          : spare_m < 0
+            ? "too short to stop"
+            : end.unprepared
+              ? "surveyed, not prepared"
+              : null,
+      },
+    ];
   });
 }

@@ -62,7 +62,12 @@ export interface Loads {
 export function loadsOf(body: Body, motion: Motion, control: Control, density: number, out: Loads): void {
   const q = 0.5 * density * motion.tas_mps * motion.tas_mps;
   const scale = q / body.wingLoading;
-  const wanted = control.hold === "load" ? control.value / scale : control.hold === "lift" ? control.value : body.clAlpha * (control.value - motion.gamma_rad);
+  const wanted =
+    control.hold === "load"
+      ? control.value / scale
+      : control.hold === "lift"
+        ? control.value
+        : body.clAlpha * (control.value - motion.gamma_rad);
   out.limited = wanted > control.clLimit;
   out.cl = out.limited ? control.clLimit : wanted;
   out.n = out.cl * scale;

@@ -48,7 +48,15 @@ export interface PracticeTechnique {
  *
  * @returns null when the reaction ends in a stall
  */
-export function practiceTarget(day: DepartureDay, input: DepartureInput, entry: PracticeEntry, technique: PracticeTechnique, turn_rad: number, scatter: Scatter, sample: readonly Draw[]): PracticeTarget | null {
+export function practiceTarget(
+  day: DepartureDay,
+  input: DepartureInput,
+  entry: PracticeEntry,
+  technique: PracticeTechnique,
+  turn_rad: number,
+  scatter: Scatter,
+  sample: readonly Draw[],
+): PracticeTarget | null {
   const air = stillAir(input.air, input.plan.hardDeck_m);
   const reaction_s = plannedReaction_s(input.pilot);
   const planned = flown(day, input, air, entry, technique, turn_rad, reaction_s, day.body, day.best_mps);
@@ -57,7 +65,20 @@ export function practiceTarget(day: DepartureDay, input: DepartureInput, entry: 
     const drag = 1 / Math.max(1 + scatter.glide * draw.glide, 0.5);
     const speed = 1 + scatter.speed * draw.speed;
     const body: Body = { ...day.body, cd0: day.body.cd0 * drag, k: day.body.k * drag };
-    const one = flown(day, input, air, entry, { bank_rad: technique.bank_rad + scatter.bank_rad * draw.bank, stallMargin: Math.max(technique.stallMargin * speed, LEAST_MARGIN) }, turn_rad, delay_s(reaction_s, scatter.delay_s, draw.delay), body, day.best_mps * speed);
+    const one = flown(
+      day,
+      input,
+      air,
+      entry,
+      {
+        bank_rad: technique.bank_rad + scatter.bank_rad * draw.bank,
+        stallMargin: Math.max(technique.stallMargin * speed, LEAST_MARGIN),
+      },
+      turn_rad,
+      delay_s(reaction_s, scatter.delay_s, draw.delay),
+      body,
+      day.best_mps * speed,
+    );
     return one ? [one.loss_m] : [];
   });
   const mean = losses.reduce((sum, loss) => sum + loss, 0) / Math.max(losses.length, 1);
@@ -69,7 +90,17 @@ function stillAir(air: AirMass, hardDeck_m: number): AirColumn {
   return airColumn(air, () => ({ east_mps: 0, north_mps: 0 }), hardDeck_m, 0, START_M + 100);
 }
 
-function flown(day: DepartureDay, input: DepartureInput, air: AirColumn, entry: PracticeEntry, { bank_rad: wanted, stallMargin }: PracticeTechnique, turn_rad: number, reaction_s: number, body: Body, best_mps: number): { loss_m: number; time_s: number } | null {
+function flown(
+  day: DepartureDay,
+  input: DepartureInput,
+  air: AirColumn,
+  entry: PracticeEntry,
+  { bank_rad: wanted, stallMargin }: PracticeTechnique,
+  turn_rad: number,
+  reaction_s: number,
+  body: Body,
+  best_mps: number,
+): { loss_m: number; time_s: number } | null {
   const here = readAir(air, START_M, airSample());
   const tas_mps = (entry === "climb" ? day.climbEas_mps : FAST * day.best_mps) * Math.sqrt(RHO0 / here.density);
   const motion: Motion = { tas_mps, gamma_rad: 0, psi_rad: 0, x_m: 0, y_m: 0, height_m: START_M };
@@ -95,7 +126,14 @@ function flown(day: DepartureDay, input: DepartureInput, air: AirColumn, entry: 
     const target = turning ? Math.min(wanted, most) : 0;
     bank_rad = Math.max(bank_rad + Math.min(Math.max(target - bank_rad, -ROLL_RADPS * STEP_S), ROLL_RADPS * STEP_S), 0);
     control.bank_rad = bank_rad;
-    control.value = loadToHoldSpeed(motion, body, here, (turning ? turnEas : best_mps) * Math.sqrt(RHO0 / here.density), bank_rad, clLimit);
+    control.value = loadToHoldSpeed(
+      motion,
+      body,
+      here,
+      (turning ? turnEas : best_mps) * Math.sqrt(RHO0 / here.density),
+      bank_rad,
+      clLimit,
+    );
     const before = motion.psi_rad;
     advance(motion, body, air, control, STEP_S);
     rate_radps = (motion.psi_rad - before) / STEP_S;

@@ -29,11 +29,23 @@ export interface ReactionEnd {
  * @param motion - at the failure; written in place
  * @param body - engine stopped
  */
-export function react(motion: Motion, body: Body, air: AirColumn, kind: ReactionKind, reaction_s: number, record?: (motion: Motion, loads: Loads, time_s: number) => void): ReactionEnd {
+export function react(
+  motion: Motion,
+  body: Body,
+  air: AirColumn,
+  kind: ReactionKind,
+  reaction_s: number,
+  record?: (motion: Motion, loads: Loads, time_s: number) => void,
+): ReactionEnd {
   const level: Control = { hold: "load", value: Math.cos(motion.gamma_rad), clLimit: body.clMax, bank_rad: 0 };
   loadsOf(body, motion, level, readAir(air, motion.height_m, HERE).density, LOADS);
   const cl0 = LOADS.cl;
-  const control: Control = { hold: kind === "attitude" ? "attitude" : "lift", value: kind === "attitude" ? motion.gamma_rad + cl0 / body.clAlpha : cl0, clLimit: body.clMax, bank_rad: 0 };
+  const control: Control = {
+    hold: kind === "attitude" ? "attitude" : "lift",
+    value: kind === "attitude" ? motion.gamma_rad + cl0 / body.clAlpha : cl0,
+    clLimit: body.clMax,
+    bank_rad: 0,
+  };
   let stalledAfter_s: number | null = null;
   let highest = cl0;
   let time_s = 0;

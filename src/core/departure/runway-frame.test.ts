@@ -31,7 +31,12 @@ describe("the runway's frame", () => {
 
   it("keeps lengths and right angles", () => {
     const [origin, along, across] = [frame(0, 0), frame(1000, 0), frame(0, 1000)];
-    const [ax, ay, cx, cy] = [along.x_m - origin.x_m, along.y_m - origin.y_m, across.x_m - origin.x_m, across.y_m - origin.y_m];
+    const [ax, ay, cx, cy] = [
+      along.x_m - origin.x_m,
+      along.y_m - origin.y_m,
+      across.x_m - origin.x_m,
+      across.y_m - origin.y_m,
+    ];
     expect(Math.hypot(ax, ay)).toBeCloseTo(1000, 6);
     expect(ax * cx + ay * cy).toBeCloseTo(0, 6);
     // Across is to the right of along.
@@ -43,17 +48,30 @@ describe("which runway", () => {
   it("the one most into the wind, whatever the wind", () => {
     for (let degrees = 0; degrees < 360; degrees += 30) {
       const from_rad = (degrees * Math.PI) / 180;
-      const [first, second] = departureRunways({ position: runway.threshold, wind: { surface: { from_rad, speed_mps: 6 }, layers: [] } }, ends);
-      expect(Math.cos(from_rad - first.headingTrue_rad)).toBeGreaterThanOrEqual(Math.cos(from_rad - second.headingTrue_rad));
+      const [first, second] = departureRunways(
+        { position: runway.threshold, wind: { surface: { from_rad, speed_mps: 6 }, layers: [] } },
+        ends,
+      );
+      expect(Math.cos(from_rad - first.headingTrue_rad)).toBeGreaterThanOrEqual(
+        Math.cos(from_rad - second.headingTrue_rad),
+      );
     }
   });
 
   it("the one that is chosen, even far away; a field never", () => {
     const orrin = ends.find((end) => end.name === "Cape Orrin 08");
-    const made = departureInput({ ...situation, departure: { ...situation.departure, endId: orrin?.id ?? "" } }, demoDepartureInput().aircraft, ends);
+    const made = departureInput(
+      { ...situation, departure: { ...situation.departure, endId: orrin?.id ?? "" } },
+      demoDepartureInput().aircraft,
+      ends,
+    );
     expect(made.ok && made.value.runway.name).toBe("Cape Orrin 08");
     const field = ends.find((end) => end.unprepared);
-    const other = departureInput({ ...situation, departure: { ...situation.departure, endId: field?.id ?? "" } }, demoDepartureInput().aircraft, ends);
+    const other = departureInput(
+      { ...situation, departure: { ...situation.departure, endId: field?.id ?? "" } },
+      demoDepartureInput().aircraft,
+      ends,
+    );
     expect(other.ok && other.value.runway.name).toBe("Skerrow 29");
   });
 
@@ -61,7 +79,11 @@ describe("which runway", () => {
     const { ends: others } = demoDepartureInput();
     expect(others.some((end) => end.name === "Skerrow 29")).toBe(true);
     expect(others.some((end) => end.name === "Skerrow 11")).toBe(false);
-    const none = departureInput(situation, demoDepartureInput().aircraft, ends.filter((end) => end.unprepared));
+    const none = departureInput(
+      situation,
+      demoDepartureInput().aircraft,
+      ends.filter((end) => end.unprepared),
+    );
     expect(none.ok ? "" : none.issue.code).toBe("no_runway");
   });
 });

@@ -14,6 +14,10 @@ export function runwayFrame(runway: Pick<LandingEnd, "threshold" | "headingTrue_
 }
 
 /** Where a point of the runway's frame lies on the Earth. */
-export function placeInFrame(runway: Pick<LandingEnd, "threshold" | "headingTrue_rad">, x_m: number, y_m: number): LatLon {
+export function placeInFrame(
+  runway: Pick<LandingEnd, "threshold" | "headingTrue_rad">,
+  x_m: number,
+  y_m: number,
+): LatLon {
   return destination(runway.threshold, runway.headingTrue_rad + Math.atan2(y_m, x_m), Math.hypot(x_m, y_m));
 }

@@ -43,15 +43,27 @@ export interface AheadAtHeight extends GroundAhead {
 }
 
 /** The start of a failure as the departure's plan has it. */
-export function plannedFailure(day: DepartureDay, { plan, pilot }: DepartureInput, height_m: number): FailureStart | null {
+export function plannedFailure(
+  day: DepartureDay,
+  { plan, pilot }: DepartureInput,
+  height_m: number,
+): FailureStart | null {
   return failureStart(day, height_m, plan.reaction, plannedReaction_s(pilot));
 }
 
 /** Turning back at a height with a bank. */
-export function turnbackAt(day: DepartureDay, input: DepartureInput, height_m: number, bank_rad: number): TurnbackAtHeight {
+export function turnbackAt(
+  day: DepartureDay,
+  input: DepartureInput,
+  height_m: number,
+  bank_rad: number,
+): TurnbackAtHeight {
   const start = plannedFailure(day, input, height_m);
-  if (!start || start.reaction.stalledAfter_s !== null) return { height_m, stalledAfter_s: start?.reaction.stalledAfter_s ?? null, left: null, right: null };
-  const [left, right] = ([-1, 1] as const).map((side) => bestTurnback(day, start.acting, start.reaction_s, { side, bank_rad, stallMargin: input.plan.stallMargin }));
+  if (!start || start.reaction.stalledAfter_s !== null)
+    return { height_m, stalledAfter_s: start?.reaction.stalledAfter_s ?? null, left: null, right: null };
+  const [left, right] = ([-1, 1] as const).map((side) =>
+    bestTurnback(day, start.acting, start.reaction_s, { side, bank_rad, stallMargin: input.plan.stallMargin }),
+  );
   return { height_m, stalledAfter_s: null, left, right };
 }
 
@@ -60,18 +72,41 @@ export function turnbackAt(day: DepartureDay, input: DepartureInput, height_m: n
  *
  * @param plane - of the terrain; used only with it
  */
-export function groundAhead(day: DepartureDay, input: DepartureInput, start: FailureStart, terrain: TerrainGrid | null, plane: LocalPlane): GroundAhead {
-  return { stop: stopAhead(day, start), sector: aheadSector(day, start, input.runway.elevation_m, terrain, runwayFrame(input.runway, plane)) };
+export function groundAhead(
+  day: DepartureDay,
+  input: DepartureInput,
+  start: FailureStart,
+  terrain: TerrainGrid | null,
+  plane: LocalPlane,
+): GroundAhead {
+  return {
+    stop: stopAhead(day, start),
+    sector: aheadSector(day, start, input.runway.elevation_m, terrain, runwayFrame(input.runway, plane)),
+  };
 }
 
 /** The options other than turning back at a height; null outside the climb. */
-export function aheadAt(day: DepartureDay, input: DepartureInput, height_m: number, terrain: TerrainGrid | null, plane: LocalPlane): AheadAtHeight | null {
+export function aheadAt(
+  day: DepartureDay,
+  input: DepartureInput,
+  height_m: number,
+  terrain: TerrainGrid | null,
+  plane: LocalPlane,
+): AheadAtHeight | null {
   const start = plannedFailure(day, input, height_m);
   if (!start) return null;
   const ground = groundAhead(day, input, start, terrain, plane);
   const reached = reachAfterFailure(input, start, input.ends, terrain);
   const stopped = stopOption(ground.stop);
-  return { height_m, ...ground, options: [...(stopped ? [stopped] : []), aheadOption(ground.sector), ...(reached.ok ? endOptions(day, input, reached.value) : [])] };
+  return {
+    height_m,
+    ...ground,
+    options: [
+      ...(stopped ? [stopped] : []),
+      aheadOption(ground.sector),
+      ...(reached.ok ? endOptions(day, input, reached.value) : []),
+    ],
+  };
 }
 
 /** Heights between which something works: `to_m` is null when it works up to the highest height looked at. */
@@ -92,7 +127,10 @@ export function bandsOf(points: readonly { readonly height_m: number; readonly s
     const works = score_m !== null && score_m >= 0;
     const before = points[i - 1];
     // Without a score on one side there is nothing to interpolate with: the height itself is the edge.
-    const edge_m = before && before.score_m !== null && score_m !== null ? before.height_m + ((height_m - before.height_m) * before.score_m) / (before.score_m - score_m) : height_m;
+    const edge_m =
+      before && before.score_m !== null && score_m !== null
+        ? before.height_m + ((height_m - before.height_m) * before.score_m) / (before.score_m - score_m)
+        : height_m;
     if (works && from_m === null) from_m = before ? edge_m : height_m;
     if (!works && from_m !== null) {
       bands.push({ from_m, to_m: before.score_m !== null && score_m !== null ? edge_m : before.height_m });

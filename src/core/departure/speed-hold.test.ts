@@ -5,7 +5,13 @@ import { loadToHoldSpeed } from "./speed-hold";
 
 const GLIDER: Body = { cd0: 0.05, k: 0.0617, clMax: 1.5, wingLoading: 600, clAlpha: 4.9, thrust: null };
 const CALM = airColumn({ qnh_Pa: 101_325, deviation_K: 0 }, () => ({ east_mps: 0, north_mps: 0 }), 0, 0, 1500);
-const SHEAR = airColumn({ qnh_Pa: 101_325, deviation_K: 0 }, (altitude_m) => ({ east_mps: 0, north_mps: -0.02 * altitude_m }), 0, 0, 1500);
+const SHEAR = airColumn(
+  { qnh_Pa: 101_325, deviation_K: 0 },
+  (altitude_m) => ({ east_mps: 0, north_mps: -0.02 * altitude_m }),
+  0,
+  0,
+  1500,
+);
 const CL_LIMIT = 1.5 / 1.05 ** 2;
 
 /** Flies a speed for a while and says how it went. */
@@ -14,7 +20,14 @@ function hold(target_mps: number, bank_rad: number, change: Partial<Motion> = {}
   const control: Control = { hold: "load", value: 1, clLimit: CL_LIMIT, bank_rad };
   const loads: number[] = [];
   for (let t = 0; t < time_s; t += 0.2) {
-    control.value = loadToHoldSpeed(motion, GLIDER, readAir(air, motion.height_m, airSample()), target_mps, bank_rad, CL_LIMIT);
+    control.value = loadToHoldSpeed(
+      motion,
+      GLIDER,
+      readAir(air, motion.height_m, airSample()),
+      target_mps,
+      bank_rad,
+      CL_LIMIT,
+    );
     loads.push(control.value);
     advance(motion, GLIDER, air, control, 0.2);
   }

@@ -32,19 +32,33 @@ const STEADY: Control = { hold: "load", value: 1, clLimit: 1, bank_rad: 0 };
  * @param climbing - with the engine running after take-off: the path does not go down, and may be steep
  * @param clLimit - lift coefficient that the pilot does not exceed: CLmax over the margin squared
  */
-export function loadToHoldSpeed(motion: Motion, body: Body, air: AirSample, target_mps: number, bank_rad: number, clLimit: number, climbing = false): number {
+export function loadToHoldSpeed(
+  motion: Motion,
+  body: Body,
+  air: AirSample,
+  target_mps: number,
+  bank_rad: number,
+  clLimit: number,
+  climbing = false,
+): number {
   const { density } = air;
   const cosGamma = Math.cos(motion.gamma_rad);
   const cosBank = Math.cos(bank_rad);
   STEADY.value = cosGamma / cosBank;
   STEADY.clLimit = clLimit;
   loadsOf(body, motion, STEADY, density, LOADS);
-  const acceleration = Math.min(Math.max((target_mps - motion.tas_mps) / SPEED_LAG_S, -ACCELERATION_MPS2), ACCELERATION_MPS2);
+  const acceleration = Math.min(
+    Math.max((target_mps - motion.tas_mps) / SPEED_LAG_S, -ACCELERATION_MPS2),
+    ACCELERATION_MPS2,
+  );
   const thrust = body.thrust ? thrustOverWeight(body.thrust, motion.tas_mps, density) : 0;
   // Wind that grows as the aeroplane sinks (or climbs) is paid for in speed: aim for it.
   const shear = air.alongSlope_ps * Math.cos(motion.psi_rad) + air.acrossSlope_ps * Math.sin(motion.psi_rad);
   const balance = thrust - LOADS.drag - acceleration / G0;
-  const sine = Math.min(Math.max(balance / Math.max(1 + (motion.tas_mps * shear) / G0, LEAST_GRADIENT_SHARE), climbing ? 0 : STEEPEST_DOWN), climbing ? STEEPEST_CLIMB : STEEPEST_ZOOM);
+  const sine = Math.min(
+    Math.max(balance / Math.max(1 + (motion.tas_mps * shear) / G0, LEAST_GRADIENT_SHARE), climbing ? 0 : STEEPEST_DOWN),
+    climbing ? STEEPEST_CLIMB : STEEPEST_ZOOM,
+  );
   const wanted = Math.asin(sine);
   const load = (cosGamma + (motion.tas_mps * (wanted - motion.gamma_rad)) / (PATH_LAG_S * G0)) / cosBank;
   return Math.min(Math.max(load, LOAD_LOW), LOAD_HIGH);

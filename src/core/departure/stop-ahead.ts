@@ -36,5 +36,13 @@ export function stopAhead(day: DepartureDay, { acting }: FailureStart): StopAhea
 /** The same as an option. */
 export function stopOption(stop: StopAhead | null): DepartureOption | null {
   if (!stop) return null;
-  return { id: "stop", kind: "stop", name: "Stop on the runway left", score_m: RUNWAY_SHARE * stop.spare_m, margin_m: null, spare_m: stop.spare_m, note: stop.spare_m < 0 ? "runs off the end" : null };
+  return {
+    id: "stop",
+    kind: "stop",
+    name: "Stop on the runway left",
+    score_m: RUNWAY_SHARE * stop.spare_m,
+    margin_m: null,
+    spare_m: stop.spare_m,
+    note: stop.spare_m < 0 ? "runs off the end" : null,
+  };
 }

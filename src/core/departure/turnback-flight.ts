@@ -118,7 +118,13 @@ export interface FlightOptions {
  * @param motion - at the end of the reaction; written in place
  * @param began_s - time since the failure
  */
-export function flyTurnback({ body, landing, best_mps, air, runway, braking }: TurnbackCase, motion: Motion, technique: Technique, began_s: number, options: FlightOptions = {}): TurnbackResult {
+export function flyTurnback(
+  { body, landing, best_mps, air, runway, braking }: TurnbackCase,
+  motion: Motion,
+  technique: Technique,
+  began_s: number,
+  options: FlightOptions = {},
+): TurnbackResult {
   const { side, bank_rad: bankWanted, stallMargin, intercept_rad, extension_s } = technique;
   const roll = rollOnRunway(landing, air, -1, braking);
   const clLimit = body.clMax / LEAST_MARGIN ** 2;
@@ -147,15 +153,30 @@ export function flyTurnback({ body, landing, best_mps, air, runway, braking }: T
     const offset = side * motion.y_m;
     const ahead = offset + side * vy * LEAD_S;
     const radius = (groundSpeed * groundSpeed) / (G0 * INTERCEPT_TAN);
-    const angle = Math.min(intercept_rad, Math.acos(Math.max(1 - Math.abs(ahead) / radius, -1)), Math.abs(ahead) / CAPTURE_M);
+    const angle = Math.min(
+      intercept_rad,
+      Math.acos(Math.max(1 - Math.abs(ahead) / radius, -1)),
+      Math.abs(ahead) / CAPTURE_M,
+    );
     const error = side * (Math.PI + Math.sign(ahead) * angle) - track;
 
     if (part === "turn" || part === "intercept") {
       const off = side * Math.PI - track;
-      const away = Math.max(Math.abs(offset) / ALIGNED_M, Math.abs(off) / ALIGNED_RAD, Math.abs(bank_rad) / ALIGNED_BANK_RAD);
+      const away = Math.max(
+        Math.abs(offset) / ALIGNED_M,
+        Math.abs(off) / ALIGNED_RAD,
+        Math.abs(bank_rad) / ALIGNED_BANK_RAD,
+      );
       if (away < 1 && Math.abs(off) < Math.PI / 2) {
-        const share = Number.isFinite(awayBefore) && awayBefore > away ? Math.min(Math.max((awayBefore - 1) / (awayBefore - away), 0), 1) : 1;
-        aligned = { height_m: heightBefore + share * (motion.height_m - heightBefore), x_m: xBefore + share * (motion.x_m - xBefore), time_s: time_s - (1 - share) * step };
+        const share =
+          Number.isFinite(awayBefore) && awayBefore > away
+            ? Math.min(Math.max((awayBefore - 1) / (awayBefore - away), 0), 1)
+            : 1;
+        aligned = {
+          height_m: heightBefore + share * (motion.height_m - heightBefore),
+          x_m: xBefore + share * (motion.x_m - xBefore),
+          time_s: time_s - (1 - share) * step,
+        };
         part = "final";
       }
       awayBefore = away;
@@ -177,20 +198,36 @@ export function flyTurnback({ body, landing, best_mps, air, runway, braking }: T
       command = Math.atan((HEADING_GAIN * groundSpeed * error) / G0);
       if (part === "turn" && Math.abs(command) < bankWanted) part = "intercept";
       const stall = Math.sqrt((2 * body.wingLoading) / (density * body.clMax));
-      const cosLeast = (LEAST_MARGIN * stall / motion.tas_mps) ** 2;
-      const most = Math.min(bankWanted, cosLeast < 1 ? Math.acos(cosLeast) : 0, part === "turn" && motion.height_m > LOW_M ? Math.PI / 2 : INTERCEPT_BANK_RAD);
+      const cosLeast = ((LEAST_MARGIN * stall) / motion.tas_mps) ** 2;
+      const most = Math.min(
+        bankWanted,
+        cosLeast < 1 ? Math.acos(cosLeast) : 0,
+        part === "turn" && motion.height_m > LOW_M ? Math.PI / 2 : INTERCEPT_BANK_RAD,
+      );
       command = Math.min(Math.max(command, -most), most);
       if (part !== "final") target = turnEas;
     }
     // The last step of the extension ends with it.
     const calm = part !== "turn" && Math.abs(bank_rad) < CALM_RAD && Math.abs(command) < CALM_RAD;
-    step = part === "extension" ? Math.min(CALM_STEP_S, Math.max(began_s + extension_s - time_s, 1e-6)) : calm ? CALM_STEP_S : STEP_S;
+    step =
+      part === "extension"
+        ? Math.min(CALM_STEP_S, Math.max(began_s + extension_s - time_s, 1e-6))
+        : calm
+          ? CALM_STEP_S
+          : STEP_S;
     bank_rad += Math.min(Math.max(command - bank_rad, -ROLL_RADPS * step), ROLL_RADPS * step);
     control.value = loadToHoldSpeed(motion, body, HERE, target / slow, bank_rad, clLimit);
     control.bank_rad = bank_rad;
     if (options.record) {
       loadsOf(body, motion, control, density, LOADS);
-      options.record({ ...motion, time_s, bank_rad, loadFactor: LOADS.n, stallMargin: Math.sqrt(body.clMax / Math.max(LOADS.cl, 1e-3)), part });
+      options.record({
+        ...motion,
+        time_s,
+        bank_rad,
+        loadFactor: LOADS.n,
+        stallMargin: Math.sqrt(body.clMax / Math.max(LOADS.cl, 1e-3)),
+        part,
+      });
     }
     advance(motion, body, air, control, step);
     time_s += step;
@@ -199,9 +236,33 @@ export function flyTurnback({ body, landing, best_mps, air, runway, braking }: T
 
   if (!aligned) {
     const missing = Math.abs(side * Math.PI - motion.psi_rad);
-    return { aligned: false, margin_m: Math.min(motion.height_m, 0) - ALIGNED_LEAST_M - 20 * missing, alignedHeight_m: motion.height_m, alignedX_m: motion.x_m, endHeight_m: null, spare_m: null, touchdownX_m: motion.x_m, roll, time_s };
+    return {
+      aligned: false,
+      margin_m: Math.min(motion.height_m, 0) - ALIGNED_LEAST_M - 20 * missing,
+      alignedHeight_m: motion.height_m,
+      alignedX_m: motion.x_m,
+      endHeight_m: null,
+      spare_m: null,
+      touchdownX_m: motion.x_m,
+      roll,
+      time_s,
+    };
   }
-  const margin_m = Math.min(aligned.height_m - ALIGNED_LEAST_M, endHeight_m === null ? Infinity : endHeight_m - END_LEAST_M);
-  const touchdownX_m = Math.min(runway.length_m, aligned.x_m - Math.max(aligned.height_m, 0) * roll.steepRatio) - roll.flare_m;
-  return { aligned: true, margin_m, alignedHeight_m: aligned.height_m, alignedX_m: aligned.x_m, endHeight_m, spare_m: touchdownX_m - roll.roll_m, touchdownX_m, roll, time_s };
+  const margin_m = Math.min(
+    aligned.height_m - ALIGNED_LEAST_M,
+    endHeight_m === null ? Infinity : endHeight_m - END_LEAST_M,
+  );
+  const touchdownX_m =
+    Math.min(runway.length_m, aligned.x_m - Math.max(aligned.height_m, 0) * roll.steepRatio) - roll.flare_m;
+  return {
+    aligned: true,
+    margin_m,
+    alignedHeight_m: aligned.height_m,
+    alignedX_m: aligned.x_m,
+    endHeight_m,
+    spare_m: touchdownX_m - roll.roll_m,
+    touchdownX_m,
+    roll,
+    time_s,
+  };
 }

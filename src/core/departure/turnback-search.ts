@@ -29,10 +29,19 @@ const ANGLES = [
 const CEILING_TOLERANCE_M = 0.1;
 
 /** Flies a technique from the end of the reaction and says what it is worth. */
-export function turnbackBy(day: TurnbackCase, acting: Readonly<Motion>, began_s: number, technique: Technique): Turnback {
+export function turnbackBy(
+  day: TurnbackCase,
+  acting: Readonly<Motion>,
+  began_s: number,
+  technique: Technique,
+): Turnback {
   const result = flyTurnback(day, motionFrom(acting), technique, began_s);
   // A flight that never aligns has no runway to speak of; it is compared by its height alone.
-  return { technique, result, score_m: result.spare_m === null ? result.margin_m : worth_m(result.margin_m, result.spare_m) };
+  return {
+    technique,
+    result,
+    score_m: result.spare_m === null ? result.margin_m : worth_m(result.margin_m, result.spare_m),
+  };
 }
 
 /**
@@ -44,8 +53,14 @@ export function turnbackBy(day: TurnbackCase, acting: Readonly<Motion>, began_s:
  *
  * @param began_s - length of the reaction
  */
-export function bestTurnback(day: TurnbackCase, acting: Readonly<Motion>, began_s: number, fixed: Pick<Technique, "side" | "bank_rad" | "stallMargin">): Turnback {
-  const fly = (intercept_rad: number, extension_s: number) => turnbackBy(day, acting, began_s, { ...fixed, intercept_rad, extension_s });
+export function bestTurnback(
+  day: TurnbackCase,
+  acting: Readonly<Motion>,
+  began_s: number,
+  fixed: Pick<Technique, "side" | "bank_rad" | "stallMargin">,
+): Turnback {
+  const fly = (intercept_rad: number, extension_s: number) =>
+    turnbackBy(day, acting, began_s, { ...fixed, intercept_rad, extension_s });
   let best = fly(COARSE_RAD[0], 0);
   const keep = (candidate: Turnback): Turnback => {
     if (candidate.score_m > best.score_m) best = candidate;
@@ -58,7 +73,8 @@ export function bestTurnback(day: TurnbackCase, acting: Readonly<Motion>, began_
     goldenMinimum(cost, angles[Math.max(i - 1, 0)], angles[Math.min(i + 1, angles.length - 1)], FINEST_RAD);
   };
   /** Positive while stopping binds. */
-  const excess = ({ result }: Turnback) => (result.spare_m === null ? Infinity : result.margin_m - RUNWAY_SHARE * result.spare_m);
+  const excess = ({ result }: Turnback) =>
+    result.spare_m === null ? Infinity : result.margin_m - RUNWAY_SHARE * result.spare_m;
   const settleExtension = (intercept_rad: number, from: Turnback) => {
     let [low, low_s] = [excess(from), from.technique.extension_s];
     for (const extension_s of EXTENSIONS_S) {
@@ -89,7 +105,10 @@ export function bestTurnback(day: TurnbackCase, acting: Readonly<Motion>, began_
     const { intercept_rad } = best.technique;
     settleExtension(intercept_rad, best);
     const { technique } = best;
-    settleAngle(angles.map((factor) => Math.min(technique.intercept_rad * factor, Math.PI / 2)), technique.extension_s);
+    settleAngle(
+      angles.map((factor) => Math.min(technique.intercept_rad * factor, Math.PI / 2)),
+      technique.extension_s,
+    );
   }
   return best;
 }

@@ -8,23 +8,39 @@ import { failureStart } from "./failure-start";
 import { betterSide, turnbackAt } from "./scan";
 import { bestTurnback, turnbackBy } from "./turnback-search";
 
-const NO_SCATTER: Scatter = { delay_s: 0, bank_rad: 0, speed: 0, headwind_mps: 0, crosswind_mps: 0, glide: 0, intercept_rad: 0 };
+const NO_SCATTER: Scatter = {
+  delay_s: 0,
+  bank_rad: 0,
+  speed: 0,
+  headwind_mps: 0,
+  crosswind_mps: 0,
+  glide: 0,
+  intercept_rad: 0,
+};
 const FIXED = { side: -1, bank_rad: radians(45), stallMargin: 1.1 } as const;
 
 describe("turnback", () => {
   it("more headwind never lowers what the same technique leaves while the way back binds, not the turn", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 13 }), fc.integer({ min: 1, max: 5 }), fc.integer({ min: 600, max: 1200 }), fc.integer({ min: 20, max: 55 }), (headwind_kt, more_kt, height_ft, angle_deg) => {
-        const [less, more] = [headwind_kt, headwind_kt + more_kt].map((kt) => {
-          const { day } = demoDeparture({ mass_kg: 1100, plain: { length_m: 1000, headwind_kt: kt } });
-          const start = failureStart(day, height_ft * M_PER_FT, "hands-off", 4);
-          if (!start) throw new Error("no climb");
-          return turnbackBy(day, start.acting, 4, { ...FIXED, intercept_rad: radians(angle_deg), extension_s: 0 }).result;
-        });
-        // Where the turn binds, the stronger wind's shear costs a little and the rest of the way is of no matter.
-        const wayBinds = (result: typeof less) => result.endHeight_m !== null && result.endHeight_m - 3 < result.alignedHeight_m - 10;
-        if (wayBinds(less) && wayBinds(more)) expect(more.margin_m).toBeGreaterThan(less.margin_m - 0.5);
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 13 }),
+        fc.integer({ min: 1, max: 5 }),
+        fc.integer({ min: 600, max: 1200 }),
+        fc.integer({ min: 20, max: 55 }),
+        (headwind_kt, more_kt, height_ft, angle_deg) => {
+          const [less, more] = [headwind_kt, headwind_kt + more_kt].map((kt) => {
+            const { day } = demoDeparture({ mass_kg: 1100, plain: { length_m: 1000, headwind_kt: kt } });
+            const start = failureStart(day, height_ft * M_PER_FT, "hands-off", 4);
+            if (!start) throw new Error("no climb");
+            return turnbackBy(day, start.acting, 4, { ...FIXED, intercept_rad: radians(angle_deg), extension_s: 0 })
+              .result;
+          });
+          // Where the turn binds, the stronger wind's shear costs a little and the rest of the way is of no matter.
+          const wayBinds = (result: typeof less) =>
+            result.endHeight_m !== null && result.endHeight_m - 3 < result.alignedHeight_m - 10;
+          if (wayBinds(less) && wayBinds(more)) expect(more.margin_m).toBeGreaterThan(less.margin_m - 0.5);
+        },
+      ),
       { numRuns: 40 },
     );
   });
@@ -32,14 +48,20 @@ describe("turnback", () => {
   it("a longer reaction never helps", () => {
     const { day } = demoDeparture({ mass_kg: 1100, plain: { length_m: 1600, headwind_kt: 8 } });
     fc.assert(
-      fc.property(fc.constantFrom("attitude", "hands-off"), fc.integer({ min: 0, max: 5 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 350, max: 700 }), (kind, reaction_s, more_s, height_ft) => {
-        const [quick, slow] = [reaction_s, reaction_s + more_s].map((seconds) => {
-          const start = failureStart(day, height_ft * M_PER_FT, kind, seconds);
-          if (!start || start.reaction.stalledAfter_s !== null) return -Infinity;
-          return bestTurnback(day, start.acting, seconds, FIXED).score_m;
-        });
-        expect(slow).toBeLessThan(quick + 2);
-      }),
+      fc.property(
+        fc.constantFrom("attitude", "hands-off"),
+        fc.integer({ min: 0, max: 5 }),
+        fc.integer({ min: 1, max: 3 }),
+        fc.integer({ min: 350, max: 700 }),
+        (kind, reaction_s, more_s, height_ft) => {
+          const [quick, slow] = [reaction_s, reaction_s + more_s].map((seconds) => {
+            const start = failureStart(day, height_ft * M_PER_FT, kind, seconds);
+            if (!start || start.reaction.stalledAfter_s !== null) return -Infinity;
+            return bestTurnback(day, start.acting, seconds, FIXED).score_m;
+          });
+          expect(slow).toBeLessThan(quick + 2);
+        },
+      ),
       { numRuns: 25 },
     );
   });
@@ -51,7 +73,14 @@ describe("turnback", () => {
       fc.property(fc.integer({ min: 200, max: 1200 }), (height_ft) => {
         const best = betterSide(turnbackAt(day, input, height_ft * M_PER_FT, FIXED.bank_rad));
         if (!best) throw new Error("no flight");
-        const count = countChance(day, input, { height_m: height_ft * M_PER_FT, technique: best.technique }, NO_SCATTER, sample, false);
+        const count = countChance(
+          day,
+          input,
+          { height_m: height_ft * M_PER_FT, technique: best.technique },
+          NO_SCATTER,
+          sample,
+          false,
+        );
         expect(count.succeeded).toBe(best.score_m >= 0 ? 5 : 0);
       }),
       { numRuns: 30 },
@@ -77,7 +106,12 @@ describe("turnback", () => {
       if (!start) throw new Error("no climb");
       const best = bestTurnback(day, start.acting, 4, FIXED);
       let grid_m = -Infinity;
-      for (let angle = 6; angle <= 88; angle += 4) for (let extension_s = 0; extension_s <= 36; extension_s += 2) grid_m = Math.max(grid_m, turnbackBy(day, start.acting, 4, { ...FIXED, intercept_rad: radians(angle), extension_s }).score_m);
+      for (let angle = 6; angle <= 88; angle += 4)
+        for (let extension_s = 0; extension_s <= 36; extension_s += 2)
+          grid_m = Math.max(
+            grid_m,
+            turnbackBy(day, start.acting, 4, { ...FIXED, intercept_rad: radians(angle), extension_s }).score_m,
+          );
       expect(best.score_m).toBeGreaterThan(grid_m - 2);
     }
   });

@@ -10,7 +10,10 @@ const ORIGIN = { latitude_deg: -47, longitude_deg: -131 };
 
 describe("geodesic", () => {
   it("40.6N 73.8W to 51.6N 0.5W (GeographicLib documentation)", () => {
-    const line = geodesicBetween({ latitude_deg: 40.6, longitude_deg: -73.8 }, { latitude_deg: 51.6, longitude_deg: -0.5 });
+    const line = geodesicBetween(
+      { latitude_deg: 40.6, longitude_deg: -73.8 },
+      { latitude_deg: 51.6, longitude_deg: -0.5 },
+    );
     expect(line.distance_m).toBeCloseTo(5_551_759.4, 3);
     expect(degrees(line.azimuthStart_rad)).toBeCloseTo(51.198883, 6);
     expect(degrees(line.azimuthEnd_rad)).toBeCloseTo(107.821777, 6);
@@ -46,7 +49,9 @@ describe("local plane", () => {
     const place = plane.toLatLon({ x_m: 30_000, y_m: 20_000 });
     const ahead = plane.toPlane(destination(place, 1, 500));
     const here = plane.toPlane(place);
-    expect(wrapHalfTurn(Math.atan2(ahead.x_m - here.x_m, ahead.y_m - here.y_m) - 1 - plane.convergence_rad(place))).toBeCloseTo(0, 4);
+    expect(
+      wrapHalfTurn(Math.atan2(ahead.x_m - here.x_m, ahead.y_m - here.y_m) - 1 - plane.convergence_rad(place)),
+    ).toBeCloseTo(0, 4);
   });
 });
 
@@ -64,14 +69,28 @@ describe("magnetic variation", () => {
 });
 
 describe("terrain", () => {
-  const grid: TerrainGrid = { origin: ORIGIN, west_m: 0, south_m: 0, cell_m: 100, columns: 3, rows: 2, elevations_m: new Float32Array([0, 100, 200, 100, 200, 400]) };
+  const grid: TerrainGrid = {
+    origin: ORIGIN,
+    west_m: 0,
+    south_m: 0,
+    cell_m: 100,
+    columns: 3,
+    rows: 2,
+    elevations_m: new Float32Array([0, 100, 200, 100, 200, 400]),
+  };
 
   it("is bilinear between points and unknown outside", () => {
     expect(elevationAt_m(grid, 0, 0)).toBe(0);
     expect(elevationAt_m(grid, 200, 100)).toBe(400);
     expect(elevationAt_m(grid, 50, 50)).toBe(100);
     expect(elevationAt_m(grid, 150, 50)).toBe(225);
-    for (const [x, y] of [[-1, 0], [0, 101], [200.01, 0], [NaN, 0]]) expect(elevationAt_m(grid, x, y)).toBeNull();
+    for (const [x, y] of [
+      [-1, 0],
+      [0, 101],
+      [200.01, 0],
+      [NaN, 0],
+    ])
+      expect(elevationAt_m(grid, x, y)).toBeNull();
   });
 
   it("samples a profile with both ends", () => {
@@ -99,7 +118,10 @@ describe("terrain", () => {
   });
 
   it("counts missing cells as sea", () => {
-    const read = readEsriAscii("ncols 2\nnrows 2\nxllcorner 0\nyllcorner 0\ncellsize 100\nNODATA_value -9999\n-9999 5\n6 7\n", ORIGIN);
+    const read = readEsriAscii(
+      "ncols 2\nnrows 2\nxllcorner 0\nyllcorner 0\ncellsize 100\nNODATA_value -9999\n-9999 5\n6 7\n",
+      ORIGIN,
+    );
     if (!read.ok) throw new Error(read.issue.message);
     expect(read.value.missingCells).toBe(1);
     expect(Array.from(read.value.grid.elevations_m)).toEqual([6, 7, 0, 5]);

@@ -6,7 +6,10 @@ import { destination, geodesicBetween } from "./geodesic";
 import { localPlane } from "./local-plane";
 import { type TerrainGrid, elevationAt_m } from "./terrain";
 
-const places = fc.record({ latitude_deg: fc.integer({ min: -800, max: 800 }).map((value) => value / 10), longitude_deg: fc.integer({ min: -1800, max: 1800 }).map((value) => value / 10) });
+const places = fc.record({
+  latitude_deg: fc.integer({ min: -800, max: 800 }).map((value) => value / 10),
+  longitude_deg: fc.integer({ min: -1800, max: 1800 }).map((value) => value / 10),
+});
 const bearings = fc.integer({ min: 0, max: 627 }).map((value) => value / 100);
 
 describe("the Earth (property)", () => {
@@ -49,16 +52,29 @@ describe("the Earth (property)", () => {
 });
 
 describe("terrain (property)", () => {
-  const grids = fc.tuple(fc.integer({ min: 2, max: 9 }), fc.integer({ min: 2, max: 9 }), fc.integer({ min: 10, max: 500 })).chain(([columns, rows, cell_m]) =>
-    fc.array(fc.integer({ min: -400, max: 4000 }), { minLength: columns * rows, maxLength: columns * rows }).map(
-      (values): TerrainGrid => ({ origin: { latitude_deg: -47, longitude_deg: -131 }, west_m: -300, south_m: 200, cell_m, columns, rows, elevations_m: Float32Array.from(values) }),
-    ),
-  );
+  const grids = fc
+    .tuple(fc.integer({ min: 2, max: 9 }), fc.integer({ min: 2, max: 9 }), fc.integer({ min: 10, max: 500 }))
+    .chain(([columns, rows, cell_m]) =>
+      fc
+        .array(fc.integer({ min: -400, max: 4000 }), { minLength: columns * rows, maxLength: columns * rows })
+        .map((values): TerrainGrid => ({
+          origin: { latitude_deg: -47, longitude_deg: -131 },
+          west_m: -300,
+          south_m: 200,
+          cell_m,
+          columns,
+          rows,
+          elevations_m: Float32Array.from(values),
+        })),
+    );
 
   it("files go out and come back the same", () => {
     fc.assert(
       fc.property(grids, (grid) => {
-        expect(readEsriAscii(writeEsriAscii(grid), grid.origin)).toEqual({ ok: true, value: { grid, missingCells: 0 } });
+        expect(readEsriAscii(writeEsriAscii(grid), grid.origin)).toEqual({
+          ok: true,
+          value: { grid, missingCells: 0 },
+        });
       }),
       { numRuns: 60, seed: 63 },
     );
@@ -67,7 +83,11 @@ describe("terrain (property)", () => {
   it("heights between points lie between the heights of the points", () => {
     fc.assert(
       fc.property(grids, fc.integer({ min: 0, max: 1000 }), fc.integer({ min: 0, max: 1000 }), (grid, u, v) => {
-        const z = elevationAt_m(grid, grid.west_m + ((grid.columns - 1) * grid.cell_m * u) / 1000, grid.south_m + ((grid.rows - 1) * grid.cell_m * v) / 1000);
+        const z = elevationAt_m(
+          grid,
+          grid.west_m + ((grid.columns - 1) * grid.cell_m * u) / 1000,
+          grid.south_m + ((grid.rows - 1) * grid.cell_m * v) / 1000,
+        );
         expect(z).not.toBeNull();
         expect(z ?? NaN).toBeGreaterThanOrEqual(Math.min(...grid.elevations_m) - 1e-6);
         expect(z ?? NaN).toBeLessThanOrEqual(Math.max(...grid.elevations_m) + 1e-6);
@@ -77,8 +97,17 @@ describe("terrain (property)", () => {
   });
 
   it("a file cut off anywhere is refused, never half read", () => {
-    const text = writeEsriAscii({ origin: { latitude_deg: 0, longitude_deg: 0 }, west_m: 0, south_m: 0, cell_m: 100, columns: 5, rows: 4, elevations_m: Float32Array.from({ length: 20 }, (_, i) => 100 + i) });
+    const text = writeEsriAscii({
+      origin: { latitude_deg: 0, longitude_deg: 0 },
+      west_m: 0,
+      south_m: 0,
+      cell_m: 100,
+      columns: 5,
+      rows: 4,
+      elevations_m: Float32Array.from({ length: 20 }, (_, i) => 100 + i),
+    });
     // The last three digits may go without harm to the count of numbers.
-    for (let cut = 0; cut < text.length - 4; cut += 1) expect(readEsriAscii(text.slice(0, cut), { latitude_deg: 0, longitude_deg: 0 }).ok, `cut at ${cut}`).toBe(false);
+    for (let cut = 0; cut < text.length - 4; cut += 1)
+      expect(readEsriAscii(text.slice(0, cut), { latitude_deg: 0, longitude_deg: 0 }).ok, `cut at ${cut}`).toBe(false);
   });
 });

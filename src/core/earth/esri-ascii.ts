@@ -44,7 +44,8 @@ export function readEsriAscii(text: string, planeOrigin: LatLon | null): Outcome
     const match = /^([A-Za-z_]+)\s+(\S+)$/.exec(line);
     if (!match) break;
     const value = Number(match[2]);
-    if (!Number.isFinite(value)) return failure("terrain_header", `The header line “${line}” has no number.`, "terrain");
+    if (!Number.isFinite(value))
+      return failure("terrain_header", `The header line “${line}” has no number.`, "terrain");
     header[match[1].toLowerCase() as keyof Header] = value;
     if (end < 0) return failure("terrain_truncated", "The file ends inside the header.", "terrain");
     position = end + 1;
@@ -62,29 +63,63 @@ export function readEsriAscii(text: string, planeOrigin: LatLon | null): Outcome
       const at = (rows - 1 - row) * columns + column;
       if (z === noData) missingCells += 1;
       else if (!(z >= ELEVATION_RANGE_M[0] && z <= ELEVATION_RANGE_M[1])) {
-        return failure("terrain_value", `Row ${row + 1}, column ${column + 1} holds ${z}; elevations are metres between ${ELEVATION_RANGE_M[0]} and ${ELEVATION_RANGE_M[1]}.`, "terrain");
+        return failure(
+          "terrain_value",
+          `Row ${row + 1}, column ${column + 1} holds ${z}; elevations are metres between ${ELEVATION_RANGE_M[0]} and ${ELEVATION_RANGE_M[1]}.`,
+          "terrain",
+        );
       } else elevations[at] = z;
     }
   }
   if (planeOrigin) {
-    if (!(cell >= 1)) return failure("terrain_header", "A cell size under 1 m in a file of metres: is the file in degrees?", "terrain");
-    return success({ grid: { origin: planeOrigin, west_m: west, south_m: south, cell_m: cell, columns, rows, elevations_m: elevations }, missingCells });
+    if (!(cell >= 1))
+      return failure("terrain_header", "A cell size under 1 m in a file of metres: is the file in degrees?", "terrain");
+    return success({
+      grid: {
+        origin: planeOrigin,
+        west_m: west,
+        south_m: south,
+        cell_m: cell,
+        columns,
+        rows,
+        elevations_m: elevations,
+      },
+      missingCells,
+    });
   }
   if (!(west >= -180 && west + cell * columns <= 181 && south >= -90 && south + cell * rows <= 91)) {
-    return failure("terrain_header", "The corner is not a longitude and latitude in degrees: does the file hold metres of a plane?", "terrain");
+    return failure(
+      "terrain_header",
+      "The corner is not a longitude and latitude in degrees: does the file hold metres of a plane?",
+      "terrain",
+    );
   }
   return resampled({ columns, rows, cell, west, south, elevations }, missingCells);
 }
 
-function checkHeader(header: Partial<Header>): Outcome<{ columns: number; rows: number; cell: number; west: number; south: number; noData: number }> {
+function checkHeader(
+  header: Partial<Header>,
+): Outcome<{ columns: number; rows: number; cell: number; west: number; south: number; noData: number }> {
   const { ncols, nrows, cellsize } = header;
-  if (ncols === undefined || nrows === undefined || cellsize === undefined) return failure("terrain_header", "The header needs ncols, nrows, xllcorner, yllcorner and cellsize.", "terrain");
-  if (!(Number.isInteger(ncols) && Number.isInteger(nrows) && ncols >= 2 && nrows >= 2)) return failure("terrain_header", "ncols and nrows are whole numbers of at least 2.", "terrain");
-  if (!(ncols * nrows <= MAX_TERRAIN_POINTS)) return failure("terrain_too_large", `${ncols} × ${nrows} points; at most ${MAX_TERRAIN_POINTS} are read. Use a coarser or smaller grid.`, "terrain");
+  if (ncols === undefined || nrows === undefined || cellsize === undefined)
+    return failure("terrain_header", "The header needs ncols, nrows, xllcorner, yllcorner and cellsize.", "terrain");
+  if (!(Number.isInteger(ncols) && Number.isInteger(nrows) && ncols >= 2 && nrows >= 2))
+    return failure("terrain_header", "ncols and nrows are whole numbers of at least 2.", "terrain");
+  if (!(ncols * nrows <= MAX_TERRAIN_POINTS))
+    return failure(
+      "terrain_too_large",
+      `${ncols} × ${nrows} points; at most ${MAX_TERRAIN_POINTS} are read. Use a coarser or smaller grid.`,
+      "terrain",
+    );
   if (!(cellsize > 0)) return failure("terrain_header", "cellsize is more than 0.", "terrain");
   const west = header.xllcenter ?? (header.xllcorner === undefined ? undefined : header.xllcorner + cellsize / 2);
   const south = header.yllcenter ?? (header.yllcorner === undefined ? undefined : header.yllcorner + cellsize / 2);
-  if (west === undefined || south === undefined) return failure("terrain_header", "The header needs xllcorner and yllcorner (or xllcenter and yllcenter).", "terrain");
+  if (west === undefined || south === undefined)
+    return failure(
+      "terrain_header",
+      "The header needs xllcorner and yllcorner (or xllcenter and yllcenter).",
+      "terrain",
+    );
   return success({ columns: ncols, rows: nrows, cell: cellsize, west, south, noData: header.nodata_value ?? -9999 });
 }
 
@@ -95,27 +130,45 @@ function readNumbers(text: string, start: number, count: number): Outcome<Float6
   let position = start;
   while (read < count) {
     while (position < text.length && text.charCodeAt(position) <= 32) position += 1;
-    if (position >= text.length) return failure("terrain_truncated", `The file ends after ${read} of ${count} elevations: it is cut off.`, "terrain");
+    if (position >= text.length)
+      return failure(
+        "terrain_truncated",
+        `The file ends after ${read} of ${count} elevations: it is cut off.`,
+        "terrain",
+      );
     const from = position;
     while (position < text.length && text.charCodeAt(position) > 32) position += 1;
     const value = Number(text.slice(from, position));
-    if (!Number.isFinite(value)) return failure("terrain_value", `Elevation ${read + 1} reads “${text.slice(from, Math.min(position, from + 20))}”, which is not a number.`, "terrain");
+    if (!Number.isFinite(value))
+      return failure(
+        "terrain_value",
+        `Elevation ${read + 1} reads “${text.slice(from, Math.min(position, from + 20))}”, which is not a number.`,
+        "terrain",
+      );
     values[read] = value;
     read += 1;
   }
-  if (text.slice(position).trim().length > 0) return failure("terrain_value", `More than the ${count} elevations that the header announces.`, "terrain");
+  if (text.slice(position).trim().length > 0)
+    return failure("terrain_value", `More than the ${count} elevations that the header announces.`, "terrain");
   return success(values);
 }
 
 /** From degrees to a plane about the middle, with the north–south spacing as the cell; bilinear, so peaks may lose a few metres. */
-function resampled(source: { columns: number; rows: number; cell: number; west: number; south: number; elevations: Float32Array }, missingCells: number): Outcome<ReadTerrain> {
+function resampled(
+  source: { columns: number; rows: number; cell: number; west: number; south: number; elevations: Float32Array },
+  missingCells: number,
+): Outcome<ReadTerrain> {
   const { columns, rows, cell, west, south, elevations } = source;
   const origin = { latitude_deg: south + (cell * (rows - 1)) / 2, longitude_deg: west + (cell * (columns - 1)) / 2 };
-  const height_m = geodesicBetween({ latitude_deg: south, longitude_deg: origin.longitude_deg }, { latitude_deg: south + cell * (rows - 1), longitude_deg: origin.longitude_deg }).distance_m;
+  const height_m = geodesicBetween(
+    { latitude_deg: south, longitude_deg: origin.longitude_deg },
+    { latitude_deg: south + cell * (rows - 1), longitude_deg: origin.longitude_deg },
+  ).distance_m;
   const width_m = 2 * geodesicBetween(origin, { latitude_deg: origin.latitude_deg, longitude_deg: west }).distance_m;
   const cell_m = height_m / (rows - 1);
   const planeColumns = Math.max(2, Math.floor(width_m / cell_m) + 1);
-  if (planeColumns * rows > MAX_TERRAIN_POINTS) return failure("terrain_too_large", "The grid is too large once laid on a plane.", "terrain");
+  if (planeColumns * rows > MAX_TERRAIN_POINTS)
+    return failure("terrain_too_large", "The grid is too large once laid on a plane.", "terrain");
   const plane = localPlane(origin);
   const west_m = -((planeColumns - 1) * cell_m) / 2;
   const south_m = -height_m / 2;
@@ -130,17 +183,33 @@ function resampled(source: { columns: number; rows: number; cell: number; west: 
       const at = b * columns + a;
       const s = u - a;
       const t = v - b;
-      out[j * planeColumns + i] = (1 - t) * ((1 - s) * elevations[at] + s * elevations[at + 1]) + t * ((1 - s) * elevations[at + columns] + s * elevations[at + columns + 1]);
+      out[j * planeColumns + i] =
+        (1 - t) * ((1 - s) * elevations[at] + s * elevations[at + 1]) +
+        t * ((1 - s) * elevations[at + columns] + s * elevations[at + columns + 1]);
     }
   }
-  return success({ grid: { origin, west_m, south_m, cell_m, columns: planeColumns, rows, elevations_m: out }, missingCells });
+  return success({
+    grid: { origin, west_m, south_m, cell_m, columns: planeColumns, rows, elevations_m: out },
+    missingCells,
+  });
 }
 
 /** Writes a grid in metres of its plane, elevations rounded to whole metres. */
 export function writeEsriAscii(grid: TerrainGrid): string {
-  const lines = [`ncols ${grid.columns}`, `nrows ${grid.rows}`, `xllcenter ${grid.west_m}`, `yllcenter ${grid.south_m}`, `cellsize ${grid.cell_m}`, "NODATA_value -9999"];
+  const lines = [
+    `ncols ${grid.columns}`,
+    `nrows ${grid.rows}`,
+    `xllcenter ${grid.west_m}`,
+    `yllcenter ${grid.south_m}`,
+    `cellsize ${grid.cell_m}`,
+    "NODATA_value -9999",
+  ];
   for (let row = grid.rows - 1; row >= 0; row -= 1) {
-    lines.push(Array.from(grid.elevations_m.subarray(row * grid.columns, (row + 1) * grid.columns), (z) => Math.round(z)).join(" "));
+    lines.push(
+      Array.from(grid.elevations_m.subarray(row * grid.columns, (row + 1) * grid.columns), (z) => Math.round(z)).join(
+        " ",
+      ),
+    );
   }
   return `${lines.join("\n")}\n`;
 }

@@ -3,12 +3,26 @@ import { LatLon } from "./geodesic";
 import type { TerrainGrid } from "./terrain";
 
 /** Of the grid from its origin: a plane is flat no farther than this. */
-const offset_m = z.number().min(-1_000_000, "A terrain begins within 1 000 km of its origin.").max(1_000_000, "A terrain begins within 1 000 km of its origin.");
+const offset_m = z
+  .number()
+  .min(-1_000_000, "A terrain begins within 1 000 km of its origin.")
+  .max(1_000_000, "A terrain begins within 1 000 km of its origin.");
 
 /** A small piece of terrain in a request itself: rows from the south-west, west to east. */
 export const InlineTerrain = z
-  .strictObject({ origin: LatLon, west_m: offset_m, south_m: offset_m, cell_m: z.number().min(5, "A cell of terrain is 5 m to 20 km.").max(20_000, "A cell of terrain is 5 m to 20 km."), columns: z.int().min(2).max(512), rows: z.int().min(2).max(512), elevations_m: z.array(z.number().min(-500).max(9000)).max(512 * 512, "At most 512 × 512 points.") })
-  .refine((grid) => grid.elevations_m.length === grid.columns * grid.rows, { message: "elevations_m holds columns × rows values.", path: ["elevations_m"] });
+  .strictObject({
+    origin: LatLon,
+    west_m: offset_m,
+    south_m: offset_m,
+    cell_m: z.number().min(5, "A cell of terrain is 5 m to 20 km.").max(20_000, "A cell of terrain is 5 m to 20 km."),
+    columns: z.int().min(2).max(512),
+    rows: z.int().min(2).max(512),
+    elevations_m: z.array(z.number().min(-500).max(9000)).max(512 * 512, "At most 512 × 512 points."),
+  })
+  .refine((grid) => grid.elevations_m.length === grid.columns * grid.rows, {
+    message: "elevations_m holds columns × rows values.",
+    path: ["elevations_m"],
+  });
 
 /** The grid of a request's terrain; null without one. */
 export function gridOf(terrain: z.infer<typeof InlineTerrain> | null): TerrainGrid | null {

@@ -22,7 +22,10 @@ export interface LocalPlane {
 export function localPlane(origin: LatLon): LocalPlane {
   const toPlane = (place: LatLon): PlanePoint => {
     const line = geodesicBetween(origin, place);
-    return { x_m: line.distance_m * Math.sin(line.azimuthStart_rad), y_m: line.distance_m * Math.cos(line.azimuthStart_rad) };
+    return {
+      x_m: line.distance_m * Math.sin(line.azimuthStart_rad),
+      y_m: line.distance_m * Math.cos(line.azimuthStart_rad),
+    };
   };
   return {
     origin,

@@ -32,6 +32,8 @@ export function magneticVariation(place: LatLon, day: Date): MagneticVariation {
     variation_rad: radians(model.point([place.latitude_deg, place.longitude_deg]).decl),
     model: model.name,
     epoch_year: model.epoch,
-    warning: outside ? `The date lies outside the years ${model.epoch} to ${model.epoch + MODEL_YEARS} of ${model.name}; the variation may be off by a degree or more.` : null,
+    warning: outside
+      ? `The date lies outside the years ${model.epoch} to ${model.epoch + MODEL_YEARS} of ${model.name}; the variation may be off by a degree or more.`
+      : null,
   };
 }

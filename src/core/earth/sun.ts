@@ -18,7 +18,11 @@ export interface SunPosition {
  * @returns good to about a degree
  */
 export function sunPosition(place: LatLon, day: string, utc_h: number): SunPosition {
-  const { azimuth, altitude } = SunCalc.getPosition(new Date(Date.parse(`${day}T00:00:00Z`) + utc_h * 3_600_000), place.latitude_deg, place.longitude_deg);
+  const { azimuth, altitude } = SunCalc.getPosition(
+    new Date(Date.parse(`${day}T00:00:00Z`) + utc_h * 3_600_000),
+    place.latitude_deg,
+    place.longitude_deg,
+  );
   // The library counts azimuth from south, westward.
   return { azimuth_rad: wrapTurn(azimuth + Math.PI), elevation_rad: altitude };
 }

@@ -33,7 +33,9 @@ export function elevationAt_m(grid: TerrainGrid, x_m: number, y_m: number): numb
   const v = row - j;
   const at = j * grid.columns + i;
   const z = grid.elevations_m;
-  return (1 - v) * ((1 - u) * z[at] + u * z[at + 1]) + v * ((1 - u) * z[at + grid.columns] + u * z[at + grid.columns + 1]);
+  return (
+    (1 - v) * ((1 - u) * z[at] + u * z[at + 1]) + v * ((1 - u) * z[at + grid.columns] + u * z[at + grid.columns + 1])
+  );
 }
 
 /** Elevation along a straight line. */

@@ -24,12 +24,20 @@ function circuit(side: "left" | "right", from_deg: number, speed_mps: number, fi
 
 describe("circuit worked back from the landing point", () => {
   it("forward from abeam arrives at the landing point with the height that it was worked back to", () => {
-    for (const [from, speed] of [[0, 6], [90, 6], [200, 5], [300, 8]]) {
+    for (const [from, speed] of [
+      [0, 6],
+      [90, 6],
+      [200, 5],
+      [300, 8],
+    ]) {
       for (const side of ["left", "right"] as const) {
         const { performance, integrals, found } = circuit(side, from, speed);
         if (!found.ok) throw new Error(found.issue.message);
         const { start, leg } = found.value;
-        const forward = solveLeg({ performance, integrals, start, arrival: TARGET, final_m: 300, slack_rad: 0.01 }, leg.word);
+        const forward = solveLeg(
+          { performance, integrals, start, arrival: TARGET, final_m: 300, slack_rad: 0.01 },
+          leg.word,
+        );
         if (!forward.ok) throw new Error(forward.issue.message);
         // The radius is taken at the middle of the turn: a few centimetres to decimetres.
         expect(Math.abs(forward.value.altitudes_m[4]), `${from} ${side}`).toBeLessThan(0.2);

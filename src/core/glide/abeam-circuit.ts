@@ -40,7 +40,8 @@ export function abeamCircuit({ performance, integrals, target, final_m, side }: 
   for (let round = 0; round < MAX_ROUNDS; round += 1) {
     const final = heldTrack(performance, integrals, landing.heading_rad, h3, h4);
     const down = heldTrack(performance, integrals, landing.heading_rad + Math.PI, h1, h2);
-    if (!final || !down) return failure("wind_exceeds_airspeed", "Against this wind a leg of the circuit cannot be held.");
+    if (!final || !down)
+      return failure("wind_exceeds_airspeed", "Against this wind a leg of the circuit cannot be held.");
     const finalAir_m = (final_m / final.ground_mps) * final.speed_mps;
     const turn_rad = wrapTurn(sign * (final.heading_rad - down.heading_rad));
     const sigma = integrals.rootSigmaAt((h2 + h3) / 2) ** 2;
@@ -52,7 +53,11 @@ export function abeamCircuit({ performance, integrals, target, final_m, side }: 
     const beginX = -final_m * landing.x - turnX;
     const beginY = -final_m * landing.y - turnY;
     const length_m = -(beginX * landing.x + beginY * landing.y);
-    if (!(length_m >= 0)) return failure("base_closed", "The wind closes the base leg: the turn would have to begin before the landing point is abeam.");
+    if (!(length_m >= 0))
+      return failure(
+        "base_closed",
+        "The wind closes the base leg: the turn would have to begin before the landing point is abeam.",
+      );
     const downAir_m = (length_m / down.ground_mps) * down.speed_mps;
     const n3 = integrals.descend(h4, -finalAir_m / performance.straightRatio);
     const n2 = integrals.descend(n3, (-turn_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma);
@@ -62,14 +67,31 @@ export function abeamCircuit({ performance, integrals, target, final_m, side }: 
     if (moved < SETTLED_M) {
       const along = length_m;
       return success({
-        start: { x_m: target.x_m + beginX + along * landing.x, y_m: target.y_m + beginY + along * landing.y, heading_rad: down.heading_rad, altitude_m: h1 },
+        start: {
+          x_m: target.x_m + beginX + along * landing.x,
+          y_m: target.y_m + beginY + along * landing.y,
+          heading_rad: down.heading_rad,
+          altitude_m: h1,
+        },
         leg: {
           word: side === "left" ? "LSL" : "RSR",
-          turn1_rad: 0, straight_m: downAir_m, turn2_rad: turn_rad, finalAir_m,
-          finalHeading_rad: final.heading_rad, straightHeading_rad: down.heading_rad,
-          radius1_m: radius_m, radius2_m: radius_m, radiusSlope1_mprad: 0, radiusSlope2_mprad: 0,
+          turn1_rad: 0,
+          straight_m: downAir_m,
+          turn2_rad: turn_rad,
+          finalAir_m,
+          finalHeading_rad: final.heading_rad,
+          straightHeading_rad: down.heading_rad,
+          radius1_m: radius_m,
+          radius2_m: radius_m,
+          radiusSlope1_mprad: 0,
+          radiusSlope2_mprad: 0,
           altitudes_m: [h1, h1, h2, h3, h4],
-          times_s: [0, timeBetween(integrals, h1, h2) / performance.straightSinkEas_mps, timeBetween(integrals, h2, h3) / performance.turnSinkEas_mps, timeBetween(integrals, h3, h4) / performance.straightSinkEas_mps],
+          times_s: [
+            0,
+            timeBetween(integrals, h1, h2) / performance.straightSinkEas_mps,
+            timeBetween(integrals, h2, h3) / performance.turnSinkEas_mps,
+            timeBetween(integrals, h3, h4) / performance.straightSinkEas_mps,
+          ],
           rounds: round + 1,
         },
       });
@@ -87,14 +109,25 @@ function timeBetween(integrals: DescentIntegrals, high_m: number, low_m: number)
   return HIGH.time_m - LOW.time_m;
 }
 
-function driftBetween(integrals: DescentIntegrals, high_m: number, low_m: number, sinkEas_mps: number): { x: number; y: number } {
+function driftBetween(
+  integrals: DescentIntegrals,
+  high_m: number,
+  low_m: number,
+  sinkEas_mps: number,
+): { x: number; y: number } {
   integrals.at(high_m, HIGH);
   integrals.at(low_m, LOW);
   return { x: (HIGH.east_m2ps - LOW.east_m2ps) / sinkEas_mps, y: (HIGH.north_m2ps - LOW.north_m2ps) / sinkEas_mps };
 }
 
 /** Heading, airspeed and ground speed of a track held between two heights, in their mean wind; null when it cannot be held. */
-function heldTrack(performance: LegPerformance, integrals: DescentIntegrals, track_rad: number, high_m: number, low_m: number): { heading_rad: number; speed_mps: number; ground_mps: number } | null {
+function heldTrack(
+  performance: LegPerformance,
+  integrals: DescentIntegrals,
+  track_rad: number,
+  high_m: number,
+  low_m: number,
+): { heading_rad: number; speed_mps: number; ground_mps: number } | null {
   // With no band yet the wind over one metre is the wind there.
   const band = Math.max(high_m - low_m, 1);
   const weight = timeBetween(integrals, high_m, high_m - band);

@@ -23,5 +23,8 @@ export function kineticHeight_m(cas_mps: number, altitude_m: number, air: AirMas
  * @returns about 0.005 for a light single, 0.07 for a jet at FL140
  */
 export function accelerationFactor(cas_mps: number, altitude_m: number, air: AirMass): number {
-  return (kineticHeight_m(cas_mps, altitude_m + STEP_M / 2, air) - kineticHeight_m(cas_mps, altitude_m - STEP_M / 2, air)) / STEP_M;
+  return (
+    (kineticHeight_m(cas_mps, altitude_m + STEP_M / 2, air) - kineticHeight_m(cas_mps, altitude_m - STEP_M / 2, air)) /
+    STEP_M
+  );
 }

@@ -9,19 +9,34 @@ import { descentIntegrals } from "./descent-integrals";
 
 const AIR = { qnh_Pa: P0_PA, deviation_K: 10 };
 const CAS = 60;
-const wind = windProfile({ surface: { from_rad: 1, speed_mps: 8 }, layers: [{ altitude_m: 700, from_rad: 2, speed_mps: 14 }, { altitude_m: 1900, from_rad: 3, speed_mps: 20 }] }, 100);
+const wind = windProfile(
+  {
+    surface: { from_rad: 1, speed_mps: 8 },
+    layers: [
+      { altitude_m: 700, from_rad: 2, speed_mps: 14 },
+      { altitude_m: 1900, from_rad: 3, speed_mps: 20 },
+    ],
+  },
+  100,
+);
 if (!wind.ok) throw new Error(wind.issue.message);
 const table = descentIntegrals(AIR, wind.value, -1000, 4000, CAS);
 const at = (altitude_m: number) => table.at(altitude_m, { time_m: 0, east_m2ps: 0, north_m2ps: 0 });
 
 describe("sums over height", () => {
   it("agree with sums in steps of 10 cm", () => {
-    for (const [from, to] of [[2500, 120], [400, 95], [3900, 2000], [104, 101]]) {
+    for (const [from, to] of [
+      [2500, 120],
+      [400, 95],
+      [3900, 2000],
+      [104, 101],
+    ]) {
       const steps = Math.round((from - to) * 10);
       const plain = { time: 0, east: 0, north: 0 };
       for (let i = 0; i < steps; i += 1) {
         const altitude_m = to + (i + 0.5) / 10;
-        const weight = (Math.sqrt(airAtAltitude(altitude_m, AIR).sigma) * (1 + accelerationFactor(CAS, altitude_m, AIR))) / 10;
+        const weight =
+          (Math.sqrt(airAtAltitude(altitude_m, AIR).sigma) * (1 + accelerationFactor(CAS, altitude_m, AIR))) / 10;
         plain.time += weight;
         plain.east += weight * wind.value(altitude_m).east_mps;
         plain.north += weight * wind.value(altitude_m).north_mps;
@@ -50,22 +65,35 @@ describe("sums over height", () => {
   it("energy height is height plus V²/2g, and descending by it leads to the altitude that has so much less (property)", () => {
     expect(table.energyAt(2000)).toBeCloseTo(2000 + kineticHeight_m(CAS, 2000, AIR), 3);
     fc.assert(
-      fc.property(fc.double({ min: -900, max: 3900, noNaN: true }), fc.double({ min: -500, max: 3000, noNaN: true }), (altitude_m, energy_m) => {
-        expect(table.energyAt(altitude_m) - table.energyAt(table.descend(altitude_m, energy_m))).toBeCloseTo(energy_m, 3);
-      }),
+      fc.property(
+        fc.double({ min: -900, max: 3900, noNaN: true }),
+        fc.double({ min: -500, max: 3000, noNaN: true }),
+        (altitude_m, energy_m) => {
+          expect(table.energyAt(altitude_m) - table.energyAt(table.descend(altitude_m, energy_m))).toBeCloseTo(
+            energy_m,
+            3,
+          );
+        },
+      ),
       { numRuns: 300, seed: 8 },
     );
   });
 
   it("√σ between nodes is the air's", () => {
-    for (const altitude_m of [-995, 3, 1234.5, 3999]) expect(table.rootSigmaAt(altitude_m)).toBeCloseTo(Math.sqrt(airAtAltitude(altitude_m, AIR).sigma), 6);
+    for (const altitude_m of [-995, 3, 1234.5, 3999])
+      expect(table.rootSigmaAt(altitude_m)).toBeCloseTo(Math.sqrt(airAtAltitude(altitude_m, AIR).sigma), 6);
   });
 });
 
 describe("acceleration factor", () => {
   it("is 0.7·M²·(ψ − 0.190263), ψ = [(1 + 0.2M²)^3.5 − 1]/[0.7M²(1 + 0.2M²)^2.5], at constant CAS below the tropopause (textbooks of jet performance, from memory)", () => {
     const isa = { qnh_Pa: P0_PA, deviation_K: 0 };
-    for (const [cas_mps, altitude_m] of [[34, 0], [60, 500], [94, 4267], [130, 9000]]) {
+    for (const [cas_mps, altitude_m] of [
+      [34, 0],
+      [60, 500],
+      [94, 4267],
+      [130, 9000],
+    ]) {
       const speeds = airspeedsFromCas(cas_mps, airAtAltitude(altitude_m, isa));
       const m2 = speeds.ok ? speeds.value.mach ** 2 : NaN;
       const psi = ((1 + 0.2 * m2) ** 3.5 - 1) / (0.7 * m2 * (1 + 0.2 * m2) ** 2.5);

@@ -47,13 +47,21 @@ const STRIDE = 6;
  * @param high_m - highest altitude, at or above the start
  * @param cas_mps - calibrated airspeed held; that of the straight glide serves for the turns too (a few per cent faster, of AF)
  */
-export function descentIntegrals(air: AirMass, wind: (altitude_m: number) => WindVector, low_m: number, high_m: number, cas_mps: number): DescentIntegrals {
+export function descentIntegrals(
+  air: AirMass,
+  wind: (altitude_m: number) => WindVector,
+  low_m: number,
+  high_m: number,
+  cas_mps: number,
+): DescentIntegrals {
   const steps = Math.max(2, Math.ceil((high_m - low_m) / STEP_M));
   const nodes = new Float64Array((steps + 1) * STRIDE);
   const rootSigma = new Float64Array(steps + 1);
   const energy = new Float64Array(steps + 1);
   // Kinetic height at half steps, one beyond each end: its differences are AF at nodes and half-way between.
-  const kinetic = Float64Array.from({ length: 2 * steps + 3 }, (_, i) => kineticHeight_m(cas_mps, low_m + ((i - 1) * STEP_M) / 2, air));
+  const kinetic = Float64Array.from({ length: 2 * steps + 3 }, (_, i) =>
+    kineticHeight_m(cas_mps, low_m + ((i - 1) * STEP_M) / 2, air),
+  );
   const integrand = (half: number) => {
     const altitude_m = low_m + (half * STEP_M) / 2;
     const root = Math.sqrt(airAtAltitude(altitude_m, air).sigma);

@@ -19,12 +19,15 @@ describe("drag shelf", () => {
       expect(item.deltaCd).toBeGreaterThan(0);
       expect(item.glide.ratio).toBeLessThan(cleanest.ratio);
       expect(item.glide.bestEas_mps).toBeLessThan(cleanest.bestEas_mps);
-      if (item.glide.sinkAtSpeed_mps !== null) expect(item.glide.sinkAtSpeed_mps).toBeGreaterThan(cleanest.sinkAtSpeed_mps ?? NaN);
+      if (item.glide.sinkAtSpeed_mps !== null)
+        expect(item.glide.sinkAtSpeed_mps).toBeGreaterThan(cleanest.sinkAtSpeed_mps ?? NaN);
     }
     const byDrag = [...items].sort((a, b) => a.deltaCd - b.deltaCd);
     byDrag.slice(1).forEach((item, i) => expect(item.glide.ratio).toBeLessThanOrEqual(byDrag[i].glide.ratio));
     expect(items.map((item) => item.id)).toContain("gear");
-    expect(items.find((item) => item.id === "propeller-windmilling")?.glide.ratio).toBeLessThan(items.find((item) => item.id === "propeller-stopped")?.glide.ratio ?? 0);
+    expect(items.find((item) => item.id === "propeller-windmilling")?.glide.ratio).toBeLessThan(
+      items.find((item) => item.id === "propeller-stopped")?.glide.ratio ?? 0,
+    );
   });
 
   it("follows closed forms: ratio goes with 1/√CD0", () => {

@@ -41,7 +41,12 @@ const STATES = ["windmilling", "stopped", "coarse", "feathered"] as const;
 export function cleanestConfiguration(aircraft: AircraftDocument): Configuration {
   const drag = aircraft.polar?.deadPropeller;
   const possible = STATES.filter((state) => drag && drag[state] !== null);
-  const least: PropellerState = drag ? possible.reduce((best, state) => ((drag[state] ?? Infinity) < (drag[best] ?? Infinity) ? state : best), possible[0]) : "none";
+  const least: PropellerState = drag
+    ? possible.reduce(
+        (best, state) => ((drag[state] ?? Infinity) < (drag[best] ?? Infinity) ? state : best),
+        possible[0],
+      )
+    : "none";
   return { propeller: least, flap: 0, gearDown: !(aircraft.polar?.gear.retractable ?? false), slip: 0, items: [] };
 }
 
@@ -51,7 +56,12 @@ export function cleanestConfiguration(aircraft: AircraftDocument): Configuration
  * @param eas_mps - speed at which sinks are compared
  * @returns failures of the polar
  */
-export function dragShelf(aircraft: AircraftDocument, mass_kg: number, eas_mps: number, configuration: Configuration): Outcome<DragShelf> {
+export function dragShelf(
+  aircraft: AircraftDocument,
+  mass_kg: number,
+  eas_mps: number,
+  configuration: Configuration,
+): Outcome<DragShelf> {
   const clean = cleanestConfiguration(aircraft);
   const cleanest = shelfGlide(aircraft, mass_kg, eas_mps, clean);
   if (!cleanest.ok) return cleanest;
@@ -59,27 +69,63 @@ export function dragShelf(aircraft: AircraftDocument, mass_kg: number, eas_mps: 
   if (!configured.ok) return configured;
   const { polar } = aircraft;
   const alone: { id: string; name: string; group: ShelfItem["group"]; configuration: Configuration }[] = [
-    ...STATES.flatMap((state) => (polar?.deadPropeller && polar.deadPropeller[state] !== null && state !== clean.propeller ? [{ id: `propeller-${state}`, name: `Propeller ${state}`, group: "propeller" as const, configuration: { ...clean, propeller: state } }] : [])),
-    ...(polar?.flaps ?? []).slice(1).map((flap, i) => ({ id: `flap-${i + 1}`, name: `Flap ${flap.name}`, group: "flap" as const, configuration: { ...clean, flap: i + 1 } })),
-    ...(polar?.gear.retractable ? [{ id: "gear", name: "Gear down", group: "gear" as const, configuration: { ...clean, gearDown: true } }] : []),
-    ...(polar?.items ?? []).map((item) => ({ id: `item-${item.id}`, name: item.name.charAt(0).toUpperCase() + item.name.slice(1), group: "item" as const, configuration: { ...clean, items: [item.id] } })),
-    ...(polar && polar.fullSlipDeltaCd > 0 ? [{ id: "slip", name: "Full sideslip", group: "slip" as const, configuration: { ...clean, slip: 1 } }] : []),
+    ...STATES.flatMap((state) =>
+      polar?.deadPropeller && polar.deadPropeller[state] !== null && state !== clean.propeller
+        ? [
+            {
+              id: `propeller-${state}`,
+              name: `Propeller ${state}`,
+              group: "propeller" as const,
+              configuration: { ...clean, propeller: state },
+            },
+          ]
+        : [],
+    ),
+    ...(polar?.flaps ?? []).slice(1).map((flap, i) => ({
+      id: `flap-${i + 1}`,
+      name: `Flap ${flap.name}`,
+      group: "flap" as const,
+      configuration: { ...clean, flap: i + 1 },
+    })),
+    ...(polar?.gear.retractable
+      ? [{ id: "gear", name: "Gear down", group: "gear" as const, configuration: { ...clean, gearDown: true } }]
+      : []),
+    ...(polar?.items ?? []).map((item) => ({
+      id: `item-${item.id}`,
+      name: item.name.charAt(0).toUpperCase() + item.name.slice(1),
+      group: "item" as const,
+      configuration: { ...clean, items: [item.id] },
+    })),
+    ...(polar && polar.fullSlipDeltaCd > 0
+      ? [{ id: "slip", name: "Full sideslip", group: "slip" as const, configuration: { ...clean, slip: 1 } }]
+      : []),
   ];
   const base = polarOf(aircraft, mass_kg, clean);
   const items: ShelfItem[] = [];
   for (const { configuration: one, ...item } of alone) {
     const glide = shelfGlide(aircraft, mass_kg, eas_mps, one);
     const found = polarOf(aircraft, mass_kg, one);
-    if (glide.ok && found.ok && base.ok) items.push({ ...item, deltaCd: found.value.polar.cd0 - base.value.polar.cd0, glide: glide.value });
+    if (glide.ok && found.ok && base.ok)
+      items.push({ ...item, deltaCd: found.value.polar.cd0 - base.value.polar.cd0, glide: glide.value });
   }
   return success({ cleanest: cleanest.value, items, configured: configured.value });
 }
 
-function shelfGlide(aircraft: AircraftDocument, mass_kg: number, eas_mps: number, configuration: Configuration): Outcome<ShelfGlide> {
+function shelfGlide(
+  aircraft: AircraftDocument,
+  mass_kg: number,
+  eas_mps: number,
+  configuration: Configuration,
+): Outcome<ShelfGlide> {
   const found = polarOf(aircraft, mass_kg, configuration);
   if (!found.ok) return found;
   const best = bestGlide(found.value.polar);
   const cl = liftCoefficientAt(found.value.polar, eas_mps);
   const at = cl === null ? null : straightGlide(found.value.polar, cl);
-  return success({ ratio: best.ratio, bestEas_mps: best.eas_mps, sinkAtSpeed_mps: at?.sinkEas_mps ?? null, ratioAtSpeed: at?.ratio ?? null });
+  return success({
+    ratio: best.ratio,
+    bestEas_mps: best.eas_mps,
+    sinkAtSpeed_mps: at?.sinkEas_mps ?? null,
+    ratioAtSpeed: at?.ratio ?? null,
+  });
 }

@@ -5,7 +5,12 @@ import { WORDS, type Word, turnSigns, turnStraightTurn } from "./dubins";
 const OUT = { turn1_rad: 0, straight_m: 0, turn2_rad: 0, heading_rad: 0 };
 
 /** Drives a found word in small steps and says where it ends. */
-function driven(word: Word, radius1: number, radius2: number, parts: typeof OUT): { x: number; y: number; heading: number } {
+function driven(
+  word: Word,
+  radius1: number,
+  radius2: number,
+  parts: typeof OUT,
+): { x: number; y: number; heading: number } {
   const [sign1, sign2] = turnSigns(word);
   let [x, y, heading] = [0, 0, 0];
   const go = (length: number, rate: number) => {

@@ -47,8 +47,16 @@ function turned(angle_rad: number): number {
  * @returns null when the circles overlap so that this word does not exist
  */
 export function turnStraightTurn(
-  x1: number, y1: number, heading1: number, radius1: number, sign1: number,
-  x2: number, y2: number, heading2: number, radius2: number, sign2: number,
+  x1: number,
+  y1: number,
+  heading1: number,
+  radius1: number,
+  sign1: number,
+  x2: number,
+  y2: number,
+  heading2: number,
+  radius2: number,
+  sign2: number,
   out: TurnStraightTurn,
 ): TurnStraightTurn | null {
   const a1 = sign1 * radius1;

@@ -94,7 +94,8 @@ const NO_TURN_RAD = 1e-6;
  */
 export function solveLeg(problem: LegProblem, word: Word): Outcome<SolvedLeg> {
   const short = settle(problem, word, BACK_RAD);
-  if (short.ok && short.value.turn1_rad >= -(problem.slack_rad ?? NO_TURN_RAD) && short.value.turn2_rad >= -NO_TURN_RAD) return short;
+  if (short.ok && short.value.turn1_rad >= -(problem.slack_rad ?? NO_TURN_RAD) && short.value.turn2_rad >= -NO_TURN_RAD)
+    return short;
   return settle(problem, word, 0);
 }
 
@@ -132,9 +133,14 @@ function settle(problem: LegProblem, word: Word, back_rad: number): Outcome<Solv
     const across = windX * trackY - windY * trackX;
     const speed = performance.straightHorizontalEas_mps / integrals.rootSigmaAt(h3 - finalBand / 2);
     const forward2 = speed * speed - across * across;
-    if (!(forward2 > 0)) return failure("wind_exceeds_airspeed", "The crosswind on final is faster than the glide: the final cannot be held.");
+    if (!(forward2 > 0))
+      return failure(
+        "wind_exceeds_airspeed",
+        "The crosswind on final is faster than the glide: the final cannot be held.",
+      );
     const groundSpeed = Math.sqrt(forward2) + along;
-    if (!(groundSpeed > 0)) return failure("wind_exceeds_airspeed", "The headwind on final is faster than the glide: no headway.");
+    if (!(groundSpeed > 0))
+      return failure("wind_exceeds_airspeed", "The headwind on final is faster than the glide: no headway.");
     const finalTime = final_m / groundSpeed;
     const finalAir = finalTime * speed;
     const finalEnergy = finalAir / performance.straightRatio;
@@ -145,18 +151,33 @@ function settle(problem: LegProblem, word: Word, back_rad: number): Outcome<Solv
     const radius1 = performance.turnRadiusSeaLevel_m / sigma1;
     const radius2 = performance.turnRadiusSeaLevel_m / sigma2;
     const parts = turnStraightTurn(
-      start.x_m, start.y_m, start.heading_rad, radius1, sign1,
-      arrival.x_m - driftX - finalAir * Math.sin(finalHeading), arrival.y_m - driftY - finalAir * Math.cos(finalHeading), finalHeading, radius2, sign2,
+      start.x_m,
+      start.y_m,
+      start.heading_rad,
+      radius1,
+      sign1,
+      arrival.x_m - driftX - finalAir * Math.sin(finalHeading),
+      arrival.y_m - driftY - finalAir * Math.cos(finalHeading),
+      finalHeading,
+      radius2,
+      sign2,
       PARTS,
     );
     if (!parts) return failure("word_impossible", "The two turns overlap: this way round does not exist.");
     if (parts.turn1_rad > TURN - back_rad) parts.turn1_rad -= TURN;
     if (parts.turn2_rad > TURN - back_rad) parts.turn2_rad -= TURN;
-    const n1 = integrals.descend(start.altitude_m, (parts.turn1_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma1);
+    const n1 = integrals.descend(
+      start.altitude_m,
+      (parts.turn1_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma1,
+    );
     const n2 = integrals.descend(n1, parts.straight_m / performance.straightRatio);
     const n3 = integrals.descend(n2, (parts.turn2_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma2);
     const n4 = integrals.descend(n3, finalEnergy);
-    if (!(start.altitude_m - n4 < MAX_DROP_M)) return failure("wind_exceeds_airspeed", "Against this wind the way costs more height than any aircraft has: no headway.");
+    if (!(start.altitude_m - n4 < MAX_DROP_M))
+      return failure(
+        "wind_exceeds_airspeed",
+        "Against this wind the way costs more height than any aircraft has: no headway.",
+      );
     integrals.at(n1, JOINT_1);
     integrals.at(n2, JOINT_2);
     integrals.at(n3, JOINT_3);
@@ -209,7 +230,11 @@ function settle(problem: LegProblem, word: Word, back_rad: number): Outcome<Solv
       // Kept between a crawl and a leap: a word that flips between two solutions would otherwise throw it about.
       relaxation = Math.min(Math.max(relaxation, 0.3), 1.6);
     }
-    if (round > 1 && (Math.abs(parts.turn1_rad - lastTurn1) > Math.PI || Math.abs(parts.turn2_rad - lastTurn2) > Math.PI)) flips += 1;
+    if (
+      round > 1 &&
+      (Math.abs(parts.turn1_rad - lastTurn1) > Math.PI || Math.abs(parts.turn2_rad - lastTurn2) > Math.PI)
+    )
+      flips += 1;
     lastTurn1 = parts.turn1_rad;
     lastTurn2 = parts.turn2_rad;
     driftX += relaxation * residualX;
@@ -217,7 +242,11 @@ function settle(problem: LegProblem, word: Word, back_rad: number): Outcome<Solv
     lastResidualX = residualX;
     lastResidualY = residualY;
   }
-  if (flips > MAX_ROUNDS / 8) return failure("turn_flips", "In this wind a turn of this way round flips between none and a full circle: it has no steady solution. Another way round does.");
+  if (flips > MAX_ROUNDS / 8)
+    return failure(
+      "turn_flips",
+      "In this wind a turn of this way round flips between none and a full circle: it has no steady solution. Another way round does.",
+    );
   return failure("not_settled", "The wind drift does not settle for this way round (wind close to the glide speed).");
 }
 
@@ -227,5 +256,8 @@ const MAX_DROP_M = 60_000;
 /** Change of radius for each radian of a turn between two altitudes. */
 function radiusSlope({ performance, integrals }: LegProblem, from_m: number, to_m: number, angle_rad: number): number {
   if (angle_rad === 0) return 0;
-  return (performance.turnRadiusSeaLevel_m * (integrals.rootSigmaAt(to_m) ** -2 - integrals.rootSigmaAt(from_m) ** -2)) / angle_rad;
+  return (
+    (performance.turnRadiusSeaLevel_m * (integrals.rootSigmaAt(to_m) ** -2 - integrals.rootSigmaAt(from_m) ** -2)) /
+    angle_rad
+  );
 }

@@ -8,16 +8,37 @@ import { G0, P0_PA, RHO0 } from "../quantities/constants";
 import { accelerationFactor } from "./acceleration-factor";
 import { type DescentIntegrals, descentIntegrals } from "./descent-integrals";
 import { turnSigns } from "./dubins";
-import { type GlidePath, type PathChoices, type PathProblem, legPerformance, pathPoints, searchPaths } from "./glide-path";
+import {
+  type GlidePath,
+  type PathChoices,
+  type PathProblem,
+  legPerformance,
+  pathPoints,
+  searchPaths,
+} from "./glide-path";
 import { glidingTurn, turnSpeed } from "./gliding-turn";
 import { keyCircuit } from "./key-positions";
 import { bestGlide } from "./straight-glide";
 
 const ALDER: Polar = { cd0: 0.05, k: 0.0617, clMax: 1.5, wingLoading: (1100 * G0) / 16.5 };
 const STANDARD: AirMass = { qnh_Pa: P0_PA, deviation_K: 0 };
-const CHOICES: PathChoices = { bank_rad: radians(30), stallMargin: 1.2, reaction_s: 4, reserve_m: 60, final_m: 300, key: "none" };
+const CHOICES: PathChoices = {
+  bank_rad: radians(30),
+  stallMargin: 1.2,
+  reaction_s: 4,
+  reserve_m: 60,
+  final_m: 300,
+  key: "none",
+};
 /** Calm air of sea-level density at every height. */
-const SEA_LEVEL: DescentIntegrals = { low_m: -2000, high_m: 6000, rootSigmaAt: () => 1, energyAt: (altitude_m) => altitude_m, descend: (altitude_m, energy_m) => altitude_m - energy_m, at: (altitude_m, out) => Object.assign(out, { time_m: altitude_m, east_m2ps: 0, north_m2ps: 0 }) };
+const SEA_LEVEL: DescentIntegrals = {
+  low_m: -2000,
+  high_m: 6000,
+  rootSigmaAt: () => 1,
+  energyAt: (altitude_m) => altitude_m,
+  descend: (altitude_m, energy_m) => altitude_m - energy_m,
+  at: (altitude_m, out) => Object.assign(out, { time_m: altitude_m, east_m2ps: 0, north_m2ps: 0 }),
+};
 const CALM: WindColumn = { surface: null, layers: [] };
 
 function windOf(column: WindColumn, ground_m = 0) {
@@ -26,13 +47,28 @@ function windOf(column: WindColumn, ground_m = 0) {
   return profile.value;
 }
 
-function problem(change: { wind?: WindColumn; start?: Partial<PathProblem["start"]>; target?: Partial<PathProblem["target"]>; choices?: Partial<PathChoices>; polar?: Polar; air?: AirMass } = {}): PathProblem {
+function problem(
+  change: {
+    wind?: WindColumn;
+    start?: Partial<PathProblem["start"]>;
+    target?: Partial<PathProblem["target"]>;
+    choices?: Partial<PathChoices>;
+    polar?: Polar;
+    air?: AirMass;
+  } = {},
+): PathProblem {
   const polar = change.polar ?? ALDER;
   const target = { x_m: 0, y_m: 0, heading_rad: 0, altitude_m: 0, ...change.target };
   return {
     polar,
     glide: bestGlide(polar),
-    integrals: descentIntegrals(change.air ?? STANDARD, windOf(change.wind ?? CALM, target.altitude_m), target.altitude_m - 2000, 6000, bestGlide(polar).eas_mps),
+    integrals: descentIntegrals(
+      change.air ?? STANDARD,
+      windOf(change.wind ?? CALM, target.altitude_m),
+      target.altitude_m - 2000,
+      6000,
+      bestGlide(polar).eas_mps,
+    ),
     start: { x_m: -3000, y_m: -2000, heading_rad: 1, altitude_m: 900, ...change.start },
     target,
     choices: { ...CHOICES, ...change.choices },
@@ -49,8 +85,18 @@ function best(p: PathProblem): GlidePath {
  * Flies a found path forward in small steps of time with nothing but its commands (turn by so much, straight for so much air,
  * straight to the aim): an independent integration of the equations of motion with the wind and density at each height.
  */
-function fly(p: PathProblem, path: GlidePath, wind: (altitude_m: number) => { east_mps: number; north_mps: number }, air = STANDARD) {
-  const turnEas = glidingTurn(p.polar, turnSpeed(p.polar, p.choices.bank_rad, p.choices.stallMargin).cl, p.choices.bank_rad, RHO0);
+function fly(
+  p: PathProblem,
+  path: GlidePath,
+  wind: (altitude_m: number) => { east_mps: number; north_mps: number },
+  air = STANDARD,
+) {
+  const turnEas = glidingTurn(
+    p.polar,
+    turnSpeed(p.polar, p.choices.bank_rad, p.choices.stallMargin).cl,
+    p.choices.bank_rad,
+    RHO0,
+  );
   let { x_m: x, y_m: y, altitude_m: h, heading_rad: heading } = { ...p.start };
   const dt = 0.02;
   // Height for height lost in speed: V²/2g at the airspeed held, differentiated over two metres.
@@ -60,8 +106,8 @@ function fly(p: PathProblem, path: GlidePath, wind: (altitude_m: number) => { ea
     const factor = 1 + (kinetic_m(h + 1) - kinetic_m(h - 1)) / 2;
     const w = wind(h);
     heading += (rate * time) / 2;
-    x += ((eas * Math.cos(angle)) / root * Math.sin(heading) + w.east_mps) * time;
-    y += ((eas * Math.cos(angle)) / root * Math.cos(heading) + w.north_mps) * time;
+    x += (((eas * Math.cos(angle)) / root) * Math.sin(heading) + w.east_mps) * time;
+    y += (((eas * Math.cos(angle)) / root) * Math.cos(heading) + w.north_mps) * time;
     heading += (rate * time) / 2;
     h -= ((eas * Math.sin(angle)) / root / factor) * time;
   };
@@ -109,17 +155,34 @@ describe("glide path", () => {
     const path = best(problem({ wind: { surface: { from_rad: 4, speed_mps: 8 }, layers: [] } }));
     const spent = path.ledger.reduce((sum, entry) => sum + entry.height_m, 0);
     expect(path.have_m - spent).toBeCloseTo(path.margin_m, 6);
-    expect(path.ledger.map((entry) => entry.account)).toEqual(["reaction", "turn", "straight", "turn", "approach", "reserve"]);
+    expect(path.ledger.map((entry) => entry.account)).toEqual([
+      "reaction",
+      "turn",
+      "straight",
+      "turn",
+      "approach",
+      "reserve",
+    ]);
   });
 
   it("straight in, still air, is height over glide ratio (arithmetic)", () => {
-    const path = best({ ...problem({ start: { x_m: 0, y_m: -5000, heading_rad: 0, altitude_m: 1000 }, choices: { reaction_s: 0, reserve_m: 0 } }), integrals: SEA_LEVEL });
+    const path = best({
+      ...problem({
+        start: { x_m: 0, y_m: -5000, heading_rad: 0, altitude_m: 1000 },
+        choices: { reaction_s: 0, reserve_m: 0 },
+      }),
+      integrals: SEA_LEVEL,
+    });
     expect(path.used_m).toBeCloseTo(5000 / bestGlide(ALDER).ratio, 6);
   });
 
   it("in thickening air the speed that is lost gives height back: half a per cent for a light single, 6 to 8 for a jet from FL140 (common practice)", () => {
     const gain = (polar: Polar, altitude_m: number) => {
-      const p = problem({ polar, start: { x_m: 0, y_m: -0.8 * altitude_m * bestGlide(polar).ratio, heading_rad: 0, altitude_m }, choices: { reaction_s: 0, reserve_m: 0, final_m: 0 } });
+      const p = problem({
+        polar,
+        start: { x_m: 0, y_m: -0.8 * altitude_m * bestGlide(polar).ratio, heading_rad: 0, altitude_m },
+        choices: { reaction_s: 0, reserve_m: 0, final_m: 0 },
+      });
       return 1 - best(p).used_m / best({ ...p, integrals: SEA_LEVEL }).used_m;
     };
     expect(gain(ALDER, 1000)).toBeGreaterThan(0.003);
@@ -132,7 +195,12 @@ describe("glide path", () => {
   it("a pure headwind costs what ground speed says (arithmetic)", () => {
     // 10 m/s at every height above the law's top: a layer at 301 m and a start and target above it.
     const wind: WindColumn = { surface: null, layers: [{ altitude_m: 0, from_rad: 0, speed_mps: 10 }] };
-    const p = problem({ wind, start: { x_m: 0, y_m: -4000, heading_rad: 0, altitude_m: 2500 }, target: { altitude_m: 0 }, choices: { reaction_s: 0, reserve_m: 0, final_m: 0 } });
+    const p = problem({
+      wind,
+      start: { x_m: 0, y_m: -4000, heading_rad: 0, altitude_m: 2500 },
+      target: { altitude_m: 0 },
+      choices: { reaction_s: 0, reserve_m: 0, final_m: 0 },
+    });
     const profile = windOf(wind);
     const path = best(p);
     // Independent: step down in 1 m of height.
@@ -149,11 +217,31 @@ describe("glide path", () => {
   });
 
   const columns = fc.record({
-    surface: fc.option(fc.record({ from_rad: fc.double({ min: 0, max: 6.28, noNaN: true }), speed_mps: fc.double({ min: 0, max: 9, noNaN: true }) })),
-    layers: fc.tuple(fc.double({ min: 0, max: 6.28, noNaN: true }), fc.double({ min: 0, max: 12, noNaN: true }), fc.double({ min: 0, max: 6.28, noNaN: true }), fc.double({ min: 0, max: 14, noNaN: true }))
-      .map(([a, u, b, v]) => [{ altitude_m: 600, from_rad: a, speed_mps: u }, { altitude_m: 1500, from_rad: b, speed_mps: v }]),
+    surface: fc.option(
+      fc.record({
+        from_rad: fc.double({ min: 0, max: 6.28, noNaN: true }),
+        speed_mps: fc.double({ min: 0, max: 9, noNaN: true }),
+      }),
+    ),
+    layers: fc
+      .tuple(
+        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        fc.double({ min: 0, max: 12, noNaN: true }),
+        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        fc.double({ min: 0, max: 14, noNaN: true }),
+      )
+      .map(([a, u, b, v]) => [
+        { altitude_m: 600, from_rad: a, speed_mps: u },
+        { altitude_m: 1500, from_rad: b, speed_mps: v },
+      ]),
   });
-  const starts = fc.record({ x_m: fc.double({ min: -6000, max: 6000, noNaN: true }), y_m: fc.double({ min: -6000, max: 6000, noNaN: true }), heading_rad: fc.double({ min: 0, max: 6.28, noNaN: true }), altitude_m: fc.double({ min: 1200, max: 2500, noNaN: true }) })
+  const starts = fc
+    .record({
+      x_m: fc.double({ min: -6000, max: 6000, noNaN: true }),
+      y_m: fc.double({ min: -6000, max: 6000, noNaN: true }),
+      heading_rad: fc.double({ min: 0, max: 6.28, noNaN: true }),
+      altitude_m: fc.double({ min: 1200, max: 2500, noNaN: true }),
+    })
     // Exactly over the aim point a full circle may be split between the two turns anywhere: there the words are not unique.
     .filter(({ x_m, y_m }) => Math.hypot(x_m, y_m) > 500);
 
@@ -176,13 +264,22 @@ describe("glide path", () => {
   it("from afar no small change of heading makes the best way jump (a full circle once stood in for no turn)", () => {
     const step = 0.05;
     for (let from_rad = 0; from_rad < 6; from_rad += 0.75) {
-      const wind: WindColumn = { surface: { from_rad, speed_mps: 7 }, layers: [{ altitude_m: 600, from_rad: from_rad + 0.3, speed_mps: 10 }, { altitude_m: 1500, from_rad: from_rad + 0.6, speed_mps: 12 }] };
+      const wind: WindColumn = {
+        surface: { from_rad, speed_mps: 7 },
+        layers: [
+          { altitude_m: 600, from_rad: from_rad + 0.3, speed_mps: 10 },
+          { altitude_m: 1500, from_rad: from_rad + 0.6, speed_mps: 12 },
+        ],
+      };
       const base = problem({ wind });
       // From behind the runway, where the last turn is small: there no turn and a full circle lie next to each other.
       for (let bearing = Math.PI - 0.4; bearing < Math.PI + 0.41; bearing += 0.1) {
         let last: number | null = null;
         for (let heading_rad = 0; heading_rad < 2 * Math.PI; heading_rad += step) {
-          const margin = best({ ...base, start: { x_m: 3500 * Math.sin(bearing), y_m: 3500 * Math.cos(bearing), heading_rad, altitude_m: 1500 } }).margin_m;
+          const margin = best({
+            ...base,
+            start: { x_m: 3500 * Math.sin(bearing), y_m: 3500 * Math.cos(bearing), heading_rad, altitude_m: 1500 },
+          }).margin_m;
           // 0.05 rad more of turn costs a metre, the start carried aside by the reaction about another; a full circle costs 150 m.
           if (last !== null) expect(Math.abs(margin - last)).toBeLessThan(5);
           last = margin;
@@ -204,26 +301,48 @@ describe("glide path", () => {
 
   it("more headwind never lengthens the reach along the track (property)", () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 12, noNaN: true }), fc.double({ min: 0.2, max: 6, noNaN: true }), (speed, more) => {
-        const margin = (headwind: number) => best(problem({ wind: { surface: { from_rad: 0, speed_mps: headwind }, layers: [] }, start: { x_m: 0, y_m: -4000, heading_rad: 0, altitude_m: 1000 } })).margin_m;
-        expect(margin(speed + more)).toBeLessThanOrEqual(margin(speed) + 0.01);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 12, noNaN: true }),
+        fc.double({ min: 0.2, max: 6, noNaN: true }),
+        (speed, more) => {
+          const margin = (headwind: number) =>
+            best(
+              problem({
+                wind: { surface: { from_rad: 0, speed_mps: headwind }, layers: [] },
+                start: { x_m: 0, y_m: -4000, heading_rad: 0, altitude_m: 1000 },
+              }),
+            ).margin_m;
+          expect(margin(speed + more)).toBeLessThanOrEqual(margin(speed) + 0.01);
+        },
+      ),
       { numRuns: 40, seed: 3 },
     );
   });
 
   it("mirrored in space it has the mirrored words and the same ledger (property)", () => {
     fc.assert(
-      fc.property(starts, fc.double({ min: 0, max: 6.28, noNaN: true }), fc.double({ min: 0, max: 9, noNaN: true }), (start, from_rad, speed_mps) => {
-        const ways = searchPaths(problem({ start, wind: { surface: { from_rad, speed_mps }, layers: [] } }));
-        const mirrored = searchPaths(problem({ start: { ...start, x_m: -start.x_m, heading_rad: -start.heading_rad }, wind: { surface: { from_rad: (2 * Math.PI - from_rad) % (2 * Math.PI), speed_mps }, layers: [] } }));
-        if (!ways.ok || !mirrored.ok) throw new Error("expected paths");
-        expect(mirrored.value.paths).toHaveLength(ways.value.paths.length);
-        for (const path of ways.value.paths) {
-          const twin = mirrored.value.paths.find((other) => other.words[0] === path.words[0].replace(/[LR]/g, (turn) => (turn === "L" ? "R" : "L")));
-          path.ledger.forEach((entry, i) => expect(twin?.ledger[i].height_m).toBeCloseTo(entry.height_m, 1));
-        }
-      }),
+      fc.property(
+        starts,
+        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        fc.double({ min: 0, max: 9, noNaN: true }),
+        (start, from_rad, speed_mps) => {
+          const ways = searchPaths(problem({ start, wind: { surface: { from_rad, speed_mps }, layers: [] } }));
+          const mirrored = searchPaths(
+            problem({
+              start: { ...start, x_m: -start.x_m, heading_rad: -start.heading_rad },
+              wind: { surface: { from_rad: (2 * Math.PI - from_rad) % (2 * Math.PI), speed_mps }, layers: [] },
+            }),
+          );
+          if (!ways.ok || !mirrored.ok) throw new Error("expected paths");
+          expect(mirrored.value.paths).toHaveLength(ways.value.paths.length);
+          for (const path of ways.value.paths) {
+            const twin = mirrored.value.paths.find(
+              (other) => other.words[0] === path.words[0].replace(/[LR]/g, (turn) => (turn === "L" ? "R" : "L")),
+            );
+            path.ledger.forEach((entry, i) => expect(twin?.ledger[i].height_m).toBeCloseTo(entry.height_m, 1));
+          }
+        },
+      ),
       { numRuns: 40, seed: 5 },
     );
   });
@@ -231,7 +350,14 @@ describe("glide path", () => {
   it("reversed in time its turns change places (still air of one density)", () => {
     const choices = { reaction_s: 0, final_m: 0, reserve_m: 0 };
     const there = searchPaths({ ...problem({ start: { altitude_m: 600 }, choices }), integrals: SEA_LEVEL });
-    const back = searchPaths({ ...problem({ start: { x_m: 3000, y_m: 2000, heading_rad: Math.PI, altitude_m: 600 }, target: { x_m: 0, y_m: 0, heading_rad: 1 + Math.PI }, choices }), integrals: SEA_LEVEL });
+    const back = searchPaths({
+      ...problem({
+        start: { x_m: 3000, y_m: 2000, heading_rad: Math.PI, altitude_m: 600 },
+        target: { x_m: 0, y_m: 0, heading_rad: 1 + Math.PI },
+        choices,
+      }),
+      integrals: SEA_LEVEL,
+    });
     if (!there.ok || !back.ok) throw new Error("expected paths");
     for (const path of there.value.paths) {
       // Run backwards, a left turn is a right turn of the reversed heading, first becomes last.
@@ -256,11 +382,19 @@ describe("glide path", () => {
 
   it("settles for every wind up to the glide speed or says why not (property)", () => {
     fc.assert(
-      fc.property(starts, fc.double({ min: 0, max: 6.28, noNaN: true }), fc.double({ min: 0, max: 40, noNaN: true }), (start, from_rad, speed_mps) => {
-        const search = searchPaths(problem({ start, wind: { surface: { from_rad, speed_mps }, layers: [] } }));
-        if (search.ok) for (const path of search.value.paths) expect(Number.isFinite(path.margin_m)).toBe(true);
-        else expect(["wind_exceeds_airspeed", "not_settled", "turn_flips", "word_impossible"]).toContain(search.issue.code);
-      }),
+      fc.property(
+        starts,
+        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        fc.double({ min: 0, max: 40, noNaN: true }),
+        (start, from_rad, speed_mps) => {
+          const search = searchPaths(problem({ start, wind: { surface: { from_rad, speed_mps }, layers: [] } }));
+          if (search.ok) for (const path of search.value.paths) expect(Number.isFinite(path.margin_m)).toBe(true);
+          else
+            expect(["wind_exceeds_airspeed", "not_settled", "turn_flips", "word_impossible"]).toContain(
+              search.issue.code,
+            );
+        },
+      ),
       { numRuns: 200, seed: 11 },
     );
   });
@@ -278,7 +412,9 @@ describe("glide path", () => {
   it("stays over the stall margin in the turn", () => {
     for (const bank_deg of [15, 30, 45, 60]) {
       const speed = turnSpeed(ALDER, radians(bank_deg), 1.2);
-      expect(speed.eas_mps).toBeGreaterThanOrEqual(1.2 * Math.sqrt((2 * ALDER.wingLoading) / (RHO0 * 1.5 * Math.cos(radians(bank_deg)))) - 1e-9);
+      expect(speed.eas_mps).toBeGreaterThanOrEqual(
+        1.2 * Math.sqrt((2 * ALDER.wingLoading) / (RHO0 * 1.5 * Math.cos(radians(bank_deg)))) - 1e-9,
+      );
     }
     expect(turnSpeed(ALDER, radians(60), 1.2).limit).toBe("stall margin");
   });
@@ -310,7 +446,8 @@ describe("key positions", () => {
 
   it("Alder S1 at 1 100 kg, 30°, no wind: base, a quarter turn and 300 m of final before the aim point (cross-check)", () => {
     const speed = turnSpeed(ALDER, radians(30), 1.05);
-    const base_m = (Math.PI / 2) * glidingTurn(ALDER, speed.cl, radians(30), RHO0).heightPerRadian_m + 300 / bestGlide(ALDER).ratio;
+    const base_m =
+      (Math.PI / 2) * glidingTurn(ALDER, speed.cl, radians(30), RHO0).heightPerRadian_m + 300 / bestGlide(ALDER).ratio;
     expect(Math.abs(base_m / 78.176 - 1)).toBeLessThan(2e-4);
   });
 });

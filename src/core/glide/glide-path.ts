@@ -85,7 +85,12 @@ const SCRATCH_A: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
 const SCRATCH_B: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
 
 /** What a polar does in straight glide and in the turns of a path. */
-export function legPerformance(polar: Polar, glide: StraightGlide, bank_rad: number, stallMargin: number): LegPerformance {
+export function legPerformance(
+  polar: Polar,
+  glide: StraightGlide,
+  bank_rad: number,
+  stallMargin: number,
+): LegPerformance {
   const turn = glidingTurn(polar, turnSpeed(polar, bank_rad, stallMargin).cl, bank_rad, RHO0);
   return {
     straightSinkEas_mps: glide.sinkEas_mps,
@@ -105,16 +110,28 @@ export function legPerformance(polar: Polar, glide: StraightGlide, bank_rad: num
  */
 export function searchPaths(problem: PathProblem): Outcome<PathSearch> {
   const { choices } = problem;
-  if (!(choices.bank_rad > 0.05 && choices.bank_rad < 1.31)) return failure("bank_outside", "A bank between 3° and 75° is needed to turn.", "choices.bank_rad");
-  if (!(choices.stallMargin >= 1.05)) return failure("margin_outside", "A stall margin of at least 1.05 is needed.", "choices.stallMargin");
-  if (!(choices.reaction_s >= 0 && choices.final_m >= 0 && choices.reserve_m >= 0)) return failure("choice_negative", "Reaction, final and reserve are zero or more.", "choices");
+  if (!(choices.bank_rad > 0.05 && choices.bank_rad < 1.31))
+    return failure("bank_outside", "A bank between 3° and 75° is needed to turn.", "choices.bank_rad");
+  if (!(choices.stallMargin >= 1.05))
+    return failure("margin_outside", "A stall margin of at least 1.05 is needed.", "choices.stallMargin");
+  if (!(choices.reaction_s >= 0 && choices.final_m >= 0 && choices.reserve_m >= 0))
+    return failure("choice_negative", "Reaction, final and reserve are zero or more.", "choices");
   const performance = legPerformance(problem.polar, problem.glide, choices.bank_rad, choices.stallMargin);
   const afterReaction = react(problem);
   const paths: GlidePath[] = [];
   const failed: FailedWay[] = [];
   const key = keyPose(problem, performance);
   for (const first of WORDS) {
-    const leg = solveLeg({ performance, integrals: problem.integrals, start: afterReaction, arrival: key ?? problem.target, final_m: key ? 0 : choices.final_m }, first);
+    const leg = solveLeg(
+      {
+        performance,
+        integrals: problem.integrals,
+        start: afterReaction,
+        arrival: key ?? problem.target,
+        final_m: key ? 0 : choices.final_m,
+      },
+      first,
+    );
     if (!leg.ok) {
       failed.push({ words: [first], issue: leg.issue });
       continue;
@@ -126,7 +143,17 @@ export function searchPaths(problem: PathProblem): Outcome<PathSearch> {
     const atKey = { ...key, heading_rad: leg.value.finalHeading_rad, altitude_m: leg.value.altitudes_m[4] };
     // From a key the circuit goes one way round: both turns to its own side.
     const second: Word = choices.key.endsWith("left") ? "LSL" : "RSR";
-    const rest = solveLeg({ performance, integrals: problem.integrals, start: atKey, arrival: problem.target, final_m: choices.final_m, slack_rad: KEY_SLACK_RAD }, second);
+    const rest = solveLeg(
+      {
+        performance,
+        integrals: problem.integrals,
+        start: atKey,
+        arrival: problem.target,
+        final_m: choices.final_m,
+        slack_rad: KEY_SLACK_RAD,
+      },
+      second,
+    );
     if (rest.ok) paths.push(accountOf(problem, [leg.value, rest.value], [afterReaction, atKey]));
     else failed.push({ words: [first, second], issue: rest.issue });
   }
@@ -146,8 +173,12 @@ function react({ glide, integrals, start, choices }: PathProblem): Pose & { alti
   return {
     heading_rad: start.heading_rad,
     altitude_m,
-    x_m: start.x_m + air_m * Math.sin(start.heading_rad) + (SCRATCH_A.east_m2ps - SCRATCH_B.east_m2ps) / glide.sinkEas_mps,
-    y_m: start.y_m + air_m * Math.cos(start.heading_rad) + (SCRATCH_A.north_m2ps - SCRATCH_B.north_m2ps) / glide.sinkEas_mps,
+    x_m:
+      start.x_m + air_m * Math.sin(start.heading_rad) + (SCRATCH_A.east_m2ps - SCRATCH_B.east_m2ps) / glide.sinkEas_mps,
+    y_m:
+      start.y_m +
+      air_m * Math.cos(start.heading_rad) +
+      (SCRATCH_A.north_m2ps - SCRATCH_B.north_m2ps) / glide.sinkEas_mps,
   };
 }
 
@@ -162,8 +193,19 @@ function keyPose({ target, choices, integrals }: PathProblem, performance: LegPe
     case "abeam-left":
     case "abeam-right": {
       // Worked back from the landing point; where the wind leaves no circuit, one turn's width to the side.
-      const circuit = abeamCircuit({ performance, integrals, target, final_m: choices.final_m, side: choices.key === "abeam-left" ? "left" : "right" });
-      if (circuit.ok) return { x_m: circuit.value.start.x_m, y_m: circuit.value.start.y_m, heading_rad: target.heading_rad + Math.PI };
+      const circuit = abeamCircuit({
+        performance,
+        integrals,
+        target,
+        final_m: choices.final_m,
+        side: choices.key === "abeam-left" ? "left" : "right",
+      });
+      if (circuit.ok)
+        return {
+          x_m: circuit.value.start.x_m,
+          y_m: circuit.value.start.y_m,
+          heading_rad: target.heading_rad + Math.PI,
+        };
       const width = (2 * performance.turnRadiusSeaLevel_m) / integrals.rootSigmaAt(target.altitude_m) ** 2;
       const side = choices.key === "abeam-left" ? -1 : 1;
       return {
@@ -178,17 +220,34 @@ function keyPose({ target, choices, integrals }: PathProblem, performance: LegPe
 }
 
 /** The account of legs flown one after the other. */
-export function accountOf({ start, target, choices }: PathProblem, legs: readonly SolvedLeg[], legStarts: GlidePath["legStarts"]): GlidePath {
-  const ledger: LedgerEntry[] = [{ account: "reaction", name: "Reaction", height_m: start.altitude_m - legStarts[0].altitude_m, time_s: choices.reaction_s }];
+export function accountOf(
+  { start, target, choices }: PathProblem,
+  legs: readonly SolvedLeg[],
+  legStarts: GlidePath["legStarts"],
+): GlidePath {
+  const ledger: LedgerEntry[] = [
+    {
+      account: "reaction",
+      name: "Reaction",
+      height_m: start.altitude_m - legStarts[0].altitude_m,
+      time_s: choices.reaction_s,
+    },
+  ];
   let turn = 0;
   let straight = 0;
   legs.forEach((leg, i) => {
     const drop = (joint: number) => leg.altitudes_m[joint - 1] - leg.altitudes_m[joint];
     ledger.push({ account: "turn", name: `Turn ${(turn += 1)}`, height_m: drop(1), time_s: leg.times_s[0] });
     straight += 1;
-    ledger.push({ account: "straight", name: legs.length === 1 ? "Straight" : `Straight ${straight}`, height_m: drop(2), time_s: leg.times_s[1] });
+    ledger.push({
+      account: "straight",
+      name: legs.length === 1 ? "Straight" : `Straight ${straight}`,
+      height_m: drop(2),
+      time_s: leg.times_s[1],
+    });
     ledger.push({ account: "turn", name: `Turn ${(turn += 1)}`, height_m: drop(3), time_s: leg.times_s[2] });
-    if (i === legs.length - 1) ledger.push({ account: "approach", name: "Final", height_m: drop(4), time_s: leg.times_s[3] });
+    if (i === legs.length - 1)
+      ledger.push({ account: "approach", name: "Final", height_m: drop(4), time_s: leg.times_s[3] });
   });
   ledger.push({ account: "reserve", name: "Reserve", height_m: choices.reserve_m, time_s: 0 });
   const have_m = start.altitude_m - target.altitude_m;
@@ -227,7 +286,11 @@ export const DRAWING_STEP_M = 800;
  *
  * @param straightStep_m - greatest distance between points on straights; the default is dense enough to check against terrain
  */
-export function pathPoints(problem: PathProblem, path: GlidePath, straightStep_m: number = STRAIGHT_STEP_M): PathPoint[] {
+export function pathPoints(
+  problem: PathProblem,
+  path: GlidePath,
+  straightStep_m: number = STRAIGHT_STEP_M,
+): PathPoint[] {
   const { glide, integrals, start, choices } = problem;
   const performance = legPerformance(problem.polar, glide, choices.bank_rad, choices.stallMargin);
   const points: PathPoint[] = [];
@@ -235,7 +298,13 @@ export function pathPoints(problem: PathProblem, path: GlidePath, straightStep_m
   let entry = 0;
 
   // A segment in the air mass: where it is after a share of its height, then drifted by the wind over that height.
-  const trace = (from: { x_m: number; y_m: number; altitude_m: number }, to_m: number, sinkEas: number, steps: number, airAt: (share: number) => { x: number; y: number }) => {
+  const trace = (
+    from: { x_m: number; y_m: number; altitude_m: number },
+    to_m: number,
+    sinkEas: number,
+    steps: number,
+    airAt: (share: number) => { x: number; y: number },
+  ) => {
     const origin = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
     const here = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
     integrals.at(from.altitude_m, origin);
@@ -258,24 +327,61 @@ export function pathPoints(problem: PathProblem, path: GlidePath, straightStep_m
     entry += 1;
     return last;
   };
-  const along = (heading: number, length: number) => (share: number) => ({ x: share * length * Math.sin(heading), y: share * length * Math.cos(heading) });
+  const along = (heading: number, length: number) => (share: number) => ({
+    x: share * length * Math.sin(heading),
+    y: share * length * Math.cos(heading),
+  });
   const around = (heading: number, sign: number, radius: number, slope: number, angle: number) => (share: number) => {
     const now = heading + sign * share * angle;
     const bend = radiusChange(heading, sign, slope, angle, share * angle, { x_m: 0, y_m: 0 });
-    return { x: sign * radius * (Math.cos(heading) - Math.cos(now)) + bend.x_m, y: sign * radius * (Math.sin(now) - Math.sin(heading)) + bend.y_m };
+    return {
+      x: sign * radius * (Math.cos(heading) - Math.cos(now)) + bend.x_m,
+      y: sign * radius * (Math.sin(now) - Math.sin(heading)) + bend.y_m,
+    };
   };
   const steps = (length: number, step: number) => Math.max(1, Math.ceil(length / step));
 
   const first = path.legStarts[0];
   const reactionAir = (integrals.energyAt(start.altitude_m) - integrals.energyAt(first.altitude_m)) * glide.ratio;
-  let at: { x_m: number; y_m: number; altitude_m: number } = trace(start, first.altitude_m, performance.straightSinkEas_mps, steps(reactionAir, straightStep_m), along(start.heading_rad, reactionAir));
+  let at: { x_m: number; y_m: number; altitude_m: number } = trace(
+    start,
+    first.altitude_m,
+    performance.straightSinkEas_mps,
+    steps(reactionAir, straightStep_m),
+    along(start.heading_rad, reactionAir),
+  );
   path.legs.forEach((leg, i) => {
     const [sign1, sign2] = turnSigns(leg.word);
     const heading = path.legStarts[i].heading_rad;
-    at = trace(at, leg.altitudes_m[1], performance.turnSinkEas_mps, steps(leg.turn1_rad, TURN_STEP_RAD), around(heading, sign1, leg.radius1_m, leg.radiusSlope1_mprad, leg.turn1_rad));
-    at = trace(at, leg.altitudes_m[2], performance.straightSinkEas_mps, steps(leg.straight_m, straightStep_m), along(leg.straightHeading_rad, leg.straight_m));
-    at = trace(at, leg.altitudes_m[3], performance.turnSinkEas_mps, steps(leg.turn2_rad, TURN_STEP_RAD), around(leg.straightHeading_rad, sign2, leg.radius2_m, leg.radiusSlope2_mprad, leg.turn2_rad));
-    if (i === path.legs.length - 1) at = trace(at, leg.altitudes_m[4], performance.straightSinkEas_mps, steps(leg.finalAir_m, straightStep_m), along(leg.finalHeading_rad, leg.finalAir_m));
+    at = trace(
+      at,
+      leg.altitudes_m[1],
+      performance.turnSinkEas_mps,
+      steps(leg.turn1_rad, TURN_STEP_RAD),
+      around(heading, sign1, leg.radius1_m, leg.radiusSlope1_mprad, leg.turn1_rad),
+    );
+    at = trace(
+      at,
+      leg.altitudes_m[2],
+      performance.straightSinkEas_mps,
+      steps(leg.straight_m, straightStep_m),
+      along(leg.straightHeading_rad, leg.straight_m),
+    );
+    at = trace(
+      at,
+      leg.altitudes_m[3],
+      performance.turnSinkEas_mps,
+      steps(leg.turn2_rad, TURN_STEP_RAD),
+      around(leg.straightHeading_rad, sign2, leg.radius2_m, leg.radiusSlope2_mprad, leg.turn2_rad),
+    );
+    if (i === path.legs.length - 1)
+      at = trace(
+        at,
+        leg.altitudes_m[4],
+        performance.straightSinkEas_mps,
+        steps(leg.finalAir_m, straightStep_m),
+        along(leg.finalHeading_rad, leg.finalAir_m),
+      );
   });
   return points;
 }

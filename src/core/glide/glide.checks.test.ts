@@ -42,7 +42,8 @@ describe("straight glide", () => {
   });
 
   it("finds the lift coefficient of a speed again, and none below the stall or past terminal speed", () => {
-    for (const cl of [0.2, 0.9, 1.45]) closeTo(liftCoefficientAt(ALDER, straightGlide(ALDER, cl).eas_mps) ?? NaN, cl, 1e-9);
+    for (const cl of [0.2, 0.9, 1.45])
+      closeTo(liftCoefficientAt(ALDER, straightGlide(ALDER, cl).eas_mps) ?? NaN, cl, 1e-9);
     expect(liftCoefficientAt(ALDER, stallSpeed_mps(ALDER) * 0.97)).toBeNull();
     expect(liftCoefficientAt(ALDER, 500)).toBeNull();
   });
@@ -136,7 +137,8 @@ describe("gliding turn", () => {
   it("a light single loses about 300 ft in 180° at 20° of bank and about 200 ft at 60° (common practice)", () => {
     // 1,000 kg at 1.2 times the stall speed in the turn, sea level: practice quotes whole hundreds of feet.
     const light: Polar = { ...ALDER, wingLoading: (1000 * G0) / 16.5 };
-    const loss_ft = (bank_deg: number) => (Math.PI * glidingTurn(light, light.clMax / 1.44, radians(bank_deg), RHO0).heightPerRadian_m) / M_PER_FT;
+    const loss_ft = (bank_deg: number) =>
+      (Math.PI * glidingTurn(light, light.clMax / 1.44, radians(bank_deg), RHO0).heightPerRadian_m) / M_PER_FT;
     expect(loss_ft(20)).toBeGreaterThan(250);
     expect(loss_ft(20)).toBeLessThan(450);
     expect(loss_ft(60)).toBeGreaterThan(150);
@@ -147,7 +149,12 @@ describe("gliding turn", () => {
 describe("turn, straight, turn", () => {
   const length = (word: Word) => {
     const [s1, s2] = turnSigns(word);
-    const found = turnStraightTurn(0, 0, 0, 100, s1, 200, 400, Math.PI / 2, 100, s2, { turn1_rad: 0, straight_m: 0, turn2_rad: 0, heading_rad: 0 });
+    const found = turnStraightTurn(0, 0, 0, 100, s1, 200, 400, Math.PI / 2, 100, s2, {
+      turn1_rad: 0,
+      straight_m: 0,
+      turn2_rad: 0,
+      heading_rad: 0,
+    });
     return found ? 100 * (found.turn1_rad + found.turn2_rad) + found.straight_m : null;
   };
 
@@ -156,9 +163,12 @@ describe("turn, straight, turn", () => {
     ["RSR", 473.3074],
     ["LSR", 1100.6608],
     ["RSL", 1060.371],
-  ])("R 100 m from the origin heading north to 400 m north, 200 m east, heading east, by %s (closed form)", (word, expected) => {
-    closeTo(length(word) ?? NaN, expected, 1e-6);
-  });
+  ])(
+    "R 100 m from the origin heading north to 400 m north, 200 m east, heading east, by %s (closed form)",
+    (word, expected) => {
+      closeTo(length(word) ?? NaN, expected, 1e-6);
+    },
+  );
 
   it("has no inner tangent when the circles overlap, and no turn where none is needed", () => {
     const out = { turn1_rad: 0, straight_m: 0, turn2_rad: 0, heading_rad: 0 };

@@ -20,7 +20,10 @@ describe("gliding turn (property)", () => {
         // Per wing area: along the path the weight's part is the drag, across it the lift's vertical part.
         expect(q * cd).toBeCloseTo(ALDER.wingLoading * Math.sin(angle), 6);
         expect(q * cl * Math.cos(bank)).toBeCloseTo(ALDER.wingLoading * Math.cos(angle), 6);
-        expect(q * cl * Math.sin(bank)).toBeCloseTo(((ALDER.wingLoading / G0) * (turn.tas_mps * Math.cos(angle)) ** 2) / turn.radius_m, 6);
+        expect(q * cl * Math.sin(bank)).toBeCloseTo(
+          ((ALDER.wingLoading / G0) * (turn.tas_mps * Math.cos(angle)) ** 2) / turn.radius_m,
+          6,
+        );
         expect(turn.rate_radps * turn.heightPerRadian_m).toBeCloseTo(turn.sink_mps, 9);
       }),
       { numRuns: 200, seed: 40 },

@@ -36,7 +36,12 @@ export function glidingTurn(polar: Polar, cl: number, bank_rad: number, density:
   const rate_radps = (G0 * loadFactor * Math.sin(bank_rad)) / (tas_mps * Math.cos(glide_rad));
   const sink_mps = tas_mps * Math.sin(glide_rad);
   return {
-    bank_rad, cl, tas_mps, sink_mps, loadFactor, rate_radps,
+    bank_rad,
+    cl,
+    tas_mps,
+    sink_mps,
+    loadFactor,
+    rate_radps,
     eas_mps: tas_mps * Math.sqrt(density / RHO0),
     radius_m: (tas_mps * Math.cos(glide_rad)) / rate_radps,
     heightPerRadian_m: sink_mps / rate_radps,

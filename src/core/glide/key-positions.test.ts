@@ -17,10 +17,18 @@ function height(key: Exclude<KeyChoice, "none">, from_deg: number, speed_mps: nu
   const glide = bestGlide(ALDER);
   const found = keyCircuit(
     {
-      polar: ALDER, glide,
+      polar: ALDER,
+      glide,
       integrals: descentIntegrals({ qnh_Pa: P0_PA, deviation_K: 0 }, wind.value, -1500, 3000, glide.eas_mps),
       target: { x_m: 0, y_m: 0, heading_rad: 0, altitude_m: 0 },
-      choices: { bank_rad: radians(bank_deg), stallMargin: 1.2, reaction_s: 4, reserve_m: 60, final_m: 300, key: "none" },
+      choices: {
+        bank_rad: radians(bank_deg),
+        stallMargin: 1.2,
+        reaction_s: 4,
+        reserve_m: 60,
+        final_m: 300,
+        key: "none",
+      },
     },
     key,
   );
@@ -30,7 +38,11 @@ function height(key: Exclude<KeyChoice, "none">, from_deg: number, speed_mps: nu
 
 describe("key positions in wind", () => {
   it("are the same left and right in calm air, and in a wind along the runway", () => {
-    for (const [from, speed] of [[0, 0], [0, 6], [180, 4]]) {
+    for (const [from, speed] of [
+      [0, 0],
+      [0, 6],
+      [180, 4],
+    ]) {
       expect(height("overhead-left", from, speed)).toBeCloseTo(height("overhead-right", from, speed), 1);
       expect(height("abeam-left", from, speed)).toBeCloseTo(height("abeam-right", from, speed), 1);
     }
@@ -41,7 +53,13 @@ describe("key positions in wind", () => {
   });
 
   it("overhead is higher than abeam, with the wind ahead or behind", () => {
-    for (const [from, speed] of [[0, 0], [0, 5], [180, 3]]) for (const side of ["left", "right"] as const) expect(height(`overhead-${side}`, from, speed)).toBeGreaterThan(height(`abeam-${side}`, from, speed));
+    for (const [from, speed] of [
+      [0, 0],
+      [0, 5],
+      [180, 3],
+    ])
+      for (const side of ["left", "right"] as const)
+        expect(height(`overhead-${side}`, from, speed)).toBeGreaterThan(height(`abeam-${side}`, from, speed));
   });
 
   it("more bank makes a lower key: the circuit is smaller (common practice)", () => {

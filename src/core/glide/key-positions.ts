@@ -32,7 +32,12 @@ export function keyCircuit(problem: Omit<PathProblem, "start">, key: Exclude<Key
   const asked = { ...problem, choices: { ...choices, key: "none" as const, reaction_s: 0, reserve_m: 0 } };
   const flown = (start: PathProblem["start"], leg: SolvedLeg): KeyCircuit => {
     const whole: PathProblem = { ...asked, start };
-    return { key, height_m: start.altitude_m - target.altitude_m, problem: whole, path: accountOf(whole, [leg], [start]) };
+    return {
+      key,
+      height_m: start.altitude_m - target.altitude_m,
+      problem: whole,
+      path: accountOf(whole, [leg], [start]),
+    };
   };
   if (key.startsWith("abeam")) {
     const circuit = abeamCircuit({ performance, integrals, target, final_m: choices.final_m, side });
@@ -43,9 +48,16 @@ export function keyCircuit(problem: Omit<PathProblem, "start">, key: Exclude<Key
     const altitude_m = target.altitude_m + height_m;
     const across = acrossAt(problem, altitude_m, target.heading_rad);
     const speed = performance.straightHorizontalEas_mps / integrals.rootSigmaAt(altitude_m);
-    if (!(Math.abs(across) < speed)) return failure("wind_exceeds_airspeed", "The wind across the key is faster than the glide: it cannot be passed along the runway.");
+    if (!(Math.abs(across) < speed))
+      return failure(
+        "wind_exceeds_airspeed",
+        "The wind across the key is faster than the glide: it cannot be passed along the runway.",
+      );
     const start = { ...target, heading_rad: target.heading_rad - Math.asin(across / speed), altitude_m };
-    const leg = solveLeg({ performance, integrals, start, arrival: target, final_m: choices.final_m }, side === "left" ? "LSL" : "RSR");
+    const leg = solveLeg(
+      { performance, integrals, start, arrival: target, final_m: choices.final_m },
+      side === "left" ? "LSL" : "RSR",
+    );
     if (!leg.ok) return leg;
     const used = altitude_m - leg.value.altitudes_m[4];
     if (Math.abs(used - height_m) < SETTLED_M) return success(flown(start, leg.value));
@@ -61,5 +73,9 @@ function acrossAt({ integrals }: Pick<PathProblem, "integrals">, altitude_m: num
   integrals.at(altitude_m, high);
   integrals.at(altitude_m - 1, low);
   const weight = high.time_m - low.time_m;
-  return ((high.east_m2ps - low.east_m2ps) * Math.cos(track_rad) - (high.north_m2ps - low.north_m2ps) * Math.sin(track_rad)) / weight;
+  return (
+    ((high.east_m2ps - low.east_m2ps) * Math.cos(track_rad) -
+      (high.north_m2ps - low.north_m2ps) * Math.sin(track_rad)) /
+    weight
+  );
 }

@@ -35,7 +35,9 @@ export function speedToFly(polar: Polar, wind: TrackWind, sigma: number): Outcom
     const horizontal = (eas_mps * Math.cos(glide.angle_rad)) / Math.sqrt(sigma);
     const forward = horizontal ** 2 - wind.across_mps ** 2;
     const groundSpeed_mps = forward > 0 ? Math.sqrt(forward) + wind.along_mps : 0;
-    return groundSpeed_mps > 0 ? { glide, groundSpeed_mps, sink_mps: glide.sinkEas_mps / Math.sqrt(sigma) - wind.vertical_mps } : null;
+    return groundSpeed_mps > 0
+      ? { glide, groundSpeed_mps, sink_mps: glide.sinkEas_mps / Math.sqrt(sigma) - wind.vertical_mps }
+      : null;
   };
   const cost = (eas_mps: number) => {
     const state = at(eas_mps);
@@ -43,7 +45,21 @@ export function speedToFly(polar: Polar, wind: TrackWind, sigma: number): Outcom
     return state ? state.sink_mps / state.groundSpeed_mps : 1e6 - eas_mps;
   };
   const state = at(goldenMinimum(cost, slow_mps, fast_mps, 1e-4));
-  if (!state) return failure("wind_exceeds_airspeed", "The wind along or across the track is faster than any speed the glide can hold: no headway.", "wind");
-  if (!(state.sink_mps > 0)) return failure("air_rises_faster_than_sink", "The air rises faster than the aircraft sinks: no height is lost at this speed.", "wind.vertical_mps");
-  return success({ ...state.glide, groundSpeed_mps: state.groundSpeed_mps, groundRatio: state.groundSpeed_mps / state.sink_mps });
+  if (!state)
+    return failure(
+      "wind_exceeds_airspeed",
+      "The wind along or across the track is faster than any speed the glide can hold: no headway.",
+      "wind",
+    );
+  if (!(state.sink_mps > 0))
+    return failure(
+      "air_rises_faster_than_sink",
+      "The air rises faster than the aircraft sinks: no height is lost at this speed.",
+      "wind.vertical_mps",
+    );
+  return success({
+    ...state.glide,
+    groundSpeed_mps: state.groundSpeed_mps,
+    groundRatio: state.groundSpeed_mps / state.sink_mps,
+  });
 }

@@ -18,7 +18,9 @@ const descent = steadyDescent(bestGlide(polar), 182 * MPS_PER_KT, STANDARD);
 describe("a steady descent", () => {
   // Cross-check, 2e-3: an independent prototype of the same equations.
   it("Cedar 41 t from FL140 at 182 KCAS: 1 214 ft/min, to sea level 759.5 s and 42.44 NM", () => {
-    expect(Math.abs((steadyDescent(glide, 182 * MPS_PER_KT, STANDARD).sinkAt_mps(FL140) * 60) / M_PER_FT / 1214.12 - 1)).toBeLessThan(2e-3);
+    expect(
+      Math.abs((steadyDescent(glide, 182 * MPS_PER_KT, STANDARD).sinkAt_mps(FL140) * 60) / M_PER_FT / 1214.12 - 1),
+    ).toBeLessThan(2e-3);
     expect(Math.abs(descent.time_s(FL140, 0) / 759.5 - 1)).toBeLessThan(2e-3);
     expect(Math.abs(descent.air_m(FL140, 0) / M_PER_NMI / 42.44 - 1)).toBeLessThan(2e-3);
     // Without the acceleration factor it would be 1,305 ft/min, 719 s, 40.3 NM.

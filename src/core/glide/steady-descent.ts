@@ -17,7 +17,9 @@ export function heldCas_mps(eas_mps: number, altitude_m: number, air: AirMass): 
  * @param sinkEas_mps - of the steady path at sea-level density, without the acceleration; negative climbs
  */
 export function steadySink_mps(sinkEas_mps: number, cas_mps: number, altitude_m: number, air: AirMass): number {
-  return sinkEas_mps / Math.sqrt(airAtAltitude(altitude_m, air).sigma) / (1 + accelerationFactor(cas_mps, altitude_m, air));
+  return (
+    sinkEas_mps / Math.sqrt(airAtAltitude(altitude_m, air).sigma) / (1 + accelerationFactor(cas_mps, altitude_m, air))
+  );
 }
 
 /** A way down at one airspeed. */
@@ -40,7 +42,11 @@ const STEP_M = 50;
  * @param glide - its sink and ratio
  * @param cas_mps - calibrated airspeed that is held
  */
-export function steadyDescent({ sinkEas_mps, ratio }: Pick<StraightGlide, "sinkEas_mps" | "ratio">, cas_mps: number, air: AirMass): SteadyDescent {
+export function steadyDescent(
+  { sinkEas_mps, ratio }: Pick<StraightGlide, "sinkEas_mps" | "ratio">,
+  cas_mps: number,
+  air: AirMass,
+): SteadyDescent {
   const sinkAt_mps = (altitude_m: number) => steadySink_mps(sinkEas_mps, cas_mps, altitude_m, air);
   return {
     sinkAt_mps,
@@ -58,6 +64,7 @@ export function steadyDescent({ sinkEas_mps, ratio }: Pick<StraightGlide, "sinkE
       for (let i = 0; i < steps; i += 1) sum_s += step_m / sinkAt_mps(low_m + (i + 0.5) * step_m);
       return sum_s;
     },
-    air_m: (high_m, low_m) => (high_m - low_m + kineticHeight_m(cas_mps, high_m, air) - kineticHeight_m(cas_mps, low_m, air)) * ratio,
+    air_m: (high_m, low_m) =>
+      (high_m - low_m + kineticHeight_m(cas_mps, high_m, air) - kineticHeight_m(cas_mps, low_m, air)) * ratio,
   };
 }

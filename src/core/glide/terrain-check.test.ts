@@ -7,12 +7,26 @@ import { taperedClearance_m, terrainClearance } from "./terrain-check";
 function ground(elevation_m: number): TerrainGrid {
   const elevations_m = new Float32Array(201 * 201).fill(elevation_m);
   elevations_m[150 * 201 + 100] = 500;
-  return { origin: { latitude_deg: -47, longitude_deg: -131 }, west_m: -10_000, south_m: -10_000, cell_m: 100, columns: 201, rows: 201, elevations_m };
+  return {
+    origin: { latitude_deg: -47, longitude_deg: -131 },
+    west_m: -10_000,
+    south_m: -10_000,
+    cell_m: 100,
+    columns: 201,
+    rows: 201,
+    elevations_m,
+  };
 }
 
 /** Straight down from the north to the target at the origin. */
 function descent(from_m: number, altitude_m: number): PathPoint[] {
-  return Array.from({ length: 101 }, (_, i) => ({ x_m: 0, y_m: from_m * (1 - i / 100), altitude_m: altitude_m * (1 - i / 100), time_s: i, entry: 0 }));
+  return Array.from({ length: 101 }, (_, i) => ({
+    x_m: 0,
+    y_m: from_m * (1 - i / 100),
+    altitude_m: altitude_m * (1 - i / 100),
+    time_s: i,
+    entry: 0,
+  }));
 }
 
 describe("clearance wanted", () => {
@@ -53,6 +67,8 @@ describe("path over terrain", () => {
   it("counts points beyond the grid and guesses nothing there", () => {
     const found = terrainClearance(ground(0), descent(20_000, 2200), { x_m: 0, y_m: 0 }, 0);
     expect(found.unknown).toBe(50);
-    expect(terrainClearance(ground(0), [{ x_m: 50_000, y_m: 0, altitude_m: 1, time_s: 0, entry: 0 }], { x_m: 0, y_m: 0 }, 0)).toEqual({ least_m: null, index: 0, unknown: 1 });
+    expect(
+      terrainClearance(ground(0), [{ x_m: 50_000, y_m: 0, altitude_m: 1, time_s: 0, entry: 0 }], { x_m: 0, y_m: 0 }, 0),
+    ).toEqual({ least_m: null, index: 0, unknown: 1 });
   });
 });

@@ -28,7 +28,12 @@ export function taperedClearance_m(clearance_m: number, distance_m: number): num
  * @param points - from `pathPoints`, in the grid's plane
  * @param clearance_m - wanted away from the landing point
  */
-export function terrainClearance(grid: TerrainGrid, points: readonly PathPoint[], target: { x_m: number; y_m: number }, clearance_m: number): TerrainClearance {
+export function terrainClearance(
+  grid: TerrainGrid,
+  points: readonly PathPoint[],
+  target: { x_m: number; y_m: number },
+  clearance_m: number,
+): TerrainClearance {
   let least_m: number | null = null;
   let index = 0;
   let unknown = 0;
@@ -48,7 +53,11 @@ export function terrainClearance(grid: TerrainGrid, points: readonly PathPoint[]
       const distance_m = Math.hypot(x_m - target.x_m, y_m - target.y_m);
       // Over the landing place itself the ledger's margin speaks; a shortfall there is not a hill in the way.
       if (distance_m < TAPER_FROM_M) continue;
-      const spare_m = before.altitude_m + share * (point.altitude_m - before.altitude_m) - ground_m - taperedClearance_m(clearance_m, distance_m);
+      const spare_m =
+        before.altitude_m +
+        share * (point.altitude_m - before.altitude_m) -
+        ground_m -
+        taperedClearance_m(clearance_m, distance_m);
       if (least_m === null || spare_m < least_m) {
         least_m = spare_m;
         index = i;

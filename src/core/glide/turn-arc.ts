@@ -17,7 +17,14 @@ export interface Displacement {
  * @param upTo_rad - angle turned so far, 0 to Θ
  * @param out - filled and returned; owned by the caller
  */
-export function radiusChange(heading_rad: number, sign: number, slope_mprad: number, angle_rad: number, upTo_rad: number, out: Displacement): Displacement {
+export function radiusChange(
+  heading_rad: number,
+  sign: number,
+  slope_mprad: number,
+  angle_rad: number,
+  upTo_rad: number,
+  out: Displacement,
+): Displacement {
   const middle = angle_rad / 2;
   const now = heading_rad + sign * upTo_rad;
   const sin0 = Math.sin(heading_rad);

@@ -86,7 +86,13 @@ const ramp = (time_s: number, over_s: number) => Math.min(Math.max(time_s / over
 
 /** The troubled engine by time since the trouble. */
 function troubled(fault: FaultKind, t: number, jet: boolean): EngineMoment {
-  const stopping = (since: number): EngineMoment => ({ ...FINE, power: falling(since, QUICK_S), fuel: falling(since, QUICK_S), heat: falling(since, EXHAUST_S), turning: "windmilling" });
+  const stopping = (since: number): EngineMoment => ({
+    ...FINE,
+    power: falling(since, QUICK_S),
+    fuel: falling(since, QUICK_S),
+    heat: falling(since, EXHAUST_S),
+    turning: "windmilling",
+  });
   switch (fault) {
     case "starvation":
       return stopping(t);
@@ -103,18 +109,37 @@ function troubled(fault: FaultKind, t: number, jet: boolean): EngineMoment {
       return { ...stopping(t), fuel: 1 };
     case "mixture": {
       const lean = ramp(t, LEAN_S);
-      if (lean < 1) return { ...FINE, power: 1 - 0.25 * lean, fuel: 1 - 0.45 * lean, heat: 1 + 0.12 * Math.sin(lean * Math.PI) };
+      if (lean < 1)
+        return { ...FINE, power: 1 - 0.25 * lean, fuel: 1 - 0.45 * lean, heat: 1 + 0.12 * Math.sin(lean * Math.PI) };
       const out = stopping(t - LEAN_S);
       return { ...out, power: 0.75 * out.power, fuel: 0.55 * out.fuel };
     }
     case "ice": {
       const closing = ramp(t, ICE_S);
-      return { ...FINE, intake: 1 - 0.7 * closing, power: 1 - 0.85 * closing, fuel: 1 - 0.75 * closing, heat: 1 - 0.25 * closing };
+      return {
+        ...FINE,
+        intake: 1 - 0.7 * closing,
+        power: 1 - 0.85 * closing,
+        fuel: 1 - 0.75 * closing,
+        heat: 1 - 0.25 * closing,
+      };
     }
     case "seizure":
-      return { ...FINE, power: falling(t, 0.5), fuel: falling(t, 0.5), heat: falling(t, EXHAUST_S), turning: t < 1 ? "driven" : "stopped", oil: falling(t, 1) };
+      return {
+        ...FINE,
+        power: falling(t, 0.5),
+        fuel: falling(t, 0.5),
+        heat: falling(t, EXHAUST_S),
+        turning: t < 1 ? "driven" : "stopped",
+        oil: falling(t, 1),
+      };
     case "partial":
-      return { ...FINE, power: 1 - 0.4 * (1 - falling(t, QUICK_S)), fuel: 1 - 0.08 * (1 - falling(t, QUICK_S)), heat: 1 - (jet ? -0.12 : 0.1) * (1 - falling(t, EXHAUST_S)) };
+      return {
+        ...FINE,
+        power: 1 - 0.4 * (1 - falling(t, QUICK_S)),
+        fuel: 1 - 0.08 * (1 - falling(t, QUICK_S)),
+        heat: 1 - (jet ? -0.12 : 0.1) * (1 - falling(t, EXHAUST_S)),
+      };
     case "overspeed":
       return { ...FINE, power: 1 - 0.6 * (1 - falling(t, 2)), turning: "runaway", oil: 1 - 0.3 * ramp(t, 20) };
     case "gauge":
@@ -133,9 +158,17 @@ function lever({ fault, engine, closed }: GaugeQuestion, which: "left" | "right"
 }
 
 /** A first-order lag is already in the moments; the cylinder head has its own. */
-function readings(one: AsymmetricCase, tas_mps: number, moment: EngineMoment, position: number, t: number, changedAt_s: number): Gauges {
+function readings(
+  one: AsymmetricCase,
+  tas_mps: number,
+  moment: EngineMoment,
+  position: number,
+  t: number,
+  changedAt_s: number,
+): Gauges {
   const { engines } = one.question.aircraft;
-  const blind = (gauges: Gauges): Gauges => (moment.blind === null ? gauges : { ...gauges, [moment.blind]: gauges[moment.blind] === undefined ? undefined : 0 });
+  const blind = (gauges: Gauges): Gauges =>
+    moment.blind === null ? gauges : { ...gauges, [moment.blind]: gauges[moment.blind] === undefined ? undefined : 0 };
   const setting = one.question.setting * position;
   const exhaust = COLD_EXHAUST_K + (EXHAUST_K - COLD_EXHAUST_K) * moment.heat * (0.55 + 0.45 * position);
   if (engines.kind === "jet") {
@@ -145,7 +178,9 @@ function readings(one: AsymmetricCase, tas_mps: number, moment: EngineMoment, po
     const stopped = moment.turning === "stopped";
     return blind({
       fan: stopped ? 0 : Math.max(spool, moment.turning === "windmilling" ? JET_FAN : 0),
-      core: stopped ? 0 : Math.max(0.4 * Math.min(moment.fuel, 1) + 0.6 * spool, moment.turning === "windmilling" ? JET_CORE : 0),
+      core: stopped
+        ? 0
+        : Math.max(0.4 * Math.min(moment.fuel, 1) + 0.6 * spool, moment.turning === "windmilling" ? JET_CORE : 0),
       exhaust,
       fuelFlow: JET_FUEL_KG_PER_NS * (live?.thrust_N ?? 0) * moment.fuel,
       oil: OIL_PA * moment.oil * (moment.turning === "windmilling" ? Math.max(0.35, spool) : stopped ? 0 : 1),
@@ -158,7 +193,16 @@ function readings(one: AsymmetricCase, tas_mps: number, moment: EngineMoment, po
   const share = powerShare(one.state.sigma, one.sigmaCritical);
   const speed = engines.speed_rpm;
   const windmill = speed * Math.min(tas_mps / HOLD_MPS, 1);
-  const rpm = moment.turning === "stopped" ? 0 : moment.turning === "windmilling" ? windmill + (speed - windmill) * moment.power : moment.turning === "runaway" ? speed * (1 + (OVERSPEED - 1) * ramp(t, 3)) : position < 0.15 ? windmill : speed;
+  const rpm =
+    moment.turning === "stopped"
+      ? 0
+      : moment.turning === "windmilling"
+        ? windmill + (speed - windmill) * moment.power
+        : moment.turning === "runaway"
+          ? speed * (1 + (OVERSPEED - 1) * ramp(t, 3))
+          : position < 0.15
+            ? windmill
+            : speed;
   const cooling = moment.power * position < 0.5 ? 1 - falling(t - changedAt_s, HEAD_S) : 0;
   return blind({
     manifold: moment.turning === "stopped" ? outside_Pa : CLOSED_MANIFOLD_PA + (most_Pa - CLOSED_MANIFOLD_PA) * open,
@@ -181,7 +225,8 @@ function readings(one: AsymmetricCase, tas_mps: number, moment: EngineMoment, po
 export function gaugeHistory(asked: GaugeQuestion): Outcome<GaugeMoment[]> {
   const { question, eas_mps, engine, fault, closed } = asked;
   const jet = question.aircraft.engines.kind === "jet";
-  if (jet && !["starvation", "seizure", "partial", "gauge", "stuck"].includes(fault)) return failure("no_such_fault", "Jets have no such fault.", "fault");
+  if (jet && !["starvation", "seizure", "partial", "gauge", "stuck"].includes(fault))
+    return failure("no_such_fault", "Jets have no such fault.", "fault");
   const dead = asymmetricCase({ ...question, failed: engine, deadPropeller: jet ? "none" : "windmilling" });
   if (!dead.ok) return dead;
   const one = dead.value;
@@ -202,13 +247,31 @@ export function gaugeHistory(asked: GaugeQuestion): Outcome<GaugeMoment[]> {
   return success(
     Array.from({ length: GAUGE_SECONDS + 1 }, (_, t): GaugeMoment => {
       const bad = troubled(fault, t, jet);
-      const of = (which: "left" | "right") => ({ moment: which === engine ? bad : FINE, position: lever(asked, which, t) });
+      const of = (which: "left" | "right") => ({
+        moment: which === engine ? bad : FINE,
+        position: lever(asked, which, t),
+      });
       const [left, right] = [of("left"), of("right")];
       const failed = engine === "left" ? left : right;
       const other = engine === "left" ? right : left;
       const share = (force(other.moment, other.position) - force(failed.moment, failed.position)) / whole;
-      const read = (which: "left" | "right", { moment, position }: typeof left) => readings(one, straight.tas_mps, moment, position, t, closed?.engine === which && which !== engine ? closed.time_s : 0);
-      return { time_s: t, left: read("left", left), right: read("right", right), yaw_rad: -swing * share, ball: ball * share, foot_N: straight.pedal_N * share };
+      const read = (which: "left" | "right", { moment, position }: typeof left) =>
+        readings(
+          one,
+          straight.tas_mps,
+          moment,
+          position,
+          t,
+          closed?.engine === which && which !== engine ? closed.time_s : 0,
+        );
+      return {
+        time_s: t,
+        left: read("left", left),
+        right: read("right", right),
+        yaw_rad: -swing * share,
+        ball: ball * share,
+        foot_N: straight.pedal_N * share,
+      };
     }),
   );
 }

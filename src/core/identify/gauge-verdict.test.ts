@@ -13,11 +13,22 @@ const cues = (fault: FaultKind, engine: "left" | "right", at_s: number) => {
   if (!found.ok) throw new Error(found.issue.message);
   return cuesAt(found.value[at_s], fault, engine, full_N);
 };
-const verdicts = (fault: FaultKind, at_s = 30) => Object.fromEntries(cues(fault, "left", at_s).map((cue) => [cue.cue, cue.verdict]));
+const verdicts = (fault: FaultKind, at_s = 30) =>
+  Object.fromEntries(cues(fault, "left", at_s).map((cue) => [cue.cue, cue.verdict]));
 
 describe("what each cue says 30 s after a fault (common practice)", () => {
   it.each<[FaultKind, Record<string, string>]>([
-    ["starvation", { foot: "settles", manifold: "misleads", rpm: "misleads", fuelFlow: "settles", exhaust: "settles", oil: "misleads" }],
+    [
+      "starvation",
+      {
+        foot: "settles",
+        manifold: "misleads",
+        rpm: "misleads",
+        fuelFlow: "settles",
+        exhaust: "settles",
+        oil: "misleads",
+      },
+    ],
     ["ignition", { foot: "settles", manifold: "misleads", rpm: "misleads", fuelFlow: "misleads", exhaust: "settles" }],
     ["ice", { foot: "settles", manifold: "settles", rpm: "misleads", fuelFlow: "settles" }],
     ["seizure", { foot: "settles", rpm: "settles", oil: "settles", exhaust: "settles" }],
@@ -37,18 +48,23 @@ describe("what each cue says 30 s after a fault (common practice)", () => {
 describe("verdicts", () => {
   it("are the same for either engine, and every one has its reason", () => {
     fc.assert(
-      fc.property(fc.constantFrom(...FAULTS.map(({ kind }) => kind)), fc.integer({ min: 0, max: 60 }), (fault, at_s) => {
-        const [left, right] = [cues(fault, "left", at_s), cues(fault, "right", at_s)];
-        expect(left.map((cue) => cue.cue)).toEqual(right.map((cue) => cue.cue));
-        for (const cue of left) expect(cue.why.length).toBeGreaterThan(10);
-        // The critical engine pulls a little harder, never the other way.
-        expect(left[0].verdict).toBe(right[0].verdict);
-      }),
+      fc.property(
+        fc.constantFrom(...FAULTS.map(({ kind }) => kind)),
+        fc.integer({ min: 0, max: 60 }),
+        (fault, at_s) => {
+          const [left, right] = [cues(fault, "left", at_s), cues(fault, "right", at_s)];
+          expect(left.map((cue) => cue.cue)).toEqual(right.map((cue) => cue.cue));
+          for (const cue of left) expect(cue.why.length).toBeGreaterThan(10);
+          // The critical engine pulls a little harder, never the other way.
+          expect(left[0].verdict).toBe(right[0].verdict);
+        },
+      ),
       { numRuns: 40 },
     );
   });
 
   it("a dead engine is always settled by the foot once it is dead", () => {
-    for (const fault of FAULTS.filter((entry) => entry.dead)) expect(cues(fault.kind, "right", 50).find((cue) => cue.cue === "foot")?.verdict).toBe("settles");
+    for (const fault of FAULTS.filter((entry) => entry.dead))
+      expect(cues(fault.kind, "right", 50).find((cue) => cue.cue === "foot")?.verdict).toBe("settles");
   });
 });

@@ -61,14 +61,48 @@ export function cuesAt(moment: GaugeMoment, fault: FaultKind, engine: "left" | "
   const cues = (Object.keys(good) as GaugeName[]).map((gauge): Cue => {
     const apart = difference(bad, good, gauge);
     const same = Math.abs(apart) < SAME;
-    if (fault === "gauge") return same ? { cue: gauge, verdict: "hints", difference: apart, why: "The same on both: the engine is well." } : { cue: gauge, verdict: "misleads", difference: apart, why: "It is alone: nothing else has changed, and the aeroplane does not yaw. The gauge has failed." };
-    if (same) return yawing ? { cue: gauge, verdict: "misleads", difference: apart, why: WHY_SAME[gauge] } : { cue: gauge, verdict: "silent", difference: apart, why: "Nothing to see yet." };
-    if (fault === "stuck") return { cue: gauge, verdict: Math.abs(apart) > PLAIN ? "settles" : "hints", difference: apart, why: "It did not come back with its lever; the other did." };
-    return { cue: gauge, verdict: Math.abs(apart) > PLAIN || gauge === "exhaust" ? "settles" : "hints", difference: apart, why: WHY_OTHER[gauge] };
+    if (fault === "gauge")
+      return same
+        ? { cue: gauge, verdict: "hints", difference: apart, why: "The same on both: the engine is well." }
+        : {
+            cue: gauge,
+            verdict: "misleads",
+            difference: apart,
+            why: "It is alone: nothing else has changed, and the aeroplane does not yaw. The gauge has failed.",
+          };
+    if (same)
+      return yawing
+        ? { cue: gauge, verdict: "misleads", difference: apart, why: WHY_SAME[gauge] }
+        : { cue: gauge, verdict: "silent", difference: apart, why: "Nothing to see yet." };
+    if (fault === "stuck")
+      return {
+        cue: gauge,
+        verdict: Math.abs(apart) > PLAIN ? "settles" : "hints",
+        difference: apart,
+        why: "It did not come back with its lever; the other did.",
+      };
+    return {
+      cue: gauge,
+      verdict: Math.abs(apart) > PLAIN || gauge === "exhaust" ? "settles" : "hints",
+      difference: apart,
+      why: WHY_OTHER[gauge],
+    };
   });
   const feet: Cue =
     fault === "stuck"
-      ? { cue: "foot", verdict: yawing ? "misleads" : "silent", difference: foot, why: "The idle foot is on the side of the engine that came back as asked. Dead foot says which engine gives less, not which is at fault." }
-      : { cue: "foot", verdict: yawing ? "settles" : "silent", difference: foot, why: yawing ? "The foot that does nothing is on the side of the engine that does nothing: dead foot, dead engine. It measures thrust itself, which no gauge does." : "Neither foot works: the thrust is even." };
+      ? {
+          cue: "foot",
+          verdict: yawing ? "misleads" : "silent",
+          difference: foot,
+          why: "The idle foot is on the side of the engine that came back as asked. Dead foot says which engine gives less, not which is at fault.",
+        }
+      : {
+          cue: "foot",
+          verdict: yawing ? "settles" : "silent",
+          difference: foot,
+          why: yawing
+            ? "The foot that does nothing is on the side of the engine that does nothing: dead foot, dead engine. It measures thrust itself, which no gauge does."
+            : "Neither foot works: the thrust is even.",
+        };
   return [feet, ...cues];
 }

@@ -10,12 +10,20 @@ import { cuesAt } from "./gauge-verdict";
 
 const EAS = 95 * MPS_PER_KT;
 const ask = (fault: FaultKind, change: Partial<GaugeQuestion> = {}, name?: string) => {
-  const found = gaugeHistory({ question: demoTwinQuestion({ altitude_m: 600 }, name), eas_mps: name === "cedar-j2" ? 85 : EAS, fault, engine: "left", closed: null, ...change });
+  const found = gaugeHistory({
+    question: demoTwinQuestion({ altitude_m: 600 }, name),
+    eas_mps: name === "cedar-j2" ? 85 : EAS,
+    fault,
+    engine: "left",
+    closed: null,
+    ...change,
+  });
   if (!found.ok) throw new Error(found.issue.message);
   return found.value;
 };
 const full_N = zeroSideslip(demoTwin({ altitude_m: 600 }), EAS)?.pedal_N ?? NaN;
-const cue = (fault: FaultKind, at_s: number, name: string, change: Partial<GaugeQuestion> = {}) => cuesAt(ask(fault, change)[at_s], fault, change.engine ?? "left", full_N).find((found) => found.cue === name);
+const cue = (fault: FaultKind, at_s: number, name: string, change: Partial<GaugeQuestion> = {}) =>
+  cuesAt(ask(fault, change)[at_s], fault, change.engine ?? "left", full_N).find((found) => found.cue === name);
 
 describe("a dead engine's gauges (common practice)", () => {
   it("the windmilling propeller holds its speed, manifold pressure follows the throttle, exhaust temperature collapses", () => {
@@ -87,7 +95,11 @@ describe("what the aeroplane says", () => {
 
 describe("verifying", () => {
   it("closing the lever of a dead engine changes nothing but its manifold pressure; closing the good one's takes the yaw away with the power", () => {
-    const [open, right, wrong] = [ask("starvation"), ask("starvation", { closed: { engine: "left", time_s: 30 } }), ask("starvation", { closed: { engine: "right", time_s: 30 } })];
+    const [open, right, wrong] = [
+      ask("starvation"),
+      ask("starvation", { closed: { engine: "left", time_s: 30 } }),
+      ask("starvation", { closed: { engine: "right", time_s: 30 } }),
+    ];
     expect(right[40].foot_N).toBeCloseTo(open[40].foot_N, 0);
     expect(right[40].left.manifold ?? 0).toBeLessThan(0.5 * (open[40].left.manifold ?? 0));
     expect(Math.abs(wrong[40].foot_N)).toBeLessThan(0.1 * Math.abs(open[40].foot_N));
@@ -105,23 +117,44 @@ describe("verifying", () => {
 describe("every fault on every kind of engine", () => {
   it("gives a whole minute of finite readings, none negative, alike before it strikes", () => {
     fc.assert(
-      fc.property(fc.constantFrom(...FAULTS.map(({ kind }) => kind)), fc.constantFrom("left" as const, "right" as const), fc.constantFrom("larch-t2", "hornbeam-t2c", "cedar-j2"), (fault, engine, name) => {
-        const asked = { question: demoTwinQuestion({}, name), eas_mps: name === "cedar-j2" ? 85 : 55, fault, engine, closed: null };
-        const found = gaugeHistory(asked);
-        if (!found.ok) {
-          expect(found.issue.code).toBe("no_such_fault");
-          expect(faultOf(fault).jet).toBe(false);
-          return;
-        }
-        expect(found.value).toHaveLength(GAUGE_SECONDS + 1);
-        for (const at of found.value) for (const reading of [...Object.values(at.left), ...Object.values(at.right)]) expect(reading).toBeGreaterThanOrEqual(0);
-        expect(Math.abs(found.value[0].foot_N)).toBeLessThan(0.02 * Math.abs(full_N));
-      }),
+      fc.property(
+        fc.constantFrom(...FAULTS.map(({ kind }) => kind)),
+        fc.constantFrom("left" as const, "right" as const),
+        fc.constantFrom("larch-t2", "hornbeam-t2c", "cedar-j2"),
+        (fault, engine, name) => {
+          const asked = {
+            question: demoTwinQuestion({}, name),
+            eas_mps: name === "cedar-j2" ? 85 : 55,
+            fault,
+            engine,
+            closed: null,
+          };
+          const found = gaugeHistory(asked);
+          if (!found.ok) {
+            expect(found.issue.code).toBe("no_such_fault");
+            expect(faultOf(fault).jet).toBe(false);
+            return;
+          }
+          expect(found.value).toHaveLength(GAUGE_SECONDS + 1);
+          for (const at of found.value)
+            for (const reading of [...Object.values(at.left), ...Object.values(at.right)])
+              expect(reading).toBeGreaterThanOrEqual(0);
+          expect(Math.abs(found.value[0].foot_N)).toBeLessThan(0.02 * Math.abs(full_N));
+        },
+      ),
       { numRuns: 40 },
     );
   });
 
   it("jets have no mixture", () => {
-    expect(gaugeHistory({ question: demoTwinQuestion({}, "cedar-j2"), eas_mps: 85, fault: "mixture", engine: "left", closed: null })).toMatchObject({ ok: false, issue: { code: "no_such_fault" } });
+    expect(
+      gaugeHistory({
+        question: demoTwinQuestion({}, "cedar-j2"),
+        eas_mps: 85,
+        fault: "mixture",
+        engine: "left",
+        closed: null,
+      }),
+    ).toMatchObject({ ok: false, issue: { code: "no_such_fault" } });
   });
 });

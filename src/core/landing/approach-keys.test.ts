@@ -18,7 +18,9 @@ function circuits(change: Partial<Omit<ReachInput, "ends">> = {}): Record<"left"
   const [left, right] = found.value.circuits;
   return { left, right };
 }
-const windOf = (from_deg: number, speed_mps: number) => ({ wind: { surface: { from_rad: radians(from_deg), speed_mps }, layers: [] } });
+const windOf = (from_deg: number, speed_mps: number) => ({
+  wind: { surface: { from_rad: radians(from_deg), speed_mps }, layers: [] },
+});
 const height = (circuit: KeyCircuit, name: string) => circuit.keys.find((key) => key.name === name)?.height_m ?? NaN;
 const CALM = { wind: { surface: null, layers: [] } };
 
@@ -37,14 +39,18 @@ describe("key positions", () => {
   it("base is half of abeam in calm air, left and right alike", () => {
     const { left, right } = circuits(CALM);
     for (const circuit of [left, right]) expect(height(circuit, "base") / height(circuit, "abeam")).toBeCloseTo(0.5, 2);
-    for (const name of ["overhead", "abeam", "base", "final"]) expect(height(left, name)).toBeCloseTo(height(right, name), 1);
+    for (const name of ["overhead", "abeam", "base", "final"])
+      expect(height(left, name)).toBeCloseTo(height(right, name), 1);
   });
 
   it("lie on the circuit that is drawn, which ends at the aim point", () => {
     for (const circuit of Object.values(circuits())) {
       const last = circuit.points[circuit.points.length - 1];
       expect(Math.hypot(last.x_m - aim.x_m, last.y_m - aim.y_m)).toBeLessThan(0.5);
-      for (const key of circuit.keys.slice(1)) expect(Math.min(...circuit.points.map((point) => Math.hypot(point.x_m - key.x_m, point.y_m - key.y_m)))).toBeLessThan(60);
+      for (const key of circuit.keys.slice(1))
+        expect(
+          Math.min(...circuit.points.map((point) => Math.hypot(point.x_m - key.x_m, point.y_m - key.y_m))),
+        ).toBeLessThan(60);
     }
   });
 
@@ -72,12 +78,22 @@ describe("key positions", () => {
 
   it("are numbers in every wind up to a gale (property)", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 359 }), fc.integer({ min: 0, max: 14 }), fc.constantFrom(20, 30, 45), (from, speed, bank) => {
-        const found = approachKeys({ ...QUESTION, ...windOf(from, speed), pilot: { ...QUESTION.pilot, bank_rad: radians(bank) } }, skerrow, DEMO_ORIGIN);
-        if (!found.ok) throw new Error(found.issue.message);
-        expect(found.value.circuits.length + found.value.issues.length).toBe(2);
-        for (const circuit of found.value.circuits) for (const key of circuit.keys) expect(Number.isFinite(key.height_m) && key.height_m > 0).toBe(true);
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 359 }),
+        fc.integer({ min: 0, max: 14 }),
+        fc.constantFrom(20, 30, 45),
+        (from, speed, bank) => {
+          const found = approachKeys(
+            { ...QUESTION, ...windOf(from, speed), pilot: { ...QUESTION.pilot, bank_rad: radians(bank) } },
+            skerrow,
+            DEMO_ORIGIN,
+          );
+          if (!found.ok) throw new Error(found.issue.message);
+          expect(found.value.circuits.length + found.value.issues.length).toBe(2);
+          for (const circuit of found.value.circuits)
+            for (const key of circuit.keys) expect(Number.isFinite(key.height_m) && key.height_m > 0).toBe(true);
+        },
+      ),
       { numRuns: 60, seed: 21 },
     );
   });

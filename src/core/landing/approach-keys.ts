@@ -76,14 +76,22 @@ export function approachKeys(input: Omit<ReachInput, "ends">, end: LandingEnd, o
 /** With the planned final, or the shortest longer one that leaves a downwind as far as abeam: the wind may close the base leg. */
 function circuitOf(problem: PathProblem, side: "left" | "right"): Outcome<KeyCircuit> {
   const planned_m = problem.choices.final_m;
-  const open = (final_m: number) => keyCircuit({ ...problem, choices: { ...problem.choices, final_m } }, `abeam-${side}`).ok;
+  const open = (final_m: number) =>
+    keyCircuit({ ...problem, choices: { ...problem.choices, final_m } }, `abeam-${side}`).ok;
   let final_m = planned_m;
   while (!open(final_m) && final_m < LONGEST_M) final_m += LENGTHEN_M;
   // No length helps: what the planned final gives is shown, or why there is none.
-  return open(final_m) ? circuitWith(problem, side, final_m, final_m - planned_m) : circuitWith(problem, side, planned_m, 0);
+  return open(final_m)
+    ? circuitWith(problem, side, final_m, final_m - planned_m)
+    : circuitWith(problem, side, planned_m, 0);
 }
 
-function circuitWith(problem: PathProblem, side: "left" | "right", final_m: number, lengthened_m: number): Outcome<KeyCircuit> {
+function circuitWith(
+  problem: PathProblem,
+  side: "left" | "right",
+  final_m: number,
+  lengthened_m: number,
+): Outcome<KeyCircuit> {
   const key = (name: "overhead" | "abeam"): Exclude<KeyChoice, "none"> => `${name}-${side}`;
   const overhead = keyCircuit({ ...problem, choices: { ...problem.choices, final_m } }, key("overhead"));
   if (!overhead.ok) return overhead;
@@ -91,15 +99,36 @@ function circuitWith(problem: PathProblem, side: "left" | "right", final_m: numb
   const { problem: flown, path } = overhead.value;
   const points = pathPoints(flown, path).filter((point) => point.entry > 0);
   const total_s = path.time_s;
-  const place = (name: ApproachKey["name"], { x_m, y_m, altitude_m, time_s }: PathPoint): ApproachKey => ({ name, x_m, y_m, height_m: altitude_m - target.altitude_m, before_s: total_s - time_s });
+  const place = (name: ApproachKey["name"], { x_m, y_m, altitude_m, time_s }: PathPoint): ApproachKey => ({
+    name,
+    x_m,
+    y_m,
+    height_m: altitude_m - target.altitude_m,
+    before_s: total_s - time_s,
+  });
   const abeam = abeamOn(points, target);
-  const square = squareTo(points.filter((point) => point.entry === 3), target.heading_rad);
+  const square = squareTo(
+    points.filter((point) => point.entry === 3),
+    target.heading_rad,
+  );
   const finalStart = points.findLast((point) => point.entry === 3) ?? points[points.length - 1];
   const abeamHeight_m = abeam.point.altitude_m - target.altitude_m;
-  const cut = cutCorner({ ...flown, start: { ...abeam.point, heading_rad: abeam.track_rad } }, Math.min(CUT_FINAL_M, final_m), abeamHeight_m);
+  const cut = cutCorner(
+    { ...flown, start: { ...abeam.point, heading_rad: abeam.track_rad } },
+    Math.min(CUT_FINAL_M, final_m),
+    abeamHeight_m,
+  );
   return success({
-    side, final_m, lengthened_m, points,
-    keys: [place("overhead", { ...flown.start, time_s: 0, entry: 0 }), place("abeam", abeam.point), place("base", square), place("final", finalStart)],
+    side,
+    final_m,
+    lengthened_m,
+    points,
+    keys: [
+      place("overhead", { ...flown.start, time_s: 0, entry: 0 }),
+      place("abeam", abeam.point),
+      place("base", square),
+      place("final", finalStart),
+    ],
     cutHeight_m: cut,
     cutSaves_m: cut === null ? null : abeamHeight_m - cut,
     finalTurn_rad: path.legs[0].turn2_rad,
@@ -109,14 +138,25 @@ function circuitWith(problem: PathProblem, side: "left" | "right", final_m: numb
 
 /** Where the circuit, turned back, passes abeam the landing point, with its track there. */
 function abeamOn(points: readonly PathPoint[], target: PathProblem["target"]): { point: PathPoint; track_rad: number } {
-  const along = (point: PathPoint) => (point.x_m - target.x_m) * Math.sin(target.heading_rad) + (point.y_m - target.y_m) * Math.cos(target.heading_rad);
-  const turnedBack = (i: number) => Math.abs(wrapHalfTurn(headingBetween(points[i - 1], points[i]) - target.heading_rad)) > Math.PI / 2;
+  const along = (point: PathPoint) =>
+    (point.x_m - target.x_m) * Math.sin(target.heading_rad) + (point.y_m - target.y_m) * Math.cos(target.heading_rad);
+  const turnedBack = (i: number) =>
+    Math.abs(wrapHalfTurn(headingBetween(points[i - 1], points[i]) - target.heading_rad)) > Math.PI / 2;
   for (let i = 1; i < points.length; i += 1) {
     if (!turnedBack(i) || along(points[i]) > 0) continue;
     const [a, b] = [points[i - 1], points[i]];
     const share = along(a) > 0 ? along(a) / (along(a) - along(b)) : 1;
     const between = (from: number, to: number) => from + share * (to - from);
-    return { point: { ...b, x_m: between(a.x_m, b.x_m), y_m: between(a.y_m, b.y_m), altitude_m: between(a.altitude_m, b.altitude_m), time_s: between(a.time_s, b.time_s) }, track_rad: headingBetween(a, b) };
+    return {
+      point: {
+        ...b,
+        x_m: between(a.x_m, b.x_m),
+        y_m: between(a.y_m, b.y_m),
+        altitude_m: between(a.altitude_m, b.altitude_m),
+        time_s: between(a.time_s, b.time_s),
+      },
+      track_rad: headingBetween(a, b),
+    };
   }
   return { point: points[0], track_rad: target.heading_rad };
 }
@@ -124,14 +164,26 @@ function abeamOn(points: readonly PathPoint[], target: PathProblem["target"]): {
 /** The point of the last turn at which it heads square to the runway, between drawing steps by its angle. */
 function squareTo(turn: readonly PathPoint[], heading_rad: number): PathPoint {
   const away = (i: number) => Math.abs(wrapHalfTurn(headingBetween(turn[i - 1], turn[i]) - heading_rad)) - Math.PI / 2;
-  const middle = (i: number): PathPoint => ({ ...turn[i], x_m: (turn[i - 1].x_m + turn[i].x_m) / 2, y_m: (turn[i - 1].y_m + turn[i].y_m) / 2, altitude_m: (turn[i - 1].altitude_m + turn[i].altitude_m) / 2, time_s: (turn[i - 1].time_s + turn[i].time_s) / 2 });
+  const middle = (i: number): PathPoint => ({
+    ...turn[i],
+    x_m: (turn[i - 1].x_m + turn[i].x_m) / 2,
+    y_m: (turn[i - 1].y_m + turn[i].y_m) / 2,
+    altitude_m: (turn[i - 1].altitude_m + turn[i].altitude_m) / 2,
+    time_s: (turn[i - 1].time_s + turn[i].time_s) / 2,
+  });
   for (let i = 2; i < turn.length; i += 1) {
     // A chord heads as the arc does at its middle.
     const [before, after] = [away(i - 1), away(i)];
     if (before > 0 && after <= 0) {
       const [a, b, share] = [middle(i - 1), middle(i), before / (before - after)];
       const between = (from: number, to: number) => from + share * (to - from);
-      return { ...b, x_m: between(a.x_m, b.x_m), y_m: between(a.y_m, b.y_m), altitude_m: between(a.altitude_m, b.altitude_m), time_s: between(a.time_s, b.time_s) };
+      return {
+        ...b,
+        x_m: between(a.x_m, b.x_m),
+        y_m: between(a.y_m, b.y_m),
+        altitude_m: between(a.altitude_m, b.altitude_m),
+        time_s: between(a.time_s, b.time_s),
+      };
     }
   }
   return turn[0];

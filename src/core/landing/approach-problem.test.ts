@@ -22,7 +22,10 @@ describe("the problem of one end", () => {
 
   it("turns directions into the plane and back to nothing", () => {
     const wind = { surface: { from_rad: 1, speed_mps: 5 }, layers: [{ altitude_m: 900, from_rad: 2, speed_mps: 9 }] };
-    expect(turnedWind(turnedWind(wind, 0.3), -0.3)).toEqual({ surface: { from_rad: expect.closeTo(1, 12), speed_mps: 5 }, layers: [{ altitude_m: 900, from_rad: expect.closeTo(2, 12), speed_mps: 9 }] });
+    expect(turnedWind(turnedWind(wind, 0.3), -0.3)).toEqual({
+      surface: { from_rad: expect.closeTo(1, 12), speed_mps: 5 },
+      layers: [{ altitude_m: 900, from_rad: expect.closeTo(2, 12), speed_mps: 9 }],
+    });
     expect(turnedWind({ surface: null, layers: [] }, 1)).toEqual({ surface: null, layers: [] });
   });
 
@@ -33,8 +36,13 @@ describe("the problem of one end", () => {
   });
 
   it("hands on what is wrong with mass and wind", () => {
-    expect(approachProblem({ ...QUESTION, mass_kg: 4000 }, skerrow[0], DEMO_ORIGIN)).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
+    expect(approachProblem({ ...QUESTION, mass_kg: 4000 }, skerrow[0], DEMO_ORIGIN)).toMatchObject({
+      ok: false,
+      issue: { code: "mass_outside" },
+    });
     const layer = { altitude_m: 900, from_rad: 1, speed_mps: 5 };
-    expect(approachProblem({ ...QUESTION, wind: { surface: null, layers: [layer, layer] } }, skerrow[0], DEMO_ORIGIN)).toMatchObject({ ok: false, issue: { code: "layers_repeat" } });
+    expect(
+      approachProblem({ ...QUESTION, wind: { surface: null, layers: [layer, layer] } }, skerrow[0], DEMO_ORIGIN),
+    ).toMatchObject({ ok: false, issue: { code: "layers_repeat" } });
   });
 });

@@ -19,7 +19,19 @@ const BELOW_M = 1500;
 const ABOVE_M = 20;
 
 /** The part of the question that the problem is made of. */
-type Asked = Pick<ReachInput, "aircraft" | "mass_kg" | "configuration" | "air" | "wind" | "position" | "altitude_m" | "headingTrue_rad" | "pilot" | "plan">;
+type Asked = Pick<
+  ReachInput,
+  | "aircraft"
+  | "mass_kg"
+  | "configuration"
+  | "air"
+  | "wind"
+  | "position"
+  | "altitude_m"
+  | "headingTrue_rad"
+  | "pilot"
+  | "plan"
+>;
 
 /** A wind column seen from a plane whose north leans from true north. */
 export function turnedWind(wind: WindColumn, lean_rad: number): WindColumn {
@@ -36,7 +48,11 @@ export function startIn(plane: LocalPlane, { position, altitude_m, headingTrue_r
 
 /** The aim point with the landing direction, in the plane. */
 export function targetIn(plane: LocalPlane, end: LandingEnd): PathProblem["target"] {
-  return { ...plane.toPlane(end.aim), heading_rad: end.headingTrue_rad + plane.convergence_rad(end.aim), altitude_m: end.elevation_m };
+  return {
+    ...plane.toPlane(end.aim),
+    heading_rad: end.headingTrue_rad + plane.convergence_rad(end.aim),
+    altitude_m: end.elevation_m,
+  };
 }
 
 /** What the airspeed indicator shows at the start at an equivalent airspeed; null when it is not subsonic. */
@@ -46,13 +62,31 @@ export function calibrated_mps(eas_mps: number, { altitude_m, air }: Pick<Asked,
 }
 
 /** The sums over height of a glide held on the way to an end. */
-export function integralsTo(end: LandingEnd, input: Asked, wind: (altitude_m: number) => WindVector, glide: StraightGlide): DescentIntegrals {
-  return descentIntegrals(input.air, wind, end.elevation_m - BELOW_M, Math.max(input.altitude_m, end.elevation_m) + ABOVE_M, calibrated_mps(glide.eas_mps, input) ?? glide.eas_mps);
+export function integralsTo(
+  end: LandingEnd,
+  input: Asked,
+  wind: (altitude_m: number) => WindVector,
+  glide: StraightGlide,
+): DescentIntegrals {
+  return descentIntegrals(
+    input.air,
+    wind,
+    end.elevation_m - BELOW_M,
+    Math.max(input.altitude_m, end.elevation_m) + ABOVE_M,
+    calibrated_mps(glide.eas_mps, input) ?? glide.eas_mps,
+  );
 }
 
 /** The pilot's choices for a path. */
 export function choicesOf({ pilot, plan }: Asked): PathProblem["choices"] {
-  return { bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin, reaction_s: plannedReaction_s(pilot), reserve_m: plan.reserve_m, final_m: plan.final_m, key: plan.key };
+  return {
+    bank_rad: pilot.bank_rad,
+    stallMargin: pilot.stallMargin,
+    reaction_s: plannedReaction_s(pilot),
+    reserve_m: plan.reserve_m,
+    final_m: plan.final_m,
+    key: plan.key,
+  };
 }
 
 /** One end's problem at the book's best glide, with what else an approach asks about. */
@@ -79,8 +113,16 @@ export function approachProblem(input: Asked, end: LandingEnd, origin: LatLon): 
   if (!wind.ok) return wind;
   const glide = bestGlide(polar);
   return success({
-    polar, plane,
+    polar,
+    plane,
     wind: wind.value,
-    problem: { polar, glide, integrals: integralsTo(end, input, wind.value, glide), start: startIn(plane, input), target: targetIn(plane, end), choices: choicesOf(input) },
+    problem: {
+      polar,
+      glide,
+      integrals: integralsTo(end, input, wind.value, glide),
+      start: startIn(plane, input),
+      target: targetIn(plane, end),
+      choices: choicesOf(input),
+    },
   });
 }

@@ -24,7 +24,10 @@ describe("the Tarn Reach", () => {
   });
 
   it("has a helipad and a dozen surveyed sites", () => {
-    expect(aerodromes.find((aerodrome) => aerodrome.name === "Lowen Pad")).toMatchObject({ kind: "helipad", runways: [] });
+    expect(aerodromes.find((aerodrome) => aerodrome.name === "Lowen Pad")).toMatchObject({
+      kind: "helipad",
+      runways: [],
+    });
     expect(sites).toHaveLength(12);
     expect(new Set(sites.map((site) => site.kind))).toEqual(new Set(["field", "beach"]));
   });
@@ -45,7 +48,9 @@ describe("the Tarn Reach", () => {
     expect(ends.find((end) => end.name === "Brannoc Strip 15")?.obstacle).toMatchObject({ name: "spur", height_m: 60 });
     expect(ends.filter((end) => end.obstacle !== null).length).toBeGreaterThan(8);
     for (const end of ends) {
-      const other = ends.find((candidate) => candidate.id.split(":")[0] === end.id.split(":")[0] && candidate.id !== end.id);
+      const other = ends.find(
+        (candidate) => candidate.id.split(":")[0] === end.id.split(":")[0] && candidate.id !== end.id,
+      );
       expect(end.slope, end.name).toBeCloseTo(-(other?.slope ?? NaN), 12);
       expect(end.unprepared || end.hazards.length === 0, end.name).toBe(true);
     }
@@ -54,7 +59,8 @@ describe("the Tarn Reach", () => {
 
   it("numbers its runways by their magnetic direction, to ten degrees", () => {
     for (const end of landingEnds(aerodromes, [])) {
-      const magnetic_rad = end.headingTrue_rad - magneticVariation(end.threshold, new Date(Date.UTC(2026, 10, 24))).variation_rad;
+      const magnetic_rad =
+        end.headingTrue_rad - magneticVariation(end.threshold, new Date(Date.UTC(2026, 10, 24))).variation_rad;
       const printed_rad = (Number(end.name.split(" ").at(-1)) * 10 * Math.PI) / 180;
       expect(Math.abs(degrees(wrapHalfTurn(magnetic_rad - printed_rad))), end.name).toBeLessThanOrEqual(5.5);
     }

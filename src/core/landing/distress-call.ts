@@ -20,7 +20,10 @@ export const CallQuestion = z.object({
   headingTrue_rad: SituationDocument.shape.heading_rad,
   /** Added to magnetic for true; the call gives magnetic bearings. */
   variation_rad: z.number().min(-Math.PI, "A variation is −180 to 180°.").max(Math.PI, "A variation is −180 to 180°."),
-  places: z.array(z.object({ name: z.string().min(1).max(60), position: LatLon })).min(1, "A named place is needed to give a position from.").max(200),
+  places: z
+    .array(z.object({ name: z.string().min(1).max(60), position: LatLon }))
+    .min(1, "A named place is needed to give a position from.")
+    .max(200),
   /** What is meant to be done: "landing in the field Long Acre", "ditching heading 230". */
   intention: z.string().trim().min(3, "Say what you mean to do.").max(160),
   /** Name of the station that is called; null calls anybody. */
@@ -31,7 +34,8 @@ export type CallQuestion = z.infer<typeof CallQuestion>;
 
 /** A line of the call. */
 export interface CallLine {
-  readonly part: "signal" | "station" | "aircraft" | "nature" | "intention" | "position" | "level" | "persons" | "squawk";
+  readonly part:
+    "signal" | "station" | "aircraft" | "nature" | "intention" | "position" | "level" | "persons" | "squawk";
   readonly text: string;
   /** With figures and letters as they are spoken. */
   readonly spoken: string;
@@ -45,19 +49,51 @@ export interface DistressCall {
   readonly near: { readonly name: string; readonly bearingMagnetic_rad: number; readonly distance_m: number };
 }
 
-const NATURE: Record<CallPlan["nature"], string> = { "engine-failure": "engine failure", "one-engine": "one engine stopped, flying on the other", fire: "engine fire", rough: "engine rough, losing power", fuel: "fuel nearly gone" };
+const NATURE: Record<CallPlan["nature"], string> = {
+  "engine-failure": "engine failure",
+  "one-engine": "one engine stopped, flying on the other",
+  fire: "engine fire",
+  rough: "engine rough, losing power",
+  fuel: "fuel nearly gone",
+};
 
 /** Letters as they are spoken. ICAO Annex 10 volume II (memory). */
 const LETTERS: Record<string, string> = {
-  A: "Alfa", B: "Bravo", C: "Charlie", D: "Delta", E: "Echo", F: "Foxtrot", G: "Golf", H: "Hotel", I: "India", J: "Juliett", K: "Kilo", L: "Lima", M: "Mike",
-  N: "November", O: "Oscar", P: "Papa", Q: "Quebec", R: "Romeo", S: "Sierra", T: "Tango", U: "Uniform", V: "Victor", W: "Whiskey", X: "X-ray", Y: "Yankee", Z: "Zulu",
+  A: "Alfa",
+  B: "Bravo",
+  C: "Charlie",
+  D: "Delta",
+  E: "Echo",
+  F: "Foxtrot",
+  G: "Golf",
+  H: "Hotel",
+  I: "India",
+  J: "Juliett",
+  K: "Kilo",
+  L: "Lima",
+  M: "Mike",
+  N: "November",
+  O: "Oscar",
+  P: "Papa",
+  Q: "Quebec",
+  R: "Romeo",
+  S: "Sierra",
+  T: "Tango",
+  U: "Uniform",
+  V: "Victor",
+  W: "Whiskey",
+  X: "X-ray",
+  Y: "Yankee",
+  Z: "Zulu",
 };
 /** Figures as they are spoken. Same (memory). */
 const FIGURES: readonly string[] = ["ZE-RO", "WUN", "TOO", "TREE", "FOW-er", "FIFE", "SIX", "SEV-en", "AIT", "NIN-er"];
 
 /** A string letter by letter and figure by figure, as it is spoken. */
 export function spelled(text: string): string {
-  return [...text.toUpperCase()].flatMap((sign) => LETTERS[sign] ?? (/\d/.test(sign) ? FIGURES[Number(sign)] : sign === "." ? "DAY-SEE-MAL" : [])).join(" ");
+  return [...text.toUpperCase()]
+    .flatMap((sign) => LETTERS[sign] ?? (/\d/.test(sign) ? FIGURES[Number(sign)] : sign === "." ? "DAY-SEE-MAL" : []))
+    .join(" ");
 }
 
 /**
@@ -68,12 +104,19 @@ export function spelled(text: string): string {
 export function spokenFeet(feet: number): string {
   const thousands = Math.floor(feet / 1000);
   const hundreds = Math.round((feet % 1000) / 100);
-  return [thousands > 0 && `${spelled(String(thousands))} TOU-SAND`, hundreds > 0 && `${spelled(String(hundreds))} HUN-dred`].filter(Boolean).join(" ") || FIGURES[0];
+  return (
+    [thousands > 0 && `${spelled(String(thousands))} TOU-SAND`, hundreds > 0 && `${spelled(String(hundreds))} HUN-dred`]
+      .filter(Boolean)
+      .join(" ") || FIGURES[0]
+  );
 }
 
 /** A call sign as it is spoken: words as they are, registrations letter by letter. */
 function spokenCallSign(callSign: string): string {
-  return callSign.split(/[\s-]+/).map((word) => (/\d/.test(word) || word === word.toUpperCase() ? spelled(word) : word)).join(" ");
+  return callSign
+    .split(/[\s-]+/)
+    .map((word) => (/\d/.test(word) || word === word.toUpperCase() ? spelled(word) : word))
+    .join(" ");
 }
 
 const COMPASS = ["north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"] as const;
@@ -85,9 +128,21 @@ const WORDS_PER_S = 100 / 60;
  *
  * @returns `unclear` when an intention is only figures
  */
-export function distressCall({ plan, type, position, altitude_m, headingTrue_rad, variation_rad, places, intention, station }: CallQuestion): Outcome<DistressCall> {
+export function distressCall({
+  plan,
+  type,
+  position,
+  altitude_m,
+  headingTrue_rad,
+  variation_rad,
+  places,
+  intention,
+  station,
+}: CallQuestion): Outcome<DistressCall> {
   if (!/[a-z]/i.test(intention)) return failure("unclear", "Say what you mean to do in words.", "intention");
-  const nearest = places.map((place) => ({ ...place, ...geodesicBetween(place.position, position) })).sort((a, b) => a.distance_m - b.distance_m)[0];
+  const nearest = places
+    .map((place) => ({ ...place, ...geodesicBetween(place.position, position) }))
+    .sort((a, b) => a.distance_m - b.distance_m)[0];
   const bearingMagnetic_rad = wrapTurn(nearest.azimuthStart_rad - variation_rad);
   const miles = Math.round(nearest.distance_m / M_PER_NMI);
   const side = COMPASS[Math.round(degrees(nearest.azimuthStart_rad) / 45) % 8];
@@ -97,8 +152,14 @@ export function distressCall({ plan, type, position, altitude_m, headingTrue_rad
   const signal = plan.degree === "distress" ? "Mayday, Mayday, Mayday" : "Pan-pan, Pan-pan, Pan-pan";
   const called = plan.to === "tower" && station ? `${station} Tower` : "All stations";
   const endurance = plan.endurance_s === null ? null : Math.round(plan.endurance_s / 60);
-  const where = miles < 1 ? `overhead ${nearest.name}` : `${miles} ${miles === 1 ? "mile" : "miles"} ${side} of ${nearest.name}, bearing ${bearing}`;
-  const spokenWhere = miles < 1 ? `overhead ${nearest.name}` : `${spelled(String(miles))} ${miles === 1 ? "mile" : "miles"} ${side} of ${nearest.name}, bearing ${spelled(bearing)}`;
+  const where =
+    miles < 1
+      ? `overhead ${nearest.name}`
+      : `${miles} ${miles === 1 ? "mile" : "miles"} ${side} of ${nearest.name}, bearing ${bearing}`;
+  const spokenWhere =
+    miles < 1
+      ? `overhead ${nearest.name}`
+      : `${spelled(String(miles))} ${miles === 1 ? "mile" : "miles"} ${side} of ${nearest.name}, bearing ${spelled(bearing)}`;
   const people = `${plan.aboard} ${plan.aboard === 1 ? "person" : "persons"} on board`;
   const lines: CallLine[] = [
     { part: "signal", text: signal, spoken: signal },
@@ -106,11 +167,29 @@ export function distressCall({ plan, type, position, altitude_m, headingTrue_rad
     { part: "aircraft", text: `${plan.callSign}, ${type}`, spoken: `${spokenCallSign(plan.callSign)}, ${type}` },
     { part: "nature", text: NATURE[plan.nature], spoken: NATURE[plan.nature] },
     { part: "intention", text: intention, spoken: intention.replace(/\d+/g, (figures) => spelled(figures)) },
-    { part: "position", text: `${where}; ${formatLatitude(position.latitude_deg)} ${formatLongitude(position.longitude_deg)}`, spoken: spokenWhere },
-    { part: "level", text: `${formatNumber(feet)} ft, heading ${heading}`, spoken: `${spokenFeet(feet)} feet, heading ${spelled(heading)}` },
-    { part: "persons", text: endurance === null ? people : `${people}, endurance ${endurance} minutes`, spoken: `${spelled(String(plan.aboard))} ${plan.aboard === 1 ? "person" : "persons"} on board${endurance === null ? "" : `, endurance ${spelled(String(endurance))} minutes`}` },
-    ...(plan.to === "tower" ? [] : [{ part: "squawk" as const, text: "squawking 7700", spoken: `squawking ${spelled("7700")}` }]),
+    {
+      part: "position",
+      text: `${where}; ${formatLatitude(position.latitude_deg)} ${formatLongitude(position.longitude_deg)}`,
+      spoken: spokenWhere,
+    },
+    {
+      part: "level",
+      text: `${formatNumber(feet)} ft, heading ${heading}`,
+      spoken: `${spokenFeet(feet)} feet, heading ${spelled(heading)}`,
+    },
+    {
+      part: "persons",
+      text: endurance === null ? people : `${people}, endurance ${endurance} minutes`,
+      spoken: `${spelled(String(plan.aboard))} ${plan.aboard === 1 ? "person" : "persons"} on board${endurance === null ? "" : `, endurance ${spelled(String(endurance))} minutes`}`,
+    },
+    ...(plan.to === "tower"
+      ? []
+      : [{ part: "squawk" as const, text: "squawking 7700", spoken: `squawking ${spelled("7700")}` }]),
   ];
   const words = lines.reduce((sum, line) => sum + line.spoken.split(/\s+/).length, 0);
-  return success({ lines, time_s: words / WORDS_PER_S, near: { name: nearest.name, bearingMagnetic_rad, distance_m: nearest.distance_m } });
+  return success({
+    lines,
+    time_s: words / WORDS_PER_S,
+    near: { name: nearest.name, bearingMagnetic_rad, distance_m: nearest.distance_m },
+  });
 }

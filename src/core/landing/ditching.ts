@@ -21,7 +21,10 @@ export const DitchingQuestion = z.object({
   configuration: Configuration,
   air: SituationDocument.shape.air,
   /** At the surface, true. */
-  windFrom_rad: z.number().min(0, "A direction is 0 to 360°.").max(2 * Math.PI, "A direction is 0 to 360°."),
+  windFrom_rad: z
+    .number()
+    .min(0, "A direction is 0 to 360°.")
+    .max(2 * Math.PI, "A direction is 0 to 360°."),
   wind_mps: z.number().min(0, "A wind speed is zero or more.").max(60, "Winds above 117 kt are not ditched in."),
   swells: LandingPlan.shape.swells,
   flap: LandingPlan.shape.flap,
@@ -33,11 +36,31 @@ export type DitchingQuestion = z.infer<typeof DitchingQuestion>;
 const WIND_M = 10;
 
 /** The ditching that a situation asks for: wind at the water, swells as set; failures of the wind. */
-export function ditchingQuestion({ mass_kg, configuration, air, wind, landing }: Pick<SituationDocument, "mass_kg" | "configuration" | "air" | "wind"> & { landing: Pick<LandingPlan, "swells" | "flap"> }, aircraft: AircraftDocument): Outcome<DitchingQuestion> {
+export function ditchingQuestion(
+  {
+    mass_kg,
+    configuration,
+    air,
+    wind,
+    landing,
+  }: Pick<SituationDocument, "mass_kg" | "configuration" | "air" | "wind"> & {
+    landing: Pick<LandingPlan, "swells" | "flap">;
+  },
+  aircraft: AircraftDocument,
+): Outcome<DitchingQuestion> {
   const profile = windProfile(wind, 0);
   if (!profile.ok) return profile;
   const { east_mps, north_mps } = profile.value(WIND_M);
-  return success({ aircraft, mass_kg, configuration, air, windFrom_rad: wrapTurn(Math.atan2(-east_mps, -north_mps)), wind_mps: Math.hypot(east_mps, north_mps), swells: landing.swells, flap: landing.flap });
+  return success({
+    aircraft,
+    mass_kg,
+    configuration,
+    air,
+    windFrom_rad: wrapTurn(Math.atan2(-east_mps, -north_mps)),
+    wind_mps: Math.hypot(east_mps, north_mps),
+    swells: landing.swells,
+    flap: landing.flap,
+  });
 }
 
 /** A swell with what follows from its period. */
@@ -76,7 +99,14 @@ export interface DitchingHeading {
 }
 
 /** Which rule decided. */
-export type DitchingRule = "no swell: into wind" | "along the swell" | "along the primary, down the secondary" | "along the primary, into the wind" | "along the primary, off the secondary’s face" | "turned towards the wind" | "into wind: it is strong and the aircraft slow";
+export type DitchingRule =
+  | "no swell: into wind"
+  | "along the swell"
+  | "along the primary, down the secondary"
+  | "along the primary, into the wind"
+  | "along the primary, off the secondary’s face"
+  | "turned towards the wind"
+  | "into wind: it is strong and the aircraft slow";
 
 /** The answer. */
 export interface Ditching {
@@ -136,7 +166,12 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
   const { aircraft, mass_kg, configuration, air, windFrom_rad, wind_mps, flap } = question;
   const figures = landingFigures(aircraft, mass_kg, { ...configuration, gearDown: false }, flap);
   if (!figures.ok) return figures;
-  const wet = polarOf(aircraft, mass_kg, { ...configuration, flap: flap ?? aircraft.polar?.landingFlap ?? 0, gearDown: !(aircraft.polar?.gear.retractable ?? false), slip: 0 });
+  const wet = polarOf(aircraft, mass_kg, {
+    ...configuration,
+    flap: flap ?? aircraft.polar?.landingFlap ?? 0,
+    gearDown: !(aircraft.polar?.gear.retractable ?? false),
+    slip: 0,
+  });
   const glide = polarOf(aircraft, mass_kg, configuration);
   if (!wet.ok) return wet;
   if (!glide.ok) return glide;
@@ -144,7 +179,10 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
   const root = Math.sqrt(airAtAltitude(0, air).density / RHO0);
   const { stallEas_mps, flapName, body } = figures.value;
   const tas = (DITCHING_TOUCHDOWN * stallEas_mps) / root;
-  const swells = question.swells.filter((swell) => swell.height_m >= NO_SWELL_M).map(swellFigures).sort((a, b) => b.swell.height_m - a.swell.height_m);
+  const swells = question.swells
+    .filter((swell) => swell.height_m >= NO_SWELL_M)
+    .map(swellFigures)
+    .sort((a, b) => b.swell.height_m - a.swell.height_m);
   const at = (heading_rad: number) => headingAt(wrapTurn(heading_rad), tas, windFrom_rad, wind_mps, swells);
   const { rule, why, heading_rad, other_rad } = decide(swells, windFrom_rad, wind_mps, tas, at);
   const clApproach = body.clMax / DITCHING_APPROACH ** 2;
@@ -154,11 +192,14 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
   const clAlpha = aircraft.asymmetric?.clAlpha ?? (2 * Math.PI * aspect) / (aspect + 2);
   const flapCl0 = aircraft.polar?.flaps[flap ?? aircraft.polar.landingFlap]?.deltaCl0 ?? 0;
   return success({
-    rule, why, swells,
+    rule,
+    why,
+    swells,
     best: at(heading_rad),
     other: other_rad === null ? null : at(other_rad),
     rose: Array.from({ length: 36 }, (_, i) => at(radians(10 * i))),
-    stallEas_mps, flapName,
+    stallEas_mps,
+    flapName,
     approachEas_mps: DITCHING_APPROACH * stallEas_mps,
     touchdownEas_mps: DITCHING_TOUCHDOWN * stallEas_mps,
     pitch_rad: (body.clMax / DITCHING_TOUCHDOWN ** 2 - (aircraft.asymmetric?.cl0 ?? USUAL_CL0) - flapCl0) / clAlpha,
@@ -168,15 +209,32 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
   });
 }
 
-function headingAt(heading_rad: number, tas: number, windFrom_rad: number, wind_mps: number, swells: readonly SwellFigures[]): DitchingHeading {
+function headingAt(
+  heading_rad: number,
+  tas: number,
+  windFrom_rad: number,
+  wind_mps: number,
+  swells: readonly SwellFigures[],
+): DitchingHeading {
   const headwind_mps = wind_mps * Math.cos(windFrom_rad - heading_rad);
   const crosswind_mps = wind_mps * Math.sin(windFrom_rad - heading_rad);
   const groundSpeed_mps = Math.max(tas - headwind_mps, 0);
   const sides = swells.map(({ swell }) => sideOf(heading_rad, swell));
   // Ours: energy of the way over the water, and of what the surface throws up against the aircraft as it runs over the slopes.
-  const thrown = swells.reduce((sum, { swell, speed_mps, slope_rad }) => sum + (slope_rad * (groundSpeed_mps * Math.cos(swell.from_rad - heading_rad) + speed_mps)) ** 2, 0);
+  const thrown = swells.reduce(
+    (sum, { swell, speed_mps, slope_rad }) =>
+      sum + (slope_rad * (groundSpeed_mps * Math.cos(swell.from_rad - heading_rad) + speed_mps)) ** 2,
+    0,
+  );
   const drift = 4 * crosswind_mps ** 2;
-  return { heading_rad, headwind_mps, crosswind_mps, groundSpeed_mps, sides, score: (groundSpeed_mps ** 2 + 25 * thrown + drift) / tas ** 2 };
+  return {
+    heading_rad,
+    headwind_mps,
+    crosswind_mps,
+    groundSpeed_mps,
+    sides,
+    score: (groundSpeed_mps ** 2 + 25 * thrown + drift) / tas ** 2,
+  };
 }
 
 function sideOf(heading_rad: number, { from_rad }: Swell): SwellSide {
@@ -191,22 +249,51 @@ interface Decided {
   other_rad: number | null;
 }
 
-function decide(swells: readonly SwellFigures[], windFrom_rad: number, wind_mps: number, tas: number, at: (heading_rad: number) => DitchingHeading): Decided {
+function decide(
+  swells: readonly SwellFigures[],
+  windFrom_rad: number,
+  wind_mps: number,
+  tas: number,
+  at: (heading_rad: number) => DitchingHeading,
+): Decided {
   const [primary, secondary] = swells;
-  if (!primary) return { rule: "no swell: into wind", why: "The water is flat: the wind alone decides, the slowest ground speed is into it.", heading_rad: windFrom_rad, other_rad: null };
+  if (!primary)
+    return {
+      rule: "no swell: into wind",
+      why: "The water is flat: the wind alone decides, the slowest ground speed is into it.",
+      heading_rad: windFrom_rad,
+      other_rad: null,
+    };
   if (wind_mps >= STRONG_MPS && tas <= SLOW_MPS) {
-    return { rule: "into wind: it is strong and the aircraft slow", why: "In so much wind a slow aircraft has little ground speed left: into the wind, on the back of a swell as it passes.", heading_rad: windFrom_rad, other_rad: primary.swell.from_rad + Math.PI / 2 };
+    return {
+      rule: "into wind: it is strong and the aircraft slow",
+      why: "In so much wind a slow aircraft has little ground speed left: into the wind, on the back of a swell as it passes.",
+      heading_rad: windFrom_rad,
+      other_rad: primary.swell.from_rad + Math.PI / 2,
+    };
   }
   const along = [primary.swell.from_rad + Math.PI / 2, primary.swell.from_rad - Math.PI / 2].map(at);
   const [upwind, downwind] = [...along].sort((a, b) => b.headwind_mps - a.headwind_mps || a.score - b.score);
-  const { best, other, rule, why } = secondary ? withSecondary(upwind, downwind, secondary, swells, at) : { best: upwind, other: downwind, rule: "along the swell" as const, why: "Along the swell, on its crest or back; of the two ways the one with more headwind." };
+  const { best, other, rule, why } = secondary
+    ? withSecondary(upwind, downwind, secondary, swells, at)
+    : {
+        best: upwind,
+        other: downwind,
+        rule: "along the swell" as const,
+        why: "Along the swell, on its crest or back; of the two ways the one with more headwind.",
+      };
   if (wind_mps > TURN_FROM_MPS && best.headwind_mps > 0) {
     const share = Math.min((wind_mps - TURN_FROM_MPS) / (TURN_TO_MPS - TURN_FROM_MPS), 1);
     const wanted = share * Math.min(Math.abs(wrapHalfTurn(windFrom_rad - best.heading_rad)), MOST_TURN_RAD);
     const towards = Math.sign(wrapHalfTurn(windFrom_rad - best.heading_rad));
     const turn = largestTurn(best.heading_rad, towards, wanted, swells);
     if (turn > radians(1)) {
-      return { rule: "turned towards the wind", why: "The wind is strong: a compromise between the swell and the wind, as far as no face of more than 1 m is met.", heading_rad: best.heading_rad + towards * turn, other_rad: best.heading_rad };
+      return {
+        rule: "turned towards the wind",
+        why: "The wind is strong: a compromise between the swell and the wind, as far as no face of more than 1 m is met.",
+        heading_rad: best.heading_rad + towards * turn,
+        other_rad: best.heading_rad,
+      };
     }
   }
   return { rule, why, heading_rad: best.heading_rad, other_rad: other.heading_rad };
@@ -217,15 +304,50 @@ function decide(swells: readonly SwellFigures[], windFrom_rad: number, wind_mps:
  * same; otherwise into the wind, turned off the secondary's face as little as it takes. The wind's own sea is the usual second system: it
  * turns the heading, it does not turn the aeroplane downwind.
  */
-function withSecondary(upwind: DitchingHeading, downwind: DitchingHeading, secondary: SwellFigures, swells: readonly SwellFigures[], at: (heading_rad: number) => DitchingHeading): { best: DitchingHeading; other: DitchingHeading; rule: DitchingRule; why: string } {
+function withSecondary(
+  upwind: DitchingHeading,
+  downwind: DitchingHeading,
+  secondary: SwellFigures,
+  swells: readonly SwellFigures[],
+  at: (heading_rad: number) => DitchingHeading,
+): { best: DitchingHeading; other: DitchingHeading; rule: DitchingRule; why: string } {
   const down = (way: DitchingHeading) => -Math.cos(secondary.swell.from_rad - way.heading_rad);
-  if (down(upwind) >= down(downwind)) return { best: upwind, other: downwind, rule: "along the primary, down the secondary", why: "Two swells cross: along the higher one, the way that runs down the other, not into its face; it is the way into the wind too." };
+  if (down(upwind) >= down(downwind))
+    return {
+      best: upwind,
+      other: downwind,
+      rule: "along the primary, down the secondary",
+      why: "Two swells cross: along the higher one, the way that runs down the other, not into its face; it is the way into the wind too.",
+    };
   const turn_rad = leastTurnOff(upwind.heading_rad, swells);
   const off = turn_rad === null ? null : at(upwind.heading_rad + turn_rad);
-  if (!off) return { best: downwind, other: upwind, rule: "along the primary, down the secondary", why: "Two swells cross: along the higher one, the way that runs down the other. Into the wind a face of more than 1 m could not be avoided." };
-  if (off.score >= downwind.score) return { best: downwind, other: off, rule: "along the primary, down the secondary", why: "Two swells cross: along the higher one, the way that runs down the other. Into the wind there is less speed over the water, but our score of speed, surface and drift is worse that way." };
-  if (turn_rad === 0) return { best: off, other: downwind, rule: "along the primary, into the wind", why: "Two swells cross, the lower one from the wind’s side: along the higher one into the wind. Down the lower one would be downwind, with more speed over the water." };
-  return { best: off, other: downwind, rule: "along the primary, off the secondary’s face", why: "Two swells cross, the lower one from the wind’s side: along the higher one into the wind, turned off as far as no face of more than 1 m is met. Down the lower one would be downwind, with more speed over the water." };
+  if (!off)
+    return {
+      best: downwind,
+      other: upwind,
+      rule: "along the primary, down the secondary",
+      why: "Two swells cross: along the higher one, the way that runs down the other. Into the wind a face of more than 1 m could not be avoided.",
+    };
+  if (off.score >= downwind.score)
+    return {
+      best: downwind,
+      other: off,
+      rule: "along the primary, down the secondary",
+      why: "Two swells cross: along the higher one, the way that runs down the other. Into the wind there is less speed over the water, but our score of speed, surface and drift is worse that way.",
+    };
+  if (turn_rad === 0)
+    return {
+      best: off,
+      other: downwind,
+      rule: "along the primary, into the wind",
+      why: "Two swells cross, the lower one from the wind’s side: along the higher one into the wind. Down the lower one would be downwind, with more speed over the water.",
+    };
+  return {
+    best: off,
+    other: downwind,
+    rule: "along the primary, off the secondary’s face",
+    why: "Two swells cross, the lower one from the wind’s side: along the higher one into the wind, turned off as far as no face of more than 1 m is met. Down the lower one would be downwind, with more speed over the water.",
+  };
 }
 
 /** The smallest turn to either side after which no swell over 1 m is met in its face; null when there is none. */
@@ -238,7 +360,9 @@ function leastTurnOff(heading_rad: number, swells: readonly SwellFigures[]): num
 
 /** Whether a heading meets the face of a swell over 1 m. */
 function meetsFace(heading_rad: number, swells: readonly SwellFigures[]): boolean {
-  return swells.some(({ swell }) => swell.height_m > FACE_M && sideOf(wrapTurn(heading_rad), swell) === "into the face");
+  return swells.some(
+    ({ swell }) => swell.height_m > FACE_M && sideOf(wrapTurn(heading_rad), swell) === "into the face",
+  );
 }
 
 /** The largest turn, in steps of a degree, after which no swell over 1 m is met in its face. */
@@ -262,20 +386,46 @@ export function ditchingItems({ category, polar }: Pick<AircraftDocument, "categ
   const feet = (ft: number) => ft * 0.3048;
   return [
     // Radio reaches farthest from here, and the search begins with it.
-    { by_m: null, who: "flight deck", what: "Call with position, heading and people on board, 7700, locator beacon on" },
+    {
+      by_m: null,
+      who: "flight deck",
+      what: "Call with position, heading and people on board, 7700, locator beacon on",
+    },
     ...(jet
       ? ([
           { by_m: feet(12_000), who: "flight deck", what: "Cabin told: ditching, how many minutes, signal to brace" },
-          { by_m: feet(10_000), who: "cabin", what: "Life vests on, not inflated; loose things stowed; exits and rafts assigned" },
-          { by_m: feet(6000), who: "flight deck", what: "Cabin pressure off as the checklist says, ground proximity warning off, vents and outflow shut" },
+          {
+            by_m: feet(10_000),
+            who: "cabin",
+            what: "Life vests on, not inflated; loose things stowed; exits and rafts assigned",
+          },
+          {
+            by_m: feet(6000),
+            who: "flight deck",
+            what: "Cabin pressure off as the checklist says, ground proximity warning off, vents and outflow shut",
+          },
         ] satisfies DitchingItem[])
-      : ([{ by_m: feet(3000), who: "all", what: "Life vests on, not inflated; raft within reach; belts tight" }] satisfies DitchingItem[])),
+      : ([
+          { by_m: feet(3000), who: "all", what: "Life vests on, not inflated; raft within reach; belts tight" },
+        ] satisfies DitchingItem[])),
     { by_m: feet(2500), who: "flight deck", what: "Final position and heading called again" },
     { by_m: feet(2000), who: "flight deck", what: "Swell looked at from here: heading settled, ship or shore noted" },
-    { by_m: feet(1500), who: "flight deck", what: polar?.gear.retractable ? "Gear stays up, flap as planned" : "Flap as planned" },
-    { by_m: feet(1000), who: jet ? "cabin" : "all", what: jet ? "“Thirty seconds”: cabin seated, secured" : "Doors unlatched and wedged, headsets off, glasses off" },
+    {
+      by_m: feet(1500),
+      who: "flight deck",
+      what: polar?.gear.retractable ? "Gear stays up, flap as planned" : "Flap as planned",
+    },
+    {
+      by_m: feet(1000),
+      who: jet ? "cabin" : "all",
+      what: jet ? "“Thirty seconds”: cabin seated, secured" : "Doors unlatched and wedged, headsets off, glasses off",
+    },
     { by_m: feet(500), who: "all", what: "“Brace, brace”" },
-    { by_m: feet(50), who: "flight deck", what: "Level off close to the water, wings level to the surface, slowest speed under control, attitude held" },
+    {
+      by_m: feet(50),
+      who: "flight deck",
+      what: "Level off close to the water, wings level to the surface, slowest speed under control, attitude held",
+    },
     { by_m: 0, who: "all", what: "Wait until it has stopped: there may be a second blow" },
   ];
 }

@@ -35,12 +35,23 @@ export function heightAdvice(circuits: readonly Circuit[], reserve_m: number): H
     const [overhead, abeam] = ["overhead", "abeam"].map((name) => keys.find((key) => key.name === name));
     if (!overhead || !abeam || fromHere.overhead_m === null || fromHere.abeam_m === null) return [];
     const need = { overhead_m: overhead.height_m + reserve_m, abeam_m: abeam.height_m + reserve_m };
-    return [{ side, ...need, spare_m: fromHere.overhead_m - need.overhead_m, abeamSpare_m: fromHere.abeam_m - need.abeam_m }];
+    return [
+      { side, ...need, spare_m: fromHere.overhead_m - need.overhead_m, abeamSpare_m: fromHere.abeam_m - need.abeam_m },
+    ];
   });
   if (told.length === 0) return null;
   const [best] = told.toSorted((a, b) => b.spare_m - a.spare_m);
-  if (best.spare_m >= -AS_PLANNED_M) return { kind: best.spare_m > AS_PLANNED_M ? "high" : "overhead", side: best.side, off_m: Math.max(best.spare_m, 0), overhead_m: best.overhead_m, abeam_m: best.abeam_m };
+  if (best.spare_m >= -AS_PLANNED_M)
+    return {
+      kind: best.spare_m > AS_PLANNED_M ? "high" : "overhead",
+      side: best.side,
+      off_m: Math.max(best.spare_m, 0),
+      overhead_m: best.overhead_m,
+      abeam_m: best.abeam_m,
+    };
   const [nearer] = told.toSorted((a, b) => b.abeamSpare_m - a.abeamSpare_m);
   const { side, overhead_m, abeam_m } = nearer;
-  return nearer.abeamSpare_m >= 0 ? { kind: "overhead-missed", side, off_m: -nearer.spare_m, overhead_m, abeam_m } : { kind: "both-missed", side, off_m: -nearer.abeamSpare_m, overhead_m, abeam_m };
+  return nearer.abeamSpare_m >= 0
+    ? { kind: "overhead-missed", side, off_m: -nearer.spare_m, overhead_m, abeam_m }
+    : { kind: "both-missed", side, off_m: -nearer.abeamSpare_m, overhead_m, abeam_m };
 }

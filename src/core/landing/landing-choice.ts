@@ -15,12 +15,19 @@ import { ReachInput, reachInput } from "./reach-input";
 import { type Sites, rankSites } from "./sites";
 
 /** The question: what the ways need, how lengths and wind are judged, and the day for the sun. */
-export const LandingQuestion = ReachInput.extend({ landing: LandingPlan.default(DEFAULT_LANDING), day: SituationDocument.shape.day });
+export const LandingQuestion = ReachInput.extend({
+  landing: LandingPlan.default(DEFAULT_LANDING),
+  day: SituationDocument.shape.day,
+});
 /** @see LandingQuestion */
 export type LandingQuestion = z.infer<typeof LandingQuestion>;
 
 /** The question a situation asks of some landing ends. */
-export function landingQuestion(situation: SituationDocument, aircraft: AircraftDocument, ends: readonly LandingEnd[]): LandingQuestion {
+export function landingQuestion(
+  situation: SituationDocument,
+  aircraft: AircraftDocument,
+  ends: readonly LandingEnd[],
+): LandingQuestion {
   return { ...reachInput(situation, aircraft, ends), landing: situation.landing, day: situation.day };
 }
 
@@ -37,14 +44,26 @@ export interface LandingChoice {
  * @param origin - of the plane that the points of the paths are in
  * @returns `under_ground` with the height of the ground; failures of `reachOf` and `rankSites`
  */
-export function landingChoice({ landing, day, ...input }: LandingQuestion, terrain: TerrainGrid | null, origin: LatLon = terrain?.origin ?? input.position): Outcome<LandingChoice> {
+export function landingChoice(
+  { landing, day, ...input }: LandingQuestion,
+  terrain: TerrainGrid | null,
+  origin: LatLon = terrain?.origin ?? input.position,
+): Outcome<LandingChoice> {
   const here = terrain && localPlane(terrain.origin).toPlane(input.position);
   const ground_m = terrain && here ? elevationAt_m(terrain, here.x_m, here.y_m) : null;
-  if (ground_m !== null && input.altitude_m < ground_m) return failure("under_ground", `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(input.altitude_m)} is under it.`, "altitude_m");
+  if (ground_m !== null && input.altitude_m < ground_m)
+    return failure(
+      "under_ground",
+      `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(input.altitude_m)} is under it.`,
+      "altitude_m",
+    );
   const reach = reachOf(input, terrain, origin);
   if (!reach.ok) return reach;
   const sites = rankSites(reach.value, input, landing, day);
   if (!sites.ok) return sites;
   const ranked = sites.value.sites.map((site) => site.reach);
-  return success({ reach: { ...reach.value, ends: [...ranked, ...reach.value.ends.filter((end) => end.status === "none")] }, sites: sites.value });
+  return success({
+    reach: { ...reach.value, ends: [...ranked, ...reach.value.ends.filter((end) => end.status === "none")] },
+    sites: sites.value,
+  });
 }

@@ -10,10 +10,19 @@ export const LandingEnd = z.object({
   threshold: LatLon,
   aim: LatLon,
   /** True direction of landing. */
-  headingTrue_rad: z.number().min(0).max(2 * Math.PI),
+  headingTrue_rad: z
+    .number()
+    .min(0)
+    .max(2 * Math.PI),
   elevation_m: z.number().min(-430).max(9000),
-  length_m: z.number("A landing place needs a length.").min(1, "A landing place without length cannot be landed on: its ends must lie apart.").max(20_000, "A landing place is at most 20 000 m long."),
-  width_m: z.number().min(1, "A landing place is at least 1 m wide.").max(5000, "A landing place is at most 5 000 m wide."),
+  length_m: z
+    .number("A landing place needs a length.")
+    .min(1, "A landing place without length cannot be landed on: its ends must lie apart.")
+    .max(20_000, "A landing place is at most 20 000 m long."),
+  width_m: z
+    .number()
+    .min(1, "A landing place is at least 1 m wide.")
+    .max(5000, "A landing place is at most 5 000 m wide."),
   surface: Surface,
   /** Surveyed field or beach, not a runway. */
   unprepared: z.boolean(),

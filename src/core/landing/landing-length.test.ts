@@ -11,7 +11,17 @@ const figures = (mass_kg = 1000, flap: number | null = null) => {
   return found.value;
 };
 const LEVEL = { surface: "asphalt" as const, slope: 0, obstacle: null };
-const ask = (change: Partial<LengthQuestion> = {}) => lengthNeeded({ figures: figures(), density: RHO0, tailwind_mps: 0, end: LEVEL, wet: false, rule: "computed", ownFactor: 1.67, ...change });
+const ask = (change: Partial<LengthQuestion> = {}) =>
+  lengthNeeded({
+    figures: figures(),
+    density: RHO0,
+    tailwind_mps: 0,
+    end: LEVEL,
+    wet: false,
+    rule: "computed",
+    ownFactor: 1.67,
+    ...change,
+  });
 const length = (change: Partial<LengthQuestion> = {}) => {
   const found = ask(change);
   if (!found.ok) throw new Error(found.issue.message);
@@ -57,9 +67,18 @@ describe("length needed", () => {
   });
 
   it("says when it does not stop, when there is no headway, and what is wrong with the aircraft", () => {
-    expect(ask({ end: { ...LEVEL, surface: "sand", slope: -0.14 } })).toMatchObject({ ok: false, issue: { code: "does_not_stop" } });
+    expect(ask({ end: { ...LEVEL, surface: "sand", slope: -0.14 } })).toMatchObject({
+      ok: false,
+      issue: { code: "does_not_stop" },
+    });
     expect(ask({ tailwind_mps: -40 })).toMatchObject({ ok: false, issue: { code: "no_headway" } });
-    expect(landingFigures(alder, 2000, cleanGlide(alder), null)).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
-    expect(landingFigures(alder, 1000, cleanGlide(alder), 7)).toMatchObject({ ok: false, issue: { code: "no_such_flap" } });
+    expect(landingFigures(alder, 2000, cleanGlide(alder), null)).toMatchObject({
+      ok: false,
+      issue: { code: "mass_outside" },
+    });
+    expect(landingFigures(alder, 1000, cleanGlide(alder), 7)).toMatchObject({
+      ok: false,
+      issue: { code: "no_such_flap" },
+    });
   });
 });

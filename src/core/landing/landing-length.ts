@@ -17,7 +17,15 @@ const WET_BRAKING = 0.7;
 const LEAST_BRAKING = 0.03;
 
 /** UK CAA Safety Sense Leaflet 7 (memory): increases of landing distance, and the safety factor on top of all. */
-const LEAFLET = { dryGrass: 1.15, wetGrass: 1.35, wetPaved: 1.15, soft: 1.25, downhillPer2Percent: 1.1, tailwindPerTenth: 1.2, safety: 1.43 } as const;
+const LEAFLET = {
+  dryGrass: 1.15,
+  wetGrass: 1.35,
+  wetPaved: 1.15,
+  soft: 1.25,
+  downhillPer2Percent: 1.1,
+  tailwindPerTenth: 1.2,
+  safety: 1.43,
+} as const;
 /** Share of a headwind, and multiple of a tailwind, that is counted on. Same leaflet (memory). */
 const HEADWIND_COUNTED = 0.5;
 const TAILWIND_COUNTED = 1.5;
@@ -35,12 +43,21 @@ export interface LandingFigures {
  * @param flap - index; null takes the aircraft's landing flap
  * @returns failures of the polar
  */
-export function landingFigures(aircraft: AircraftDocument, mass_kg: number, configuration: Configuration, flap: number | null): Outcome<LandingFigures> {
+export function landingFigures(
+  aircraft: AircraftDocument,
+  mass_kg: number,
+  configuration: Configuration,
+  flap: number | null,
+): Outcome<LandingFigures> {
   const setting = flap ?? aircraft.polar?.landingFlap ?? 0;
   const found = polarOf(aircraft, mass_kg, { ...configuration, flap: setting, gearDown: true, slip: 0 });
   if (!found.ok) return found;
   const { polar } = found.value;
-  return success({ body: { wingLoading: polar.wingLoading, clMax: polar.clMax, steepCd0: polar.cd0, k: polar.k }, flapName: aircraft.polar?.flaps[setting]?.name ?? "", stallEas_mps: stallSpeed_mps(polar) });
+  return success({
+    body: { wingLoading: polar.wingLoading, clMax: polar.clMax, steepCd0: polar.cd0, k: polar.k },
+    flapName: aircraft.polar?.flaps[setting]?.name ?? "",
+    stallEas_mps: stallSpeed_mps(polar),
+  });
 }
 
 /** What a length is asked for. */
@@ -83,32 +100,69 @@ export interface LengthNeeded {
  *
  * @returns `no_headway` when the headwind is as fast as the approach, `does_not_stop` when the slope is steeper than the brakes hold
  */
-export function lengthNeeded({ figures, density, tailwind_mps, end, wet, rule, ownFactor }: LengthQuestion): Outcome<LengthNeeded> {
+export function lengthNeeded({
+  figures,
+  density,
+  tailwind_mps,
+  end,
+  wet,
+  rule,
+  ownFactor,
+}: LengthQuestion): Outcome<LengthNeeded> {
   const leaflet = rule === "leaflet";
   const surface = brakingOn(leaflet ? "asphalt" : end.surface) * (wet && !leaflet ? WET_BRAKING : 1);
   const braking = surface + (leaflet ? 0 : end.slope);
-  if (!(braking >= LEAST_BRAKING)) return failure("does_not_stop", "Downhill on this surface the brakes do not hold it: it does not stop.", "end.slope");
+  if (!(braking >= LEAST_BRAKING))
+    return failure(
+      "does_not_stop",
+      "Downhill on this surface the brakes do not hold it: it does not stop.",
+      "end.slope",
+    );
   // By the leaflet wind has a factor of its own when it comes from behind.
   const counted = tailwind_mps <= 0 ? HEADWIND_COUNTED * tailwind_mps : TAILWIND_COUNTED * tailwind_mps;
   const wind = rule === "computed" ? tailwind_mps : leaflet ? Math.min(counted, 0) : counted;
   const roll = landingRoll(figures.body, density, wind, braking);
-  if (!(roll.steepRatio > 0)) return failure("no_headway", "The headwind is as fast as the approach: there is no headway.", "tailwind_mps");
+  if (!(roll.steepRatio > 0))
+    return failure("no_headway", "The headwind is as fast as the approach: there is no headway.", "tailwind_mps");
   const { obstacle } = end;
-  const threshold_m = Math.max(SCREEN_M, obstacle ? obstacle.height_m + SCREEN_M - obstacle.distance_m / roll.steepRatio : 0);
+  const threshold_m = Math.max(
+    SCREEN_M,
+    obstacle ? obstacle.height_m + SCREEN_M - obstacle.distance_m / roll.steepRatio : 0,
+  );
   const air_m = threshold_m * roll.steepRatio;
   const computed_m = air_m + roll.flare_m + roll.roll_m;
-  const factors = rule === "computed" ? [] : leaflet ? leafletFactors(end, wet, tailwind_mps / roll.touchdownTas_mps) : [rule === "own" ? { name: "own", value: ownFactor } : { name: "safety", value: LEAFLET.safety }];
+  const factors =
+    rule === "computed"
+      ? []
+      : leaflet
+        ? leafletFactors(end, wet, tailwind_mps / roll.touchdownTas_mps)
+        : [rule === "own" ? { name: "own", value: ownFactor } : { name: "safety", value: LEAFLET.safety }];
   return success({
-    approachTas_mps: roll.approachTas_mps, touchdownGroundSpeed_mps: roll.touchdownGroundSpeed_mps, threshold_m, air_m,
-    flare_m: roll.flare_m, roll_m: roll.roll_m, braking, computed_m, factors, ratio: roll.steepRatio,
+    approachTas_mps: roll.approachTas_mps,
+    touchdownGroundSpeed_mps: roll.touchdownGroundSpeed_mps,
+    threshold_m,
+    air_m,
+    flare_m: roll.flare_m,
+    roll_m: roll.roll_m,
+    braking,
+    computed_m,
+    factors,
+    ratio: roll.steepRatio,
     needed_m: factors.reduce((length, { value }) => length * value, computed_m),
   });
 }
 
-function leafletFactors(end: LengthQuestion["end"], wet: boolean, tailwindShare: number): { name: string; value: number }[] {
+function leafletFactors(
+  end: LengthQuestion["end"],
+  wet: boolean,
+  tailwindShare: number,
+): { name: string; value: number }[] {
   const paved = end.surface === "asphalt" || end.surface === "concrete";
   return [
-    end.surface === "grass" && { name: wet ? "wet grass" : "dry grass", value: wet ? LEAFLET.wetGrass : LEAFLET.dryGrass },
+    end.surface === "grass" && {
+      name: wet ? "wet grass" : "dry grass",
+      value: wet ? LEAFLET.wetGrass : LEAFLET.dryGrass,
+    },
     paved && wet && { name: "wet", value: LEAFLET.wetPaved },
     // Gravel and sand are not in the leaflet: soft ground stands for them.
     !paved && end.surface !== "grass" && { name: "as soft ground", value: LEAFLET.soft },

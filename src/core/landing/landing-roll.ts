@@ -19,7 +19,13 @@ export const TOUCHDOWN = 1.1;
 /** Deceleration in the flare, of g. */
 const FLARE = 0.2;
 /** Braking by surface, of g, dry. Common practice. */
-const BRAKING: Record<LandingEnd["surface"], number> = { asphalt: 0.25, concrete: 0.25, gravel: 0.22, grass: 0.2, sand: 0.15 };
+const BRAKING: Record<LandingEnd["surface"], number> = {
+  asphalt: 0.25,
+  concrete: 0.25,
+  gravel: 0.22,
+  grass: 0.2,
+  sand: 0.15,
+};
 
 /** Deceleration of the landing roll on a dry surface, of g. */
 export function brakingOn(surface: LandingEnd["surface"]): number {

@@ -29,7 +29,19 @@ describe("stopping and energy", () => {
     expect((104 / 60) ** 2).toBeCloseTo(3.004, 3);
     const { stallEas_mps } = figures();
     const touch = 1.1 * stallEas_mps;
-    const found = touchdown({ aircraft: alder, mass_kg: 1100, configuration: cleanGlide(alder), air: AIR, elevation_m: 0, tailwind_mps: (touch * (104 - 60)) / (104 + 60), flap: null, length_m: null, surface: "grass", stopping: 0.3, wheelsUp: false });
+    const found = touchdown({
+      aircraft: alder,
+      mass_kg: 1100,
+      configuration: cleanGlide(alder),
+      air: AIR,
+      elevation_m: 0,
+      tailwind_mps: (touch * (104 - 60)) / (104 + 60),
+      flap: null,
+      length_m: null,
+      surface: "grass",
+      stopping: 0.3,
+      wheelsUp: false,
+    });
     if (!found.ok) throw new Error(found.issue.message);
     // Down wind against into the same wind, the wind being such that the ground speeds are as 104 to 60.
     expect(found.value.cases.find((entry) => entry.name === "the other way")?.ratio).toBeCloseTo(1 / 3.004, 3);
@@ -54,9 +66,23 @@ describe("swell in deep water", () => {
 });
 
 /** Heading of the Alder, degrees. */
-function heading(swells: readonly [number, number, number][], windFrom_deg: number, wind_kt: number, name = "alder-s1"): { heading: number; rule: string } {
+function heading(
+  swells: readonly [number, number, number][],
+  windFrom_deg: number,
+  wind_kt: number,
+  name = "alder-s1",
+): { heading: number; rule: string } {
   const aircraft = demoAircraft(name);
-  const found = ditching({ aircraft, mass_kg: aircraft.mass.usual_kg, configuration: cleanGlide(aircraft), air: AIR, windFrom_rad: radians(windFrom_deg), wind_mps: wind_kt * KT, flap: null, swells: swells.map(([height_m, period_s, from]) => ({ height_m, period_s, from_rad: radians(from) })) });
+  const found = ditching({
+    aircraft,
+    mass_kg: aircraft.mass.usual_kg,
+    configuration: cleanGlide(aircraft),
+    air: AIR,
+    windFrom_rad: radians(windFrom_deg),
+    wind_mps: wind_kt * KT,
+    flap: null,
+    swells: swells.map(([height_m, period_s, from]) => ({ height_m, period_s, from_rad: radians(from) })),
+  });
   if (!found.ok) throw new Error(found.issue.message);
   return { heading: Math.round(degrees(found.value.best.heading_rad)) % 360, rule: found.value.rule };
 }
@@ -67,15 +93,51 @@ describe("ditching headings", () => {
     ["no swell: into the wind", [], 250, 14, 250],
     ["one swell from the west, wind from the south: along it, to the south", [[2, 10, 270]], 180, 12, 180],
     ["one swell from the west, wind from the north-west: along it, to the north", [[2, 10, 270]], 315, 12, 0],
-    ["two: along the primary from the west, down the secondary from the north: to the south, in a calm", [[2.5, 10, 270], [1.2, 6, 0]], 0, 0, 180],
-    ["two: down the secondary from the south, which is into the wind", [[2.5, 10, 270], [1.2, 6, 180]], 0, 10, 0],
+    [
+      "two: along the primary from the west, down the secondary from the north: to the south, in a calm",
+      [
+        [2.5, 10, 270],
+        [1.2, 6, 0],
+      ],
+      0,
+      0,
+      180,
+    ],
+    [
+      "two: down the secondary from the south, which is into the wind",
+      [
+        [2.5, 10, 270],
+        [1.2, 6, 180],
+      ],
+      0,
+      10,
+      0,
+    ],
   ] as [string, [number, number, number][], number, number, number][])("%s", (_says, swells, from, wind, expected) => {
     expect(heading(swells, from, wind).heading).toBe(expected);
   });
 
   it("with two of the same height the first given counts as the primary", () => {
-    expect(heading([[2, 10, 270], [2, 8, 180]], 90, 5).heading).toBe(0);
-    expect(heading([[2, 8, 180], [2, 10, 270]], 90, 5).heading).toBe(90);
+    expect(
+      heading(
+        [
+          [2, 10, 270],
+          [2, 8, 180],
+        ],
+        90,
+        5,
+      ).heading,
+    ).toBe(0);
+    expect(
+      heading(
+        [
+          [2, 8, 180],
+          [2, 10, 270],
+        ],
+        90,
+        5,
+      ).heading,
+    ).toBe(90);
   });
 
   it("in strong wind it turns towards it, as far as no face is met", () => {
@@ -94,7 +156,16 @@ describe("ditching headings", () => {
 
 describe("landing length", () => {
   const ask = (change: Partial<Parameters<typeof lengthNeeded>[0]> = {}) => {
-    const found = lengthNeeded({ figures: figures(), density: RHO0, tailwind_mps: 0, end: { surface: "asphalt", slope: 0, obstacle: null }, wet: false, rule: "leaflet", ownFactor: 1.67, ...change });
+    const found = lengthNeeded({
+      figures: figures(),
+      density: RHO0,
+      tailwind_mps: 0,
+      end: { surface: "asphalt", slope: 0, obstacle: null },
+      wet: false,
+      rule: "leaflet",
+      ownFactor: 1.67,
+      ...change,
+    });
     if (!found.ok) throw new Error(found.issue.message);
     return found.value;
   };

@@ -13,7 +13,23 @@ import { type LossPlan, LoseQuestion, loseHeight } from "./lose-height";
 const AIR = { qnh_Pa: P0_PA, deviation_K: 0 };
 function question(change: Partial<LoseQuestion> = {}, name = "alder-s1"): LoseQuestion {
   const aircraft = demoAircraft(name);
-  return { aircraft, mass_kg: aircraft.mass.usual_kg, configuration: cleanGlide(aircraft), air: AIR, elevation_m: 0, height_m: 500, lose_m: 100, tailwind_mps: 0, eas_mps: null, bank_rad: radians(30), stallMargin: 1.2, allowed: [...DEFAULT_LANDING.allowed], turnFloor_m: 304.8, certain_m: 91.44, ...change };
+  return {
+    aircraft,
+    mass_kg: aircraft.mass.usual_kg,
+    configuration: cleanGlide(aircraft),
+    air: AIR,
+    elevation_m: 0,
+    height_m: 500,
+    lose_m: 100,
+    tailwind_mps: 0,
+    eas_mps: null,
+    bank_rad: radians(30),
+    stallMargin: 1.2,
+    allowed: [...DEFAULT_LANDING.allowed],
+    turnFloor_m: 304.8,
+    certain_m: 91.44,
+    ...change,
+  };
 }
 function plan(change: Partial<LoseQuestion> = {}, name = "alder-s1"): LossPlan {
   const found = loseHeight(question(change, name));
@@ -24,7 +40,10 @@ const actions = (found: LossPlan) => found.steps.map((step) => step.action);
 
 describe("height to lose", () => {
   it("loses what is asked when it can: reversible things first, gear and last flap last", () => {
-    const found = plan({ lose_m: 200, height_m: 480, configuration: { ...question({}, "rowan-r1").configuration } }, "rowan-r1");
+    const found = plan(
+      { lose_m: 200, height_m: 480, configuration: { ...question({}, "rowan-r1").configuration } },
+      "rowan-r1",
+    );
     const order = ["turn", "s-turns", "speed", "slip", "flap", "gear", "last-flap"];
     const ranks = actions(found).map((action) => order.indexOf(action));
     expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
@@ -42,7 +61,10 @@ describe("height to lose", () => {
 
   it("nothing beyond its speed limit: refused with the reason, and not in the plan", () => {
     const { limits } = demoAircraft("rowan-r1");
-    const fast = plan({ eas_mps: (limits.vfe_mps[2] ?? 50) + 2, lose_m: 250, allowed: ["slip", "flap", "gear", "last-flap"] }, "rowan-r1");
+    const fast = plan(
+      { eas_mps: (limits.vfe_mps[2] ?? 50) + 2, lose_m: 250, allowed: ["slip", "flap", "gear", "last-flap"] },
+      "rowan-r1",
+    );
     const refused = fast.options.filter((option) => option.refused !== null).map((option) => option.action);
     expect(refused).toContain("last-flap");
     for (const action of refused) expect(actions(fast)).not.toContain(action);
@@ -52,8 +74,10 @@ describe("height to lose", () => {
   it("no full turn ends below its floor, no S-turn below half of it", () => {
     for (const height_m of [320, 450, 600, 1200]) {
       const found = plan({ height_m, lose_m: height_m * 0.7 });
-      for (const step of found.steps.filter((one) => one.action === "turn")) expect(step.to_m).toBeGreaterThanOrEqual(304.8 - 1e-9);
-      for (const step of found.steps.filter((one) => one.action === "s-turns")) expect(step.to_m).toBeGreaterThanOrEqual(152.4 - 1e-9);
+      for (const step of found.steps.filter((one) => one.action === "turn"))
+        expect(step.to_m).toBeGreaterThanOrEqual(304.8 - 1e-9);
+      for (const step of found.steps.filter((one) => one.action === "s-turns"))
+        expect(step.to_m).toBeGreaterThanOrEqual(152.4 - 1e-9);
     }
   });
 
@@ -76,18 +100,27 @@ describe("height to lose", () => {
     const [step] = found.steps;
     const sigma = airAtAltitude(450, AIR).sigma;
     expect(sigma).toBeGreaterThan(0.9);
-    expect(step.loses_m / ((step.ground_m * (900 - 5)) / found.distance_m)).toBeCloseTo(Math.PI / 4 / Math.sin(Math.PI / 4) - 1, 6);
+    expect(step.loses_m / ((step.ground_m * (900 - 5)) / found.distance_m)).toBeCloseTo(
+      Math.PI / 4 / Math.sin(Math.PI / 4) - 1,
+      6,
+    );
   });
 
   it("a plan never loses more than asked by over 5 % (property)", () => {
     fc.assert(
       fc.property(
-        fc.constantFrom("alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "cedar-j2"), fc.integer({ min: 60, max: 1500 }), fc.double({ min: 0, max: 0.95, noNaN: true }), fc.integer({ min: -10, max: 8 }),
-        fc.subarray(["turn", "s-turns", "speed", "slip", "flap", "gear", "last-flap"] as const), fc.double({ min: 0, max: 0.4, noNaN: true }),
+        fc.constantFrom("alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "cedar-j2"),
+        fc.integer({ min: 60, max: 1500 }),
+        fc.double({ min: 0, max: 0.95, noNaN: true }),
+        fc.integer({ min: -10, max: 8 }),
+        fc.subarray(["turn", "s-turns", "speed", "slip", "flap", "gear", "last-flap"] as const),
+        fc.double({ min: 0, max: 0.4, noNaN: true }),
         (name, height_m, share, tailwind_mps, allowed, faster) => {
           const asked = question({ height_m, lose_m: share * height_m, tailwind_mps, allowed: [...allowed] }, name);
           const made = polarOf(asked.aircraft, asked.mass_kg, asked.configuration);
-          const eas_mps = made.ok ? Math.max(bestGlide(made.value.polar).eas_mps, 1.2 * stallSpeed_mps(made.value.polar)) * (1 + faster) : null;
+          const eas_mps = made.ok
+            ? Math.max(bestGlide(made.value.polar).eas_mps, 1.2 * stallSpeed_mps(made.value.polar)) * (1 + faster)
+            : null;
           const found = loseHeight({ ...asked, eas_mps });
           if (!found.ok) throw new Error(found.issue.message);
           const { steps, loses_m, left_m } = found.value;
@@ -95,7 +128,9 @@ describe("height to lose", () => {
           expect(loses_m + left_m).toBeCloseTo(asked.lose_m, 4);
           for (const step of steps) {
             expect(allowed).toContain(step.action);
-            expect(Object.values(step).every((value) => typeof value !== "number" || Number.isFinite(value))).toBe(true);
+            expect(Object.values(step).every((value) => typeof value !== "number" || Number.isFinite(value))).toBe(
+              true,
+            );
           }
         },
       ),

@@ -26,7 +26,10 @@ export const LoseQuestion = z.object({
   /** To be lost on the way beyond the glide as it is flown. */
   lose_m: z.number().min(0, "Height to lose is 0 or more.").max(15_000, "Heights end at 15 000 m."),
   /** Air motion along the way in, a headwind negative. */
-  tailwind_mps: z.number().min(-40, "A wind along the way in is −78 to 78 kt.").max(40, "A wind along the way in is −78 to 78 kt."),
+  tailwind_mps: z
+    .number()
+    .min(-40, "A wind along the way in is −78 to 78 kt.")
+    .max(40, "A wind along the way in is −78 to 78 kt."),
   /** Equivalent airspeed flown; null takes best glide as configured, at least 1.2 V_S. */
   eas_mps: z.number().min(10, "A speed flown is 20 to 500 kt.").max(260, "A speed flown is 20 to 500 kt.").nullable(),
   bank_rad: Pilot.shape.bank_rad,
@@ -109,8 +112,14 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
   if (!found.ok) return found;
   const { polar } = found.value;
   const eas_mps = question.eas_mps ?? Math.max(bestGlide(polar).eas_mps, LEAST_STALL * stallSpeed_mps(polar));
-  if (!(eas_mps >= LEAST_STALL * stallSpeed_mps(polar) - 1e-9)) return failure("too_slow", "That is under 1.2 times the stall speed: slower than this nothing is lost that way.", "eas_mps");
-  if (lose_m >= height_m) return failure("lose_too_much", "More is to be lost than there is over the aim point.", "lose_m");
+  if (!(eas_mps >= LEAST_STALL * stallSpeed_mps(polar) - 1e-9))
+    return failure(
+      "too_slow",
+      "That is under 1.2 times the stall speed: slower than this nothing is lost that way.",
+      "eas_mps",
+    );
+  if (lose_m >= height_m)
+    return failure("lose_too_much", "More is to be lost than there is over the aim point.", "lose_m");
   const { sigma } = airAtAltitude(question.elevation_m + height_m / 2, question.air);
   const root = Math.sqrt(sigma);
   /** Sink over ground speed of a configuration at a speed; null when it cannot be flown there. */
@@ -124,14 +133,33 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
     return ground > 1 ? glide.sinkEas_mps / root / ground : null;
   };
   const clean = slope(configuration, eas_mps);
-  if (clean === null) return failure("no_headway", "At this speed and against this wind it makes no headway, or it is faster than it can glide.", "eas_mps");
-  const ground_mps = (eas_mps * Math.cos(straightGlide(polar, liftCoefficientAt(polar, eas_mps) ?? polar.clMax).angle_rad)) / root + tailwind_mps;
+  if (clean === null)
+    return failure(
+      "no_headway",
+      "At this speed and against this wind it makes no headway, or it is faster than it can glide.",
+      "eas_mps",
+    );
+  const ground_mps =
+    (eas_mps * Math.cos(straightGlide(polar, liftCoefficientAt(polar, eas_mps) ?? polar.clMax).angle_rad)) / root +
+    tailwind_mps;
   const distance_m = (height_m - lose_m) / clean;
   const turn = fullTurn(question, eas_mps, sigma);
   const weave = weaving(question, eas_mps, root, clean);
   const items = itemsOf(question, eas_mps);
   const faster = fasterGlide(question, eas_mps, slope);
-  const options = optionsOf({ question, eas_mps, root, distance_m, clean, ground_mps, turn, weave, items, slope, faster });
+  const options = optionsOf({
+    question,
+    eas_mps,
+    root,
+    distance_m,
+    clean,
+    ground_mps,
+    turn,
+    weave,
+    items,
+    slope,
+    faster,
+  });
 
   // Full turns first: what is left is on the same line, shifted by the wind.
   const steps: LossStep[] = [];
@@ -140,17 +168,38 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
   while (allowed("turn") && turn.refused === null && height - turn.height_m >= question.turnFloor_m) {
     const after = excess - turn.height_m + tailwind_mps * turn.time_s * clean;
     if (after < 0) break;
-    steps.push({ action: "turn", name: "Full turn", flap: null, from_m: height, to_m: height - turn.height_m, ground_m: 0, time_s: turn.time_s, loses_m: excess - after });
+    steps.push({
+      action: "turn",
+      name: "Full turn",
+      flap: null,
+      from_m: height,
+      to_m: height - turn.height_m,
+      ground_m: 0,
+      time_s: turn.time_s,
+      loses_m: excess - after,
+    });
     height -= turn.height_m;
     distance -= tailwind_mps * turn.time_s;
     excess = after;
   }
   if (allowed("s-turns") && weave !== null && excess > TINY_M) {
-    const room = Math.min(Math.max(height - WEAVE_FLOOR * question.turnFloor_m, 0) / (clean + weave.perMetre), distance);
+    const room = Math.min(
+      Math.max(height - WEAVE_FLOOR * question.turnFloor_m, 0) / (clean + weave.perMetre),
+      distance,
+    );
     const x = Math.min(excess / weave.perMetre, room);
     if (x > 1) {
       const to_m = height - x * (clean + weave.perMetre);
-      steps.push({ action: "s-turns", name: "S-turns", flap: null, from_m: height, to_m, ground_m: x, time_s: x / weave.ground_mps, loses_m: x * weave.perMetre });
+      steps.push({
+        action: "s-turns",
+        name: "S-turns",
+        flap: null,
+        from_m: height,
+        to_m,
+        ground_m: x,
+        time_s: x / weave.ground_mps,
+        loses_m: x * weave.perMetre,
+      });
       excess -= x * weave.perMetre;
       distance -= x;
       height = to_m;
@@ -160,7 +209,16 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
     const perMetre = faster.slope - clean;
     const x = Math.min(excess / perMetre, FAST_SHARE * distance);
     const to_m = height - x * faster.slope;
-    steps.push({ action: "speed", name: "Speed", flap: null, from_m: height, to_m, ground_m: x, time_s: x / (ground_mps + faster.eas_mps / root - eas_mps / root), loses_m: x * perMetre });
+    steps.push({
+      action: "speed",
+      name: "Speed",
+      flap: null,
+      from_m: height,
+      to_m,
+      ground_m: x,
+      time_s: x / (ground_mps + faster.eas_mps / root - eas_mps / root),
+      loses_m: x * perMetre,
+    });
     excess -= x * perMetre;
     distance -= x;
   }
@@ -187,12 +245,30 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
     before += gain;
     config = next;
   }
-  const heightAt = (x: number) => clean * x + stacked.reduce((sum, { gain, from }) => sum + gain * Math.min(x, from), 0);
+  const heightAt = (x: number) =>
+    clean * x + stacked.reduce((sum, { gain, from }) => sum + gain * Math.min(x, from), 0);
   for (const { item, gain, from } of stacked) {
-    steps.push({ action: item.action, name: item.name, flap: item.flap, from_m: heightAt(from), to_m: 0, ground_m: from, time_s: from / ground_mps, loses_m: gain * from });
+    steps.push({
+      action: item.action,
+      name: item.name,
+      flap: item.flap,
+      from_m: heightAt(from),
+      to_m: 0,
+      ground_m: from,
+      time_s: from / ground_mps,
+      loses_m: gain * from,
+    });
   }
   const loses_m = steps.reduce((sum, step) => sum + step.loses_m, 0);
-  return success({ eas_mps, distance_m, options, steps, loses_m, left_m: Math.max(lose_m - loses_m, 0), time_s: distance / ground_mps + steps.filter((step) => step.to_m > 0).reduce((sum, step) => sum + step.time_s, 0) });
+  return success({
+    eas_mps,
+    distance_m,
+    options,
+    steps,
+    loses_m,
+    left_m: Math.max(lose_m - loses_m, 0),
+    time_s: distance / ground_mps + steps.filter((step) => step.to_m > 0).reduce((sum, step) => sum + step.time_s, 0),
+  });
 }
 
 interface DragItem {
@@ -211,17 +287,56 @@ interface DragItem {
 function itemsOf({ aircraft, configuration }: LoseQuestion, eas_mps: number): DragItem[] {
   const { polar, limits } = aircraft;
   const items: DragItem[] = [];
-  const over = (limit_mps: number | null, what: string) => (limit_mps !== null && eas_mps > limit_mps + 1e-6 ? `Faster than ${what}: slow down first.` : null);
+  const over = (limit_mps: number | null, what: string) =>
+    limit_mps !== null && eas_mps > limit_mps + 1e-6 ? `Faster than ${what}: slow down first.` : null;
   if (!polar) return items;
-  if (configuration.slip < 1 && polar.fullSlipDeltaCd > 0) items.push({ action: "slip", name: "Full slip", flap: null, limit_mps: null, refused: null, eas_mps, late: false, put: (config) => ({ ...config, slip: 1 }) });
+  if (configuration.slip < 1 && polar.fullSlipDeltaCd > 0)
+    items.push({
+      action: "slip",
+      name: "Full slip",
+      flap: null,
+      limit_mps: null,
+      refused: null,
+      eas_mps,
+      late: false,
+      put: (config) => ({ ...config, slip: 1 }),
+    });
   for (let flap = configuration.flap + 1; flap < polar.landingFlap; flap += 1) {
     const limit_mps = limits.vfe_mps[flap] ?? null;
-    items.push({ action: "flap", name: `Flap ${polar.flaps[flap].name}`, flap, limit_mps, refused: over(limit_mps, "V_FE"), eas_mps, late: false, put: (config) => ({ ...config, flap }) });
+    items.push({
+      action: "flap",
+      name: `Flap ${polar.flaps[flap].name}`,
+      flap,
+      limit_mps,
+      refused: over(limit_mps, "V_FE"),
+      eas_mps,
+      late: false,
+      put: (config) => ({ ...config, flap }),
+    });
   }
-  if (polar.gear.retractable && !configuration.gearDown) items.push({ action: "gear", name: "Gear", flap: null, limit_mps: limits.vlo_mps, refused: over(limits.vlo_mps, "V_LO"), eas_mps, late: true, put: (config) => ({ ...config, gearDown: true }) });
+  if (polar.gear.retractable && !configuration.gearDown)
+    items.push({
+      action: "gear",
+      name: "Gear",
+      flap: null,
+      limit_mps: limits.vlo_mps,
+      refused: over(limits.vlo_mps, "V_LO"),
+      eas_mps,
+      late: true,
+      put: (config) => ({ ...config, gearDown: true }),
+    });
   if (configuration.flap < polar.landingFlap) {
     const limit_mps = limits.vfe_mps[polar.landingFlap] ?? null;
-    items.push({ action: "last-flap", name: `Flap ${polar.flaps[polar.landingFlap].name}`, flap: polar.landingFlap, limit_mps, refused: over(limit_mps, "V_FE"), eas_mps, late: true, put: (config) => ({ ...config, flap: polar.landingFlap }) });
+    items.push({
+      action: "last-flap",
+      name: `Flap ${polar.flaps[polar.landingFlap].name}`,
+      flap: polar.landingFlap,
+      limit_mps,
+      refused: over(limit_mps, "V_FE"),
+      eas_mps,
+      late: true,
+      put: (config) => ({ ...config, flap: polar.landingFlap }),
+    });
   }
   return items;
 }
@@ -235,16 +350,36 @@ interface FasterGlide {
 }
 
 /** A faster glide within the limits of flap, gear and manoeuvring; what the dive takes comes back as it is slowed down before the aim. */
-function fasterGlide({ aircraft: { limits }, configuration }: LoseQuestion, eas_mps: number, slope: (config: Configuration, eas: number) => number | null): FasterGlide | null {
-  const fast = Math.min(FASTER * eas_mps, limits.vfe_mps[configuration.flap] ?? Infinity, limits.va_mps ?? Infinity, configuration.gearDown ? (limits.vle_mps ?? Infinity) : Infinity);
+function fasterGlide(
+  { aircraft: { limits }, configuration }: LoseQuestion,
+  eas_mps: number,
+  slope: (config: Configuration, eas: number) => number | null,
+): FasterGlide | null {
+  const fast = Math.min(
+    FASTER * eas_mps,
+    limits.vfe_mps[configuration.flap] ?? Infinity,
+    limits.va_mps ?? Infinity,
+    configuration.gearDown ? (limits.vle_mps ?? Infinity) : Infinity,
+  );
   const steeper = fast > eas_mps + 1 ? slope(configuration, fast) : null;
   const slower = slope(configuration, eas_mps);
   if (steeper === null || slower === null || !(steeper > slower)) return null;
-  return { eas_mps: fast, slope: steeper, refused: (distance_m) => ((fast ** 2 - eas_mps ** 2) / (2 * G0) > (1 - FAST_SHARE) * distance_m * steeper ? "There is not the way to slow down again." : null) };
+  return {
+    eas_mps: fast,
+    slope: steeper,
+    refused: (distance_m) =>
+      (fast ** 2 - eas_mps ** 2) / (2 * G0) > (1 - FAST_SHARE) * distance_m * steeper
+        ? "There is not the way to slow down again."
+        : null,
+  };
 }
 
 /** A full turn: 2π·dh/dψ at the bank, with its time. */
-function fullTurn({ aircraft, mass_kg, configuration, bank_rad, stallMargin }: LoseQuestion, eas_mps: number, sigma: number): { height_m: number; time_s: number; refused: string | null } {
+function fullTurn(
+  { aircraft, mass_kg, configuration, bank_rad, stallMargin }: LoseQuestion,
+  eas_mps: number,
+  sigma: number,
+): { height_m: number; time_s: number; refused: string | null } {
   const found = polarOf(aircraft, mass_kg, configuration);
   if (!found.ok) return { height_m: 0, time_s: 0, refused: found.issue.message };
   const { polar } = found.value;
@@ -257,7 +392,12 @@ function fullTurn({ aircraft, mass_kg, configuration, bank_rad, stallMargin }: L
 }
 
 /** S-turns at the greatest weave: extra height for each metre of ground, and the ground speed along the line. */
-function weaving({ tailwind_mps }: LoseQuestion, eas_mps: number, root: number, clean: number): { perMetre: number; ground_mps: number } | null {
+function weaving(
+  { tailwind_mps }: LoseQuestion,
+  eas_mps: number,
+  root: number,
+  clean: number,
+): { perMetre: number; ground_mps: number } | null {
   const along = (eas_mps / root) * (Math.sin(WEAVE_RAD) / WEAVE_RAD) + tailwind_mps;
   const straight = eas_mps / root + tailwind_mps;
   if (!(along > 1)) return null;
@@ -278,14 +418,51 @@ interface OptionsOf {
   slope: (config: Configuration, eas: number) => number | null;
 }
 
-function optionsOf({ question, eas_mps, root, distance_m, clean, ground_mps, turn, weave, items, slope, faster }: OptionsOf): LossOption[] {
+function optionsOf({
+  question,
+  eas_mps,
+  root,
+  distance_m,
+  clean,
+  ground_mps,
+  turn,
+  weave,
+  items,
+  slope,
+  faster,
+}: OptionsOf): LossOption[] {
   const { height_m, turnFloor_m, certain_m, configuration } = question;
-  const weaveRoom = weave === null ? 0 : Math.min(Math.max(height_m - WEAVE_FLOOR * turnFloor_m, 0) / (clean + weave.perMetre), distance_m);
+  const weaveRoom =
+    weave === null
+      ? 0
+      : Math.min(Math.max(height_m - WEAVE_FLOOR * turnFloor_m, 0) / (clean + weave.perMetre), distance_m);
   return [
-    { action: "turn", name: "Full turn", flap: null, height_m: turn.height_m, time_s: turn.time_s, limit_mps: null, refused: turn.refused ?? (height_m - turn.height_m < turnFloor_m ? "It would end under the floor for full turns." : null) },
-    { action: "s-turns", name: "S-turns", flap: null, height_m: weaveRoom * (weave?.perMetre ?? 0), time_s: weave === null ? 0 : weaveRoom / weave.ground_mps, limit_mps: null, refused: weave === null ? "Against this wind they make no headway." : weaveRoom <= 0 ? "Too low for turns." : null },
     {
-      action: "speed", name: "Speed", flap: null, limit_mps: faster?.eas_mps ?? null,
+      action: "turn",
+      name: "Full turn",
+      flap: null,
+      height_m: turn.height_m,
+      time_s: turn.time_s,
+      limit_mps: null,
+      refused:
+        turn.refused ??
+        (height_m - turn.height_m < turnFloor_m ? "It would end under the floor for full turns." : null),
+    },
+    {
+      action: "s-turns",
+      name: "S-turns",
+      flap: null,
+      height_m: weaveRoom * (weave?.perMetre ?? 0),
+      time_s: weave === null ? 0 : weaveRoom / weave.ground_mps,
+      limit_mps: null,
+      refused:
+        weave === null ? "Against this wind they make no headway." : weaveRoom <= 0 ? "Too low for turns." : null,
+    },
+    {
+      action: "speed",
+      name: "Speed",
+      flap: null,
+      limit_mps: faster?.eas_mps ?? null,
       height_m: faster === null ? 0 : FAST_SHARE * distance_m * (faster.slope - clean),
       time_s: faster === null ? 0 : (FAST_SHARE * distance_m) / (ground_mps + (faster.eas_mps - eas_mps) / root),
       refused: faster === null ? "It is at its limit already." : faster.refused(distance_m),
@@ -293,7 +470,15 @@ function optionsOf({ question, eas_mps, root, distance_m, clean, ground_mps, tur
     ...items.map((item): LossOption => {
       const now = slope(item.put(configuration), item.eas_mps);
       const room = item.late ? Math.min(certain_m / (now ?? clean), distance_m) : distance_m;
-      return { action: item.action, name: item.name, flap: item.flap, limit_mps: item.limit_mps, height_m: now === null ? 0 : Math.max(room * (now - clean), 0), time_s: room / ground_mps, refused: item.refused ?? (now === null ? "It cannot be glided at this speed." : null) };
+      return {
+        action: item.action,
+        name: item.name,
+        flap: item.flap,
+        limit_mps: item.limit_mps,
+        height_m: now === null ? 0 : Math.max(room * (now - clean), 0),
+        time_s: room / ground_mps,
+        refused: item.refused ?? (now === null ? "It cannot be glided at this speed." : null),
+      };
     }),
   ];
 }

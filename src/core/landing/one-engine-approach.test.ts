@@ -5,7 +5,12 @@ import { DEFAULT_ONE_ENGINE } from "../situation/one-engine-plan";
 import { type OneEngineApproach, type OneEngineApproachQuestion, oneEngineApproach } from "./one-engine-approach";
 
 function ask(change: Partial<OneEngineApproachQuestion> = {}, name = "larch-t2") {
-  const { flap: _flap, gearDown: _gear, setting: _setting, ...question } = demoTwinQuestion({ deadPropeller: name === "cedar-j2" ? "none" : "feathered" }, name);
+  const {
+    flap: _flap,
+    gearDown: _gear,
+    setting: _setting,
+    ...question
+  } = demoTwinQuestion({ deadPropeller: name === "cedar-j2" ? "none" : "feathered" }, name);
   return oneEngineApproach({ ...question, gearUp_s: 8, oneEngine: DEFAULT_ONE_ENGINE, ...change });
 }
 function answer(change: Partial<OneEngineApproachQuestion> = {}, name = "larch-t2"): OneEngineApproach {
@@ -33,8 +38,13 @@ describe("one engine on the approach", () => {
         const [, gear, approach, landing] = answer({ mass_kg }, name).parts;
         const { vlo_mps, vfe_mps } = aircraft.limits;
         expect(gear.eas_mps, name).toBeLessThanOrEqual((vlo_mps ?? Infinity) + 1e-9);
-        for (const [part, flap] of [[approach, (aircraft.polar?.landingFlap ?? 1) - 1], [landing, aircraft.polar?.landingFlap ?? 0]] as const) {
-          expect(part.eas_mps, `${name} ${part.name}`).toBeLessThanOrEqual(Math.min(vlo_mps ?? Infinity, vfe_mps[flap] ?? Infinity) + 1e-9);
+        for (const [part, flap] of [
+          [approach, (aircraft.polar?.landingFlap ?? 1) - 1],
+          [landing, aircraft.polar?.landingFlap ?? 0],
+        ] as const) {
+          expect(part.eas_mps, `${name} ${part.name}`).toBeLessThanOrEqual(
+            Math.min(vlo_mps ?? Infinity, vfe_mps[flap] ?? Infinity) + 1e-9,
+          );
           expect(part.overLimit).toBe(false);
         }
       }
@@ -46,7 +56,8 @@ describe("one engine on the approach", () => {
     const { floor_m, advisedFloor_m } = answer();
     expect(floor_m).toBeLessThan(60);
     expect(advisedFloor_m).toBeCloseTo(121.92, 6);
-    const byClimb = (leastClimb_mps: number) => answer({ oneEngine: { ...DEFAULT_ONE_ENGINE, least: "climb", leastClimb_mps } }).advisedFloor_m;
+    const byClimb = (leastClimb_mps: number) =>
+      answer({ oneEngine: { ...DEFAULT_ONE_ENGINE, least: "climb", leastClimb_mps } }).advisedFloor_m;
     expect(byClimb(0.5)).toBe(floor_m);
     expect(byClimb(5)).toBeNull();
     expect(answer({ deadPropeller: "windmilling", altitude_m: 1500 }).advisedFloor_m).toBeNull();
@@ -89,6 +100,18 @@ describe("one engine on the approach", () => {
     expect(ask({ mass_kg: 9000 })).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
     expect(ask({ aircraft: demoAircraft("alder-s1") })).toMatchObject({ ok: false });
     const larch = demoAircraft("larch-t2");
-    expect(ask({ aircraft: { ...larch, polar: larch.polar && { ...larch.polar, flaps: larch.polar.flaps.slice(0, 1), landingFlap: 0, takeOffFlap: 0 } } })).toMatchObject({ ok: false, issue: { code: "no_flaps" } });
+    expect(
+      ask({
+        aircraft: {
+          ...larch,
+          polar: larch.polar && {
+            ...larch.polar,
+            flaps: larch.polar.flaps.slice(0, 1),
+            landingFlap: 0,
+            takeOffFlap: 0,
+          },
+        },
+      }),
+    ).toMatchObject({ ok: false, issue: { code: "no_flaps" } });
   });
 });

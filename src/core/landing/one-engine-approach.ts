@@ -96,7 +96,8 @@ export const LATE_M = 91.44;
 export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<OneEngineApproach> {
   const { aircraft, gearUp_s, oneEngine: _oneEngine, ...rest } = question;
   const polar = aircraft.polar;
-  if (!polar || polar.flaps.length < 2) return failure("no_flaps", `${aircraft.name} has no landing flap to approach with.`, "aircraft");
+  if (!polar || polar.flaps.length < 2)
+    return failure("no_flaps", `${aircraft.name} has no landing flap to approach with.`, "aircraft");
   const weighed = polarOf(aircraft, rest.mass_kg, cleanGlide(aircraft));
   if (!weighed.ok) return weighed;
   const landing = polar.landingFlap;
@@ -104,7 +105,8 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
   const approachFlap = Math.max(landing - 1, 0);
   const anchor = asymmetricCase({ aircraft, ...rest, flap: 0, gearDown: false, setting: 1 });
   if (!anchor.ok) return anchor;
-  const made = (flap: number, gearDown: boolean, setting = 1) => caseOfSameRudder({ aircraft, ...rest, flap, gearDown, setting }, anchor.value.cnDeltaR);
+  const made = (flap: number, gearDown: boolean, setting = 1) =>
+    caseOfSameRudder({ aircraft, ...rest, flap, gearDown, setting }, anchor.value.cnDeltaR);
   const clean = anchor.value;
   const speeds = steadySpeeds(clean);
   if (!speeds.ok) return speeds;
@@ -116,7 +118,11 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
   const within = (one: AsymmetricCase, wanted_mps: number) => {
     const limit = configurationLimit(aircraft, one.question.flap, one.question.gearDown ? "moving" : "up");
     const eas_mps = Math.max(speedOf(one), Math.min(wanted_mps, limit?.speed_mps ?? Infinity));
-    return { eas_mps, limit: limit !== null && limit.speed_mps < wanted_mps ? limit : null, overLimit: limit !== null && eas_mps > limit.speed_mps + 1e-6 };
+    return {
+      eas_mps,
+      limit: limit !== null && limit.speed_mps < wanted_mps ? limit : null,
+      overLimit: limit !== null && eas_mps > limit.speed_mps + 1e-6,
+    };
   };
   const jet = aircraft.engines.kind === "jet";
   const cases = [made(0, true), made(approachFlap, true), made(landing, true), made(approachFlap, false)];
@@ -125,10 +131,24 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
   const vref_mps = speedOf(full);
   const fast = within(approach, best.eas_mps).eas_mps;
   const climbOf = (one: AsymmetricCase, eas: number) => zeroSideslip(one, eas)?.climb_mps ?? -Infinity;
-  const part = (name: ApproachPart["name"], one: AsymmetricCase, wanted_mps: number, slope_rad: number): ApproachPart => {
+  const part = (
+    name: ApproachPart["name"],
+    one: AsymmetricCase,
+    wanted_mps: number,
+    slope_rad: number,
+  ): ApproachPart => {
     const { eas_mps, limit, overLimit } = within(one, wanted_mps);
     const set = settingFor((setting) => made(one.question.flap, one.question.gearDown, setting), eas_mps, slope_rad);
-    return { name, flapName: polar.flaps[one.question.flap].name, eas_mps, setting: set?.setting ?? null, rudder: set?.rudder ?? null, full_mps: climbOf(one, eas_mps), limit, overLimit };
+    return {
+      name,
+      flapName: polar.flaps[one.question.flap].name,
+      eas_mps,
+      setting: set?.setting ?? null,
+      rudder: set?.rudder ?? null,
+      full_mps: climbOf(one, eas_mps),
+      limit,
+      overLimit,
+    };
   };
   const parts = [
     part("level, clean", clean, best.eas_mps, 0),
@@ -136,18 +156,27 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
     part("slope, gear down, approach flap", approach, best.eas_mps, SLOPE_RAD),
     part("slope, landing flap", full, vref_mps, SLOPE_RAD),
   ];
-  if (![gear, approach, full, gearUp].every((one) => zeroSideslip(one, within(one, best.eas_mps).eas_mps))) return { ok: false, issue: NO_STEADY_PATH };
+  if (![gear, approach, full, gearUp].every((one) => zeroSideslip(one, within(one, best.eas_mps).eas_mps)))
+    return { ok: false, issue: NO_STEADY_PATH };
   const away = jet ? gearUp : clean;
-  const awaySpeed_mps = jet ? within(gearUp, Math.max(JET_AWAY * stallEas_mps(gearUp, 0), vref_mps)).eas_mps : best.eas_mps;
+  const awaySpeed_mps = jet
+    ? within(gearUp, Math.max(JET_AWAY * stallEas_mps(gearUp, 0), vref_mps)).eas_mps
+    : best.eas_mps;
   const away_mps = climbOf(away, awaySpeed_mps);
   const tas = vref_mps / Math.sqrt(clean.state.density / RHO0);
   const steps: GoAroundStep[] = [
     { name: "recognise", time_s: RECOGNISE_S, height_m: tas * Math.sin(SLOPE_RAD) * RECOGNISE_S },
-    { name: "level off", time_s: (tas * SLOPE_RAD) / (PULL_G * G0), height_m: (tas * SLOPE_RAD) ** 2 / (2 * PULL_G * G0) },
+    {
+      name: "level off",
+      time_s: (tas * SLOPE_RAD) / (PULL_G * G0),
+      height_m: (tas * SLOPE_RAD) ** 2 / (2 * PULL_G * G0),
+    },
     { name: "landing flap up", time_s: FLAP_S, height_m: -climbOf(full, vref_mps) * FLAP_S },
   ];
-  if (polar.gear.retractable) steps.push({ name: "gear up", time_s: gearUp_s, height_m: -climbOf(approach, vref_mps) * gearUp_s });
-  if (!jet && approachFlap > 0) steps.push({ name: "approach flap up", time_s: FLAP_S, height_m: -climbOf(gearUp, vref_mps) * FLAP_S });
+  if (polar.gear.retractable)
+    steps.push({ name: "gear up", time_s: gearUp_s, height_m: -climbOf(approach, vref_mps) * gearUp_s });
+  if (!jet && approachFlap > 0)
+    steps.push({ name: "approach flap up", time_s: FLAP_S, height_m: -climbOf(gearUp, vref_mps) * FLAP_S });
   // Speed is gathered level at what is left of power half-way.
   const tasAway = awaySpeed_mps / Math.sqrt(clean.state.density / RHO0);
   const gather_m = Math.max(tasAway ** 2 - tas ** 2, 0) / (2 * G0);
@@ -162,13 +191,26 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
   }
   const floor_m = climbsAway && Number.isFinite(lowest) ? -lowest + LEFT_M : null;
   const { least, leastHeight_m, leastClimb_mps } = question.oneEngine;
-  const advisedFloor_m = floor_m === null ? null : least === "height" ? Math.max(floor_m, leastHeight_m) : away_mps >= leastClimb_mps ? floor_m : null;
+  const advisedFloor_m =
+    floor_m === null
+      ? null
+      : least === "height"
+        ? Math.max(floor_m, leastHeight_m)
+        : away_mps >= leastClimb_mps
+          ? floor_m
+          : null;
   const gearCost_mps = climbOf(clean, best.eas_mps) - climbOf(gear, best.eas_mps);
   return success({
-    parts, vyse_mps: best.eas_mps, vref_mps, vmca_mps, steps,
+    parts,
+    vyse_mps: best.eas_mps,
+    vref_mps,
+    vmca_mps,
+    steps,
     lost_m: -lowest,
-    floor_m, advisedFloor_m,
-    away_mps, awaySpeed_mps,
+    floor_m,
+    advisedFloor_m,
+    away_mps,
+    awaySpeed_mps,
     awayGradient: away_mps / tasAway,
     gearCost_mps,
     earlyGear_m: (gearCost_mps * (USUAL_M - LATE_M)) / (fast * Math.sin(SLOPE_RAD)),
@@ -176,7 +218,11 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
 }
 
 /** Power that holds a slope at a speed; null when full power does not. */
-function settingFor(make: (setting: number) => Outcome<AsymmetricCase>, eas_mps: number, slope_rad: number): { setting: number; rudder: number } | null {
+function settingFor(
+  make: (setting: number) => Outcome<AsymmetricCase>,
+  eas_mps: number,
+  slope_rad: number,
+): { setting: number; rudder: number } | null {
   const at = (setting: number) => {
     const one = make(setting);
     return one.ok ? zeroSideslip(one.value, eas_mps) : null;
@@ -192,5 +238,7 @@ function settingFor(make: (setting: number) => Outcome<AsymmetricCase>, eas_mps:
   }
   const state = at(high);
   const one = make(high);
-  return state && one.ok ? { setting: high, rudder: Math.abs(state.rudder_rad) / one.value.asymmetric.rudderMax_rad } : null;
+  return state && one.ok
+    ? { setting: high, rudder: Math.abs(state.rudder_rad) / one.value.asymmetric.rudderMax_rad }
+    : null;
 }

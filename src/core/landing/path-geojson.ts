@@ -7,8 +7,17 @@ export interface PathGeoJson {
   readonly type: "FeatureCollection";
   readonly features: readonly {
     readonly type: "Feature";
-    readonly geometry: { readonly type: "LineString"; readonly coordinates: readonly (readonly [number, number, number])[] };
-    readonly properties: { readonly to: string; readonly part: string; readonly account: string; readonly height_m: number; readonly time_s: number };
+    readonly geometry: {
+      readonly type: "LineString";
+      readonly coordinates: readonly (readonly [number, number, number])[];
+    };
+    readonly properties: {
+      readonly to: string;
+      readonly part: string;
+      readonly account: string;
+      readonly height_m: number;
+      readonly time_s: number;
+    };
   }[];
 }
 
@@ -32,8 +41,17 @@ export function pathGeoJson(end: EndReach, origin: LatLon): PathGeoJson {
       return [
         {
           type: "Feature" as const,
-          geometry: { type: "LineString" as const, coordinates: line.map((point) => [point.longitude_deg, point.latitude_deg, point.altitude_m] as const) },
-          properties: { to: end.name, part: entry.name, account: entry.account, height_m: Math.round(entry.height_m * 10) / 10, time_s: Math.round(entry.time_s * 10) / 10 },
+          geometry: {
+            type: "LineString" as const,
+            coordinates: line.map((point) => [point.longitude_deg, point.latitude_deg, point.altitude_m] as const),
+          },
+          properties: {
+            to: end.name,
+            part: entry.name,
+            account: entry.account,
+            height_m: Math.round(entry.height_m * 10) / 10,
+            time_s: Math.round(entry.time_s * 10) / 10,
+          },
         },
       ];
     }),

@@ -28,6 +28,12 @@ export function placedPath(end: EndReach, origin: LatLon): PlacedPoint[] {
   const plane = localPlane(origin);
   return end.points.map(({ x_m, y_m, altitude_m, time_s, entry }) => {
     const { latitude_deg, longitude_deg } = plane.toLatLon({ x_m, y_m });
-    return { latitude_deg: rounded(latitude_deg, DEGREE_DIGITS), longitude_deg: rounded(longitude_deg, DEGREE_DIGITS), altitude_m: rounded(altitude_m, TENTHS), time_s: rounded(time_s, TENTHS), entry };
+    return {
+      latitude_deg: rounded(latitude_deg, DEGREE_DIGITS),
+      longitude_deg: rounded(longitude_deg, DEGREE_DIGITS),
+      altitude_m: rounded(altitude_m, TENTHS),
+      time_s: rounded(time_s, TENTHS),
+      entry,
+    };
   });
 }

@@ -3,7 +3,10 @@ import { z } from "zod";
 import { LatLon } from "../earth/geodesic";
 
 const name = z.string().trim().min(1, "A name is needed.").max(60, "At most 60 characters.");
-const elevation_m = z.number().min(-430, "No ground is lower than −430 m.").max(9000, "No ground is higher than 9 000 m.");
+const elevation_m = z
+  .number()
+  .min(-430, "No ground is lower than −430 m.")
+  .max(9000, "No ground is higher than 9 000 m.");
 
 /** What the ground is made of. */
 export const Surface = z.enum(["asphalt", "concrete", "gravel", "grass", "sand"]);
@@ -12,7 +15,10 @@ export const Surface = z.enum(["asphalt", "concrete", "gravel", "grass", "sand"]
 export const ApproachObstacle = z.object({
   name: z.string().trim().min(1, "An obstacle needs a name.").max(40, "At most 40 characters."),
   /** Before the threshold, along the approach. */
-  distance_m: z.number().min(0, "An obstacle stands 0 to 3 000 m before the threshold.").max(3000, "An obstacle stands 0 to 3 000 m before the threshold."),
+  distance_m: z
+    .number()
+    .min(0, "An obstacle stands 0 to 3 000 m before the threshold.")
+    .max(3000, "An obstacle stands 0 to 3 000 m before the threshold."),
   /** Above the threshold. */
   height_m: z.number().min(0, "An obstacle is 0 to 300 m high.").max(300, "An obstacle is 0 to 300 m high."),
 });

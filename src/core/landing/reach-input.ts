@@ -26,7 +26,11 @@ export const ReachInput = z.object({
 export type ReachInput = z.infer<typeof ReachInput>;
 
 /** The question a situation asks of some landing ends; `aircraft` is the one the situation names. */
-export function reachInput(situation: SituationDocument, aircraft: AircraftDocument, ends: readonly LandingEnd[]): ReachInput {
+export function reachInput(
+  situation: SituationDocument,
+  aircraft: AircraftDocument,
+  ends: readonly LandingEnd[],
+): ReachInput {
   return {
     aircraft,
     mass_kg: situation.mass_kg,

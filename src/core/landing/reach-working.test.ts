@@ -11,32 +11,37 @@ const input = reachInput(demoSituation(), alder, landingEnds(aerodromes, sites))
 const found = reachOf(input, demoTerrain());
 if (!found.ok) throw new Error(found.issue.message);
 const reach = found.value;
-const valueOf = (steps: ReturnType<typeof reachWorking>, symbol: string) => Number(steps.find((step) => step.symbol === symbol)?.value);
+const valueOf = (steps: ReturnType<typeof reachWorking>, symbol: string) =>
+  Number(steps.find((step) => step.symbol === symbol)?.value);
 
 describe("the working of a way, checked with a pocket calculator", () => {
   const reached = reach.ends.filter((end) => end.path);
 
-  it.each(reached.slice(0, 12).map((end) => [end.name, end] as const))("%s: what there is less every part is what is left", (_name, end) => {
-    const steps = reachWorking(input, reach, end);
-    const margin = steps.filter((step) => step.figure === "margin");
-    const spent = margin.filter((step) => step.symbol === "−").reduce((sum, step) => sum + Number(step.value), 0);
-    expect(valueOf(margin, "have") - spent).toBeCloseTo(valueOf(margin, "left"), 6);
-    // CD0 is the sum of its shares, n is 1/cosφ, the stall in the turn V_S·√n.
-    const shares = steps.filter((step) => step.symbol === "ΔCD").reduce((sum, step) => sum + Number(step.value), 0);
-    expect(shares).toBeCloseTo(valueOf(steps, "CD0"), 9);
-    expect(valueOf(steps, "n")).toBeCloseTo(1 / Math.cos(valueOf(steps, "φ")), 9);
-    expect(valueOf(steps, "W/S")).toBeCloseTo((input.mass_kg * 9.80665) / 16.5, 6);
-    // L/D over the glide's drag and lift.
-    const cl = valueOf(steps, "CL");
-    expect(valueOf(steps, "L/D")).toBeCloseTo(cl / (valueOf(steps, "CD0") + 0.0617 * cl * cl), 3);
-  });
+  it.each(reached.slice(0, 12).map((end) => [end.name, end] as const))(
+    "%s: what there is less every part is what is left",
+    (_name, end) => {
+      const steps = reachWorking(input, reach, end);
+      const margin = steps.filter((step) => step.figure === "margin");
+      const spent = margin.filter((step) => step.symbol === "−").reduce((sum, step) => sum + Number(step.value), 0);
+      expect(valueOf(margin, "have") - spent).toBeCloseTo(valueOf(margin, "left"), 6);
+      // CD0 is the sum of its shares, n is 1/cosφ, the stall in the turn V_S·√n.
+      const shares = steps.filter((step) => step.symbol === "ΔCD").reduce((sum, step) => sum + Number(step.value), 0);
+      expect(shares).toBeCloseTo(valueOf(steps, "CD0"), 9);
+      expect(valueOf(steps, "n")).toBeCloseTo(1 / Math.cos(valueOf(steps, "φ")), 9);
+      expect(valueOf(steps, "W/S")).toBeCloseTo((input.mass_kg * 9.80665) / 16.5, 6);
+      // L/D over the glide's drag and lift.
+      const cl = valueOf(steps, "CL");
+      expect(valueOf(steps, "L/D")).toBeCloseTo(cl / (valueOf(steps, "CD0") + 0.0617 * cl * cl), 3);
+    },
+  );
 
   it("each turn's height is its angle times the height for each radian", () => {
     for (const end of reached.slice(0, 12)) {
       const steps = reachWorking(input, reach, end);
       const turn = steps.filter((step) => step.figure === "Turn 1");
       const entry = end.path?.ledger.find((part) => part.name === "Turn 1");
-      if (entry && entry.height_m > 1) expect(valueOf(turn, "ψ") * valueOf(turn, "dh/dψ")).toBeCloseTo(entry.height_m, 3);
+      if (entry && entry.height_m > 1)
+        expect(valueOf(turn, "ψ") * valueOf(turn, "dh/dψ")).toBeCloseTo(entry.height_m, 3);
     }
   });
 

@@ -13,11 +13,20 @@ const QUESTION = reachInput(demoSituation(), demoAircraft("alder-s1"), skerrow);
 const plane = localPlane(DEMO_ORIGIN);
 
 /** Places within 8 km of Skerrow, not so near that the runway's own turns decide. */
-const places = fc.record({ bearing: fc.integer({ min: 0, max: 628 }), away: fc.integer({ min: 2500, max: 8000 }) }).map(({ bearing, away }) => {
-  const at = plane.toPlane(skerrow[0].threshold);
-  return plane.toLatLon({ x_m: at.x_m + away * Math.sin(bearing / 100), y_m: at.y_m + away * Math.cos(bearing / 100) });
+const places = fc
+  .record({ bearing: fc.integer({ min: 0, max: 628 }), away: fc.integer({ min: 2500, max: 8000 }) })
+  .map(({ bearing, away }) => {
+    const at = plane.toPlane(skerrow[0].threshold);
+    return plane.toLatLon({
+      x_m: at.x_m + away * Math.sin(bearing / 100),
+      y_m: at.y_m + away * Math.cos(bearing / 100),
+    });
+  });
+const questions = fc.record({
+  position: places,
+  headingTrue_rad: fc.integer({ min: 0, max: 628 }).map((value) => value / 100),
+  altitude_m: fc.integer({ min: 600, max: 2500 }),
 });
-const questions = fc.record({ position: places, headingTrue_rad: fc.integer({ min: 0, max: 628 }).map((value) => value / 100), altitude_m: fc.integer({ min: 600, max: 2500 }) });
 
 function margin(change: Partial<ReachInput>, end = "Skerrow 11"): number {
   const found = reachOf({ ...QUESTION, ...change }, null);
@@ -39,7 +48,10 @@ describe("for every question (property)", () => {
     fc.assert(
       fc.property(questions, fc.integer({ min: 0, max: 200 }), (question, reserve_m) => {
         const plan = { ...QUESTION.plan, reserve_m };
-        expect(margin({ ...question, plan }) + reserve_m).toBeCloseTo(margin({ ...question, plan: { ...plan, reserve_m: 0 } }), 6);
+        expect(margin({ ...question, plan }) + reserve_m).toBeCloseTo(
+          margin({ ...question, plan: { ...plan, reserve_m: 0 } }),
+          6,
+        );
       }),
       { numRuns: 30, seed: 13 },
     );
@@ -49,7 +61,8 @@ describe("for every question (property)", () => {
     fc.assert(
       fc.property(questions, (question) => {
         const calm = { ...question, wind: { surface: null, layers: [] } };
-        const with_ = (change: Partial<ReachInput["configuration"]>) => margin({ ...calm, configuration: { ...QUESTION.configuration, ...change } });
+        const with_ = (change: Partial<ReachInput["configuration"]>) =>
+          margin({ ...calm, configuration: { ...QUESTION.configuration, ...change } });
         const stopped = with_({ propeller: "stopped" });
         const windmilling = with_({});
         expect(stopped).toBeGreaterThan(windmilling);
@@ -64,7 +77,11 @@ describe("for every question (property)", () => {
       fc.property(questions, fc.integer({ min: 1, max: 15 }), (question, more) => {
         const at = plane.toPlane(question.position);
         const aim = plane.toPlane(skerrow[0].threshold);
-        const calm = { ...question, wind: { surface: null, layers: [] }, headingTrue_rad: (Math.atan2(at.x_m - aim.x_m, at.y_m - aim.y_m) + 2 * Math.PI) % (2 * Math.PI) };
+        const calm = {
+          ...question,
+          wind: { surface: null, layers: [] },
+          headingTrue_rad: (Math.atan2(at.x_m - aim.x_m, at.y_m - aim.y_m) + 2 * Math.PI) % (2 * Math.PI),
+        };
         const slower = { ...QUESTION.pilot, reaction_s: QUESTION.pilot.reaction_s + more };
         expect(margin({ ...calm, pilot: slower })).toBeLessThan(margin(calm));
       }),
@@ -74,18 +91,40 @@ describe("for every question (property)", () => {
 
   it("a key position on the way never leaves more", () => {
     fc.assert(
-      fc.property(questions, fc.constantFrom("overhead-left" as const, "overhead-right" as const, "abeam-left" as const, "abeam-right" as const), (question, key) => {
-        expect(margin({ ...question, plan: { ...QUESTION.plan, key } })).toBeLessThan(margin(question));
-      }),
+      fc.property(
+        questions,
+        fc.constantFrom(
+          "overhead-left" as const,
+          "overhead-right" as const,
+          "abeam-left" as const,
+          "abeam-right" as const,
+        ),
+        (question, key) => {
+          expect(margin({ ...question, plan: { ...QUESTION.plan, key } })).toBeLessThan(margin(question));
+        },
+      ),
       { numRuns: 60, seed: 16 },
     );
   });
 
   it("answers for both ends with numbers, in every wind up to a gale", () => {
     fc.assert(
-      fc.property(questions, fc.integer({ min: 0, max: 628 }), fc.integer({ min: 0, max: 25 }), (question, from, speed_mps) => {
-        for (const end of ["Skerrow 11", "Skerrow 29"]) expect(Number.isFinite(margin({ ...question, wind: { surface: { from_rad: from / 100, speed_mps: speed_mps / 1.7 }, layers: [] } }, end))).toBe(true);
-      }),
+      fc.property(
+        questions,
+        fc.integer({ min: 0, max: 628 }),
+        fc.integer({ min: 0, max: 25 }),
+        (question, from, speed_mps) => {
+          for (const end of ["Skerrow 11", "Skerrow 29"])
+            expect(
+              Number.isFinite(
+                margin(
+                  { ...question, wind: { surface: { from_rad: from / 100, speed_mps: speed_mps / 1.7 }, layers: [] } },
+                  end,
+                ),
+              ),
+            ).toBe(true);
+        },
+      ),
       { numRuns: 60, seed: 17 },
     );
   });

@@ -36,14 +36,19 @@ const endOf = (found: Reach, name: string) => {
 
 describe("landing ends", () => {
   it("come from both ends of every strip, with the direction from threshold to threshold", () => {
-    expect(ends).toHaveLength(2 * (aerodromes.reduce((sum, aerodrome) => sum + aerodrome.runways.length, 0) + sites.length));
+    expect(ends).toHaveLength(
+      2 * (aerodromes.reduce((sum, aerodrome) => sum + aerodrome.runways.length, 0) + sites.length),
+    );
     const skerrow = ends.find((end) => end.name === "Skerrow 11");
     expect(skerrow).toMatchObject({ unprepared: false, surface: "asphalt" });
     expect(skerrow?.length_m).toBeCloseTo(1150, -1);
     // The designator is magnetic: variation here is about 28° east.
     expect(degrees(skerrow?.headingTrue_rad ?? 0)).toBeCloseTo(138, 0);
     // Aimed into the strip, at most 200 m.
-    expect(geodesicBetween(skerrow?.threshold ?? DEMO_ORIGIN, skerrow?.aim ?? DEMO_ORIGIN).distance_m).toBeCloseTo(200, 3);
+    expect(geodesicBetween(skerrow?.threshold ?? DEMO_ORIGIN, skerrow?.aim ?? DEMO_ORIGIN).distance_m).toBeCloseTo(
+      200,
+      3,
+    );
   });
 
   it("stand on level ground", () => {
@@ -65,7 +70,10 @@ describe("reach", () => {
     for (const { bearingTrue_rad, distance_m, endId } of found.ends) {
       const aim = ends.find((end) => end.id === endId)?.aim ?? QUESTION.position;
       const there = destination(QUESTION.position, bearingTrue_rad, distance_m);
-      expect([there.latitude_deg, there.longitude_deg]).toEqual([expect.closeTo(aim.latitude_deg, 9), expect.closeTo(aim.longitude_deg, 9)]);
+      expect([there.latitude_deg, there.longitude_deg]).toEqual([
+        expect.closeTo(aim.latitude_deg, 9),
+        expect.closeTo(aim.longitude_deg, 9),
+      ]);
     }
   });
 
@@ -113,9 +121,16 @@ describe("reach", () => {
   });
 
   it("flying the wind-corrected speed never leaves less over a long straight into wind", () => {
-    const far = { altitude_m: 1800, heading_rad: 4.4, wind: { surface: { from_rad: 4.36, speed_mps: 11 }, layers: [] }, position: localPlane(DEMO_ORIGIN).toLatLon({ x_m: 16_000, y_m: -14_000 }) };
+    const far = {
+      altitude_m: 1800,
+      heading_rad: 4.4,
+      wind: { surface: { from_rad: 4.36, speed_mps: 11 }, layers: [] },
+      position: localPlane(DEMO_ORIGIN).toLatLon({ x_m: 16_000, y_m: -14_000 }),
+    };
     const book = endOf(reach(far, null), "Skerrow 29").path?.margin_m ?? NaN;
-    const corrected = endOf(reach({ ...far, plan: { ...QUESTION.plan, glideSpeed: "wind" } }, null), "Skerrow 29").path?.margin_m ?? NaN;
+    const corrected =
+      endOf(reach({ ...far, plan: { ...QUESTION.plan, glideSpeed: "wind" } }, null), "Skerrow 29").path?.margin_m ??
+      NaN;
     expect(corrected).toBeGreaterThan(book + 10);
   });
 
@@ -134,7 +149,10 @@ describe("reach", () => {
     const found = reach();
     for (const end of found.ends) {
       const steps = reachWorking(QUESTION, found, end);
-      expect(steps.every((step) => typeof step.value === "string" || Number.isFinite(step.value)), end.name).toBe(true);
+      expect(
+        steps.every((step) => typeof step.value === "string" || Number.isFinite(step.value)),
+        end.name,
+      ).toBe(true);
     }
     const end = endOf(found, "Skerrow 11");
     const steps = reachWorking(QUESTION, found, end).filter((step) => step.figure === "margin");
@@ -151,8 +169,18 @@ describe("a path leaves", () => {
   it("as GeoJSON whose lines join and end at the aim point (RFC 7946)", () => {
     const end = endOf(reach(), "Skerrow 11");
     const { features } = pathGeoJson(end, DEMO_ORIGIN);
-    expect(features.map((feature) => feature.properties.part)).toEqual(["Reaction", "Turn 1", "Straight", "Turn 2", "Final"]);
-    features.slice(1).forEach((feature, i) => expect(feature.geometry.coordinates[0]).toEqual(features[i].geometry.coordinates.at(-1)));
+    expect(features.map((feature) => feature.properties.part)).toEqual([
+      "Reaction",
+      "Turn 1",
+      "Straight",
+      "Turn 2",
+      "Final",
+    ]);
+    features
+      .slice(1)
+      .forEach((feature, i) =>
+        expect(feature.geometry.coordinates[0]).toEqual(features[i].geometry.coordinates.at(-1)),
+      );
     const [longitude_deg = 0, latitude_deg = 0] = features.at(-1)?.geometry.coordinates.at(-1) ?? [];
     const aim = ends.find((candidate) => candidate.name === "Skerrow 11")?.aim ?? DEMO_ORIGIN;
     expect(geodesicBetween(aim, { latitude_deg, longitude_deg }).distance_m).toBeLessThan(1);

@@ -6,7 +6,14 @@ import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import { type LocalPlane, localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
 import type { DescentIntegrals, IntegralsAt } from "../glide/descent-integrals";
-import { DRAWING_STEP_M, type GlidePath, type PathPoint, type PathProblem, pathPoints, searchPaths } from "../glide/glide-path";
+import {
+  DRAWING_STEP_M,
+  type GlidePath,
+  type PathPoint,
+  type PathProblem,
+  pathPoints,
+  searchPaths,
+} from "../glide/glide-path";
 import { type TurnSpeed, turnSpeed } from "../glide/gliding-turn";
 import { speedToFly } from "../glide/speed-to-fly";
 import { type StraightGlide, bestGlide } from "../glide/straight-glide";
@@ -67,12 +74,20 @@ const RANK: Record<ReachStatus, number> = { reached: 0, reserve: 1, short: 2, te
  * @param origin - of the plane that the points of the paths are in: the terrain's, or any place near
  * @returns failures of the polar (`mass_outside`, …) and of the wind (`layers_repeat`); an end that cannot be reached is not a failure
  */
-export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: LatLon = terrain?.origin ?? input.position): Outcome<Reach> {
+export function reachOf(
+  input: ReachInput,
+  terrain: TerrainGrid | null,
+  origin: LatLon = terrain?.origin ?? input.position,
+): Outcome<Reach> {
   const found = polarOf(input.aircraft, input.mass_kg, input.configuration);
   if (!found.ok) return found;
   const { polar, shares } = found.value;
   const loadFactor = levelTurnLoadFactor(input.pilot.bank_rad);
-  const turn = { ...turnSpeed(polar, input.pilot.bank_rad, input.pilot.stallMargin), loadFactor, stallEas_mps: stallSpeed_mps(polar, loadFactor) };
+  const turn = {
+    ...turnSpeed(polar, input.pilot.bank_rad, input.pilot.stallMargin),
+    loadFactor,
+    stallEas_mps: stallSpeed_mps(polar, loadFactor),
+  };
   const best = bestGlide(polar);
   const plane = localPlane(origin);
   const start = startIn(plane, input);
@@ -89,7 +104,9 @@ export function reachOf(input: ReachInput, terrain: TerrainGrid | null, origin: 
     }
     ends.push(reachEnd({ input, end, polar, best, start, plane, terrain, ...table }));
   }
-  ends.sort((a, b) => RANK[a.status] - RANK[b.status] || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity));
+  ends.sort(
+    (a, b) => RANK[a.status] - RANK[b.status] || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity),
+  );
   return success({ ends, polar, shares, best, turn });
 }
 
@@ -112,11 +129,31 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
   const along = ground.east_mps * Math.sin(heading_rad) + ground.north_mps * Math.cos(heading_rad);
   const fromLeft = ground.east_mps * Math.cos(heading_rad) - ground.north_mps * Math.sin(heading_rad);
   const line = geodesicBetween(input.position, end.aim);
-  const common = { endId: end.id, name: end.name, bearingTrue_rad: line.azimuthStart_rad, distance_m: line.distance_m, tailwind_mps: along, crosswind_mps: -fromLeft };
-  const impossible = (issue: Issue): EndReach => ({ ...common, status: "none", issue, path: null, points: [], clearance: null, ways: [], failedWays: [], glide: null, glideCalibrated_mps: null });
+  const common = {
+    endId: end.id,
+    name: end.name,
+    bearingTrue_rad: line.azimuthStart_rad,
+    distance_m: line.distance_m,
+    tailwind_mps: along,
+    crosswind_mps: -fromLeft,
+  };
+  const impossible = (issue: Issue): EndReach => ({
+    ...common,
+    status: "none",
+    issue,
+    path: null,
+    points: [],
+    clearance: null,
+    ways: [],
+    failedWays: [],
+    glide: null,
+    glideCalibrated_mps: null,
+  });
 
   let problem: PathProblem = {
-    polar, integrals, start,
+    polar,
+    integrals,
+    start,
     glide: best,
     target,
     choices: choicesOf(input),
@@ -146,7 +183,8 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
       clearance = otherClearance;
     }
   }
-  const status: ReachStatus = arrives && blocked(clearance) ? "terrain" : chosen.margin_m >= 0 ? "reached" : arrives ? "reserve" : "short";
+  const status: ReachStatus =
+    arrives && blocked(clearance) ? "terrain" : chosen.margin_m >= 0 ? "reached" : arrives ? "reserve" : "short";
   return {
     ...common,
     status,
@@ -177,6 +215,17 @@ function glideForWind(problem: PathProblem, path: GlidePath): Outcome<StraightGl
   const north = (high.north_m2ps - low.north_m2ps) / weight;
   const root = problem.integrals.rootSigmaAt((leg.altitudes_m[1] + leg.altitudes_m[2]) / 2);
   const speed = problem.glide.eas_mps / root;
-  const track = Math.atan2(speed * Math.sin(leg.straightHeading_rad) + east, speed * Math.cos(leg.straightHeading_rad) + north);
-  return speedToFly(problem.polar, { along_mps: east * Math.sin(track) + north * Math.cos(track), across_mps: east * Math.cos(track) - north * Math.sin(track), vertical_mps: 0 }, root ** 2);
+  const track = Math.atan2(
+    speed * Math.sin(leg.straightHeading_rad) + east,
+    speed * Math.cos(leg.straightHeading_rad) + north,
+  );
+  return speedToFly(
+    problem.polar,
+    {
+      along_mps: east * Math.sin(track) + north * Math.cos(track),
+      across_mps: east * Math.cos(track) - north * Math.sin(track),
+      vertical_mps: 0,
+    },
+    root ** 2,
+  );
 }

@@ -7,7 +7,9 @@ import { landAlong_m, nearestShore } from "./shore";
 function sea(): TerrainGrid {
   const [columns, rows, cell_m] = [101, 101, 100];
   const elevations_m = new Float32Array(columns * rows);
-  for (let row = 0; row < rows; row += 1) for (let column = 0; column < columns; column += 1) if (column * cell_m - 5000 >= 3000) elevations_m[row * columns + column] = 20;
+  for (let row = 0; row < rows; row += 1)
+    for (let column = 0; column < columns; column += 1)
+      if (column * cell_m - 5000 >= 3000) elevations_m[row * columns + column] = 20;
   elevations_m[90 * columns + 10] = 15;
   return { origin: DEMO_ORIGIN, west_m: -5000, south_m: -5000, cell_m, columns, rows, elevations_m };
 }
@@ -15,7 +17,9 @@ function sea(): TerrainGrid {
 describe("shore", () => {
   it("lies where the land begins, to half a cell", () => {
     expect(Math.abs((landAlong_m(sea(), { x_m: 0, y_m: 0 }, Math.PI / 2) ?? NaN) - 3000)).toBeLessThan(100);
-    expect(Math.abs((landAlong_m(sea(), { x_m: 0, y_m: 0 }, Math.PI / 4) ?? NaN) - 3000 * Math.SQRT2)).toBeLessThan(150);
+    expect(Math.abs((landAlong_m(sea(), { x_m: 0, y_m: 0 }, Math.PI / 4) ?? NaN) - 3000 * Math.SQRT2)).toBeLessThan(
+      150,
+    );
   });
 
   it("is none before the grid ends, and 0 over land", () => {

@@ -20,7 +20,11 @@ const RAYS = 72;
 export function landAlong_m(grid: TerrainGrid, from: PlanePoint, bearing_rad: number): number | null {
   const step_m = grid.cell_m / 2;
   for (let distance_m = 0; ; distance_m += step_m) {
-    const z = elevationAt_m(grid, from.x_m + distance_m * Math.sin(bearing_rad), from.y_m + distance_m * Math.cos(bearing_rad));
+    const z = elevationAt_m(
+      grid,
+      from.x_m + distance_m * Math.sin(bearing_rad),
+      from.y_m + distance_m * Math.cos(bearing_rad),
+    );
     if (z === null) return null;
     if (z > LAND_M) return distance_m;
   }

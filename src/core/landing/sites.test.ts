@@ -8,7 +8,11 @@ import { siteWorking } from "./site-working";
 
 const { aerodromes, sites } = demoPlaces();
 const situation = demoSituation();
-const QUESTION = reachInput({ ...situation, altitude_m: 900 }, demoAircraft("alder-s1"), landingEnds(aerodromes, sites));
+const QUESTION = reachInput(
+  { ...situation, altitude_m: 900 },
+  demoAircraft("alder-s1"),
+  landingEnds(aerodromes, sites),
+);
 const terrain = demoTerrain();
 
 function ranked(change: Partial<ReachInput> = {}, plan: Partial<typeof situation.landing> = {}): Sites {
@@ -30,9 +34,19 @@ const codes = (site: Site) => site.reasons.map((reason) => reason.code);
 describe("choosing a place", () => {
   it("puts what fits first, then what is tight, too short, out of reach", () => {
     const found = ranked();
-    const order: Record<SiteVerdict, number> = { fits: 0, tight: 1, reserve: 2, wind: 3, "too-short": 4, blocked: 5, short: 6 };
+    const order: Record<SiteVerdict, number> = {
+      fits: 0,
+      tight: 1,
+      reserve: 2,
+      wind: 3,
+      "too-short": 4,
+      blocked: 5,
+      short: 6,
+    };
     // A little over a limit of wind on a place that fits comes before one that is tight.
-    const keys = found.sites.map((site) => (site.verdict === "wind" && site.windShare <= 1.5 && (site.spare_m ?? -1) >= 0 ? 0.5 : order[site.verdict]));
+    const keys = found.sites.map((site) =>
+      site.verdict === "wind" && site.windShare <= 1.5 && (site.spare_m ?? -1) >= 0 ? 0.5 : order[site.verdict],
+    );
     expect(keys).toEqual([...keys].sort((a, b) => a - b));
     expect(found.sites[0].end.name).toMatch(/^Skerrow/);
     expect(new Set(found.sites.map((site) => site.verdict)).size).toBeGreaterThan(3);
@@ -46,14 +60,19 @@ describe("choosing a place", () => {
   });
 
   it("fits by the rule that was chosen: without the factor more fits, never less", () => {
-    const fits = (rule: "factor" | "computed" | "leaflet") => ranked({}, { rule }).sites.filter((site) => site.verdict === "fits").map((site) => site.end.id);
+    const fits = (rule: "factor" | "computed" | "leaflet") =>
+      ranked({}, { rule })
+        .sites.filter((site) => site.verdict === "fits")
+        .map((site) => site.end.id);
     expect(fits("computed")).toEqual(expect.arrayContaining(fits("factor")));
     expect(fits("computed").length).toBeGreaterThan(fits("factor").length);
     expect(fits("computed")).toEqual(expect.arrayContaining(fits("leaflet")));
   });
 
   it("the sun counts when it is low and ahead, not otherwise", () => {
-    const sunny = Array.from({ length: 48 }, (_, i) => i / 2).filter((utc_h) => codes(named(ranked({}, { utc_h }), "Skerrow 11")).includes("sun"));
+    const sunny = Array.from({ length: 48 }, (_, i) => i / 2).filter((utc_h) =>
+      codes(named(ranked({}, { utc_h }), "Skerrow 11")).includes("sun"),
+    );
     expect(sunny.length).toBeGreaterThan(0);
     expect(sunny.length).toBeLessThan(8);
     // 138° true at 47° south in November: the sun rises a little left of it, 8.7 h behind UTC.
@@ -66,7 +85,9 @@ describe("choosing a place", () => {
     for (const site of found.sites) {
       const steps = siteWorking(found, site, situation.landing).filter((step) => step.figure === "length");
       const value = (symbol: string) => Number(steps.find((step) => step.symbol === symbol)?.value);
-      const factors = steps.filter((step) => step.symbol === "×").reduce((product, step) => product * Number(step.value), 1);
+      const factors = steps
+        .filter((step) => step.symbol === "×")
+        .reduce((product, step) => product * Number(step.value), 1);
       if (site.length) expect(value("s") * factors, site.end.name).toBeCloseTo(value("L_n"), 6);
     }
   });
@@ -74,13 +95,21 @@ describe("choosing a place", () => {
   it("a place without length is refused with the reason", () => {
     const [end] = QUESTION.ends;
     const found = LandingEnd.safeParse({ ...end, length_m: 0 });
-    expect(found.error?.issues[0]).toMatchObject({ path: ["length_m"], message: expect.stringContaining("without length") });
+    expect(found.error?.issues[0]).toMatchObject({
+      path: ["length_m"],
+      message: expect.stringContaining("without length"),
+    });
     expect(LandingEnd.safeParse({ ...end, slope: 0.5 }).success).toBe(false);
   });
 
   it.each([
     ["crosswind-limit", "Skerrow 11", {}, { surface: { from_rad: 0.85, speed_mps: 9 }, layers: [] }],
-    ["crosswind-limit", "Skerrow 11", { crosswindLimit_mps: 4 }, { surface: { from_rad: 0.85, speed_mps: 5 }, layers: [] }],
+    [
+      "crosswind-limit",
+      "Skerrow 11",
+      { crosswindLimit_mps: 4 },
+      { surface: { from_rad: 0.85, speed_mps: 5 }, layers: [] },
+    ],
     ["crosswind", "Skerrow 11", {}, { surface: { from_rad: 0.85, speed_mps: 5 }, layers: [] }],
     ["headwind", "Skerrow 11", {}, { surface: { from_rad: 2.41, speed_mps: 5 }, layers: [] }],
     ["tailwind", "Skerrow 29", {}, { surface: { from_rad: 2.41, speed_mps: 5 }, layers: [] }],
@@ -104,7 +133,8 @@ describe("choosing a place", () => {
   });
 
   it("a wet strip asks for more, never for less; more flap for less", () => {
-    const needs = (plan: Partial<typeof situation.landing>) => ranked({}, plan).sites.flatMap((site) => (site.length ? [[site.end.id, site.length.needed_m] as const] : []));
+    const needs = (plan: Partial<typeof situation.landing>) =>
+      ranked({}, plan).sites.flatMap((site) => (site.length ? [[site.end.id, site.length.needed_m] as const] : []));
     const dry = new Map(needs({}));
     for (const [id, needed_m] of needs({ wet: true })) expect(needed_m, id).toBeGreaterThan(dry.get(id) ?? Infinity);
     for (const [id, needed_m] of needs({ flap: 0 })) expect(needed_m, id).toBeGreaterThan(dry.get(id) ?? Infinity);
@@ -113,6 +143,9 @@ describe("choosing a place", () => {
   it("says what is wrong with the flap chosen", () => {
     const reach = reachOf(QUESTION, null);
     if (!reach.ok) throw new Error(reach.issue.message);
-    expect(rankSites(reach.value, QUESTION, { ...situation.landing, flap: 7 }, situation.day)).toMatchObject({ ok: false, issue: { code: "no_such_flap" } });
+    expect(rankSites(reach.value, QUESTION, { ...situation.landing, flap: 7 }, situation.day)).toMatchObject({
+      ok: false,
+      issue: { code: "no_such_flap" },
+    });
   });
 });

@@ -26,7 +26,27 @@ export function isUsable(verdict: SiteVerdict): boolean {
 
 /** Why a place is better or worse; `value` is a length, height, speed or ratio as the code says. */
 export interface SiteReason {
-  readonly code: "runway" | "unprepared" | "spare" | "tight" | "too-short" | "does-not-stop" | "tailwind" | "tailwind-limit" | "headwind" | "crosswind" | "crosswind-limit" | "obstacle" | "sun" | "uphill" | "downhill" | "low-arrival" | "reserve" | "short" | "blocked" | Hazard;
+  readonly code:
+    | "runway"
+    | "unprepared"
+    | "spare"
+    | "tight"
+    | "too-short"
+    | "does-not-stop"
+    | "tailwind"
+    | "tailwind-limit"
+    | "headwind"
+    | "crosswind"
+    | "crosswind-limit"
+    | "obstacle"
+    | "sun"
+    | "uphill"
+    | "downhill"
+    | "low-arrival"
+    | "reserve"
+    | "short"
+    | "blocked"
+    | Hazard;
   readonly tone: "good" | "caution" | "bad";
   readonly value: number;
 }
@@ -82,11 +102,34 @@ const FLAT = 0.005;
 const CALM_MPS = 1.5;
 /** More wind than planned with, up to this share of the limits, is still better than a place that is tight. Common practice. */
 const WINDY = 1.5;
-const ORDER: Record<SiteVerdict, number> = { fits: 0, tight: 1, reserve: 2, wind: 3, "too-short": 4, blocked: 5, short: 6 };
+const ORDER: Record<SiteVerdict, number> = {
+  fits: 0,
+  tight: 1,
+  reserve: 2,
+  wind: 3,
+  "too-short": 4,
+  blocked: 5,
+  short: 6,
+};
 /** Points of the score. Ours. */
 const POINTS: Partial<Record<SiteReason["code"], number>> = {
-  unprepared: 30, people: 40, "power-lines": 25, wall: 30, rough: 20, soft: 15, stock: 10, trees: 10,
-  "crosswind-limit": 20, crosswind: 8, "tailwind-limit": 20, tailwind: 15, sun: 10, obstacle: 8, downhill: 6, "too-short": 20, reserve: 15,
+  unprepared: 30,
+  people: 40,
+  "power-lines": 25,
+  wall: 30,
+  rough: 20,
+  soft: 15,
+  stock: 10,
+  trees: 10,
+  "crosswind-limit": 20,
+  crosswind: 8,
+  "tailwind-limit": 20,
+  tailwind: 15,
+  sun: 10,
+  obstacle: 8,
+  downhill: 6,
+  "too-short": 20,
+  reserve: 15,
 };
 /** Points for arriving with nothing in hand, fewer towards `USEFUL_M`; for wind at twice its limit. Ours. */
 const LOW_POINTS = 40;
@@ -109,29 +152,60 @@ export function rankSites(reach: Reach, question: ReachInput, plan: LandingPlan,
   if (!figures.ok) return figures;
   const sun = plan.utc_h === null ? null : sunPosition(question.position, day, plan.utc_h);
   const ends = new Map(question.ends.map((end) => [end.id, end]));
-  const crosswindLimit_mps = plan.crosswindLimit_mps ?? Math.max(CROSSWIND_SHARE * figures.value.stallEas_mps, USUAL_CROSSWIND_MPS);
+  const crosswindLimit_mps =
+    plan.crosswindLimit_mps ?? Math.max(CROSSWIND_SHARE * figures.value.stallEas_mps, USUAL_CROSSWIND_MPS);
   const sites = reach.ends.flatMap((entry): Site[] => {
     const end = ends.get(entry.endId);
     if (!end || entry.status === "none") return [];
     const density = airAtAltitude(end.elevation_m, question.air).sigma * RHO0;
-    const asked = { figures: figures.value, density, tailwind_mps: entry.tailwind_mps, end, wet: plan.wet, ownFactor: plan.ownFactor };
+    const asked = {
+      figures: figures.value,
+      density,
+      tailwind_mps: entry.tailwind_mps,
+      end,
+      wet: plan.wet,
+      ownFactor: plan.ownFactor,
+    };
     const length = lengthNeeded({ ...asked, rule: plan.rule });
     const plain = lengthNeeded({ ...asked, rule: "computed" });
     const spare_m = length.ok ? end.length_m - length.value.needed_m : null;
     const computedSpare_m = plain.ok ? end.length_m - plain.value.computed_m : null;
     // Of what is planned with: 1 at the limit of wind from behind or across, whichever is nearer.
-    const windShare = Math.max(shareOf(entry.tailwind_mps, plan.tailwindLimit_mps), shareOf(Math.abs(entry.crosswind_mps), crosswindLimit_mps));
+    const windShare = Math.max(
+      shareOf(entry.tailwind_mps, plan.tailwindLimit_mps),
+      shareOf(Math.abs(entry.crosswind_mps), crosswindLimit_mps),
+    );
     const verdict = verdictOf(entry, spare_m, computedSpare_m, windShare);
-    const reasons = reasonsOf({ entry, end, spare_m, computedSpare_m, verdict, sun, crosswindLimit_mps, tailwindLimit_mps: plan.tailwindLimit_mps });
+    const reasons = reasonsOf({
+      entry,
+      end,
+      spare_m,
+      computedSpare_m,
+      verdict,
+      sun,
+      crosswindLimit_mps,
+      tailwindLimit_mps: plan.tailwindLimit_mps,
+    });
     const points = reasons.reduce((sum, reason) => sum + (POINTS[reason.code] ?? 0), 0);
     // Little room in length counts up to 20 points, as it shrinks from 15 % to none; little height in hand likewise.
     const narrow = spare_m === null ? 0 : 20 * Math.min(Math.max(1 - spare_m / (NARROW * end.length_m), 0), 1);
     const low = LOW_POINTS * (1 - Math.min(Math.max(entry.path?.margin_m ?? 0, 0), USEFUL_M) / USEFUL_M);
     const windy = WIND_POINTS * Math.max(windShare - 1, 0);
-    return [{
-      end, reach: entry, verdict, length: length.ok ? length.value : null, issue: length.ok ? null : length.issue, spare_m, computedSpare_m, windShare,
-      overrun_mps: plain.ok ? overrunSpeed_mps(plain.value, end.length_m) : null, reasons, score: points + narrow + low + windy,
-    }];
+    return [
+      {
+        end,
+        reach: entry,
+        verdict,
+        length: length.ok ? length.value : null,
+        issue: length.ok ? null : length.issue,
+        spare_m,
+        computedSpare_m,
+        windShare,
+        overrun_mps: plain.ok ? overrunSpeed_mps(plain.value, end.length_m) : null,
+        reasons,
+        score: points + narrow + low + windy,
+      },
+    ];
   });
   sites.sort(byRank);
   // The wind of the first place stands for the ground about: it is what a landing there is judged by.
@@ -143,15 +217,19 @@ export function rankSites(reach: Reach, question: ReachInput, plan: LandingPlan,
 }
 
 function byRank(a: Site, b: Site): number {
-  const order = ({ verdict, windShare, spare_m }: Site) => (verdict === "wind" && windShare <= WINDY && spare_m !== null && spare_m >= 0 ? ORDER.fits + 0.5 : ORDER[verdict]);
+  const order = ({ verdict, windShare, spare_m }: Site) =>
+    verdict === "wind" && windShare <= WINDY && spare_m !== null && spare_m >= 0 ? ORDER.fits + 0.5 : ORDER[verdict];
   const verdict = order(a) - order(b);
   if (verdict !== 0) return verdict;
   const margin = (site: Site) => site.reach.path?.margin_m ?? -Infinity;
   if (a.verdict === "short" || a.verdict === "blocked") return margin(b) - margin(a);
   // Where it does not stop both ways, nothing separates them but what else speaks against them.
-  const overrun = (site: Site) => (site.overrun_mps ?? FAR_TOO_FAST_MPS) / OVERRUN_STEP_MPS + site.score / POINTS_PER_STEP;
+  const overrun = (site: Site) =>
+    (site.overrun_mps ?? FAR_TOO_FAST_MPS) / OVERRUN_STEP_MPS + site.score / POINTS_PER_STEP;
   if (a.verdict === "too-short") return overrun(a) - overrun(b);
-  return Number(a.end.unprepared) - Number(b.end.unprepared) || a.score - b.score || (b.spare_m ?? 0) - (a.spare_m ?? 0);
+  return (
+    Number(a.end.unprepared) - Number(b.end.unprepared) || a.score - b.score || (b.spare_m ?? 0) - (a.spare_m ?? 0)
+  );
 }
 
 /** Wind over its limit; a limit of none is passed by anything that is not calm. */
@@ -160,13 +238,21 @@ function shareOf(wind_mps: number, limit_mps: number): number {
 }
 
 /** Ground speed at the end of a place that is too short, √(Vg² − 2·N·g·room); null when it stops before. */
-function overrunSpeed_mps({ computed_m, air_m, flare_m, braking, touchdownGroundSpeed_mps }: LengthNeeded, length_m: number): number | null {
+function overrunSpeed_mps(
+  { computed_m, air_m, flare_m, braking, touchdownGroundSpeed_mps }: LengthNeeded,
+  length_m: number,
+): number | null {
   if (computed_m <= length_m) return null;
   const room_m = Math.max(length_m - air_m - flare_m, 0);
   return Math.sqrt(Math.max(touchdownGroundSpeed_mps ** 2 - 2 * braking * G0 * room_m, 0));
 }
 
-function verdictOf({ status }: EndReach, spare_m: number | null, computedSpare_m: number | null, windShare: number): SiteVerdict {
+function verdictOf(
+  { status }: EndReach,
+  spare_m: number | null,
+  computedSpare_m: number | null,
+  windShare: number,
+): SiteVerdict {
   if (status === "short" || status === "none") return "short";
   if (status === "terrain") return "blocked";
   if (computedSpare_m === null || computedSpare_m < 0) return "too-short";
@@ -186,7 +272,16 @@ interface Told {
   tailwindLimit_mps: number;
 }
 
-function reasonsOf({ entry, end, spare_m, computedSpare_m, verdict, sun, crosswindLimit_mps, tailwindLimit_mps }: Told): SiteReason[] {
+function reasonsOf({
+  entry,
+  end,
+  spare_m,
+  computedSpare_m,
+  verdict,
+  sun,
+  crosswindLimit_mps,
+  tailwindLimit_mps,
+}: Told): SiteReason[] {
   const reasons: SiteReason[] = [];
   const say = (code: SiteReason["code"], tone: SiteReason["tone"], value = 0) => reasons.push({ code, tone, value });
   const margin_m = entry.path?.margin_m ?? 0;
@@ -207,8 +302,15 @@ function reasonsOf({ entry, end, spare_m, computedSpare_m, verdict, sun, crosswi
   if (end.obstacle) say("obstacle", "caution", end.obstacle.height_m);
   if (end.slope > FLAT) say("uphill", "good", end.slope);
   if (end.slope < -FLAT) say("downhill", "caution", end.slope);
-  if (sun && sun.elevation_rad > 0 && sun.elevation_rad < SUN_LOW_RAD && Math.abs(wrapHalfTurn(sun.azimuth_rad - end.headingTrue_rad)) < SUN_NEAR_RAD) say("sun", "caution", sun.elevation_rad);
+  if (
+    sun &&
+    sun.elevation_rad > 0 &&
+    sun.elevation_rad < SUN_LOW_RAD &&
+    Math.abs(wrapHalfTurn(sun.azimuth_rad - end.headingTrue_rad)) < SUN_NEAR_RAD
+  )
+    say("sun", "caution", sun.elevation_rad);
   if (entry.status === "reached" && margin_m < LOW_ARRIVAL_M) say("low-arrival", "caution", margin_m);
-  for (const hazard of end.hazards) say(hazard, hazard === "people" || hazard === "power-lines" || hazard === "wall" ? "bad" : "caution");
+  for (const hazard of end.hazards)
+    say(hazard, hazard === "people" || hazard === "power-lines" || hazard === "wall" ? "bad" : "caution");
   return reasons;
 }

@@ -7,7 +7,20 @@ import { type Touchdown, type TouchdownQuestion, secureList, touchdown } from ".
 
 function ask(change: Partial<TouchdownQuestion> = {}, name = "alder-s1") {
   const aircraft = demoAircraft(name);
-  return touchdown({ aircraft, mass_kg: aircraft.mass.usual_kg, configuration: cleanGlide(aircraft), air: { qnh_Pa: P0_PA, deviation_K: 0 }, elevation_m: 0, tailwind_mps: -5, flap: null, length_m: 200, surface: "grass", stopping: 0.3, wheelsUp: false, ...change });
+  return touchdown({
+    aircraft,
+    mass_kg: aircraft.mass.usual_kg,
+    configuration: cleanGlide(aircraft),
+    air: { qnh_Pa: P0_PA, deviation_K: 0 },
+    elevation_m: 0,
+    tailwind_mps: -5,
+    flap: null,
+    length_m: 200,
+    surface: "grass",
+    stopping: 0.3,
+    wheelsUp: false,
+    ...change,
+  });
 }
 function answer(change: Partial<TouchdownQuestion> = {}, name = "alder-s1"): Touchdown {
   const found = ask(change, name);
@@ -27,9 +40,19 @@ describe("touchdown", () => {
 
   it("compares with still air, the other way, no flap and ten per cent more speed", () => {
     const found = answer();
-    expect(found.cases.map((entry) => entry.name)).toEqual(["as planned", "still air", "the other way", "flap up", "10 % faster"]);
+    expect(found.cases.map((entry) => entry.name)).toEqual([
+      "as planned",
+      "still air",
+      "the other way",
+      "flap up",
+      "10 % faster",
+    ]);
     for (const entry of found.cases.slice(1)) expect(entry.ratio, entry.name).toBeGreaterThan(1);
-    expect(answer({ tailwind_mps: 0 }).cases.map((entry) => entry.name)).toEqual(["as planned", "flap up", "10 % faster"]);
+    expect(answer({ tailwind_mps: 0 }).cases.map((entry) => entry.name)).toEqual([
+      "as planned",
+      "flap up",
+      "10 % faster",
+    ]);
   });
 
   // Common practice: wheels up on water and soft ground, down where it bears them.
@@ -64,19 +87,29 @@ describe("touchdown", () => {
       const heights = secureList(demoAircraft(name)).map((item) => item.by_m ?? Infinity);
       expect(heights).toEqual([...heights].sort((a, b) => b - a));
     }
-    expect(secureList(demoAircraft("alder-s1"))[0]).toMatchObject({ by_m: null, what: expect.stringContaining("call") });
-    expect(secureList(demoAircraft("cedar-j2")).some((item) => item.what.startsWith("Engine master levers"))).toBe(true);
+    expect(secureList(demoAircraft("alder-s1"))[0]).toMatchObject({
+      by_m: null,
+      what: expect.stringContaining("call"),
+    });
+    expect(secureList(demoAircraft("cedar-j2")).some((item) => item.what.startsWith("Engine master levers"))).toBe(
+      true,
+    );
     expect(secureList(demoAircraft("rowan-r1")).some((item) => item.what.startsWith("Gear and last flap"))).toBe(true);
   });
 
   it("more headwind, more flap or less mass never means more energy (property)", () => {
     fc.assert(
-      fc.property(fc.integer({ min: -10, max: 10 }), fc.integer({ min: 1, max: 8 }), fc.integer({ min: 750, max: 1000 }), (tailwind_mps, more, mass_kg) => {
-        const usual = answer({ tailwind_mps, mass_kg });
-        expect(answer({ tailwind_mps: tailwind_mps - more, mass_kg }).energy_J).toBeLessThan(usual.energy_J);
-        expect(answer({ tailwind_mps, mass_kg, flap: 0 }).energy_J).toBeGreaterThan(usual.energy_J);
-        expect(answer({ tailwind_mps, mass_kg: mass_kg + 100 }).energy_J).toBeGreaterThan(usual.energy_J);
-      }),
+      fc.property(
+        fc.integer({ min: -10, max: 10 }),
+        fc.integer({ min: 1, max: 8 }),
+        fc.integer({ min: 750, max: 1000 }),
+        (tailwind_mps, more, mass_kg) => {
+          const usual = answer({ tailwind_mps, mass_kg });
+          expect(answer({ tailwind_mps: tailwind_mps - more, mass_kg }).energy_J).toBeLessThan(usual.energy_J);
+          expect(answer({ tailwind_mps, mass_kg, flap: 0 }).energy_J).toBeGreaterThan(usual.energy_J);
+          expect(answer({ tailwind_mps, mass_kg: mass_kg + 100 }).energy_J).toBeGreaterThan(usual.energy_J);
+        },
+      ),
       { numRuns: 60, seed: 8 },
     );
   });

@@ -19,7 +19,10 @@ export const TouchdownQuestion = z.object({
   air: SituationDocument.shape.air,
   elevation_m: SituationDocument.shape.altitude_m,
   /** At the ground along the landing direction, a headwind negative. */
-  tailwind_mps: z.number().min(-60, "A wind along the runway is −117 to 117 kt.").max(60, "A wind along the runway is −117 to 117 kt."),
+  tailwind_mps: z
+    .number()
+    .min(-60, "A wind along the runway is −117 to 117 kt.")
+    .max(60, "A wind along the runway is −117 to 117 kt."),
   flap: LandingPlan.shape.flap,
   /** Length that is left after the touchdown; null when it is not known. */
   length_m: z.number().min(1, "A length is 1 to 20 000 m.").max(20_000, "A length is 1 to 20 000 m.").nullable(),
@@ -81,7 +84,8 @@ const [SLIDE_HARD_G, SLIDE_SOFT_G] = [0.4, 0.5];
  * @see FAA-H-8083-3, emergency approaches and landings (memory): energy grows with the square of the ground speed
  */
 export function touchdown(question: TouchdownQuestion): Outcome<Touchdown> {
-  const { aircraft, mass_kg, configuration, air, elevation_m, tailwind_mps, flap, length_m, surface, stopping } = question;
+  const { aircraft, mass_kg, configuration, air, elevation_m, tailwind_mps, flap, length_m, surface, stopping } =
+    question;
   const planned = landingFigures(aircraft, mass_kg, configuration, flap);
   if (!planned.ok) return planned;
   const clean = landingFigures(aircraft, mass_kg, configuration, 0);
@@ -90,22 +94,42 @@ export function touchdown(question: TouchdownQuestion): Outcome<Touchdown> {
   const eas = TOUCHDOWN * planned.value.stallEas_mps;
   const ground = (stall_mps: number, wind_mps: number, times = 1) => (times * TOUCHDOWN * stall_mps) / root + wind_mps;
   const groundSpeed_mps = ground(planned.value.stallEas_mps, tailwind_mps);
-  if (!(groundSpeed_mps > 1)) return failure("no_speed", "The headwind is as fast as the touchdown: there is no ground speed to stop from.", "tailwind_mps");
+  if (!(groundSpeed_mps > 1))
+    return failure(
+      "no_speed",
+      "The headwind is as fast as the touchdown: there is no ground speed to stop from.",
+      "tailwind_mps",
+    );
   const energy = (speed: number) => (mass_kg * speed ** 2) / 2;
   const energy_J = energy(groundSpeed_mps);
-  const one = (name: TouchdownCase["name"], speed: number): TouchdownCase => ({ name, groundSpeed_mps: speed, energy_J: energy(speed), ratio: energy(speed) / energy_J, stop_m: stoppingDistance_m(speed, stopping) });
-  const stop = (g: number) => ({ g, distance_m: stoppingDistance_m(groundSpeed_mps, g), time_s: groundSpeed_mps / (g * G0) });
+  const one = (name: TouchdownCase["name"], speed: number): TouchdownCase => ({
+    name,
+    groundSpeed_mps: speed,
+    energy_J: energy(speed),
+    ratio: energy(speed) / energy_J,
+    stop_m: stoppingDistance_m(speed, stopping),
+  });
+  const stop = (g: number) => ({
+    g,
+    distance_m: stoppingDistance_m(groundSpeed_mps, g),
+    time_s: groundSpeed_mps / (g * G0),
+  });
   const stall = planned.value.stallEas_mps;
   const cases = [
     one("as planned", groundSpeed_mps),
-    ...(Math.abs(tailwind_mps) > 0.5 ? [one("still air", ground(stall, 0)), one("the other way", ground(stall, -tailwind_mps))] : []),
+    ...(Math.abs(tailwind_mps) > 0.5
+      ? [one("still air", ground(stall, 0)), one("the other way", ground(stall, -tailwind_mps))]
+      : []),
     one("flap up", ground(clean.value.stallEas_mps, tailwind_mps)),
     one("10 % faster", ground(stall, tailwind_mps, 1.1)),
   ].filter((entry) => entry.groundSpeed_mps > 1);
   const gear = gearAdvice(aircraft, surface, question.wheelsUp);
   const slide_g = surface === "asphalt" || surface === "concrete" ? SLIDE_HARD_G : SLIDE_SOFT_G;
   return success({
-    touchdownEas_mps: eas, groundSpeed_mps, energy_J, cases,
+    touchdownEas_mps: eas,
+    groundSpeed_mps,
+    energy_J,
+    cases,
     stops: NAMED_G.map(stop),
     needed_g: length_m === null ? null : groundSpeed_mps ** 2 / (2 * G0 * length_m),
     slide: gear.flown === "up" && surface !== "water" ? stop(slide_g) : null,
@@ -116,7 +140,15 @@ export function touchdown(question: TouchdownQuestion): Outcome<Touchdown> {
 /** Gear by surface. Common practice; the flight manual's own rule comes first. */
 function gearAdvice({ polar }: AircraftDocument, surface: TouchdownQuestion["surface"], wheelsUp: boolean): GearAdvice {
   const flown = wheelsUp ? "up" : "down";
-  if (!polar?.gear.retractable) return { gear: "fixed", flown: "fixed", why: surface === "water" ? "A fixed gear digs in: touch down as slowly as can be, and expect to go over." : "The gear takes the first of the energy." };
+  if (!polar?.gear.retractable)
+    return {
+      gear: "fixed",
+      flown: "fixed",
+      why:
+        surface === "water"
+          ? "A fixed gear digs in: touch down as slowly as can be, and expect to go over."
+          : "The gear takes the first of the energy.",
+    };
   switch (surface) {
     case "water":
       return { gear: "up", flown, why: "Wheels dig in and turn the aeroplane over." };
@@ -145,11 +177,43 @@ export function secureList({ engines, polar }: Pick<AircraftDocument, "engines" 
   const piston = engines.kind === "piston";
   return [
     { by_m: null, what: "Say it: call, squawk 7700, locator beacon on", why: "Radio reaches farther from height." },
-    { by_m: 304.8, what: "Belts and shoulder straps tight, loose things stowed, headsets off the lap", why: "Hands are free now and not later." },
-    { by_m: 228.6, what: piston ? "Fuel off, mixture cut off, ignition off: when no restart is wanted any more" : "Engine master levers off, fuel and fire levers as the checklist says", why: "Nothing must feed a fire." },
-    { by_m: 152.4, what: "Doors unlatched, a rolled jacket in the gap if it may jam", why: "A bent frame holds a closed door." },
-    ...(polar && polar.flaps.length > 1 ? [{ by_m: 91.44, what: polar.gear.retractable ? "Gear and last flap, when the place is certain" : "Last flap, when the place is certain", why: "Out they cannot be flown with any farther." }] : []),
-    { by_m: 60.96, what: "Master off, after electric flaps and gear have run", why: "No sparks; what runs by electricity has run." },
-    { by_m: 15.24, what: "Wings level, slowest speed under control, brace", why: "Half the speed is a quarter of the energy." },
+    {
+      by_m: 304.8,
+      what: "Belts and shoulder straps tight, loose things stowed, headsets off the lap",
+      why: "Hands are free now and not later.",
+    },
+    {
+      by_m: 228.6,
+      what: piston
+        ? "Fuel off, mixture cut off, ignition off: when no restart is wanted any more"
+        : "Engine master levers off, fuel and fire levers as the checklist says",
+      why: "Nothing must feed a fire.",
+    },
+    {
+      by_m: 152.4,
+      what: "Doors unlatched, a rolled jacket in the gap if it may jam",
+      why: "A bent frame holds a closed door.",
+    },
+    ...(polar && polar.flaps.length > 1
+      ? [
+          {
+            by_m: 91.44,
+            what: polar.gear.retractable
+              ? "Gear and last flap, when the place is certain"
+              : "Last flap, when the place is certain",
+            why: "Out they cannot be flown with any farther.",
+          },
+        ]
+      : []),
+    {
+      by_m: 60.96,
+      what: "Master off, after electric flaps and gear have run",
+      why: "No sparks; what runs by electricity has run.",
+    },
+    {
+      by_m: 15.24,
+      what: "Wings level, slowest speed under control, brace",
+      why: "Half the speed is a quarter of the energy.",
+    },
   ];
 }

@@ -22,7 +22,9 @@ describe("units", () => {
   });
 
   it("goes there and back in every unit", () => {
-    for (const kind of Object.keys(UNITS) as QuantityKind[]) for (const unit of Object.keys(UNITS[kind])) expect(fromSi(kind, unit, toSi(kind, unit, 123.4))).toBeCloseTo(123.4, 9);
+    for (const kind of Object.keys(UNITS) as QuantityKind[])
+      for (const unit of Object.keys(UNITS[kind]))
+        expect(fromSi(kind, unit, toSi(kind, unit, 123.4))).toBeCloseTo(123.4, 9);
   });
 
   it("falls back to the usual unit for a stored name it does not know", () => {
@@ -66,17 +68,31 @@ describe("angles", () => {
     expect(wrapTurn(NaN)).toBeNaN();
   });
 
-  it.each([[0, "360"], [2 * Math.PI, "360"], [0.0001, "360"], [Math.PI / 2, "090"], [-0.1, "354"], [3.9, "223"]])("writes %f in three figures", (angle, text) => {
+  it.each([
+    [0, "360"],
+    [2 * Math.PI, "360"],
+    [0.0001, "360"],
+    [Math.PI / 2, "090"],
+    [-0.1, "354"],
+    [3.9, "223"],
+  ])("writes %f in three figures", (angle, text) => {
     expect(threeFigures(angle)).toBe(text);
   });
 });
 
 describe("clock", () => {
-  it.each([[0, "0:00"], [5.4, "0:05"], [59.6, "1:00"], [605, "10:05"], [-3, "0:00"]])("writes %f s", (time_s, text) => {
+  it.each([
+    [0, "0:00"],
+    [5.4, "0:05"],
+    [59.6, "1:00"],
+    [605, "10:05"],
+    [-3, "0:00"],
+  ])("writes %f s", (time_s, text) => {
     expect(formatClock(time_s)).toBe(text);
   });
 
   it("a limit kept in five figures is shown as it was typed, whichever way it is rounded", () => {
-    for (const rounding of ["down", "up"] as const) expect(formatSi("speed", "kt", 5.14444, rounding)).toBe("10\u00a0kt");
+    for (const rounding of ["down", "up"] as const)
+      expect(formatSi("speed", "kt", 5.14444, rounding)).toBe("10\u00a0kt");
   });
 });

@@ -118,7 +118,10 @@ export function formatSi(kind: QuantityKind, name: string, si: number, rounding:
   const step = unit.step ?? 10 ** -unit.digits;
   // A ten-thousandth of a step forgives the conversion: 500 ft in metres are 500 ft again, 10 kt in five figures 10 kt.
   const steps = fromSi(kind, name, si) / step;
-  const value = rounding === "nearest" ? fromSi(kind, name, si) : (rounding === "down" ? Math.floor(steps + 1e-4) : Math.ceil(steps - 1e-4)) * step;
+  const value =
+    rounding === "nearest"
+      ? fromSi(kind, name, si)
+      : (rounding === "down" ? Math.floor(steps + 1e-4) : Math.ceil(steps - 1e-4)) * step;
   const number = formatNumber(value, unit.digits, unit.step);
   return `${unit.plain ? number.replace("\u202f", "") : number}\u00a0${unit.label}`;
 }

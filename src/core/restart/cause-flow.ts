@@ -6,11 +6,35 @@ import type { CauseItem, Symptom } from "../aircraft/cause-item";
 
 /** The usual flow of a piston engine, in cockpit order. Common practice. */
 export const PISTON_FLOW: readonly CauseItem[] = [
-  { id: "last", name: "Last touched", action: "what did I touch last? put it back", time_s: 2, symptoms: ["after-change"] },
-  { id: "selector", name: "Fuel selector", action: "other tank, felt in its detent", time_s: 3, symptoms: ["sudden", "surging"] },
+  {
+    id: "last",
+    name: "Last touched",
+    action: "what did I touch last? put it back",
+    time_s: 2,
+    symptoms: ["after-change"],
+  },
+  {
+    id: "selector",
+    name: "Fuel selector",
+    action: "other tank, felt in its detent",
+    time_s: 3,
+    symptoms: ["sudden", "surging"],
+  },
   { id: "pump", name: "Fuel pump", action: "on", time_s: 2, symptoms: ["surging", "sudden"] },
-  { id: "heat", name: "Carburettor", action: "heat, or alternate air: full, and left there", time_s: 3, symptoms: ["fading", "rough"] },
-  { id: "mixture", name: "Mixture", action: "rich, or as the height asks", time_s: 3, symptoms: ["rough", "after-change"] },
+  {
+    id: "heat",
+    name: "Carburettor",
+    action: "heat, or alternate air: full, and left there",
+    time_s: 3,
+    symptoms: ["fading", "rough"],
+  },
+  {
+    id: "mixture",
+    name: "Mixture",
+    action: "rich, or as the height asks",
+    time_s: 3,
+    symptoms: ["rough", "after-change"],
+  },
   { id: "ignition", name: "Ignition", action: "each alone, then both", time_s: 6, symptoms: ["rough", "sudden"] },
   { id: "primer", name: "Primer", action: "in and locked", time_s: 3, symptoms: ["rough"] },
   { id: "throttle", name: "Throttle", action: "through its range", time_s: 3, symptoms: ["fading"] },
@@ -20,17 +44,35 @@ export const PISTON_FLOW: readonly CauseItem[] = [
 /** What follows a check that brought nothing, with time to spare. Common practice. */
 export const AFTER_CHECK: readonly CauseItem[] = [
   { id: "call", name: "Call", action: "distress call, 7700, locator beacon on", time_s: 15, symptoms: [] },
-  { id: "passengers", name: "Passengers", action: "told, belts tight, loose things stowed, brace shown", time_s: 15, symptoms: [] },
-  { id: "secure", name: "Secure", action: "when no restart is wanted any more: fuel and ignition off", time_s: 8, symptoms: [] },
+  {
+    id: "passengers",
+    name: "Passengers",
+    action: "told, belts tight, loose things stowed, brace shown",
+    time_s: 15,
+    symptoms: [],
+  },
+  {
+    id: "secure",
+    name: "Secure",
+    action: "when no restart is wanted any more: fuel and ignition off",
+    time_s: 8,
+    symptoms: [],
+  },
 ];
 
 /** The flow of an aircraft: its own, or the usual one of a piston engine; none for engines that are lit again rather than checked. */
-export function causeFlow({ engines, causeFlow: own }: Pick<AircraftDocument, "engines" | "causeFlow">): readonly CauseItem[] {
+export function causeFlow({
+  engines,
+  causeFlow: own,
+}: Pick<AircraftDocument, "engines" | "causeFlow">): readonly CauseItem[] {
   return own ?? (engines.kind === "piston" ? PISTON_FLOW : []);
 }
 
 /** The items with what the symptom points to in front, each group in the flow's own order; null keeps the order. */
 export function flowFor(flow: readonly CauseItem[], symptom: Symptom | null): CauseItem[] {
   if (symptom === null) return [...flow];
-  return [...flow.filter((item) => item.symptoms.includes(symptom)), ...flow.filter((item) => !item.symptoms.includes(symptom))];
+  return [
+    ...flow.filter((item) => item.symptoms.includes(symptom)),
+    ...flow.filter((item) => !item.symptoms.includes(symptom)),
+  ];
 }

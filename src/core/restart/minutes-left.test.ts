@@ -7,12 +7,28 @@ import { heldCas_mps, steadyDescent } from "../glide/steady-descent";
 import { bestGlide } from "../glide/straight-glide";
 import { P0_PA } from "../quantities/constants";
 import { RestartPlan } from "../situation/restart-plan";
-import { type MinutesChoice, type MinutesLeft, type MinutesPlan, type MinutesQuestion, minutesLeft } from "./minutes-left";
+import {
+  type MinutesChoice,
+  type MinutesLeft,
+  type MinutesPlan,
+  type MinutesQuestion,
+  minutesLeft,
+} from "./minutes-left";
 
 const CALM = { surface: null, layers: [] };
 function ask(change: Partial<MinutesQuestion> = {}, name = "alder-s1") {
   const aircraft = demoAircraft(name);
-  return minutesLeft({ aircraft, mass_kg: aircraft.mass.usual_kg, configuration: cleanGlide(aircraft), air: { qnh_Pa: P0_PA, deviation_K: 0 }, wind: CALM, altitude_m: 1000, ground_m: 0, left_s: 300, ...change });
+  return minutesLeft({
+    aircraft,
+    mass_kg: aircraft.mass.usual_kg,
+    configuration: cleanGlide(aircraft),
+    air: { qnh_Pa: P0_PA, deviation_K: 0 },
+    wind: CALM,
+    altitude_m: 1000,
+    ground_m: 0,
+    left_s: 300,
+    ...change,
+  });
 }
 function answer(change: Partial<MinutesQuestion> = {}, name = "alder-s1"): MinutesLeft {
   const found = ask(change, name);
@@ -45,7 +61,8 @@ describe("minutes left", () => {
     const found = answer();
     expect(plan(found, "climb").top_m).toBeGreaterThan(1300);
     expect(plan(found, "level").engineAir_m).toBeGreaterThan(plan(found, "climb").engineAir_m);
-    for (const choice of ["climb", "level"] as const) expect(plan(found, choice).radius_m).toBeGreaterThan(plan(found, "shut-down").radius_m);
+    for (const choice of ["climb", "level"] as const)
+      expect(plan(found, choice).radius_m).toBeGreaterThan(plan(found, "shut-down").radius_m);
   });
 
   // The reach bought a minute is V + G·(P − D·V)/W: by energy, climbing and gliding again gives what the excess power lifted, times the ratio.
@@ -57,12 +74,15 @@ describe("minutes left", () => {
     expect(climb.radius_m).toBeCloseTo(climb.engineAir_m + climb.glideAir_m, 6);
   });
 
-  it.each(["alder-s1", "rowan-r1", "thorn-v12", "larch-t2", "hornbeam-t2c", "cedar-j2"])("%s: climbing at the speed of best reach goes as far as any, flying level at full power no farther", (name) => {
-    const found = answer({}, name);
-    expect(plan(found, "climb").radius_m).toBeGreaterThan(0.998 * plan(found, "level").radius_m);
-    // Best reach is flown faster than best rate, which is under twice the stall.
-    if (name === "alder-s1") expect(plan(found, "climb").eas_mps).toBeGreaterThan(38);
-  });
+  it.each(["alder-s1", "rowan-r1", "thorn-v12", "larch-t2", "hornbeam-t2c", "cedar-j2"])(
+    "%s: climbing at the speed of best reach goes as far as any, flying level at full power no farther",
+    (name) => {
+      const found = answer({}, name);
+      expect(plan(found, "climb").radius_m).toBeGreaterThan(0.998 * plan(found, "level").radius_m);
+      // Best reach is flown faster than best rate, which is under twice the stall.
+      if (name === "alder-s1") expect(plan(found, "climb").eas_mps).toBeGreaterThan(38);
+    },
+  );
 
   it("wind carries the area down wind and leaves its size", () => {
     const windy = answer({ wind: { surface: { from_rad: Math.PI / 2, speed_mps: 8 }, layers: [] } });
@@ -74,16 +94,24 @@ describe("minutes left", () => {
       expect(blown.downwind_m - blown.upwind_m).toBeCloseTo(2 * Math.abs(blown.drift.east_m), 3);
     }
     // Common practice: into a strong wind staying low and fast beats climbing, which hangs in the wind for longer.
-    expect(plan(windy, "level").upwind_m - plan(windy, "climb").upwind_m).toBeGreaterThan(plan(answer(), "level").upwind_m - plan(answer(), "climb").upwind_m);
+    expect(plan(windy, "level").upwind_m - plan(windy, "climb").upwind_m).toBeGreaterThan(
+      plan(answer(), "level").upwind_m - plan(answer(), "climb").upwind_m,
+    );
   });
 
   it("more minutes never reach less (property)", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 10, max: 1200 }), fc.integer({ min: 5, max: 600 }), fc.constantFrom("alder-s1", "rowan-r1", "thorn-v12", "hornbeam-t2c"), (left_s, more, name) => {
-        const [less, longer] = [answer({ left_s }, name), answer({ left_s: left_s + more }, name)];
-        for (const choice of ["climb", "level"] as const) expect(plan(longer, choice).radius_m).toBeGreaterThanOrEqual(plan(less, choice).radius_m);
-        expect(plan(longer, "shut-down")).toEqual(plan(less, "shut-down"));
-      }),
+      fc.property(
+        fc.integer({ min: 10, max: 1200 }),
+        fc.integer({ min: 5, max: 600 }),
+        fc.constantFrom("alder-s1", "rowan-r1", "thorn-v12", "hornbeam-t2c"),
+        (left_s, more, name) => {
+          const [less, longer] = [answer({ left_s }, name), answer({ left_s: left_s + more }, name)];
+          for (const choice of ["climb", "level"] as const)
+            expect(plan(longer, choice).radius_m).toBeGreaterThanOrEqual(plan(less, choice).radius_m);
+          expect(plan(longer, "shut-down")).toEqual(plan(less, "shut-down"));
+        },
+      ),
       { numRuns: 40, seed: 3 },
     );
   });
@@ -93,19 +121,25 @@ describe("minutes left", () => {
     expect(high.issues.map((issue) => issue.choice)).toContain("climb");
     expect(ask({ ground_m: 1000 })).toMatchObject({ ok: false, issue: { code: "under_ground" } });
     expect(ask({ mass_kg: 5000 })).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
-    expect(RestartPlan.shape.minutes.unwrap().safeParse({ left_s: 0, losing: "oil", school: "use" }).error?.issues[0].message).toContain("has failed");
+    expect(
+      RestartPlan.shape.minutes.unwrap().safeParse({ left_s: 0, losing: "oil", school: "use" }).error?.issues[0]
+        .message,
+    ).toContain("has failed");
   });
 
-  it.each(["alder-s1", "rowan-r1", "thorn-v12", "larch-t2", "hornbeam-t2c", "cedar-j2"])("%s: level is flown under the never-exceed speed, climb no faster than that, and all come down in the end", (name) => {
-    const found = answer({}, name);
-    const { vne_mps } = demoAircraft(name).limits;
-    expect(plan(found, "level").eas_mps).toBeLessThanOrEqual(0.9 * (vne_mps ?? Infinity) + 1e-9);
-    expect(plan(found, "climb").eas_mps).toBeLessThanOrEqual(plan(found, "level").eas_mps + 0.06);
-    for (const one of found.plans) {
-      expect(Object.values(one).every((value) => typeof value !== "number" || Number.isFinite(value))).toBe(true);
-      expect(one.time_s).toBeGreaterThan(plan(found, "shut-down").time_s - 1e-9);
-    }
-  });
+  it.each(["alder-s1", "rowan-r1", "thorn-v12", "larch-t2", "hornbeam-t2c", "cedar-j2"])(
+    "%s: level is flown under the never-exceed speed, climb no faster than that, and all come down in the end",
+    (name) => {
+      const found = answer({}, name);
+      const { vne_mps } = demoAircraft(name).limits;
+      expect(plan(found, "level").eas_mps).toBeLessThanOrEqual(0.9 * (vne_mps ?? Infinity) + 1e-9);
+      expect(plan(found, "climb").eas_mps).toBeLessThanOrEqual(plan(found, "level").eas_mps + 0.06);
+      for (const one of found.plans) {
+        expect(Object.values(one).every((value) => typeof value !== "number" || Number.isFinite(value))).toBe(true);
+        expect(one.time_s).toBeGreaterThan(plan(found, "shut-down").time_s - 1e-9);
+      }
+    },
+  );
 
   // Common practice: a turbocharger holds its power to the critical height, an engine without one loses it as the air thins.
   it("a turbocharged twin climbs nearly as well at 10 000 ft as low down, one without does not", () => {

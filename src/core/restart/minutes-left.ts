@@ -81,7 +81,8 @@ const OF_VNE = 0.9;
  */
 export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   const { aircraft, mass_kg, configuration, air, altitude_m, ground_m } = question;
-  if (!(altitude_m > ground_m)) return failure("under_ground", "The aircraft is at or below the ground that the glide would end at.", "ground_m");
+  if (!(altitude_m > ground_m))
+    return failure("under_ground", "The aircraft is at or below the ground that the glide would end at.", "ground_m");
   const dead = polarOf(aircraft, mass_kg, configuration);
   if (!dead.ok) return dead;
   // With the engines running nothing of them drags: the thrust is net.
@@ -90,14 +91,24 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   const wind = windProfile(question.wind, ground_m);
   if (!wind.ok) return wind;
   const thrust = thrustOf(aircraft, mass_kg);
-  if (!thrust) return failure("no_power", `${aircraft.name} has no propeller or jet thrust that this is computed with.`, "aircraft");
+  if (!thrust)
+    return failure(
+      "no_power",
+      `${aircraft.name} has no propeller or jet thrust that this is computed with.`,
+      "aircraft",
+    );
   const stateAt = (altitude: number) => airAtAltitude(altitude, air);
   /** Excess of thrust over drag, of weight, at an equivalent airspeed. */
   const excess = (eas: number, altitude: number) => {
     const { density, pressure_Pa, temperature_K, speedOfSound_mps } = stateAt(altitude);
     const tas = eas / Math.sqrt(density / RHO0);
     const cl = running.wingLoading / (0.5 * RHO0 * eas ** 2);
-    return { tas, sine: thrust(tas, { density, delta: pressure_Pa / P0_PA, theta: temperature_K / T0_K, speedOfSound_mps }) - (running.cd0 + running.k * cl ** 2) / cl };
+    return {
+      tas,
+      sine:
+        thrust(tas, { density, delta: pressure_Pa / P0_PA, theta: temperature_K / T0_K, speedOfSound_mps }) -
+        (running.cd0 + running.k * cl ** 2) / cl,
+    };
   };
   const stall = Math.sqrt((2 * running.wingLoading) / (RHO0 * running.clMax));
   const fastest = Math.min(FASTEST * stall, (aircraft.limits.vne_mps ?? Infinity) * OF_VNE);
@@ -106,7 +117,10 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   const bestRate = goldenMinimum((eas) => -rate(eas), SLOWEST * stall, fastest, 0.05);
   const levelSpeed = fastestLevel((eas) => excess(eas, altitude_m).sine, bestRate, fastest);
   // Between best rate and level flight: what is flown on now against what the height gained glides later.
-  const climbSpeed = levelSpeed === null ? bestRate : goldenMinimum((eas) => -(excess(eas, altitude_m).tas + glide.ratio * rate(eas)), bestRate, levelSpeed, 0.05);
+  const climbSpeed =
+    levelSpeed === null
+      ? bestRate
+      : goldenMinimum((eas) => -(excess(eas, altitude_m).tas + glide.ratio * rate(eas)), bestRate, levelSpeed, 0.05);
   const glideFrom = (top_m: number) => {
     const down = steadyDescent(glide, heldCas_mps(glide.eas_mps, top_m, air), air);
     let [time_s, east_m, north_m] = [0, 0, 0];
@@ -139,11 +153,23 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
     const drift = { east_m: east_m + down.east_m, north_m: north_m + down.north_m };
     const radius_m = air_m + down.air_m;
     const blown = Math.hypot(drift.east_m, drift.north_m);
-    return { choice, radius_m, drift, downwind_m: radius_m + blown, upwind_m: radius_m - blown, time_s: time_s + down.time_s, top_m: altitude, eas_mps: choice === "shut-down" ? glide.eas_mps : eas, engineAir_m: air_m, glideAir_m: down.air_m };
+    return {
+      choice,
+      radius_m,
+      drift,
+      downwind_m: radius_m + blown,
+      upwind_m: radius_m - blown,
+      time_s: time_s + down.time_s,
+      top_m: altitude,
+      eas_mps: choice === "shut-down" ? glide.eas_mps : eas,
+      engineAir_m: air_m,
+      glideAir_m: down.air_m,
+    };
   };
   const issues: { choice: MinutesChoice; message: string }[] = [];
   const plans = [powered("shut-down", glide.eas_mps, false)];
-  const climb_mps = rate(climbSpeed) / (1 + accelerationFactor(heldCas_mps(climbSpeed, altitude_m, air), altitude_m, air));
+  const climb_mps =
+    rate(climbSpeed) / (1 + accelerationFactor(heldCas_mps(climbSpeed, altitude_m, air), altitude_m, air));
   if (climb_mps > 0) plans.push(powered("climb", climbSpeed, true));
   else issues.push({ choice: "climb", message: "It does not climb at this height and mass." });
   if (levelSpeed !== null) plans.push(powered("level", levelSpeed, false));
@@ -164,17 +190,27 @@ function fastestLevel(sine: (eas: number) => number, from: number, to: number): 
   return low;
 }
 
-type ThrustOverWeight = (tas_mps: number, air: { density: number; delta: number; theta: number; speedOfSound_mps: number }) => number;
+type ThrustOverWeight = (
+  tas_mps: number,
+  air: { density: number; delta: number; theta: number; speedOfSound_mps: number },
+) => number;
 
 /** Thrust of all engines over weight at full power; null for rotorcraft. */
 function thrustOf({ engines }: AircraftDocument, mass_kg: number): ThrustOverWeight | null {
   const weight = mass_kg * G0;
   if (engines.kind === "turboshaft") return null;
-  const sigmaCritical = engines.kind === "piston" && engines.criticalHeight_m !== null ? airAtAltitude(engines.criticalHeight_m, { qnh_Pa: P0_PA, deviation_K: 0 }).sigma : null;
+  const sigmaCritical =
+    engines.kind === "piston" && engines.criticalHeight_m !== null
+      ? airAtAltitude(engines.criticalHeight_m, { qnh_Pa: P0_PA, deviation_K: 0 }).sigma
+      : null;
   if (engines.kind === "piston" && engines.thrustLine) {
     const { static_N, slope_Nspm } = engines.thrustLine;
     // The line holds about climb speed; beyond it the propeller's disc gives less.
-    return (tas, air) => Math.min(Math.max(static_N - slope_Nspm * tas, 0) * powerShare(air.density / RHO0, sigmaCritical), engines.count * (engineForce(engines, air, tas, 1, sigmaCritical)?.thrust_N ?? 0)) / weight;
+    return (tas, air) =>
+      Math.min(
+        Math.max(static_N - slope_Nspm * tas, 0) * powerShare(air.density / RHO0, sigmaCritical),
+        engines.count * (engineForce(engines, air, tas, 1, sigmaCritical)?.thrust_N ?? 0),
+      ) / weight;
   }
   return (tas, air) => (engines.count * (engineForce(engines, air, tas, 1, sigmaCritical)?.thrust_N ?? 0)) / weight;
 }

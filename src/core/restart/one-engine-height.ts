@@ -46,11 +46,21 @@ export function oneEngineHeight(question: AsymmetricQuestion, low_m: number): Ou
   }
   const [first] = rates;
   const last = rates[rates.length - 1];
-  const found = { climb_mps: first.climb_mps, eas_mps, mended_mps: first.climb_mps >= 0 ? null : mendedRate_mps(question) };
+  const found = {
+    climb_mps: first.climb_mps,
+    eas_mps,
+    mended_mps: first.climb_mps >= 0 ? null : mendedRate_mps(question),
+  };
   if (first.climb_mps >= 0) return success({ ...found, levelsOff_m: null, time_s: null });
   if (last.climb_mps >= 0) {
     const before = rates[rates.length - 2];
-    return success({ ...found, levelsOff_m: before.altitude_m + ((last.altitude_m - before.altitude_m) * before.climb_mps) / (before.climb_mps - last.climb_mps), time_s: null });
+    return success({
+      ...found,
+      levelsOff_m:
+        before.altitude_m +
+        ((last.altitude_m - before.altitude_m) * before.climb_mps) / (before.climb_mps - last.climb_mps),
+      time_s: null,
+    });
   }
   let time_s = 0;
   for (let i = 1; i < rates.length; i += 1) {

@@ -68,15 +68,30 @@ const LIMIT_S = 3600;
  *
  * @param corners - of a polygon without crossings, in order
  */
-export function inEnvelope(corners: readonly { readonly speedCalibrated_mps: number; readonly altitudePressure_m: number }[], cas_mps: number, altitudePressure_m: number): boolean {
+export function inEnvelope(
+  corners: readonly { readonly speedCalibrated_mps: number; readonly altitudePressure_m: number }[],
+  cas_mps: number,
+  altitudePressure_m: number,
+): boolean {
   let inside = false;
   for (let i = 0, j = corners.length - 1; i < corners.length; j = i, i += 1) {
     const [a, b] = [corners[i], corners[j]];
     const [dv, dh] = [b.speedCalibrated_mps - a.speedCalibrated_mps, b.altitudePressure_m - a.altitudePressure_m];
-    const away = (dv * (altitudePressure_m - a.altitudePressure_m) - dh * (cas_mps - a.speedCalibrated_mps)) / Math.hypot(dv, dh);
-    const within = (value: number, one: number, other: number) => value >= Math.min(one, other) - EDGE && value <= Math.max(one, other) + EDGE;
-    if (Math.abs(away) < EDGE && within(cas_mps, a.speedCalibrated_mps, b.speedCalibrated_mps) && within(altitudePressure_m, a.altitudePressure_m, b.altitudePressure_m)) return true;
-    if (a.altitudePressure_m > altitudePressure_m !== b.altitudePressure_m > altitudePressure_m && cas_mps < (dv * (altitudePressure_m - a.altitudePressure_m)) / dh + a.speedCalibrated_mps) inside = !inside;
+    const away =
+      (dv * (altitudePressure_m - a.altitudePressure_m) - dh * (cas_mps - a.speedCalibrated_mps)) / Math.hypot(dv, dh);
+    const within = (value: number, one: number, other: number) =>
+      value >= Math.min(one, other) - EDGE && value <= Math.max(one, other) + EDGE;
+    if (
+      Math.abs(away) < EDGE &&
+      within(cas_mps, a.speedCalibrated_mps, b.speedCalibrated_mps) &&
+      within(altitudePressure_m, a.altitudePressure_m, b.altitudePressure_m)
+    )
+      return true;
+    if (
+      a.altitudePressure_m > altitudePressure_m !== b.altitudePressure_m > altitudePressure_m &&
+      cas_mps < (dv * (altitudePressure_m - a.altitudePressure_m)) / dh + a.speedCalibrated_mps
+    )
+      inside = !inside;
   }
   return inside;
 }
@@ -93,7 +108,12 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
   const { aircraft, mass_kg, configuration, air, commit_m, ground_m } = question;
   const { relight } = aircraft;
   if (!relight) return failure("no_relight", `${aircraft.name} has no relight envelope.`, "aircraft");
-  if (!(commit_m > ground_m)) return failure("commit_below_ground", "The commit height is at or below the ground: it must leave height to land with.", "commit_m");
+  if (!(commit_m > ground_m))
+    return failure(
+      "commit_below_ground",
+      "The commit height is at or below the ground: it must leave height to land with.",
+      "commit_m",
+    );
   const found = polarOf(aircraft, mass_kg, configuration);
   if (!found.ok) return found;
   const { polar } = found.value;
@@ -101,10 +121,12 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
   const best = bestGlide(polar);
   const pressure = (altitude_m: number) => pressureAltitudeOnQnh_m(altitude_m, air.qnh_Pa);
   const rootSigma = (altitude_m: number) => Math.sqrt(airAtAltitude(altitude_m, air).sigma);
-  const casOf = (eas_mps: number, altitude_m: number) => subsonic(airspeedsFromEas(eas_mps, airAtAltitude(altitude_m, air))).cas_mps;
+  const casOf = (eas_mps: number, altitude_m: number) =>
+    subsonic(airspeedsFromEas(eas_mps, airAtAltitude(altitude_m, air))).cas_mps;
   const slowest = airspeedsFromEas(best.eas_mps, airAtAltitude(question.altitude_m, air));
   if (!slowest.ok) return slowest;
-  const target_mps = kind === "windmill" ? relight.windmillSpeed_mps : Math.max(slowest.value.cas_mps, ...slowestOf(envelope));
+  const target_mps =
+    kind === "windmill" ? relight.windmillSpeed_mps : Math.max(slowest.value.cas_mps, ...slowestOf(envelope));
   // Lower down the Mach number of a calibrated speed falls: what is subsonic here stays so.
   const highest = airspeedsFromCas(target_mps, airAtAltitude(question.altitude_m, air));
   if (!highest.ok) return highest;
@@ -113,7 +135,8 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
   const point = (): RelightPoint => ({ time_s, altitude_m, cas_mps: casOf(eas_mps, altitude_m) });
   const targetEas = () => subsonic(airspeedsFromCas(target_mps, airAtAltitude(altitude_m, air))).eas_mps;
   /** Of a steady descent at the present altitude. */
-  const sinkOf = (sinkEas_mps: number, eas: number) => steadySink_mps(sinkEas_mps, casOf(eas, altitude_m), altitude_m, air);
+  const sinkOf = (sinkEas_mps: number, eas: number) =>
+    steadySink_mps(sinkEas_mps, casOf(eas, altitude_m), altitude_m, air);
   /** Steady descent at the present speed. */
   const glide = (duration_s: number, along: (() => number) | null): boolean => {
     for (let left = duration_s; left > 1e-9; left -= STEP_S) {
@@ -139,7 +162,12 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
   let why: string | null = dived ? null : "It does not reach this speed in a dive before the commit height.";
   while (why === null) {
     // Above the envelope it glides on down until it is inside.
-    while (!inEnvelope(envelope, casOf(eas_mps, altitude_m), pressure(altitude_m)) && altitude_m > commit_m && time_s < LIMIT_S) if (!glide(STEP_S, targetEas)) break;
+    while (
+      !inEnvelope(envelope, casOf(eas_mps, altitude_m), pressure(altitude_m)) &&
+      altitude_m > commit_m &&
+      time_s < LIMIT_S
+    )
+      if (!glide(STEP_S, targetEas)) break;
     const kept = { time_s, altitude_m, eas_mps, points: path.length };
     const from = point();
     const flown = inEnvelope(envelope, from.cas_mps, pressure(altitude_m)) && glide(relight.attempt_s, targetEas);
@@ -147,7 +175,12 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
     if (!inside || altitude_m < commit_m) {
       [time_s, altitude_m, eas_mps] = [kept.time_s, kept.altitude_m, kept.eas_mps];
       path.length = kept.points;
-      why = attempts.length > 0 ? null : !flown ? "The speed and height are outside the envelope all the way down to the commit height." : "The first attempt would end below the commit height.";
+      why =
+        attempts.length > 0
+          ? null
+          : !flown
+            ? "The speed and height are outside the envelope all the way down to the commit height."
+            : "The first attempt would end below the commit height.";
       break;
     }
     attempts.push({ from, to: point() });
@@ -156,9 +189,17 @@ export function relightPlan(question: RelightQuestion, kind: RelightKind): Outco
   const last = attempts.at(-1)?.to ?? null;
   const back_m = last ? backAt(eas_mps, last.altitude_m) : 0;
   return success({
-    kind, cas_mps: target_mps, attempts, dive_m: Math.max(dive_m, 0), back_m, path, why,
+    kind,
+    cas_mps: target_mps,
+    attempts,
+    dive_m: Math.max(dive_m, 0),
+    back_m,
+    path,
+    why,
     left_m: last ? last.altitude_m - commit_m : question.altitude_m - commit_m,
-    chance: 1 - (1 - (kind === "assisted" ? (question.assistedChance ?? question.chance) : question.chance)) ** attempts.length,
+    chance:
+      1 -
+      (1 - (kind === "assisted" ? (question.assistedChance ?? question.chance) : question.chance)) ** attempts.length,
   });
 
   function dive(): boolean {
@@ -198,12 +239,19 @@ function slowestOf(envelope: readonly { readonly speedCalibrated_mps: number }[]
 }
 
 /** Both plans, and the one with the better chance; with equal chance the one that leaves more height. */
-export function relightPlans(question: RelightQuestion): Outcome<{ windmill: RelightPlan; assisted: RelightPlan; better: RelightKind | null }> {
+export function relightPlans(
+  question: RelightQuestion,
+): Outcome<{ windmill: RelightPlan; assisted: RelightPlan; better: RelightKind | null }> {
   const windmill = relightPlan(question, "windmill");
   if (!windmill.ok) return windmill;
   const assisted = relightPlan(question, "assisted");
   if (!assisted.ok) return assisted;
   const [w, a] = [windmill.value, assisted.value];
-  const better = w.attempts.length === 0 && a.attempts.length === 0 ? null : w.chance > a.chance || (w.chance === a.chance && w.left_m > a.left_m) ? "windmill" : "assisted";
+  const better =
+    w.attempts.length === 0 && a.attempts.length === 0
+      ? null
+      : w.chance > a.chance || (w.chance === a.chance && w.left_m > a.left_m)
+        ? "windmill"
+        : "assisted";
   return success({ windmill: w, assisted: a, better });
 }

@@ -83,15 +83,27 @@ export interface RestartBudget {
  */
 export function restartBudget(question: RestartQuestion): Outcome<RestartBudget> {
   const { aircraft, mass_kg, configuration, altitude_m, commit_m, ground_m, flow, reaction_s, air } = question;
-  if (!(commit_m > ground_m)) return failure("commit_below_ground", "The commit height is at or below the ground: it must leave height to land with.", "commit_m");
-  if (altitude_m < ground_m) return failure("under_ground", `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(altitude_m)} is under it.`, "altitude_m");
+  if (!(commit_m > ground_m))
+    return failure(
+      "commit_below_ground",
+      "The commit height is at or below the ground: it must leave height to land with.",
+      "commit_m",
+    );
+  if (altitude_m < ground_m)
+    return failure(
+      "under_ground",
+      `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(altitude_m)} is under it.`,
+      "altitude_m",
+    );
   const found = polarOf(aircraft, mass_kg, configuration);
   if (!found.ok) return found;
   const one = oneEngineOf(question);
   if (one && !one.ok) return one;
   const running = one?.value ?? null;
   const best = bestGlide(found.value.polar);
-  const descent = running ? heldDescent(running, altitude_m, commit_m) : steadyDescent(best, heldCas_mps(best.eas_mps, altitude_m, air), air);
+  const descent = running
+    ? heldDescent(running, altitude_m, commit_m)
+    : steadyDescent(best, heldCas_mps(best.eas_mps, altitude_m, air), air);
   const afterReaction_m = descent.after_m(altitude_m, reaction_s);
   const spend_m = Math.max(afterReaction_m - commit_m, 0);
   const endless = running !== null && running.time_s === null;
@@ -100,14 +112,25 @@ export function restartBudget(question: RestartQuestion): Outcome<RestartBudget>
     const [from_s, to_s] = [at_s, at_s + item.time_s];
     const end_m = descent.after_m(altitude_m, to_s);
     at_s = to_s;
-    return { item, from_s, to_s, cost_m: descent.after_m(altitude_m, from_s) - end_m, end_m, fits: endless || end_m >= commit_m };
+    return {
+      item,
+      from_s,
+      to_s,
+      cost_m: descent.after_m(altitude_m, from_s) - end_m,
+      end_m,
+      fits: endless || end_m >= commit_m,
+    };
   };
   const items = flow.map(place);
   const whole_s = flow.reduce((sum, item) => sum + item.time_s, 0);
   const firstMiss = items.findIndex(({ fits }) => !fits);
   return success({
-    eas_mps: running?.eas_mps ?? best.eas_mps, sink_mps: descent.sinkAt_mps(altitude_m), reaction_m: altitude_m - afterReaction_m,
-    spend_m, spend_s: endless ? null : spend_m > 0 ? descent.time_s(afterReaction_m, commit_m) : 0, items,
+    eas_mps: running?.eas_mps ?? best.eas_mps,
+    sink_mps: descent.sinkAt_mps(altitude_m),
+    reaction_m: altitude_m - afterReaction_m,
+    spend_m,
+    spend_s: endless ? null : spend_m > 0 ? descent.time_s(afterReaction_m, commit_m) : 0,
+    items,
     fitting: firstMiss < 0 ? items.length : firstMiss,
     whole_s,
     wholeFrom_m: descent.after_m(commit_m, -(reaction_s + whole_s)),
@@ -119,27 +142,72 @@ export function restartBudget(question: RestartQuestion): Outcome<RestartBudget>
 }
 
 /** Height on the engine that runs; null when none does. */
-export function oneEngineOf({ aircraft, mass_kg, configuration, air, altitude_m, commit_m, stopped, centreOfGravity }: RestartQuestion): Outcome<OneEngineHeight> | null {
+export function oneEngineOf({
+  aircraft,
+  mass_kg,
+  configuration,
+  air,
+  altitude_m,
+  commit_m,
+  stopped,
+  centreOfGravity,
+}: RestartQuestion): Outcome<OneEngineHeight> | null {
   if (stopped === "both" || !aircraft.asymmetric) return null;
   const deadPropeller = aircraft.engines.kind === "jet" ? "none" : configuration.propeller;
-  return oneEngineHeight({ aircraft, mass_kg, centreOfGravity, altitude_m, air, flap: configuration.flap, gearDown: configuration.gearDown, items: configuration.items, deadPropeller, failed: stopped, setting: 1 }, commit_m);
+  return oneEngineHeight(
+    {
+      aircraft,
+      mass_kg,
+      centreOfGravity,
+      altitude_m,
+      air,
+      flap: configuration.flap,
+      gearDown: configuration.gearDown,
+      items: configuration.items,
+      deadPropeller,
+      failed: stopped,
+      setting: 1,
+    },
+    commit_m,
+  );
 }
 
 /** One engine's way down at its mean rate between here and the commit height; where it holds height nothing is spent. */
-function heldDescent({ climb_mps, time_s }: OneEngineHeight, altitude_m: number, commit_m: number): Pick<SteadyDescent, "sinkAt_mps" | "after_m" | "time_s"> {
+function heldDescent(
+  { climb_mps, time_s }: OneEngineHeight,
+  altitude_m: number,
+  commit_m: number,
+): Pick<SteadyDescent, "sinkAt_mps" | "after_m" | "time_s"> {
   const mean_mps = time_s === null ? 0 : time_s > 0 ? (altitude_m - commit_m) / time_s : Math.max(-climb_mps, 0);
-  return { sinkAt_mps: () => -climb_mps, after_m: (from_m, during_s) => from_m - mean_mps * during_s, time_s: (high_m, low_m) => (mean_mps > 0 ? (high_m - low_m) / mean_mps : 0) };
+  return {
+    sinkAt_mps: () => -climb_mps,
+    after_m: (from_m, during_s) => from_m - mean_mps * during_s,
+    time_s: (high_m, low_m) => (mean_mps > 0 ? (high_m - low_m) / mean_mps : 0),
+  };
 }
 
 const STATES: readonly PropellerState[] = ["windmilling", "stopped", "coarse", "feathered"];
 
 /** Sink at best glide here for each state that the propeller can be in, the worst first. */
-export function propellerSinks(aircraft: AircraftDocument, mass_kg: number, configuration: Configuration, altitude_m: number, air: AirMass): PropellerSink[] {
+export function propellerSinks(
+  aircraft: AircraftDocument,
+  mass_kg: number,
+  configuration: Configuration,
+  altitude_m: number,
+  air: AirMass,
+): PropellerSink[] {
   return STATES.flatMap((state) => {
     const found = polarOf(aircraft, mass_kg, { ...configuration, propeller: state });
     if (!found.ok) return [];
     const best = bestGlide(found.value.polar);
-    return [{ state, sink_mps: steadySink_mps(best.sinkEas_mps, heldCas_mps(best.eas_mps, altitude_m, air), altitude_m, air), eas_mps: best.eas_mps, ratio: best.ratio }];
+    return [
+      {
+        state,
+        sink_mps: steadySink_mps(best.sinkEas_mps, heldCas_mps(best.eas_mps, altitude_m, air), altitude_m, air),
+        eas_mps: best.eas_mps,
+        ratio: best.ratio,
+      },
+    ];
   }).sort((a, b) => b.sink_mps - a.sink_mps);
 }
 

@@ -10,7 +10,14 @@ const { aerodromes, sites } = demoPlaces();
 const ends = landingEnds(aerodromes, sites);
 const situation = (aircraftId: string, change: Partial<SituationDocument> = {}): SituationDocument => {
   const aircraft = demoAircraft(aircraftId);
-  return { ...demoSituation(), aircraftId, configuration: cleanGlide(aircraft), mass_kg: aircraft.mass.usual_kg, altitude_m: 1800, ...change };
+  return {
+    ...demoSituation(),
+    aircraftId,
+    configuration: cleanGlide(aircraft),
+    mass_kg: aircraft.mass.usual_kg,
+    altitude_m: 1800,
+    ...change,
+  };
 };
 function commit(asked: SituationDocument, ground_m = 70) {
   const aircraft = demoAircraft(asked.aircraftId);
@@ -22,7 +29,11 @@ function commit(asked: SituationDocument, ground_m = 70) {
 describe("where checking ends", () => {
   it("as set, before all else", () => {
     const asked = situation("alder-s1");
-    expect(commit({ ...asked, restart: { ...asked.restart, commit_m: 640 } })).toMatchObject({ altitude_m: 640, from: "set", end: null });
+    expect(commit({ ...asked, restart: { ...asked.restart, commit_m: 640 } })).toMatchObject({
+      altitude_m: 640,
+      from: "set",
+      end: null,
+    });
   });
 
   it("at what the place that is planned for needs from here", () => {
@@ -32,12 +43,20 @@ describe("where checking ends", () => {
   });
 
   it("1,000 ft over the ground without a place in reach", () => {
-    expect(commit(situation("alder-s1", { altitude_m: 150 }))).toMatchObject({ altitude_m: 70 + COMMIT_ABOVE_M, from: "ground" });
+    expect(commit(situation("alder-s1", { altitude_m: 150 }))).toMatchObject({
+      altitude_m: 70 + COMMIT_ABOVE_M,
+      from: "ground",
+    });
   });
 
   it("no sooner than that either where one engine keeps the height, however far a glide would have to be planned", () => {
-    const asked = situation("larch-t2", { configuration: { ...cleanGlide(demoAircraft("larch-t2")), propeller: "feathered" } });
-    expect(commit({ ...asked, restart: { ...asked.restart, stopped: "left" } })).toMatchObject({ altitude_m: 70 + COMMIT_ABOVE_M, from: "one-engine" });
+    const asked = situation("larch-t2", {
+      configuration: { ...cleanGlide(demoAircraft("larch-t2")), propeller: "feathered" },
+    });
+    expect(commit({ ...asked, restart: { ...asked.restart, stopped: "left" } })).toMatchObject({
+      altitude_m: 70 + COMMIT_ABOVE_M,
+      from: "one-engine",
+    });
     expect(commit({ ...asked, restart: { ...asked.restart, stopped: "both" } }).from).toBe("landing");
   });
 });
@@ -45,9 +64,12 @@ describe("where checking ends", () => {
 describe("the question", () => {
   it("waits longer after a time without practice, and takes the flow of the symptom", () => {
     const asked = situation("alder-s1");
-    const of = (change: Partial<SituationDocument>) => restartQuestion({ ...asked, ...change }, demoAircraft("alder-s1"), 500, 70);
+    const of = (change: Partial<SituationDocument>) =>
+      restartQuestion({ ...asked, ...change }, demoAircraft("alder-s1"), 500, 70);
     const since = (daysSincePractised: number) => of({ pilot: { ...asked.pilot, daysSincePractised } }).reaction_s;
     expect(since(400)).toBeGreaterThan(since(10));
-    expect(of({ restart: { ...asked.restart, symptom: "fading" } }).flow[0].id).not.toBe(of({ restart: { ...asked.restart, symptom: null } }).flow[0].id);
+    expect(of({ restart: { ...asked.restart, symptom: "fading" } }).flow[0].id).not.toBe(
+      of({ restart: { ...asked.restart, symptom: null } }).flow[0].id,
+    );
   });
 });

@@ -27,21 +27,52 @@ export interface Commit {
  * @param site - the place that is planned for; null without one
  * @param ground_m - above the sea below the aeroplane
  */
-export function commitHeight(situation: RestartSituation, aircraft: AircraftDocument, site: Site | null, ground_m: number): Commit {
+export function commitHeight(
+  situation: RestartSituation,
+  aircraft: AircraftDocument,
+  site: Site | null,
+  ground_m: number,
+): Commit {
   const { altitude_m } = situation;
   const set_m = situation.restart.commit_m;
   if (set_m !== null) return { altitude_m: set_m, from: "set", end: null };
   const one = oneEngineOf(restartQuestion(situation, aircraft, ground_m + COMMIT_ABOVE_M, ground_m));
-  if (one?.ok && one.value.time_s === null) return { altitude_m: ground_m + COMMIT_ABOVE_M, from: "one-engine", end: null };
+  if (one?.ok && one.value.time_s === null)
+    return { altitude_m: ground_m + COMMIT_ABOVE_M, from: "one-engine", end: null };
   const margin_m = site && isUsable(site.verdict) ? (site.reach.path?.margin_m ?? 0) : 0;
-  if (site && margin_m > 0) return { altitude_m: Math.max(altitude_m - margin_m, ground_m + LEAST_ABOVE_M), from: "landing", end: site.end.name };
+  if (site && margin_m > 0)
+    return {
+      altitude_m: Math.max(altitude_m - margin_m, ground_m + LEAST_ABOVE_M),
+      from: "landing",
+      end: site.end.name,
+    };
   return { altitude_m: ground_m + COMMIT_ABOVE_M, from: "ground", end: null };
 }
 
 /** The parts of a situation that a restart depends on. */
-export type RestartSituation = Pick<SituationDocument, "mass_kg" | "centreOfGravity" | "configuration" | "air" | "altitude_m" | "pilot" | "restart">;
+export type RestartSituation = Pick<
+  SituationDocument,
+  "mass_kg" | "centreOfGravity" | "configuration" | "air" | "altitude_m" | "pilot" | "restart"
+>;
 
 /** The question of the budget. */
-export function restartQuestion({ mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart }: RestartSituation, aircraft: AircraftDocument, commit_m: number, ground_m: number): RestartQuestion {
-  return { aircraft, mass_kg, configuration, air, altitude_m, commit_m, ground_m, reaction_s: plannedReaction_s(pilot), stopped: restart.stopped, centreOfGravity, flow: flowFor(causeFlow(aircraft), restart.symptom) };
+export function restartQuestion(
+  { mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart }: RestartSituation,
+  aircraft: AircraftDocument,
+  commit_m: number,
+  ground_m: number,
+): RestartQuestion {
+  return {
+    aircraft,
+    mass_kg,
+    configuration,
+    air,
+    altitude_m,
+    commit_m,
+    ground_m,
+    reaction_s: plannedReaction_s(pilot),
+    stopped: restart.stopped,
+    centreOfGravity,
+    flow: flowFor(causeFlow(aircraft), restart.symptom),
+  };
 }

@@ -13,7 +13,20 @@ const FT = M_PER_FT;
 const alder = demoAircraft("alder-s1");
 const cedar = demoAircraft("cedar-j2");
 const STANDARD = { qnh_Pa: 101_325, deviation_K: 0 };
-const ask = (change: Partial<RestartQuestion> = {}): RestartQuestion => ({ aircraft: alder, mass_kg: 1100, configuration: cleanGlide(alder), air: STANDARD, altitude_m: 4000 * FT, commit_m: 1500 * FT, ground_m: 0, reaction_s: 4, stopped: "both", centreOfGravity: 0.5, flow: [...PISTON_FLOW], ...change });
+const ask = (change: Partial<RestartQuestion> = {}): RestartQuestion => ({
+  aircraft: alder,
+  mass_kg: 1100,
+  configuration: cleanGlide(alder),
+  air: STANDARD,
+  altitude_m: 4000 * FT,
+  commit_m: 1500 * FT,
+  ground_m: 0,
+  reaction_s: 4,
+  stopped: "both",
+  centreOfGravity: 0.5,
+  flow: [...PISTON_FLOW],
+  ...change,
+});
 const budget = (change: Partial<RestartQuestion> = {}) => {
   const found = restartBudget(ask(change));
   if (!found.ok) throw new Error(found.issue.message);
@@ -24,7 +37,9 @@ describe("the flow", () => {
   it("puts what the symptom points to first and loses nothing", () => {
     const sudden = flowFor(PISTON_FLOW, "sudden");
     expect(sudden.slice(0, 3).map((item) => item.id)).toEqual(["selector", "pump", "ignition"]);
-    expect([...sudden].sort((a, b) => a.id.localeCompare(b.id))).toEqual([...PISTON_FLOW].sort((a, b) => a.id.localeCompare(b.id)));
+    expect([...sudden].sort((a, b) => a.id.localeCompare(b.id))).toEqual(
+      [...PISTON_FLOW].sort((a, b) => a.id.localeCompare(b.id)),
+    );
     expect(flowFor(PISTON_FLOW, "after-change")[0].id).toBe("last");
     expect(flowFor(PISTON_FLOW, null)).toEqual(PISTON_FLOW);
   });
@@ -50,7 +65,10 @@ describe("the budget of height", () => {
     expect(found.whole_s).toBe(33);
     expect(found.items.at(-1)?.to_s).toBe(37);
     found.items.forEach((entry) => expect(entry.cost_m / (entry.item.time_s * found.sink_mps)).toBeCloseTo(1, 1));
-    expect(found.items.reduce((sum, entry) => sum + entry.cost_m, found.reaction_m)).toBeCloseTo(4000 * FT - (found.items.at(-1)?.end_m ?? NaN), 3);
+    expect(found.items.reduce((sum, entry) => sum + entry.cost_m, found.reaction_m)).toBeCloseTo(
+      4000 * FT - (found.items.at(-1)?.end_m ?? NaN),
+      3,
+    );
     expect(found.fitting).toBe(PISTON_FLOW.length);
     expect(found.then.map(({ item }) => item.id)).toEqual(["call", "passengers", "secure"]);
     expect(found.then[0].from_s).toBe(37);
@@ -74,7 +92,18 @@ describe("the budget of height", () => {
   it("with one of two engines running the other holds it, drifts down or sinks, by its climb", () => {
     const of = (name: string, change: Partial<RestartQuestion>) => {
       const aircraft = demoAircraft(name);
-      const found = restartBudget(ask({ aircraft, mass_kg: aircraft.mass.usual_kg, configuration: { ...cleanGlide(aircraft), ...(aircraft.polar?.deadPropeller?.feathered ? { propeller: "feathered" as const } : {}) }, stopped: "left", ...change }));
+      const found = restartBudget(
+        ask({
+          aircraft,
+          mass_kg: aircraft.mass.usual_kg,
+          configuration: {
+            ...cleanGlide(aircraft),
+            ...(aircraft.polar?.deadPropeller?.feathered ? { propeller: "feathered" as const } : {}),
+          },
+          stopped: "left",
+          ...change,
+        }),
+      );
       if (!found.ok) throw new Error(found.issue.message);
       return found.value;
     };
@@ -91,7 +120,10 @@ describe("the budget of height", () => {
     expect(down.spend_s).toBeGreaterThan(600);
     expect(down.oneEngine?.levelsOff_m).toBeNull();
     // Windmilling, gear and landing flap out it sinks: seconds again.
-    const dirty = of("larch-t2", { mass_kg: 1725, configuration: { ...cleanGlide(demoAircraft("larch-t2")), gearDown: true, flap: 3 } });
+    const dirty = of("larch-t2", {
+      mass_kg: 1725,
+      configuration: { ...cleanGlide(demoAircraft("larch-t2")), gearDown: true, flap: 3 },
+    });
     expect(dirty.spend_s).toBeLessThan(600);
     expect(of("larch-t2", { stopped: "both" }).oneEngine).toBeNull();
     expect(budget({ stopped: "left" }).oneEngine).toBeNull();
@@ -105,25 +137,48 @@ describe("the budget of height", () => {
   });
 
   it("refuses a commit height below the ground and masses outside", () => {
-    expect(restartBudget(ask({ commit_m: 0, ground_m: 10 }))).toMatchObject({ ok: false, issue: { code: "commit_below_ground", path: "commit_m" } });
+    expect(restartBudget(ask({ commit_m: 0, ground_m: 10 }))).toMatchObject({
+      ok: false,
+      issue: { code: "commit_below_ground", path: "commit_m" },
+    });
     // Under the ground there is nothing to restart: told with the height of the ground, as the landing tells it.
-    expect(restartBudget(ask({ altitude_m: 50, commit_m: 400, ground_m: 100 }))).toMatchObject({ ok: false, issue: { code: "under_ground", path: "altitude_m", message: expect.stringContaining("330\u00a0ft (100\u00a0m)") } });
+    expect(restartBudget(ask({ altitude_m: 50, commit_m: 400, ground_m: 100 }))).toMatchObject({
+      ok: false,
+      issue: { code: "under_ground", path: "altitude_m", message: expect.stringContaining("330\u00a0ft (100\u00a0m)") },
+    });
     expect(restartBudget(ask({ mass_kg: 2000 }))).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
   });
 
   it("more height never fits fewer items, a longer reaction never more", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 500, max: 3000 }), fc.integer({ min: 0, max: 500 }), fc.integer({ min: 0, max: 10 }), (altitude_m, more, reaction_s) => {
-        const here = budget({ altitude_m, reaction_s });
-        expect(budget({ altitude_m: altitude_m + more, reaction_s }).fitting).toBeGreaterThanOrEqual(here.fitting);
-        expect(budget({ altitude_m, reaction_s: reaction_s + 2 }).fitting).toBeLessThanOrEqual(here.fitting);
-      }),
+      fc.property(
+        fc.integer({ min: 500, max: 3000 }),
+        fc.integer({ min: 0, max: 500 }),
+        fc.integer({ min: 0, max: 10 }),
+        (altitude_m, more, reaction_s) => {
+          const here = budget({ altitude_m, reaction_s });
+          expect(budget({ altitude_m: altitude_m + more, reaction_s }).fitting).toBeGreaterThanOrEqual(here.fitting);
+          expect(budget({ altitude_m, reaction_s: reaction_s + 2 }).fitting).toBeLessThanOrEqual(here.fitting);
+        },
+      ),
       { numRuns: 60 },
     );
   });
 });
 
-const relightAsk = (change: Partial<RelightQuestion> = {}): RelightQuestion => ({ aircraft: cedar, mass_kg: 41_000, configuration: cleanGlide(cedar), air: STANDARD, altitude_m: 14_000 * FT, commit_m: 3000 * FT, ground_m: 0, chance: 0.4, stopped: "both", centreOfGravity: 0.5, ...change });
+const relightAsk = (change: Partial<RelightQuestion> = {}): RelightQuestion => ({
+  aircraft: cedar,
+  mass_kg: 41_000,
+  configuration: cleanGlide(cedar),
+  air: STANDARD,
+  altitude_m: 14_000 * FT,
+  commit_m: 3000 * FT,
+  ground_m: 0,
+  chance: 0.4,
+  stopped: "both",
+  centreOfGravity: 0.5,
+  ...change,
+});
 
 describe("the relight envelope", () => {
   const corners = cedar.relight?.windmill ?? [];
@@ -142,19 +197,24 @@ describe("the relight envelope", () => {
 describe("attempts of a jet", () => {
   it("each lasts its time with the gap between, and ends above the commit height inside the envelope", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 3500, max: 35_000 }), fc.integer({ min: 500, max: 6000 }), fc.constantFrom("windmill" as const, "assisted" as const), (altitude_ft, commit_ft, kind) => {
-        const found = relightPlan(relightAsk({ altitude_m: altitude_ft * FT, commit_m: commit_ft * FT }), kind);
-        if (!found.ok) throw new Error(found.issue.message);
-        const { attempts, why, chance } = found.value;
-        expect(why === null).toBe(attempts.length > 0);
-        expect(chance).toBeCloseTo(1 - 0.6 ** attempts.length, 9);
-        attempts.forEach((attempt, i) => {
-          expect(attempt.to.altitude_m).toBeGreaterThanOrEqual(commit_ft * FT);
-          expect(attempt.to.time_s - attempt.from.time_s).toBeCloseTo(45, 6);
-          expect(inEnvelope(cedar.relight?.[kind] ?? [], attempt.to.cas_mps, attempt.to.altitude_m)).toBe(true);
-          if (i > 0) expect(attempt.from.time_s).toBeGreaterThanOrEqual(attempts[i - 1].to.time_s + 20 - 1e-6);
-        });
-      }),
+      fc.property(
+        fc.integer({ min: 3500, max: 35_000 }),
+        fc.integer({ min: 500, max: 6000 }),
+        fc.constantFrom("windmill" as const, "assisted" as const),
+        (altitude_ft, commit_ft, kind) => {
+          const found = relightPlan(relightAsk({ altitude_m: altitude_ft * FT, commit_m: commit_ft * FT }), kind);
+          if (!found.ok) throw new Error(found.issue.message);
+          const { attempts, why, chance } = found.value;
+          expect(why === null).toBe(attempts.length > 0);
+          expect(chance).toBeCloseTo(1 - 0.6 ** attempts.length, 9);
+          attempts.forEach((attempt, i) => {
+            expect(attempt.to.altitude_m).toBeGreaterThanOrEqual(commit_ft * FT);
+            expect(attempt.to.time_s - attempt.from.time_s).toBeCloseTo(45, 6);
+            expect(inEnvelope(cedar.relight?.[kind] ?? [], attempt.to.cas_mps, attempt.to.altitude_m)).toBe(true);
+            if (i > 0) expect(attempt.from.time_s).toBeGreaterThanOrEqual(attempts[i - 1].to.time_s + 20 - 1e-6);
+          });
+        },
+      ),
       { numRuns: 40 },
     );
   });
@@ -173,7 +233,11 @@ describe("attempts of a jet", () => {
   });
 
   // Each second at 270 KCAS costs a fifth less height up there than without the acceleration factor, which left 3, 5 and 9.
-  it.each([[14_000, 4], [20_000, 6], [30_000, 10]])("from FL%d/100: %i windmilling attempts above 1 500 ft", (altitude_ft, attempts) => {
+  it.each([
+    [14_000, 4],
+    [20_000, 6],
+    [30_000, 10],
+  ])("from FL%d/100: %i windmilling attempts above 1 500 ft", (altitude_ft, attempts) => {
     const found = relightPlan(relightAsk({ altitude_m: altitude_ft * FT, commit_m: 1500 * FT }), "windmill");
     expect(found.ok && found.value.attempts.length).toBe(attempts);
   });
@@ -193,8 +257,13 @@ describe("attempts of a jet", () => {
     const low = relightPlans(relightAsk({ altitude_m: 3400 * FT }));
     expect(low.ok && low.value).toMatchObject({ better: null, windmill: { attempts: [] }, assisted: { attempts: [] } });
     expect(low.ok && low.value.windmill.why).not.toBeNull();
-    expect(relightPlan(relightAsk({ aircraft: alder, mass_kg: 1000, configuration: cleanGlide(alder) }), "windmill")).toMatchObject({ ok: false, issue: { code: "no_relight" } });
-    expect(relightPlan(relightAsk({ commit_m: 0 }), "assisted")).toMatchObject({ ok: false, issue: { code: "commit_below_ground" } });
+    expect(
+      relightPlan(relightAsk({ aircraft: alder, mass_kg: 1000, configuration: cleanGlide(alder) }), "windmill"),
+    ).toMatchObject({ ok: false, issue: { code: "no_relight" } });
+    expect(relightPlan(relightAsk({ commit_m: 0 }), "assisted")).toMatchObject({
+      ok: false,
+      issue: { code: "commit_below_ground" },
+    });
   });
 });
 
@@ -204,7 +273,14 @@ describe("cause checks of one's own", () => {
     expect(causeFlow(demoAircraft("cedar-j2"))).toEqual([]);
     const thorn = demoAircraft("thorn-v12");
     expect(causeFlow(thorn).map((item) => item.id)).toContain("coolant");
-    const found = restartBudget(ask({ aircraft: thorn, mass_kg: thorn.mass.usual_kg, configuration: cleanGlide(thorn), flow: flowFor(causeFlow(thorn), "fading") }));
+    const found = restartBudget(
+      ask({
+        aircraft: thorn,
+        mass_kg: thorn.mass.usual_kg,
+        configuration: cleanGlide(thorn),
+        flow: flowFor(causeFlow(thorn), "fading"),
+      }),
+    );
     expect(found.ok && found.value.items[0].item.symptoms).toContain("fading");
   });
 
@@ -214,14 +290,19 @@ describe("cause checks of one's own", () => {
       for (const symptom of ["sudden", "surging", "fading", "rough", "after-change"] as const) {
         const [first] = flowFor(flow, symptom);
         expect(first.symptoms, `${name} ${symptom}`).toContain(symptom);
-        expect(flowFor(flow, symptom).map((item) => item.id).sort()).toEqual(flow.map((item) => item.id).sort());
+        expect(
+          flowFor(flow, symptom)
+            .map((item) => item.id)
+            .sort(),
+        ).toEqual(flow.map((item) => item.id).sort());
       }
     }
   });
 
   it("two items of one id, an item without a name, and none at all are refused", () => {
     const [item] = PISTON_FLOW;
-    const fault = (flow: unknown[]) => AircraftDocument.safeParse({ ...alder, causeFlow: flow }).error?.issues[0].message;
+    const fault = (flow: unknown[]) =>
+      AircraftDocument.safeParse({ ...alder, causeFlow: flow }).error?.issues[0].message;
     expect(fault([item, { ...item, name: "Again" }])).toContain("same id");
     expect(fault([{ ...item, name: " " }])).toContain("name");
     expect(fault([])).toContain("at least one");

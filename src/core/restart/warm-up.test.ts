@@ -12,7 +12,11 @@ describe("warming up", () => {
     expect(warmUp(C + 25, 30).time_s).toBe(180);
   });
 
-  it.each([[-1, "cold", "no real shutdown"], [5, "cool", "in steps"], [15, "warm", "in steps"]])("%i °C is %s", (celsius, air, says) => {
+  it.each([
+    [-1, "cold", "no real shutdown"],
+    [5, "cool", "in steps"],
+    [15, "warm", "in steps"],
+  ])("%i °C is %s", (celsius, air, says) => {
     const found = warmUp(C + celsius, 300);
     expect(found.air).toBe(air);
     expect(found.caution).toContain(says);

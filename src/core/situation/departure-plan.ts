@@ -16,13 +16,22 @@ export const DeparturePlan = z.object({
   /** Climb speed, equivalent; null takes the handbook's V_Y. */
   climb_mps: range(10, 200, "A climb speed is 20 to 390 kt.").nullable(),
   /** Height of an early turn crosswind; null climbs straight out. */
-  crosswind: z.object({ height_m: range(15, 762, "A crosswind turn begins 50 to 2 500 ft above the runway."), side: z.enum(["left", "right"]) }).nullable(),
+  crosswind: z
+    .object({
+      height_m: range(15, 762, "A crosswind turn begins 50 to 2 500 ft above the runway."),
+      side: z.enum(["left", "right"]),
+    })
+    .nullable(),
   reaction: z.enum(["attitude", "hands-off"]),
   /** Bank of the turn back; null takes the best of 20, 30, 45 and 60° that has been practised. */
   bank_rad: range(0.1745, 1.0647, "A turn back is flown with 10° to 61° of bank.").nullable(),
   practisedBank_rad: range(0.1745, 1.0647, "The greatest practised bank is 10° to 61°."),
   /** k: speed in the turn back over the stall speed there. */
-  stallMargin: range(1.05, 2, "The stall margin in the turn is 1.05 to 2 times the stall speed there; 1.1 to 1.2 is usual."),
+  stallMargin: range(
+    1.05,
+    2,
+    "The stall margin in the turn is 1.05 to 2 times the stall speed there; 1.1 to 1.2 is usual.",
+  ),
   requiredChance: range(0.5, 0.99, "The chance asked for is 50 to 99 %."),
   school: z.enum(["fixed", "computed", "higher", "spot-ahead"]),
   /** The fixed heights: ahead below the first, near the nose below the second. */
@@ -39,7 +48,20 @@ export type DeparturePlan = z.infer<typeof DeparturePlan>;
 
 /** What a departure starts from; fixed heights and margins are common practice. */
 export const DEFAULT_DEPARTURE: DeparturePlan = {
-  endId: null, intersection_m: 0, flap: null, landingFlap: null, climb_mps: null, crosswind: null,
-  reaction: "hands-off", bank_rad: null, practisedBank_rad: 0.7854, stallMargin: 1.1,
-  requiredChance: 0.9, school: "higher", fixedAhead_m: 152.4, fixedConsider_m: 304.8, hardDeck_m: 914.4, twoEngines: DEFAULT_TAKE_OFF,
+  endId: null,
+  intersection_m: 0,
+  flap: null,
+  landingFlap: null,
+  climb_mps: null,
+  crosswind: null,
+  reaction: "hands-off",
+  bank_rad: null,
+  practisedBank_rad: 0.7854,
+  stallMargin: 1.1,
+  requiredChance: 0.9,
+  school: "higher",
+  fixedAhead_m: 152.4,
+  fixedConsider_m: 304.8,
+  hardDeck_m: 914.4,
+  twoEngines: DEFAULT_TAKE_OFF,
 };

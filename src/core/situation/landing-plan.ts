@@ -34,8 +34,15 @@ export type LengthRule = z.infer<typeof LengthRule>;
 
 /** What is said on the radio besides where and how high. */
 export const CallPlan = z.object({
-  callSign: z.string().trim().min(2, "A call sign has 2 to 20 characters.").max(20, "A call sign has 2 to 20 characters."),
-  aboard: z.int("People on board are a whole number.").min(1, "There is at least one person on board.").max(900, "At most 900 people."),
+  callSign: z
+    .string()
+    .trim()
+    .min(2, "A call sign has 2 to 20 characters.")
+    .max(20, "A call sign has 2 to 20 characters."),
+  aboard: z
+    .int("People on board are a whole number.")
+    .min(1, "There is at least one person on board.")
+    .max(900, "At most 900 people."),
   /** Of fuel; null when it is not known. */
   endurance_s: range(0, 86_400, "An endurance is 0 to 24 hours.").nullable(),
   nature: z.enum(["engine-failure", "one-engine", "fire", "rough", "fuel"]),
@@ -80,9 +87,27 @@ export type LandingPlan = z.infer<typeof LandingPlan>;
 
 /** What a landing plan starts from; floors, heights and 10 kt of tailwind are common practice. */
 export const DEFAULT_LANDING: LandingPlan = {
-  flap: null, wet: false, rule: "factor", ownFactor: 1.67, tailwindLimit_mps: 5.14444, crosswindLimit_mps: null, utc_h: null,
-  allowed: ["turn", "s-turns", "slip", "flap", "gear", "last-flap"], turnFloor_m: 304.8, certain_m: 91.44,
-  gear: "late", wheelsUp: false, stopping: 0.3,
-  swells: [{ height_m: 2, period_s: 10, from_rad: 3.92699 }], ships: [],
-  call: { callSign: "Alder Two Seven", aboard: 2, endurance_s: 7200, nature: "engine-failure", to: "all", degree: "distress" },
+  flap: null,
+  wet: false,
+  rule: "factor",
+  ownFactor: 1.67,
+  tailwindLimit_mps: 5.14444,
+  crosswindLimit_mps: null,
+  utc_h: null,
+  allowed: ["turn", "s-turns", "slip", "flap", "gear", "last-flap"],
+  turnFloor_m: 304.8,
+  certain_m: 91.44,
+  gear: "late",
+  wheelsUp: false,
+  stopping: 0.3,
+  swells: [{ height_m: 2, period_s: 10, from_rad: 3.92699 }],
+  ships: [],
+  call: {
+    callSign: "Alder Two Seven",
+    aboard: 2,
+    endurance_s: 7200,
+    nature: "engine-failure",
+    to: "all",
+    degree: "distress",
+  },
 };

@@ -18,4 +18,9 @@ export const OneEnginePlan = z.object({
 export type OneEnginePlan = z.infer<typeof OneEnginePlan>;
 
 /** 400 ft, gear down = commit, shallow turns to either side: common practice. */
-export const DEFAULT_ONE_ENGINE: OneEnginePlan = { least: "height", leastHeight_m: 121.92, leastClimb_mps: 0.508, turns: "either" };
+export const DEFAULT_ONE_ENGINE: OneEnginePlan = {
+  least: "height",
+  leastHeight_m: 121.92,
+  leastClimb_mps: 0.508,
+  turns: "either",
+};

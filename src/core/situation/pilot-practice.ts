@@ -17,6 +17,9 @@ export function practiceFactor(days: number): number {
 }
 
 /** The reaction that is planned with: the pilot's own, longer for the time since practised. */
-export function plannedReaction_s({ reaction_s, daysSincePractised }: Pick<Pilot, "reaction_s" | "daysSincePractised">): number {
+export function plannedReaction_s({
+  reaction_s,
+  daysSincePractised,
+}: Pick<Pilot, "reaction_s" | "daysSincePractised">): number {
   return reaction_s * practiceFactor(daysSincePractised);
 }

@@ -21,11 +21,21 @@ describe("plans inside a situation", () => {
     const found = readSituation(JSON.parse(JSON.stringify(older)));
     expect(found).toMatchObject({ ok: true, value: { landing: DEFAULT_LANDING } });
     const { ownFactor: _ownFactor, ...without } = landing;
-    expect(readSituation(JSON.parse(JSON.stringify({ ...older, landing: without })))).toMatchObject({ ok: true, value: { landing: { ownFactor: 1.67 } } });
+    expect(readSituation(JSON.parse(JSON.stringify({ ...older, landing: without })))).toMatchObject({
+      ok: true,
+      value: { landing: { ownFactor: 1.67 } },
+    });
   });
 
   it("go out and come back the same", () => {
-    const plan = { ...demoSituation(), restart: { commit_m: 450, symptom: "rough" as const, chance: 0.6 }, departure: { ...DEFAULT_DEPARTURE, twoEngines: { ...DEFAULT_TAKE_OFF, obstacles: [{ name: "mast", distance_m: 3000, height_m: 45 }] } } };
+    const plan = {
+      ...demoSituation(),
+      restart: { commit_m: 450, symptom: "rough" as const, chance: 0.6 },
+      departure: {
+        ...DEFAULT_DEPARTURE,
+        twoEngines: { ...DEFAULT_TAKE_OFF, obstacles: [{ name: "mast", distance_m: 3000, height_m: 45 }] },
+      },
+    };
     const found = readSituation(JSON.parse(JSON.stringify(plan)));
     expect(found).toMatchObject({ ok: true, value: { restart: plan.restart, departure: plan.departure } });
   });
@@ -33,7 +43,14 @@ describe("plans inside a situation", () => {
   it.each([
     [TakeOffPlan, { ...DEFAULT_TAKE_OFF, recognition_s: 11 }, "recognition_s"],
     [TakeOffPlan, { ...DEFAULT_TAKE_OFF, acceleration_m: 50 }, "acceleration_m"],
-    [TakeOffPlan, { ...DEFAULT_TAKE_OFF, obstacles: Array.from({ length: 21 }, () => ({ name: "mast", distance_m: 1, height_m: 1 })) }, "obstacles"],
+    [
+      TakeOffPlan,
+      {
+        ...DEFAULT_TAKE_OFF,
+        obstacles: Array.from({ length: 21 }, () => ({ name: "mast", distance_m: 1, height_m: 1 })),
+      },
+      "obstacles",
+    ],
     [Obstacle, { name: " ", distance_m: 10, height_m: 10 }, "name"],
     [Obstacle, { name: "mast", distance_m: -1, height_m: 10 }, "distance_m"],
     [RestartPlan, { ...DEFAULT_RESTART, chance: 0 }, "chance"],
@@ -45,7 +62,11 @@ describe("plans inside a situation", () => {
     [LandingPlan, { ...DEFAULT_LANDING, turnFloor_m: 10 }, "turnFloor_m"],
     [LandingPlan, { ...DEFAULT_LANDING, certain_m: 5 }, "certain_m"],
     [LandingPlan, { ...DEFAULT_LANDING, swells: Array.from({ length: 3 }, () => DEFAULT_LANDING.swells[0]) }, "swells"],
-    [LandingPlan, { ...DEFAULT_LANDING, swells: [{ ...DEFAULT_LANDING.swells[0], height_m: 40 }] }, "swells.0.height_m"],
+    [
+      LandingPlan,
+      { ...DEFAULT_LANDING, swells: [{ ...DEFAULT_LANDING.swells[0], height_m: 40 }] },
+      "swells.0.height_m",
+    ],
     [LandingPlan, { ...DEFAULT_LANDING, ships: [{ name: " ", bearing_rad: 0, distance_m: 1 }] }, "ships.0.name"],
     [LandingPlan, { ...DEFAULT_LANDING, call: { ...DEFAULT_LANDING.call, aboard: 1.5 } }, "call.aboard"],
     [DeparturePlan, { ...DEFAULT_DEPARTURE, requiredChance: 0.2 }, "requiredChance"],

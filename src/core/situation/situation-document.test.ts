@@ -22,7 +22,11 @@ describe("situation document", () => {
     [{ ...DEMO, mass_kg: -1 }, "situation_invalid", "mass_kg"],
     [{ ...DEMO, position: { latitude_deg: 91, longitude_deg: 0 } }, "situation_invalid", "position.latitude_deg"],
     [{ ...DEMO, day: "24.11.2026" }, "situation_invalid", "day"],
-    [{ ...DEMO, wind: { surface: { from_rad: 0, speed_mps: 900 }, layers: [] } }, "situation_invalid", "wind.surface.speed_mps"],
+    [
+      { ...DEMO, wind: { surface: { from_rad: 0, speed_mps: 900 }, layers: [] } },
+      "situation_invalid",
+      "wind.surface.speed_mps",
+    ],
   ])("refuses %#", (value, code, path) => {
     const read = readSituation(value);
     expect(read.ok ? [] : [read.issue.code, read.issue.path]).toEqual([code, path]);
@@ -40,7 +44,10 @@ describe("situation document", () => {
     const { tailwindLimit_mps, crosswindLimit_mps, wheelsUp, ...oldLanding } = landing;
     expect([oneEngine, stopped, wheelsUp, crosswindLimit_mps]).toEqual([DEFAULT_ONE_ENGINE, "left", false, null]);
     expect(tailwindLimit_mps).toBeCloseTo((10 * 1852) / 3600, 4);
-    expect(readSituation({ ...rest, restart: oldRestart, landing: oldLanding, version: 2 })).toEqual({ ok: true, value: DEMO });
+    expect(readSituation({ ...rest, restart: oldRestart, landing: oldLanding, version: 2 })).toEqual({
+      ok: true,
+      value: DEMO,
+    });
   });
 
   it("says in words what would be right", () => {

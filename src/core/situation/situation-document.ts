@@ -71,7 +71,9 @@ export type SituationDocument = z.infer<typeof SituationDocument>;
 
 /** The present version of a document of any earlier one; what is no such document is handed on as it is. */
 function upgraded(value: unknown): unknown {
-  const old = z.looseObject({ schema: z.literal("utrimax/situation"), version: z.union([z.literal(1), z.literal(2)]) }).safeParse(value);
+  const old = z
+    .looseObject({ schema: z.literal("utrimax/situation"), version: z.union([z.literal(1), z.literal(2)]) })
+    .safeParse(value);
   if (!old.success) return value;
   // What version 3 added has its default in the schema.
   return { ...(old.data.version === 1 ? { departure: DEFAULT_DEPARTURE } : {}), ...old.data, version: 3 };
@@ -88,7 +90,12 @@ export const SituationOfAnyVersion = z.preprocess(upgraded, SituationDocument);
 export function readSituation(value: unknown): Outcome<SituationDocument> {
   const head = z.object({ schema: z.literal("utrimax/situation"), version: z.number() }).safeParse(value);
   if (!head.success) return failure("situation_invalid", "This is not a Utrimax situation.", "schema");
-  if (head.data.version > 3) return failure("future_version", `This situation was saved by a later Utrimax (version ${head.data.version}); this one reads version 3. Nothing was changed.`, "version");
+  if (head.data.version > 3)
+    return failure(
+      "future_version",
+      `This situation was saved by a later Utrimax (version ${head.data.version}); this one reads version 3. Nothing was changed.`,
+      "version",
+    );
   const parsed = SituationOfAnyVersion.safeParse(value);
   if (parsed.success) return success(parsed.data);
   const [first] = issuesOf(parsed.error);

@@ -36,4 +36,13 @@ export const TakeOffPlan = z.object({
 export type TakeOffPlan = z.infer<typeof TakeOffPlan>;
 
 /** What a take-off starts from; times and clearance are common practice. */
-export const DEFAULT_TAKE_OFF: TakeOffPlan = { recognition_s: 3, failure_mps: null, rotation_mps: null, gearUp_s: 8, feather_s: 20, acceleration_m: 304.8, clearance_m: 15.24, obstacles: [] };
+export const DEFAULT_TAKE_OFF: TakeOffPlan = {
+  recognition_s: 3,
+  failure_mps: null,
+  rotation_mps: null,
+  gearUp_s: 8,
+  feather_s: 20,
+  acceleration_m: 304.8,
+  clearance_m: 15.24,
+  obstacles: [],
+};

@@ -36,12 +36,20 @@ export function accelerate(day: TakeOffDay, failure_mps: number, top_m = PATH_TO
   const stop = braked(day, acted);
   const scale = failure_mps / failTas_mps;
   const rotating = rollOn(day, failed.value, 1, toRotation(day));
-  const path = rotating.ok ? takeOffPath(day, rotating.value, { kind: "on-runway", time_s: failed.value.time_s }, 0, top_m) : null;
+  const path = rotating.ok
+    ? takeOffPath(day, rotating.value, { kind: "on-runway", time_s: failed.value.time_s }, 0, top_m)
+    : null;
   const screen = path?.events.find((event) => event.kind === "screen")?.point ?? null;
   return success({
-    failure_mps, action_mps: acted.tas_mps * scale,
-    failureX_m: failed.value.x_m, actionX_m: acted.x_m, stopX_m: stop.x_m, stopSpare_m: input.runway.length_m - stop.x_m,
-    goX_m: screen && screen.x_m, goSpare_m: screen && input.runway.length_m - screen.x_m, path,
+    failure_mps,
+    action_mps: acted.tas_mps * scale,
+    failureX_m: failed.value.x_m,
+    actionX_m: acted.x_m,
+    stopX_m: stop.x_m,
+    stopSpare_m: input.runway.length_m - stop.x_m,
+    goX_m: screen && screen.x_m,
+    goSpare_m: screen && input.runway.length_m - screen.x_m,
+    path,
   });
 }
 
@@ -49,7 +57,9 @@ export function accelerate(day: TakeOffDay, failure_mps: number, top_m = PATH_TO
 function reacted(day: TakeOffDay, from: RollState): RollState {
   const { recognition_s } = day.input.plan;
   const rolled = rollOn(day, from, 1, (state) => from.time_s + recognition_s - state.time_s);
-  return rolled.ok ? rolled.value : { ...from, x_m: from.x_m + from.tas_mps * recognition_s, time_s: from.time_s + recognition_s };
+  return rolled.ok
+    ? rolled.value
+    : { ...from, x_m: from.x_m + from.tas_mps * recognition_s, time_s: from.time_s + recognition_s };
 }
 
 /** Halvings that settle the balanced speed within a hundredth of a metre a second. */

@@ -37,7 +37,12 @@ export function standing(day: TakeOffDay): RollState {
  * @param left - what is left until it ends; the moment at which it is nothing is found between two tenths of a second
  * @returns `no_lift_off` when it does not accelerate
  */
-export function rollOn(day: TakeOffDay, from: RollState, engines: 1 | 2, left: (state: RollState) => number): Outcome<RollState> {
+export function rollOn(
+  day: TakeOffDay,
+  from: RollState,
+  engines: 1 | 2,
+  left: (state: RollState) => number,
+): Outcome<RollState> {
   const { along_mps, density } = rollingAir(day);
   const one = day.at(0, {});
   const { wing, weight_N } = one;
@@ -46,25 +51,52 @@ export function rollOn(day: TakeOffDay, from: RollState, engines: 1 | 2, left: (
   while (left(state) > 0) {
     // Behind the wings while it stands in a tailwind.
     const q = 0.5 * density * state.tas_mps * Math.abs(state.tas_mps);
-    const live = engineForce(day.input.aircraft.engines, one.engineAir, Math.max(state.tas_mps, 0.1), 1, one.sigmaCritical);
+    const live = engineForce(
+      day.input.aircraft.engines,
+      one.engineAir,
+      Math.max(state.tas_mps, 0.1),
+      1,
+      one.sigmaCritical,
+    );
     const thrust = engines * (live?.thrust_N ?? 0);
-    const drag = q * (wing.area_m2 * (one.cd0 + GROUND_EFFECT * one.k * ROLLING_CL ** 2) + (engines === 1 ? one.deadArea_m2 : 0));
-    const acceleration = G0 * ((thrust - drag) / weight_N - FRICTION * Math.max(0, 1 - (Math.max(q, 0) * wing.area_m2 * ROLLING_CL) / weight_N));
-    if (!(acceleration > NONE_MPS2) || state.time_s > LIMIT_S) return failure("no_lift_off", engines === 2 ? "It does not reach its speed on the runway: too heavy, too high or too hot." : "On one engine it does not accelerate any more on the runway.", "mass_kg");
+    const drag =
+      q * (wing.area_m2 * (one.cd0 + GROUND_EFFECT * one.k * ROLLING_CL ** 2) + (engines === 1 ? one.deadArea_m2 : 0));
+    const acceleration =
+      G0 *
+      ((thrust - drag) / weight_N -
+        FRICTION * Math.max(0, 1 - (Math.max(q, 0) * wing.area_m2 * ROLLING_CL) / weight_N));
+    if (!(acceleration > NONE_MPS2) || state.time_s > LIMIT_S)
+      return failure(
+        "no_lift_off",
+        engines === 2
+          ? "It does not reach its speed on the runway: too heavy, too high or too hot."
+          : "On one engine it does not accelerate any more on the runway.",
+        "mass_kg",
+      );
     before = state;
-    state = { x_m: state.x_m + (state.tas_mps + along_mps) * STEP_S + (acceleration * STEP_S ** 2) / 2, tas_mps: state.tas_mps + acceleration * STEP_S, time_s: state.time_s + STEP_S };
+    state = {
+      x_m: state.x_m + (state.tas_mps + along_mps) * STEP_S + (acceleration * STEP_S ** 2) / 2,
+      tas_mps: state.tas_mps + acceleration * STEP_S,
+      time_s: state.time_s + STEP_S,
+    };
   }
   const [had, over] = [left(before), -left(state)];
   const share = had + over > 0 ? had / (had + over) : 0;
   const between = (of: keyof RollState) => before[of] + share * (state[of] - before[of]);
-  return success(before === state ? state : { x_m: between("x_m"), tas_mps: between("tas_mps"), time_s: between("time_s") });
+  return success(
+    before === state ? state : { x_m: between("x_m"), tas_mps: between("tas_mps"), time_s: between("time_s") },
+  );
 }
 
 /** Where it stands after braking from a state, drag not counted. */
 export function braked(day: TakeOffDay, from: RollState): RollState {
   const ground_mps = Math.max(from.tas_mps + rollingAir(day).along_mps, 0);
   const deceleration = day.braking * G0;
-  return { x_m: from.x_m + ground_mps ** 2 / (2 * deceleration), tas_mps: 0, time_s: from.time_s + ground_mps / deceleration };
+  return {
+    x_m: from.x_m + ground_mps ** 2 / (2 * deceleration),
+    tas_mps: 0,
+    time_s: from.time_s + ground_mps / deceleration,
+  };
 }
 
 /** True airspeed of an equivalent one at the runway. */

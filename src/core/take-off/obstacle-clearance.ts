@@ -29,6 +29,12 @@ export function clearances(path: TakeOffPath, obstacles: readonly Obstacle[], de
   const screenX_m = path.events.find((event) => event.kind === "screen")?.point.x_m ?? Infinity;
   return obstacles.map((obstacle) => {
     const height_m = heightAt_m(path.points, obstacle.distance_m);
-    return { obstacle, over_m: height_m === null ? null : height_m - decrement * Math.max(obstacle.distance_m - screenX_m, 0) - obstacle.height_m };
+    return {
+      obstacle,
+      over_m:
+        height_m === null
+          ? null
+          : height_m - decrement * Math.max(obstacle.distance_m - screenX_m, 0) - obstacle.height_m,
+    };
   });
 }

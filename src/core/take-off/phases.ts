@@ -45,7 +45,12 @@ export interface Phases {
   /** The same by what the pilot asks for at least; null when that is never met. */
   readonly advisedFrom_m: number | null;
   /** The worst failure in the climb on both engines: held for the recognition it comes below minimum control speed or the stall; null when none does. */
-  readonly slow: { readonly from_m: number; readonly eas_mps: number; readonly limit_mps: number; readonly limit: "V_MCA" | "V_S" } | null;
+  readonly slow: {
+    readonly from_m: number;
+    readonly eas_mps: number;
+    readonly limit_mps: number;
+    readonly limit: "V_MCA" | "V_S";
+  } | null;
 }
 
 /** Heights of failure, m: closer near the ground. */
@@ -69,7 +74,12 @@ export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outco
   const low = takeOffPath(day, roll.value, { kind: "never" }, PATH_TOP_M);
   const liftOff = low.events.find((event) => event.kind === "lift-off")?.point;
   const { length_m } = day.input.runway;
-  if (liftOff && liftOff.x_m > length_m) return failure("runway_too_short", `Even with both engines it lifts off ${formatNumber(liftOff.x_m)} m along a runway of ${formatNumber(length_m)} m: this take-off does not fit.`, "runway");
+  if (liftOff && liftOff.x_m > length_m)
+    return failure(
+      "runway_too_short",
+      `Even with both engines it lifts off ${formatNumber(liftOff.x_m)} m along a runway of ${formatNumber(length_m)} m: this take-off does not fit.`,
+      "runway",
+    );
   const gearUp_m = gearHeight_m(day, low);
   const both = takeOffPath(day, roll.value, { kind: "never" }, gearUp_m);
   const failures = HEIGHTS_M.map((height_m): FailureInAir => {
@@ -78,16 +88,39 @@ export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outco
     const after = path.points.filter((point) => point.time_s > at.time_s);
     const lowest_m = after.reduce((least, point) => Math.min(least, point.height_m), height_m);
     const slowest_mps = after.reduce((least, point) => Math.min(least, point.eas_mps), at.eas_mps);
-    const clear = clearances(path, [...day.input.plan.obstacles, ...ground], 0).every(({ over_m }) => over_m === null || over_m >= day.input.plan.clearance_m);
-    const fails = !path.climbs ? "climb" : lowest_m < Math.min(LOWEST_M, height_m - NO_SINK_M) ? "sinks" : !clear ? "obstacle" : slowest_mps < day.speeds.stall_mps ? "stall" : slowest_mps < (day.speeds.vmca_mps ?? 0) ? "control" : null;
-    return { height_m, at, path, lowest_m, slowest_mps, landSpare_m: landingSpare_m(day, at), goes: fails === null || isSlow(fails), fails };
+    const clear = clearances(path, [...day.input.plan.obstacles, ...ground], 0).every(
+      ({ over_m }) => over_m === null || over_m >= day.input.plan.clearance_m,
+    );
+    const fails = !path.climbs
+      ? "climb"
+      : lowest_m < Math.min(LOWEST_M, height_m - NO_SINK_M)
+        ? "sinks"
+        : !clear
+          ? "obstacle"
+          : slowest_mps < day.speeds.stall_mps
+            ? "stall"
+            : slowest_mps < (day.speeds.vmca_mps ?? 0)
+              ? "control"
+              : null;
+    return {
+      height_m,
+      at,
+      path,
+      lowest_m,
+      slowest_mps,
+      landSpare_m: landingSpare_m(day, at),
+      goes: fails === null || isSlow(fails),
+      fails,
+    };
   });
   // Going on must hold at every height above, landing at every height below.
   const lastNot = failures.findLastIndex((found) => !found.goes);
   const firstLong = failures.findIndex((found) => found.landSpare_m < 0);
   const landable = firstLong < 0 ? failures : failures.slice(0, firstLong);
   return success({
-    both, gearUp_m, failures,
+    both,
+    gearUp_m,
+    failures,
     landUntil_m: landable.length === 0 ? null : landable[landable.length - 1].height_m,
     goFrom_m: lastNot === failures.length - 1 ? null : failures[lastNot + 1].height_m,
     goFails: lastNot === failures.length - 1 ? failures[lastNot].fails : null,
@@ -123,7 +156,12 @@ function slowOf({ speeds }: TakeOffDay, failures: readonly FailureInAir[]): Phas
   const slow = failures.filter(({ fails }) => fails !== null && isSlow(fails));
   if (slow.length === 0) return null;
   const limit = (speeds.vmca_mps ?? 0) > speeds.stall_mps ? "V_MCA" : "V_S";
-  return { from_m: slow[0].height_m, eas_mps: Math.min(...slow.map((failure) => failure.slowest_mps)), limit_mps: Math.max(speeds.vmca_mps ?? 0, speeds.stall_mps), limit };
+  return {
+    from_m: slow[0].height_m,
+    eas_mps: Math.min(...slow.map((failure) => failure.slowest_mps)),
+    limit_mps: Math.max(speeds.vmca_mps ?? 0, speeds.stall_mps),
+    limit,
+  };
 }
 
 /** First height of the climb with the gear down at which no landing on the runway fits. */
@@ -146,9 +184,21 @@ export function landingSpare_m(day: TakeOffDay, at: PathPoint): number {
   const one = day.at(at.height_m, { flap: day.flap, gearDown: true });
   const dead = deadDragArea_m2(input.aircraft, day.jet ? "none" : "windmilling") ?? 0;
   const air = readAir(day.air, at.height_m, airSample());
-  const body: LandingBody = { wingLoading: one.weight_N / one.wing.area_m2, clMax: one.clMax, steepCd0: one.cd0 + (2 * dead) / one.wing.area_m2, k: one.k };
+  const body: LandingBody = {
+    wingLoading: one.weight_N / one.wing.area_m2,
+    clMax: one.clMax,
+    steepCd0: one.cd0 + (2 * dead) / one.wing.area_m2,
+    k: one.k,
+  };
   const roll = landingRoll(body, air.density, air.along_mps, braking);
   const tas_mps = at.eas_mps * Math.sqrt(RHO0 / air.density);
   const energyHeight_m = Math.max(0, at.height_m + (tas_mps ** 2 - roll.approachTas_mps ** 2) / (2 * G0));
-  return input.runway.length_m - (at.x_m + input.plan.recognition_s * (tas_mps + air.along_mps) + energyHeight_m * roll.steepRatio + roll.flare_m + roll.roll_m);
+  return (
+    input.runway.length_m -
+    (at.x_m +
+      input.plan.recognition_s * (tas_mps + air.along_mps) +
+      energyHeight_m * roll.steepRatio +
+      roll.flare_m +
+      roll.roll_m)
+  );
 }

@@ -40,5 +40,11 @@ export function returnHeight(day: TakeOffDay, path: TakeOffPath): ReturnHeight {
   const rate = (G0 * Math.tan(RETURN_BANK_RAD)) / tas_mps;
   const loss_m = (-climb_mps * Math.PI) / rate;
   const height_m = RETURN_FLOOR_M + Math.max(loss_m, 0);
-  return { loss_m, height_m, at: path.points.find((point) => point.height_m >= height_m) ?? null, radius_m: tas_mps / rate, control: turnControls(one, speeds.oneEngine_mps, RETURN_BANK_RAD) };
+  return {
+    loss_m,
+    height_m,
+    at: path.points.find((point) => point.height_m >= height_m) ?? null,
+    radius_m: tas_mps / rate,
+    control: turnControls(one, speeds.oneEngine_mps, RETURN_BANK_RAD),
+  };
 }

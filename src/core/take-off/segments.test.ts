@@ -4,7 +4,11 @@ import { demoAircraft } from "../../../demo/read-demo";
 import { REQUIRED, massLimit, takeOffSegments } from "./segments";
 
 const cedar = demoAircraft("cedar-j2");
-const at = (altitude_m: number, deviation_K: number) => ({ aircraft: cedar, altitude_m, air: { qnh_Pa: 101_325, deviation_K } });
+const at = (altitude_m: number, deviation_K: number) => ({
+  aircraft: cedar,
+  altitude_m,
+  air: { qnh_Pa: 101_325, deviation_K },
+});
 const limit = (altitude_m: number, deviation_K: number) => {
   const found = massLimit(at(altitude_m, deviation_K));
   if (!found.ok) throw new Error(found.issue.message);
@@ -46,11 +50,17 @@ describe("take-off segments of a two-engine jet", () => {
 
   it("cold and low the structure is the limit; where not even the least mass climbs it is said which segment", () => {
     expect(limit(0, -10)).toEqual({ mass_kg: 46_000, binding: null });
-    const weak = { ...cedar, engines: cedar.engines.kind === "jet" ? { ...cedar.engines, thrust_N: 22_000 } : cedar.engines };
+    const weak = {
+      ...cedar,
+      engines: cedar.engines.kind === "jet" ? { ...cedar.engines, thrust_N: 22_000 } : cedar.engines,
+    };
     expect(massLimit({ ...at(1500, 30), aircraft: weak })).toMatchObject({ ok: true, value: { mass_kg: null } });
   });
 
   it("is not asked of propeller twins", () => {
-    expect(takeOffSegments({ ...at(0, 0), aircraft: demoAircraft("larch-t2"), mass_kg: 1600 })).toMatchObject({ ok: false, issue: { code: "not_a_jet" } });
+    expect(takeOffSegments({ ...at(0, 0), aircraft: demoAircraft("larch-t2"), mass_kg: 1600 })).toMatchObject({
+      ok: false,
+      issue: { code: "not_a_jet" },
+    });
   });
 });

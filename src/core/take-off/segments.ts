@@ -23,9 +23,21 @@ export interface Segment {
 export type SegmentQuestion = Pick<AsymmetricQuestion, "aircraft" | "mass_kg" | "altitude_m" | "air">;
 
 /** Least gradients of two-engine aeroplanes. 14 CFR 25.119, 25.121 (memory). */
-export const REQUIRED: Readonly<Record<SegmentName, number>> = { first: 0, second: 0.024, final: 0.012, approach: 0.021, landing: 0.032 };
+export const REQUIRED: Readonly<Record<SegmentName, number>> = {
+  first: 0,
+  second: 0.024,
+  final: 0.012,
+  approach: 0.021,
+  landing: 0.032,
+};
 /** Speeds over the stall of the flap in use: V_2, final, approach, landing climb. 14 CFR 25.107, 25.121, 25.119 (memory). */
-const OVER_STALL: Readonly<Record<SegmentName, number>> = { first: 1.2, second: 1.2, final: 1.25, approach: 1.4, landing: 1.3 };
+const OVER_STALL: Readonly<Record<SegmentName, number>> = {
+  first: 1.2,
+  second: 1.2,
+  final: 1.25,
+  approach: 1.4,
+  landing: 1.3,
+};
 const BANK_RAD = (5 * Math.PI) / 180;
 /** V_2 is at least so much over minimum control speed. 14 CFR 25.107 (memory). */
 const OVER_VMCA = 1.1;
@@ -37,7 +49,12 @@ const OVER_VMCA = 1.1;
  */
 export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
   const { aircraft } = question;
-  if (aircraft.engines.kind !== "jet" || !aircraft.polar) return failure("not_a_jet", `${aircraft.name} is not a jet: take-off segments are asked of transports.`, "aircraft");
+  if (aircraft.engines.kind !== "jet" || !aircraft.polar)
+    return failure(
+      "not_a_jet",
+      `${aircraft.name} is not a jet: take-off segments are asked of transports.`,
+      "aircraft",
+    );
   const { takeOffFlap, landingFlap } = aircraft.polar;
   const { maxContinuous } = aircraft.engines;
   const set: Readonly<Record<SegmentName, Pick<AsymmetricQuestion, "flap" | "gearDown" | "setting">>> = {
@@ -49,16 +66,32 @@ export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
   };
   const segments: Segment[] = [];
   for (const name of ["first", "second", "final", "approach", "landing"] as const) {
-    const made = asymmetricCase({ ...question, centreOfGravity: 1, items: [], deadPropeller: "none", failed: "left", ...set[name] });
+    const made = asymmetricCase({
+      ...question,
+      centreOfGravity: 1,
+      items: [],
+      deadPropeller: "none",
+      failed: "left",
+      ...set[name],
+    });
     if (!made.ok) return made;
     const one = made.value;
     const slowest_mps = OVER_STALL[name] * stallEas_mps(one, 0);
-    const eas_mps = name === "landing" || held(one, slowest_mps / OVER_VMCA) ? slowest_mps : Math.max(slowest_mps, OVER_VMCA * (vmca(one, BANK_RAD).eas_mps ?? 0));
+    const eas_mps =
+      name === "landing" || held(one, slowest_mps / OVER_VMCA)
+        ? slowest_mps
+        : Math.max(slowest_mps, OVER_VMCA * (vmca(one, BANK_RAD).eas_mps ?? 0));
     const state = name === "landing" ? null : zeroSideslip(one, eas_mps);
     const gradient = name === "landing" ? twoEngineClimbAt(one, eas_mps).gradient : state && gradientOf(state.sinGamma);
     if (gradient === null) return { ok: false, issue: NO_STEADY_PATH };
     const required = REQUIRED[name];
-    segments.push({ name, eas_mps, gradient, required, complies: name === "first" ? gradient > 0 : gradient >= required });
+    segments.push({
+      name,
+      eas_mps,
+      gradient,
+      required,
+      complies: name === "first" ? gradient > 0 : gradient >= required,
+    });
   }
   return success(segments);
 }

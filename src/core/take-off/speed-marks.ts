@@ -21,7 +21,13 @@ const VMCA_MARGIN_MPS = 2.572;
  */
 export function speedMarks(day: TakeOffDay, both: TakeOffPath): Outcome<SpeedMark[]> {
   const { vmca_mps, rotation_mps, vsse_mps, oneEngine_mps } = day.speeds;
-  const wanted: (readonly [string, number | null])[] = [["V_MCA 5°", vmca_mps], ["V_MCA 5° + 5 kt", vmca_mps === null ? null : vmca_mps + VMCA_MARGIN_MPS], ["V_R", rotation_mps], ["V_SSE", vsse_mps], [day.jet ? "V_FTO" : "V_YSE", oneEngine_mps]];
+  const wanted: (readonly [string, number | null])[] = [
+    ["V_MCA 5°", vmca_mps],
+    ["V_MCA 5° + 5 kt", vmca_mps === null ? null : vmca_mps + VMCA_MARGIN_MPS],
+    ["V_R", rotation_mps],
+    ["V_SSE", vsse_mps],
+    [day.jet ? "V_FTO" : "V_YSE", oneEngine_mps],
+  ];
   const marks: SpeedMark[] = [];
   for (const [name, eas_mps] of wanted) {
     if (eas_mps === null) continue;

@@ -92,9 +92,26 @@ const AIR_TOP_M = 1500;
 export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   const { aircraft, runway, plan, mass_kg } = input;
   const flap = input.flap ?? aircraft.polar?.takeOffFlap ?? 0;
-  if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg)) return failure("mass_outside", `${aircraft.name} is flown at ${formatNumber(aircraft.mass.minimum_kg)} to ${formatNumber(aircraft.mass.maximum_kg)} kg.`, "mass_kg");
+  if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg))
+    return failure(
+      "mass_outside",
+      `${aircraft.name} is flown at ${formatNumber(aircraft.mass.minimum_kg)} to ${formatNumber(aircraft.mass.maximum_kg)} kg.`,
+      "mass_kg",
+    );
   const jet = aircraft.engines.kind === "jet";
-  const base: AsymmetricQuestion = { aircraft, mass_kg, centreOfGravity: input.centreOfGravity, altitude_m: runway.elevation_m, air: input.air, flap, gearDown: true, items: [], deadPropeller: jet ? "none" : "windmilling", failed: input.failed, setting: 1 };
+  const base: AsymmetricQuestion = {
+    aircraft,
+    mass_kg,
+    centreOfGravity: input.centreOfGravity,
+    altitude_m: runway.elevation_m,
+    air: input.air,
+    flap,
+    gearDown: true,
+    items: [],
+    deadPropeller: jet ? "none" : "windmilling",
+    failed: input.failed,
+    setting: 1,
+  };
   const first = asymmetricCase(base);
   if (!first.ok) return first;
   const top = asymmetricCase({ ...base, altitude_m: runway.elevation_m + AIR_TOP_M });
@@ -103,32 +120,60 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   if (!wind.ok) return wind;
   // Within heights and configurations that were tried above nothing fails any more.
   const at = (height_m: number, change: Partial<AsymmetricQuestion>): AsymmetricCase => {
-    const one = caseOfSameRudder({ ...base, altitude_m: runway.elevation_m + Math.min(Math.max(height_m, 0), AIR_TOP_M), ...change }, first.value.cnDeltaR);
+    const one = caseOfSameRudder(
+      { ...base, altitude_m: runway.elevation_m + Math.min(Math.max(height_m, 0), AIR_TOP_M), ...change },
+      first.value.cnDeltaR,
+    );
     if (!one.ok) throw new Error(`takeOffDay: expected a case, got ${one.issue.message}`);
     return one.value;
   };
   const stall_mps = stallEas_mps(first.value, 0);
   const control = vmca(first.value, BANK_RAD);
-  if (control.binding !== null && control.eas_mps === null) return failure("no_control", "With one engine stopped and the other at full power a control is beyond its stop at every speed.", "mass_kg");
+  if (control.binding !== null && control.eas_mps === null)
+    return failure(
+      "no_control",
+      "With one engine stopped and the other at full power a control is beyond its stop at every speed.",
+      "mass_kg",
+    );
   const vmca_mps = control.eas_mps;
   const mended = at(0, { gearDown: false, flap: 0, deadPropeller: bestPropeller({ aircraft }) });
   const cleanStall_mps = stallEas_mps(mended, 0);
   const best = steadySpeeds(mended);
   if (!best.ok) return best;
   const screen_mps = Math.max(SCREEN.vmca * (vmca_mps ?? 0), SCREEN.stall * stall_mps);
-  const rotation_mps = plan.rotation_mps ?? Math.max(ROTATION.vmca * (vmca_mps ?? 0), jet ? JET_ROTATION * screen_mps : ROTATION.stall * stall_mps);
-  if (!(rotation_mps >= stall_mps)) return failure("rotates_stalled", "Rotation is set below the stall with take-off flap: rotate faster.", "plan.rotation_mps");
+  const rotation_mps =
+    plan.rotation_mps ??
+    Math.max(ROTATION.vmca * (vmca_mps ?? 0), jet ? JET_ROTATION * screen_mps : ROTATION.stall * stall_mps);
+  if (!(rotation_mps >= stall_mps))
+    return failure(
+      "rotates_stalled",
+      "Rotation is set below the stall with take-off flap: rotate faster.",
+      "plan.rotation_mps",
+    );
   const air = airColumn(input.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M);
   const headwind_mps = -readAir(air, STATION_M, airSample()).along_mps;
-  if (!(headwind_mps < WINDIEST * rotation_mps)) return failure("too_windy", "The headwind is more than half of rotation speed: aloft it would blow the aeroplane backwards, and this model ends.", "wind");
+  if (!(headwind_mps < WINDIEST * rotation_mps))
+    return failure(
+      "too_windy",
+      "The headwind is more than half of rotation speed: aloft it would blow the aeroplane backwards, and this model ends.",
+      "wind",
+    );
   return success({
-    input, jet, flap, at, air,
+    input,
+    jet,
+    flap,
+    at,
+    air,
     braking: brakingOn(runway.surface),
     screen_m: jet ? 10.668 : 15.24,
     speeds: {
-      stall_mps, vmca_mps, rotation_mps,
+      stall_mps,
+      vmca_mps,
+      rotation_mps,
       screen_mps: Math.max(screen_mps, rotation_mps),
-      oneEngine_mps: jet ? Math.min(FINAL * cleanStall_mps, configurationLimit(aircraft, 0, "up")?.speed_mps ?? Infinity) : best.value.rate.eas_mps,
+      oneEngine_mps: jet
+        ? Math.min(FINAL * cleanStall_mps, configurationLimit(aircraft, 0, "up")?.speed_mps ?? Infinity)
+        : best.value.rate.eas_mps,
       bothEngines_mps: Math.max(aircraft.handbook.vy_mps ?? FINAL * cleanStall_mps, screen_mps),
       vsse_mps: aircraft.handbook.vsse_mps,
       flapUp_mps: FLAP_UP * cleanStall_mps,

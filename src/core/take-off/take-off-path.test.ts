@@ -82,7 +82,16 @@ describe("an aeroplane that cannot", () => {
   it("with fixed gear nothing comes up", () => {
     const base = demoTakeOff({ mass_kg: 1400 });
     const { polar } = base.input.aircraft;
-    const fixed: TakeOffDay = { ...base, input: { ...base.input, aircraft: { ...base.input.aircraft, polar: polar && { ...polar, gear: { retractable: false, deltaCd: 0.005 } } } } };
+    const fixed: TakeOffDay = {
+      ...base,
+      input: {
+        ...base.input,
+        aircraft: {
+          ...base.input.aircraft,
+          polar: polar && { ...polar, gear: { retractable: false, deltaCd: 0.005 } },
+        },
+      },
+    };
     const path = flown(fixed, { kind: "height", height_m: 80 });
     expect(kinds(path)).not.toContain("gear-up");
     expect(path.points.every((point) => point.gear === "down")).toBe(true);

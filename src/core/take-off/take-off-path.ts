@@ -23,7 +23,16 @@ export interface PathPoint {
 }
 
 /** What is done when, on the way. */
-export type PathEventKind = "lift-off" | "failure" | "screen" | "gear-up" | "feathered" | "acceleration-height" | "flap-up" | "continuous" | "top";
+export type PathEventKind =
+  | "lift-off"
+  | "failure"
+  | "screen"
+  | "gear-up"
+  | "feathered"
+  | "acceleration-height"
+  | "flap-up"
+  | "continuous"
+  | "top";
 
 /** @see PathEventKind */
 export interface PathEvent {
@@ -42,7 +51,10 @@ export interface TakeOffPath {
 }
 
 /** When the engine stops: at lift-off on one engine already, at a height, or never. */
-export type Failure = { readonly kind: "on-runway"; readonly time_s: number } | { readonly kind: "height"; readonly height_m: number } | { readonly kind: "never" };
+export type Failure =
+  | { readonly kind: "on-runway"; readonly time_s: number }
+  | { readonly kind: "height"; readonly height_m: number }
+  | { readonly kind: "never" };
 
 const STEP_S = 0.25;
 /** Rotation until it flies, s, and the load with which it curves up and down. Common practice. */
@@ -72,7 +84,13 @@ function excess(one: AsymmetricCase, tas_mps: number, eas_mps: number, engines: 
   if (engines === 1) return zeroSideslip(one, eas_mps)?.sinGamma ?? -1;
   const q = 0.5 * RHO0 * eas_mps ** 2;
   const cl = one.weight_N / (q * one.wing.area_m2);
-  const live = engineForce(one.question.aircraft.engines, one.engineAir, tas_mps, one.question.setting, one.sigmaCritical);
+  const live = engineForce(
+    one.question.aircraft.engines,
+    one.engineAir,
+    tas_mps,
+    one.question.setting,
+    one.sigmaCritical,
+  );
   return (2 * (live?.thrust_N ?? 0) - q * one.wing.area_m2 * (one.cd0 + one.k * cl * cl)) / one.weight_N;
 }
 
@@ -87,7 +105,13 @@ function excess(one: AsymmetricCase, tas_mps: number, eas_mps: number, engines: 
  * @param gearUpAt_m - both engines running, the gear comes up from this height
  * @param top_m - height at which it is over
  */
-export function takeOffPath(day: TakeOffDay, roll: RollState, failure: Failure, gearUpAt_m: number, top_m = PATH_TOP_M): TakeOffPath {
+export function takeOffPath(
+  day: TakeOffDay,
+  roll: RollState,
+  failure: Failure,
+  gearUpAt_m: number,
+  top_m = PATH_TOP_M,
+): TakeOffPath {
   const { input, jet, speeds, air } = day;
   const { plan } = input;
   const here = airSample();
@@ -104,7 +128,16 @@ export function takeOffPath(day: TakeOffDay, roll: RollState, failure: Failure, 
   const events: PathEvent[] = [];
   const retractable = input.aircraft.polar?.gear.retractable ?? false;
   const rotationEnd_s = time_s + ROTATION_S;
-  const now = (): PathPoint => ({ time_s, x_m, height_m, eas_mps: tas_mps * Math.sqrt(here.density / RHO0), gear: gearDown ? "down" : "up", flap, propeller, setting });
+  const now = (): PathPoint => ({
+    time_s,
+    x_m,
+    height_m,
+    eas_mps: tas_mps * Math.sqrt(here.density / RHO0),
+    gear: gearDown ? "down" : "up",
+    flap,
+    propeller,
+    setting,
+  });
   const mark = (kind: PathEventKind) => events.push({ kind, point: now() });
   const passed = (kind: PathEventKind) => events.some((event) => event.kind === kind);
   readAir(air, 0, here);
@@ -132,14 +165,23 @@ export function takeOffPath(day: TakeOffDay, roll: RollState, failure: Failure, 
       mark("feathered");
     }
     const engines = failedAt_s === null ? 2 : 1;
-    const one = day.at(height_m, { gearDown, flap, setting, deadPropeller: propeller === "running" ? dead : propeller });
+    const one = day.at(height_m, {
+      gearDown,
+      flap,
+      setting,
+      deadPropeller: propeller === "running" ? dead : propeller,
+    });
     const e = excess(one, tas_mps, eas_mps, engines);
     const cleaning = jet ? height_m >= plan.acceleration_m : height_m >= day.screen_m;
     if (jet && cleaning && !levelled) {
       levelled = true;
       mark("acceleration-height");
     }
-    const wanted = cleaning ? (engines === 2 && !jet ? speeds.bothEngines_mps : speeds.oneEngine_mps) : speeds.screen_mps + (jet && engines === 2 ? BOTH_MPS : 0);
+    const wanted = cleaning
+      ? engines === 2 && !jet
+        ? speeds.bothEngines_mps
+        : speeds.oneEngine_mps
+      : speeds.screen_mps + (jet && engines === 2 ? BOTH_MPS : 0);
     if (cleaning && flap > 0 && eas_mps >= speeds.flapUp_mps) {
       flap = 0;
       mark("flap-up");
@@ -151,13 +193,27 @@ export function takeOffPath(day: TakeOffDay, roll: RollState, failure: Failure, 
     const missing = ((wanted - eas_mps) * tas_mps) / Math.max(eas_mps, 1) / SPEED_S / G0;
     const level = levelled && wanted - eas_mps > NEAR_MPS;
     const slow = eas_mps < speeds.rotation_mps - NEAR_MPS;
-    const gather = level ? Math.max(e, 0) : slow ? Math.min(missing, Math.max(RECOVER_G, SPEED_SHARE * e)) : missing >= 0 ? Math.min(missing, SPEED_SHARE * Math.max(e, 0)) : Math.max(missing, -SLOW_G);
+    const gather = level
+      ? Math.max(e, 0)
+      : slow
+        ? Math.min(missing, Math.max(RECOVER_G, SPEED_SHARE * e))
+        : missing >= 0
+          ? Math.min(missing, SPEED_SHARE * Math.max(e, 0))
+          : Math.max(missing, -SLOW_G);
     const flying = passed("lift-off");
     // While the wheels are on the ground everything goes into speed; until the failure is recognised the path stays as it was.
     const held = failure.kind === "height" && since_s !== null && since_s < plan.recognition_s;
     const wantedGamma = held ? gamma : flying ? Math.asin(Math.min(Math.max(e - gather, -0.3), 0.5)) : 0;
-    const drilled = failure.kind === "never" ? !gearDown : since_s !== null && since_s > Math.max(plan.feather_s, plan.gearUp_s) + STEP_S;
-    const settled = drilled && passed("screen") && flap === 0 && Math.abs(wanted - eas_mps) < NEAR_MPS / 2 && (!jet || setting === continuous);
+    const drilled =
+      failure.kind === "never"
+        ? !gearDown
+        : since_s !== null && since_s > Math.max(plan.feather_s, plan.gearUp_s) + STEP_S;
+    const settled =
+      drilled &&
+      passed("screen") &&
+      flap === 0 &&
+      Math.abs(wanted - eas_mps) < NEAR_MPS / 2 &&
+      (!jet || setting === continuous);
     const step_s = settled ? SETTLED_STEP_S : STEP_S;
     const curve = (G0 * step_s) / tas_mps;
     gamma += Math.min(Math.max(wantedGamma - gamma, -PUSH_LOAD * curve), PULL_LOAD * curve);

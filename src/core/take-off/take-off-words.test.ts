@@ -19,7 +19,22 @@ function briefOf(day: TakeOffDay, climb_mps: number): string[] {
   const by = phases(day);
   if (!found.ok || !by.ok) throw new Error("no take-off");
   const { runway, plan } = day.input;
-  return takeOffBrief({ runwayName: runway.name, runway_m: runway.length_m, jet: day.jet, speeds: day.speeds, accelerate: found.value, phases: by.value, back: returnHeight(day, by.value.both), acceleration_m: plan.acceleration_m, turns: day.input.oneEngine.turns, failed: day.input.failed, climb_mps }, DEFAULT_UNITS);
+  return takeOffBrief(
+    {
+      runwayName: runway.name,
+      runway_m: runway.length_m,
+      jet: day.jet,
+      speeds: day.speeds,
+      accelerate: found.value,
+      phases: by.value,
+      back: returnHeight(day, by.value.both),
+      acceleration_m: plan.acceleration_m,
+      turns: day.input.oneEngine.turns,
+      failed: day.input.failed,
+      climb_mps,
+    },
+    DEFAULT_UNITS,
+  );
 }
 
 describe("the brief", () => {
@@ -87,11 +102,19 @@ describe("ground ahead", () => {
     }
     const day = demoTakeOff({ mass_kg: 1725, air: { qnh_Pa: 101_325, deviation_K: 15 } });
     const [free, over] = [phases(day), phases(day, [{ name: "wall", distance_m: 2500, height_m: 400 }])];
-    expect(free.ok && over.ok && over.value.failures.filter((found) => found.goes).length < free.value.failures.filter((found) => found.goes).length).toBe(true);
+    expect(
+      free.ok &&
+        over.ok &&
+        over.value.failures.filter((found) => found.goes).length <
+          free.value.failures.filter((found) => found.goes).length,
+    ).toBe(true);
   });
 
   it("a runway on which it does not even lift off is refused", () => {
-    const short = demoTakeOff({ name: "cedar-j2", runway: { ...demoTakeOffInput({ name: "cedar-j2" }).runway, length_m: 700 } });
+    const short = demoTakeOff({
+      name: "cedar-j2",
+      runway: { ...demoTakeOffInput({ name: "cedar-j2" }).runway, length_m: 700 },
+    });
     expect(phases(short)).toMatchObject({ ok: false, issue: { code: "runway_too_short" } });
     expect(short.speeds.rotation_mps / MPS_PER_KT).toBeGreaterThan(120);
   });

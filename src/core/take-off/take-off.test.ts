@@ -31,8 +31,14 @@ describe("speeds", () => {
       expect(speeds.screen_mps).toBeCloseTo(Math.max(1.1 * (speeds.vmca_mps ?? 0), 1.2 * speeds.stall_mps), 9);
     }
     // Light, control binds; heavy, the stall does.
-    expect(demoTakeOff({ mass_kg: 1300 }).speeds.rotation_mps).toBeCloseTo(1.05 * (demoTakeOff({ mass_kg: 1300 }).speeds.vmca_mps ?? 0), 6);
-    expect(demoTakeOff({ mass_kg: 1725 }).speeds.rotation_mps).toBeCloseTo(1.1 * demoTakeOff({ mass_kg: 1725 }).speeds.stall_mps, 6);
+    expect(demoTakeOff({ mass_kg: 1300 }).speeds.rotation_mps).toBeCloseTo(
+      1.05 * (demoTakeOff({ mass_kg: 1300 }).speeds.vmca_mps ?? 0),
+      6,
+    );
+    expect(demoTakeOff({ mass_kg: 1725 }).speeds.rotation_mps).toBeCloseTo(
+      1.1 * demoTakeOff({ mass_kg: 1725 }).speeds.stall_mps,
+      6,
+    );
   });
 
   it.each([
@@ -67,7 +73,10 @@ describe("the roll", () => {
 
   it("ends in words where it does not accelerate", () => {
     const day = demoTakeOff();
-    expect(rollOn(day, standing(day), 1, (state) => 200 - state.tas_mps)).toMatchObject({ ok: false, issue: { code: "no_lift_off" } });
+    expect(rollOn(day, standing(day), 1, (state) => 200 - state.tas_mps)).toMatchObject({
+      ok: false,
+      issue: { code: "no_lift_off" },
+    });
   });
 
   it("equivalent and true airspeed part with height", () => {
@@ -94,16 +103,26 @@ describe("accelerate and stop, accelerate and go", () => {
 
   it("longer recognition, more mass and a tailwind never shorten the stop", () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 6, noNaN: true }), fc.integer({ min: 1200, max: 1650 }), fc.integer({ min: -5, max: 20 }), (recognition_s, mass_kg, headwind_kt) => {
-        const at = (more: Parameters<typeof demoTakeOff>[0]) => {
-          const day = demoTakeOff({ mass_kg, headwind_kt, ...more, plan: { recognition_s, rotation_mps: 38, ...more?.plan } });
-          return stop(day, 36).stopX_m;
-        };
-        const base = at({});
-        expect(at({ plan: { recognition_s: recognition_s + 1 } })).toBeGreaterThan(base);
-        expect(at({ mass_kg: mass_kg + 75 })).toBeGreaterThanOrEqual(base - 0.5);
-        expect(at({ headwind_kt: headwind_kt - 3 })).toBeGreaterThan(base);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 6, noNaN: true }),
+        fc.integer({ min: 1200, max: 1650 }),
+        fc.integer({ min: -5, max: 20 }),
+        (recognition_s, mass_kg, headwind_kt) => {
+          const at = (more: Parameters<typeof demoTakeOff>[0]) => {
+            const day = demoTakeOff({
+              mass_kg,
+              headwind_kt,
+              ...more,
+              plan: { recognition_s, rotation_mps: 38, ...more?.plan },
+            });
+            return stop(day, 36).stopX_m;
+          };
+          const base = at({});
+          expect(at({ plan: { recognition_s: recognition_s + 1 } })).toBeGreaterThan(base);
+          expect(at({ mass_kg: mass_kg + 75 })).toBeGreaterThanOrEqual(base - 0.5);
+          expect(at({ headwind_kt: headwind_kt - 3 })).toBeGreaterThan(base);
+        },
+      ),
       { numRuns: 12 },
     );
   });
@@ -159,14 +178,20 @@ describe("phases of a take-off", () => {
   });
 
   it("high and hot it will not climb from any height", () => {
-    const hot = demoTakeOff({ mass_kg: 1725, air: { qnh_Pa: 101_325, deviation_K: 30 }, runway: { ...demoTakeOffInput().runway, elevation_m: 1200, length_m: 2500 } });
+    const hot = demoTakeOff({
+      mass_kg: 1725,
+      air: { qnh_Pa: 101_325, deviation_K: 30 },
+      runway: { ...demoTakeOffInput().runway, elevation_m: 1200, length_m: 2500 },
+    });
     expect(phasesOf(hot).goFrom_m).toBeNull();
   });
 
   it("a longer runway lets it land from higher; a tall obstacle takes the going away", () => {
     const long = phasesOf(demoTakeOff({ mass_kg: 1725, runway: { ...demoTakeOffInput().runway, length_m: 2000 } }));
     expect(long.landUntil_m ?? 0).toBeGreaterThan(found.landUntil_m ?? Infinity);
-    const walled = phasesOf(demoTakeOff({ mass_kg: 1725, plan: { obstacles: [{ name: "ridge", distance_m: 4000, height_m: 300 }] } }));
+    const walled = phasesOf(
+      demoTakeOff({ mass_kg: 1725, plan: { obstacles: [{ name: "ridge", distance_m: 4000, height_m: 300 }] } }),
+    );
     expect(walled.goFrom_m === null || walled.goFrom_m > (found.goFrom_m ?? 0)).toBe(true);
   });
 
@@ -192,7 +217,10 @@ describe("obstacles", () => {
     const screenX_m = path.events.find((event) => event.kind === "screen")?.point.x_m ?? NaN;
     const mast = { name: "mast", distance_m: 3000, height_m: 40 };
     expect(clearances(path, [mast], 0)[0].over_m).toBeCloseTo(height_m - 40, 9);
-    expect(clearances(path, [mast], NET_DECREMENT)[0].over_m).toBeCloseTo(height_m - 40 - 0.008 * (3000 - screenX_m), 9);
+    expect(clearances(path, [mast], NET_DECREMENT)[0].over_m).toBeCloseTo(
+      height_m - 40 - 0.008 * (3000 - screenX_m),
+      9,
+    );
   });
 
   it("beyond the end of the way nothing is known", () => {

@@ -20,10 +20,15 @@ const LEVEL_M = 6;
 /** Ground along the runway's line beyond its end. */
 export function groundUnderDeparture(runway: LandingEnd, grid: TerrainGrid, plane: LocalPlane): GroundPoint[] {
   const frame = runwayFrame(runway, plane);
-  return lineProfile(grid, frame(0, 0), frame(FAR_M, 0), SPACING_M).map(({ distance_m, elevation_m }) => ({ distance_m, height_m: elevation_m === null ? null : elevation_m - runway.elevation_m }));
+  return lineProfile(grid, frame(0, 0), frame(FAR_M, 0), SPACING_M).map(({ distance_m, elevation_m }) => ({
+    distance_m,
+    height_m: elevation_m === null ? null : elevation_m - runway.elevation_m,
+  }));
 }
 
 /** The same as obstacles: every point that stands above the runway, beyond its end. */
 export function groundObstacles(ground: readonly GroundPoint[], length_m: number): Obstacle[] {
-  return ground.flatMap(({ distance_m, height_m }) => (height_m !== null && height_m > LEVEL_M && distance_m > length_m ? [{ name: "ground", distance_m, height_m }] : []));
+  return ground.flatMap(({ distance_m, height_m }) =>
+    height_m !== null && height_m > LEVEL_M && distance_m > length_m ? [{ name: "ground", distance_m, height_m }] : [],
+  );
 }

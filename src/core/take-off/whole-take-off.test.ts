@@ -4,34 +4,72 @@ import { demoTakeOffInput } from "../../../demo/demo-take-off";
 import { wholeTakeOff } from "./whole-take-off";
 
 const runway = demoTakeOffInput().runway;
-const KNOWN = ["runway_too_short", "no_lift_off", "no_control", "rotates_stalled", "mass_outside", "outside_atmosphere", "too_windy"];
+const KNOWN = [
+  "runway_too_short",
+  "no_lift_off",
+  "no_control",
+  "rotates_stalled",
+  "mass_outside",
+  "outside_atmosphere",
+  "too_windy",
+];
 
 describe("a whole take-off", () => {
   it("is finite or a named failure in any wind, heat and height, at any mass", () => {
     fc.assert(
       fc.property(
         fc.record({
-          name: fc.constantFrom("larch-t2", "hornbeam-t2c", "cedar-j2"), share: fc.double({ min: 0, max: 1, noNaN: true }), headwind_kt: fc.integer({ min: -60, max: 90 }),
-          deviation_K: fc.integer({ min: -50, max: 50 }), elevation_m: fc.integer({ min: -300, max: 3500 }), length_m: fc.integer({ min: 200, max: 4000 }),
-          centreOfGravity: fc.double({ min: 0, max: 1, noNaN: true }), recognition_s: fc.double({ min: 0, max: 10, noNaN: true }), failed: fc.constantFrom("left" as const, "right" as const),
+          name: fc.constantFrom("larch-t2", "hornbeam-t2c", "cedar-j2"),
+          share: fc.double({ min: 0, max: 1, noNaN: true }),
+          headwind_kt: fc.integer({ min: -60, max: 90 }),
+          deviation_K: fc.integer({ min: -50, max: 50 }),
+          elevation_m: fc.integer({ min: -300, max: 3500 }),
+          length_m: fc.integer({ min: 200, max: 4000 }),
+          centreOfGravity: fc.double({ min: 0, max: 1, noNaN: true }),
+          recognition_s: fc.double({ min: 0, max: 10, noNaN: true }),
+          failed: fc.constantFrom("left" as const, "right" as const),
         }),
         ({ name, share, headwind_kt, deviation_K, elevation_m, length_m, centreOfGravity, recognition_s, failed }) => {
           const { aircraft } = demoTakeOffInput({ name });
           const mass_kg = aircraft.mass.minimum_kg + share * (aircraft.mass.maximum_kg - aircraft.mass.minimum_kg);
-          const found = wholeTakeOff(demoTakeOffInput({ name, mass_kg, headwind_kt, centreOfGravity, failed, air: { qnh_Pa: 101_325, deviation_K }, runway: { ...runway, elevation_m, length_m }, plan: { recognition_s } }));
+          const found = wholeTakeOff(
+            demoTakeOffInput({
+              name,
+              mass_kg,
+              headwind_kt,
+              centreOfGravity,
+              failed,
+              air: { qnh_Pa: 101_325, deviation_K },
+              runway: { ...runway, elevation_m, length_m },
+              plan: { recognition_s },
+            }),
+          );
           if (!found.ok) {
             expect(KNOWN).toContain(found.issue.code);
             expect(found.issue.message.length).toBeGreaterThan(20);
             return;
           }
           const { accelerate, phases, back, day } = found.value;
-          for (const figure of [accelerate.stopX_m, accelerate.action_mps, accelerate.goX_m ?? 0, back.height_m, back.radius_m, day.speeds.rotation_mps, day.speeds.screen_mps]) expect(Number.isFinite(figure)).toBe(true);
+          for (const figure of [
+            accelerate.stopX_m,
+            accelerate.action_mps,
+            accelerate.goX_m ?? 0,
+            back.height_m,
+            back.radius_m,
+            day.speeds.rotation_mps,
+            day.speeds.screen_mps,
+          ])
+            expect(Number.isFinite(figure)).toBe(true);
           for (const failure of phases.failures) {
             expect(Number.isFinite(failure.landSpare_m) && Number.isFinite(failure.slowest_mps)).toBe(true);
-            for (const point of failure.path.points) expect(Number.isFinite(point.height_m) && Number.isFinite(point.x_m) && point.eas_mps > 0).toBe(true);
+            for (const point of failure.path.points)
+              expect(Number.isFinite(point.height_m) && Number.isFinite(point.x_m) && point.eas_mps > 0).toBe(true);
             // What goes never sank to the ground; what fails in nothing never came below control or the stall either.
             if (failure.goes) expect(failure.path.touches).toBeNull();
-            if (failure.fails === null) expect(failure.slowest_mps).toBeGreaterThanOrEqual(Math.max(day.speeds.vmca_mps ?? 0, day.speeds.stall_mps));
+            if (failure.fails === null)
+              expect(failure.slowest_mps).toBeGreaterThanOrEqual(
+                Math.max(day.speeds.vmca_mps ?? 0, day.speeds.stall_mps),
+              );
             expect(failure.goes).toBe([null, "control", "stall"].includes(failure.fails));
           }
           if (accelerate.goX_m !== null) expect(accelerate.goX_m).toBeGreaterThan(accelerate.failureX_m - 1);
@@ -43,7 +81,13 @@ describe("a whole take-off", () => {
 
   it("the height from which it climbs away never comes down with mass", () => {
     const from = (mass_kg: number) => {
-      const found = wholeTakeOff(demoTakeOffInput({ mass_kg, air: { qnh_Pa: 101_325, deviation_K: 25 }, runway: { ...runway, elevation_m: 900, length_m: 2000 } }));
+      const found = wholeTakeOff(
+        demoTakeOffInput({
+          mass_kg,
+          air: { qnh_Pa: 101_325, deviation_K: 25 },
+          runway: { ...runway, elevation_m: 900, length_m: 2000 },
+        }),
+      );
       if (!found.ok) throw new Error(found.issue.message);
       return found.value.phases.goFrom_m ?? Infinity;
     };

@@ -27,10 +27,19 @@ export function wholeTakeOff(input: TakeOffInput, ground: readonly Obstacle[] = 
   if (!day.ok) return day;
   const balanced = balancedFailure_mps(day.value);
   if (!balanced.ok) return balanced;
-  const found = accelerate(day.value, input.plan.failure_mps ?? (day.value.jet ? balanced.value : day.value.speeds.rotation_mps));
+  const found = accelerate(
+    day.value,
+    input.plan.failure_mps ?? (day.value.jet ? balanced.value : day.value.speeds.rotation_mps),
+  );
   if (!found.ok) return found;
   const by = phases(day.value, ground);
   if (!by.ok) return by;
   const { path } = found.value;
-  return success({ day: day.value, balanced_mps: balanced.value, accelerate: found.value, phases: by.value, back: returnHeight(day.value, path?.climbs ? path : by.value.both) });
+  return success({
+    day: day.value,
+    balanced_mps: balanced.value,
+    accelerate: found.value,
+    phases: by.value,
+    back: returnHeight(day.value, path?.climbs ? path : by.value.both),
+  });
 }

@@ -28,15 +28,29 @@ export function TerrainField() {
   const own = library.terrains.filter((terrain) => !terrain.shared);
 
   const upload = async (chosen: File) => {
-    if (chosen.size > LIMIT) return toast(`This file has ${Math.round(chosen.size / 1024 / 1024)} MB; at most 24 MB can be read. Use a coarser or smaller grid. Nothing was sent.`);
+    if (chosen.size > LIMIT)
+      return toast(
+        `This file has ${Math.round(chosen.size / 1024 / 1024)} MB; at most 24 MB can be read. Use a coarser or smaller grid. Nothing was sent.`,
+      );
     setBusy(true);
-    const query = new URLSearchParams({ name: chosen.name.replace(/\.[^.]*$/, "").slice(0, 80) || "Terrain", ...(inMetres ? { latitude_deg: String(origin.latitude_deg), longitude_deg: String(origin.longitude_deg) } : {}) });
-    const answer: Answer<{ id: string; missingCells: number }> = await sendRaw("POST", `/api/terrains?${query}`, await chosen.text());
+    const query = new URLSearchParams({
+      name: chosen.name.replace(/\.[^.]*$/, "").slice(0, 80) || "Terrain",
+      ...(inMetres ? { latitude_deg: String(origin.latitude_deg), longitude_deg: String(origin.longitude_deg) } : {}),
+    });
+    const answer: Answer<{ id: string; missingCells: number }> = await sendRaw(
+      "POST",
+      `/api/terrains?${query}`,
+      await chosen.text(),
+    );
     setBusy(false);
     if (!answer.ok) return toast(answer.issues.map((issue) => issue.message).join(" "));
     router.refresh();
     change({ terrainId: answer.value.id });
-    toast(answer.value.missingCells > 0 ? `The terrain is in use. ${answer.value.missingCells} cells without a height count as sea level.` : "The terrain is in use.");
+    toast(
+      answer.value.missingCells > 0
+        ? `The terrain is in use. ${answer.value.missingCells} cells without a height count as sea level.`
+        : "The terrain is in use.",
+    );
   };
   const remove = async (id: string) => {
     const answer = await send("DELETE", `/api/terrains/${id}`);
@@ -53,21 +67,53 @@ export function TerrainField() {
         {own.map((terrain) => (
           <li key={terrain.id} className="flex items-center justify-between border-b border-rule py-1">
             {terrain.name}
-            <button type="button" className="rounded p-1.5 hover:bg-mark" aria-label={`Remove ${terrain.name}`} onClick={() => void remove(terrain.id)}>
+            <button
+              type="button"
+              className="rounded p-1.5 hover:bg-mark"
+              aria-label={`Remove ${terrain.name}`}
+              onClick={() => void remove(terrain.id)}
+            >
               <Trash2 size={16} aria-hidden="true" />
             </button>
           </li>
         ))}
       </ul>
       <div className="mt-2 flex flex-col gap-2">
-        <CheckField label="The file is in metres of a plane (not in degrees)" checked={inMetres} onChange={setInMetres} />
+        <CheckField
+          label="The file is in metres of a plane (not in degrees)"
+          checked={inMetres}
+          onChange={setInMetres}
+        />
         {inMetres && (
           <div className="grid grid-cols-2 gap-3">
-            <NumberField label="Latitude of x 0, y 0" value={origin.latitude_deg} unit="°" digits={4} step={0.01} check={latitudeCheck} onChange={(latitude_deg) => setOrigin({ ...origin, latitude_deg })} />
-            <NumberField label="Longitude of x 0, y 0" value={origin.longitude_deg} unit="°" digits={4} step={0.01} check={longitudeCheck} onChange={(longitude_deg) => setOrigin({ ...origin, longitude_deg })} />
+            <NumberField
+              label="Latitude of x 0, y 0"
+              value={origin.latitude_deg}
+              unit="°"
+              digits={4}
+              step={0.01}
+              check={latitudeCheck}
+              onChange={(latitude_deg) => setOrigin({ ...origin, latitude_deg })}
+            />
+            <NumberField
+              label="Longitude of x 0, y 0"
+              value={origin.longitude_deg}
+              unit="°"
+              digits={4}
+              step={0.01}
+              check={longitudeCheck}
+              onChange={(longitude_deg) => setOrigin({ ...origin, longitude_deg })}
+            />
           </div>
         )}
-        <FileButton label="Add a terrain file" busyLabel="Reading …" fileLabel="Terrain file" accept=".asc,.txt,.grd" busy={busy} onChoose={(chosen) => void upload(chosen)} />
+        <FileButton
+          label="Add a terrain file"
+          busyLabel="Reading …"
+          fileLabel="Terrain file"
+          accept=".asc,.txt,.grd"
+          busy={busy}
+          onChoose={(chosen) => void upload(chosen)}
+        />
       </div>
     </section>
   );

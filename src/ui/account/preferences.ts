@@ -13,7 +13,10 @@ export function adoptPreferences({ units, appearance }: Preferences): void {
 
 /** Tells the server what is chosen now. When it is away nothing is lost: the browser keeps it, and the next choice is told again. */
 export function tellPreferences(): void {
-  void send("PUT", "/api/preferences", { units: useUnits.getState().units, appearance: chosenAppearance() } satisfies Preferences);
+  void send("PUT", "/api/preferences", {
+    units: useUnits.getState().units,
+    appearance: chosenAppearance(),
+  } satisfies Preferences);
 }
 
 /** Chooses day, night or the system's, here and for the account. */

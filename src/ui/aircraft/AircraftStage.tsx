@@ -17,9 +17,18 @@ import { missingFigures } from "./notes";
 import { useNumbersCard } from "./useNumbersCard";
 
 const VIEWS = ["polar", "shelf", "stall", "mass", "handbook"] as const;
-const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = { polar: "Sink and speed", shelf: "Drag shelf", stall: "Stall", mass: "By mass", handbook: "Handbook and fit" };
+const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = {
+  polar: "Sink and speed",
+  shelf: "Drag shelf",
+  stall: "Stall",
+  mass: "By mass",
+  handbook: "Handbook and fit",
+};
 
-const CAUTIONS = ["Figures come from the aircraft document, not from the approved flight manual. Where they differ, the manual is right.", "A fit says how the model meets the book, not how this aeroplane flies today: seals, paint and propeller count."];
+const CAUTIONS = [
+  "Figures come from the aircraft document, not from the approved flight manual. Where they differ, the manual is right.",
+  "A fit says how the model meets the book, not how this aeroplane flies today: seals, paint and propeller count.",
+];
 
 /** Do I know its numbers? */
 export function AircraftStage() {
@@ -30,14 +39,21 @@ export function AircraftStage() {
   const view = modelled ? asked : "handbook";
   const makeCard = useNumbersCard();
   return (
-    <Tabs.Root value={view} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_264px]">
+    <Tabs.Root
+      value={view}
+      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
+      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_264px]"
+    >
       <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)]" aria-label="Numbers">
         <header className="border-b border-rule bg-sheet px-4 pt-1.5">
           <div className="flex items-baseline gap-3 pb-1">
             <h1 className="text-[19px] font-bold whitespace-nowrap max-[1150px]:text-[16px]">Do I know its numbers?</h1>
             <span className="min-w-0 truncate text-ink2">{edited.document.name}</span>
           </div>
-          <StageTabList label="Views of the aircraft" views={modelled ? VIEW_NAMES : { handbook: VIEW_NAMES.handbook }} />
+          <StageTabList
+            label="Views of the aircraft"
+            views={modelled ? VIEW_NAMES : { handbook: VIEW_NAMES.handbook }}
+          />
         </header>
         <StageView value="polar" className="bg-sheet">
           <PolarView />
@@ -79,10 +95,20 @@ function SaveBar() {
       <p className="text-ochre">Changed, not saved: other stages use the saved figures.</p>
       {faults.length > 0 && <p className="text-brick">{faults[0].message}</p>}
       <div className="mt-1 flex gap-2 [&_.btn]:px-2 [&_.btn]:py-0.5">
-        <button type="button" className="btn btn-primary" disabled={faults.length > 0} onClick={() => void actions.save(id, shared, document)}>
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={faults.length > 0}
+          onClick={() => void actions.save(id, shared, document)}
+        >
           {shared ? "Save as my own" : "Save aircraft"}
         </button>
-        <button type="button" className="btn btn-quiet" disabled={steps === 0} onClick={() => useDrafts.temporal.getState().undo()}>
+        <button
+          type="button"
+          className="btn btn-quiet"
+          disabled={steps === 0}
+          onClick={() => useDrafts.temporal.getState().undo()}
+        >
           Undo
         </button>
         <button type="button" className="btn btn-quiet" onClick={() => drop(id)}>
@@ -98,8 +124,18 @@ function Doubts() {
   const { doubts, faults, document } = useEdited();
   const texts = [...faults.map((fault) => fault.message), ...doubts.map((doubt) => doubt.message)];
   const missing = missingFigures(document);
-  if (texts.length === 0 && missing.length > 0) return <p className="border-t border-rule px-4 py-2 text-[13px] text-ink2">Nothing to check yet: {missing.join(", ")} {missing.length === 1 ? "is" : "are"} missing.</p>;
-  if (texts.length === 0) return <p className="border-t border-rule px-4 py-2 text-[13px] text-pine">Its figures fit each other: speeds in order, wing and stall plausible.</p>;
+  if (texts.length === 0 && missing.length > 0)
+    return (
+      <p className="border-t border-rule px-4 py-2 text-[13px] text-ink2">
+        Nothing to check yet: {missing.join(", ")} {missing.length === 1 ? "is" : "are"} missing.
+      </p>
+    );
+  if (texts.length === 0)
+    return (
+      <p className="border-t border-rule px-4 py-2 text-[13px] text-pine">
+        Its figures fit each other: speeds in order, wing and stall plausible.
+      </p>
+    );
   return (
     <section aria-label="What looks wrong" className="border-t border-rule px-4 py-2 text-[13px]">
       <h2 className="font-bold">What looks wrong</h2>

@@ -18,5 +18,7 @@ interface Props {
 
 /** A drag coefficient. */
 export function Coefficient({ edited, path, hint, ...rest }: Props) {
-  return <NumberField {...rest} unit="" digits={3} step={0.001} check={anyNumber} hint={noteAt(edited, path) ?? hint} />;
+  return (
+    <NumberField {...rest} unit="" digits={3} step={0.001} check={anyNumber} hint={noteAt(edited, path) ?? hint} />
+  );
 }

@@ -31,15 +31,32 @@ export function FitPanel() {
     <section aria-label="Fit to the handbook" className="border border-rule px-4 py-3">
       <div className="flex items-baseline gap-4">
         <h2 className="text-[17px] font-bold whitespace-nowrap">Fit to the handbook</h2>
-        <p className="text-[13px] text-ink2">From mass, wing, stall speeds, best glide and ratio, and further glides if there are any.</p>
+        <p className="text-[13px] text-ink2">
+          From mass, wing, stall speeds, best glide and ratio, and further glides if there are any.
+        </p>
         <button type="button" className="btn btn-primary ml-auto whitespace-nowrap" disabled={!fit.ok} onClick={take}>
           Use this fit
         </button>
       </div>
       <div className="mt-2 grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-6">
-        <div>{fit.ok && figures.ok ? <FitTable fit={fit.value} units={units} input={figures.value} /> : <p className="text-ink2">{fit.ok ? "" : fit.issue.message} Fill it in below.</p>}</div>
+        <div>
+          {fit.ok && figures.ok ? (
+            <FitTable fit={fit.value} units={units} input={figures.value} />
+          ) : (
+            <p className="text-ink2">{fit.ok ? "" : fit.issue.message} Fill it in below.</p>
+          )}
+        </div>
         <div className="flex flex-col gap-2">
-          {document.engines.kind === "piston" && <ChoiceField label="Propeller in the book’s glide" value={document.handbook.glidePropeller} onChange={(glidePropeller) => change((now) => ({ ...now, handbook: { ...now.handbook, glidePropeller } }))} choices={PropellerState.options.map((value) => ({ value, label: value === "none" ? "has none" : value }))} />}
+          {document.engines.kind === "piston" && (
+            <ChoiceField
+              label="Propeller in the book’s glide"
+              value={document.handbook.glidePropeller}
+              onChange={(glidePropeller) =>
+                change((now) => ({ ...now, handbook: { ...now.handbook, glidePropeller } }))
+              }
+              choices={PropellerState.options.map((value) => ({ value, label: value === "none" ? "has none" : value }))}
+            />
+          )}
           <Points key={`${units.speed}-${units.verticalSpeed}`} />
         </div>
       </div>
@@ -51,7 +68,12 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
   const { document } = useEdited();
   const source = { calculation: { name: "fit", input } };
   const speed = unitOf("speed", units.speed);
-  const shown = ({ unit, name }: Residual, value: number) => (unit === "" ? formatNumber(value, 2) : name.startsWith("sink") ? formatSi("verticalSpeed", units.verticalSpeed, value) : `${formatNumber(fromSi("speed", units.speed, value), 1)}\u00a0${speed.label}`);
+  const shown = ({ unit, name }: Residual, value: number) =>
+    unit === ""
+      ? formatNumber(value, 2)
+      : name.startsWith("sink")
+        ? formatSi("verticalSpeed", units.verticalSpeed, value)
+        : `${formatNumber(fromSi("speed", units.speed, value), 1)}\u00a0${speed.label}`;
   return (
     <>
       <table className="w-full text-right text-[14px]">
@@ -71,14 +93,18 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
                 <th className="text-left font-sans font-normal">{residual.name}</th>
                 <td>{shown(residual, residual.book)}</td>
                 <td>{shown(residual, residual.model)}</td>
-                <td className={Math.abs(off) > 5 ? "text-brick" : ""}>{`${off >= 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} %`}</td>
+                <td
+                  className={Math.abs(off) > 5 ? "text-brick" : ""}
+                >{`${off >= 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} %`}</td>
               </tr>
             );
           })}
           {fit.clMax.map(({ flap, clMax }, i) => (
             <tr key={flap} className="border-t border-rule">
               <th className="text-left font-sans font-normal">stall, flap {flap}</th>
-              <td>{formatNumber(fromSi("speed", units.speed, input.stall_mps[i].speed_mps), 1)} {speed.label}</td>
+              <td>
+                {formatNumber(fromSi("speed", units.speed, input.stall_mps[i].speed_mps), 1)} {speed.label}
+              </td>
               <td>CLmax {formatNumber(clMax, 2)}</td>
               <td />
             </tr>
@@ -91,7 +117,9 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
         </Figure>
         {document.polar && (
           <span className="ml-3 text-[13px] text-ink2">
-            in the model now: k <span className="num">{document.polar.k.toFixed(4)}</span>, {document.engines.kind === "piston" ? "CD0 without propeller" : "CD0"} <span className="num">{document.polar.cd0.toFixed(4)}</span>
+            in the model now: k <span className="num">{document.polar.k.toFixed(4)}</span>,{" "}
+            {document.engines.kind === "piston" ? "CD0 without propeller" : "CD0"}{" "}
+            <span className="num">{document.polar.cd0.toFixed(4)}</span>
           </span>
         )}
       </p>
@@ -122,7 +150,13 @@ function Points() {
   return (
     <label className="block text-sm text-ink2">
       Further glides, CSV: speed and sink, one a line
-      <textarea className="field num mt-0.5 h-24 text-[13px]" value={shown} spellCheck={false} onChange={(event) => read(event.currentTarget.value)} aria-invalid={faults.length > 0 ? true : undefined} />
+      <textarea
+        className="field num mt-0.5 h-24 text-[13px]"
+        value={shown}
+        spellCheck={false}
+        onChange={(event) => read(event.currentTarget.value)}
+        aria-invalid={faults.length > 0 ? true : undefined}
+      />
       {faults.length > 0 && (
         <span role="alert" className="block text-brick">
           {faults.slice(0, 4).join(" ")}

@@ -13,11 +13,16 @@ export function MassTable({ onCard }: { onCard: () => void }) {
   const format = useFormat();
   const rows = massRows(document);
   if (rows.length === 0) return <p className="p-4">Fill in the handbook and take over its fit.</p>;
-  const nearest = rows.reduce((best, row) => (Math.abs(row.mass_kg - mass_kg) < Math.abs(best.mass_kg - mass_kg) ? row : best));
+  const nearest = rows.reduce((best, row) =>
+    Math.abs(row.mass_kg - mass_kg) < Math.abs(best.mass_kg - mass_kg) ? row : best,
+  );
   return (
     <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Speeds by mass">
       <div className="mb-2 flex items-baseline justify-between">
-        <p className="text-[14px] text-ink2">Clean glide, propeller as the dead engine leaves it; equivalent airspeeds. They go with the root of the mass, the ratio stays.</p>
+        <p className="text-[14px] text-ink2">
+          Clean glide, propeller as the dead engine leaves it; equivalent airspeeds. They go with the root of the mass,
+          the ratio stays.
+        </p>
         <button type="button" className="btn whitespace-nowrap" onClick={onCard}>
           <FileText size={15} aria-hidden="true" /> Numbers card (PDF)
         </button>

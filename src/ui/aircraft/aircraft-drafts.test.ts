@@ -3,7 +3,11 @@ import { newAircraft } from "@/core/aircraft/new-aircraft";
 import { keepDrafts, useDrafts } from "./aircraft-drafts";
 
 const store = new Map<string, string>();
-vi.stubGlobal("localStorage", { getItem: (key: string) => store.get(key) ?? null, setItem: (key: string, value: string) => store.set(key, value), removeItem: (key: string) => store.delete(key) });
+vi.stubGlobal("localStorage", {
+  getItem: (key: string) => store.get(key) ?? null,
+  setItem: (key: string, value: string) => store.set(key, value),
+  removeItem: (key: string) => store.delete(key),
+});
 
 afterEach(() => {
   store.clear();
@@ -21,11 +25,14 @@ describe("aircraft drafts", () => {
     expect(useDrafts.getState().drafts.a).toEqual(half);
   });
 
-  it.each(["not json", "[]", '{"a":{"schema":"else"}}', '{"a":null}'])("a damaged store %j counts as none", (stored) => {
-    store.set("utrimax:aircraft-drafts", stored);
-    keepDrafts()();
-    expect(useDrafts.getState().drafts).toEqual({});
-  });
+  it.each(["not json", "[]", '{"a":{"schema":"else"}}', '{"a":null}'])(
+    "a damaged store %j counts as none",
+    (stored) => {
+      store.set("utrimax:aircraft-drafts", stored);
+      keepDrafts()();
+      expect(useDrafts.getState().drafts).toEqual({});
+    },
+  );
 
   it("undo goes back to before, as one step for what is typed in one go", () => {
     keepDrafts()();

@@ -23,9 +23,15 @@ export const useDrafts = create<DraftsState>()(
     (set) => ({
       drafts: {},
       put: (id, document) => set((state) => ({ drafts: { ...state.drafts, [id]: document } })),
-      drop: (id) => set((state) => ({ drafts: Object.fromEntries(Object.entries(state.drafts).filter(([key]) => key !== id)) })),
+      drop: (id) =>
+        set((state) => ({ drafts: Object.fromEntries(Object.entries(state.drafts).filter(([key]) => key !== id)) })),
     }),
-    { partialize: ({ drafts }) => ({ drafts }), equality: (a, b) => a.drafts === b.drafts, limit: 200, handleSet: (handleSet) => groups.grouped(handleSet as (...args: unknown[]) => void) as typeof handleSet },
+    {
+      partialize: ({ drafts }) => ({ drafts }),
+      equality: (a, b) => a.drafts === b.drafts,
+      limit: 200,
+      handleSet: (handleSet) => groups.grouped(handleSet as (...args: unknown[]) => void) as typeof handleSet,
+    },
   ),
 );
 

@@ -67,7 +67,13 @@ describe("a configuration for another aircraft", () => {
   });
 
   it("drops what it cannot", () => {
-    expect(fittingConfiguration(alder, { ...everything, items: [...everything.items] })).toEqual({ propeller: "windmilling", flap: 0, gearDown: true, slip: 0.5, items: [] });
+    expect(fittingConfiguration(alder, { ...everything, items: [...everything.items] })).toEqual({
+      propeller: "windmilling",
+      flap: 0,
+      gearDown: true,
+      slip: 0.5,
+      items: [],
+    });
     const jet = fittingConfiguration(demoAircraft("cedar-j2"), { ...everything, items: ["speedbrake"] });
     expect(jet.items).toEqual(["speedbrake"]);
     expect(polarOf(demoAircraft("cedar-j2"), 41_000, jet).ok).toBe(true);
@@ -76,14 +82,25 @@ describe("a configuration for another aircraft", () => {
   it("always has a polar for every aircraft with a wing", () => {
     for (const name of ["alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "cedar-j2", "thorn-v12"]) {
       const document = demoAircraft(name);
-      expect(polarOf(document, document.mass.usual_kg, fittingConfiguration(document, { ...everything, items: [...everything.items] })).ok, name).toBe(true);
+      expect(
+        polarOf(
+          document,
+          document.mass.usual_kg,
+          fittingConfiguration(document, { ...everything, items: [...everything.items] }),
+        ).ok,
+        name,
+      ).toBe(true);
     }
   });
 });
 
 describe("notes beside fields", () => {
   const wrong = { ...alder, limits: { ...alder.limits, vne_mps: 40 } };
-  const edited = { document: wrong, faults: [{ code: "too_small", path: "name", message: "An aircraft needs a name." }], doubts: doubtsAbout(wrong) } as unknown as Edited;
+  const edited = {
+    document: wrong,
+    faults: [{ code: "too_small", path: "name", message: "An aircraft needs a name." }],
+    doubts: doubtsAbout(wrong),
+  } as unknown as Edited;
 
   it("put what is refused before what looks wrong, each at its place", () => {
     expect(faultAt(edited, "name")).toBe("An aircraft needs a name.");
@@ -103,8 +120,14 @@ describe("a blank aeroplane", () => {
   it("a doubt speaks the reader's units", () => {
     const alder = demoAircraft("alder-s1");
     const odd = { ...alder, limits: { ...alder.limits, va_mps: 30 } };
-    const [doubt] = doubtsAbout(odd, (si) => formatSi("speed", "kmh", si)).filter(({ path }) => path === "limits.va_mps");
+    const [doubt] = doubtsAbout(odd, (si) => formatSi("speed", "kmh", si)).filter(
+      ({ path }) => path === "limits.va_mps",
+    );
     expect(doubt.message).toMatch(/here \d+\skm\/h; 108\skm\/h is off/);
-    expect(doubtsAbout(odd).map(({ message }) => message).join(" ")).not.toContain("m/s");
+    expect(
+      doubtsAbout(odd)
+        .map(({ message }) => message)
+        .join(" "),
+    ).not.toContain("m/s");
   });
 });

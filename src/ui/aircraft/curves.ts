@@ -15,7 +15,10 @@ const POINTS = 70;
 export function polarCurve(polar: Polar, fastest_mps: number): PolarPoint[] {
   // A hair under CLmax: at the stall itself rounding would leave no lift to solve for.
   const slowest_mps = straightGlide(polar, polar.clMax * 0.9999).eas_mps;
-  return Array.from({ length: POINTS }, (_, i) => slowest_mps + ((fastest_mps - slowest_mps) * i) / (POINTS - 1)).flatMap((eas_mps) => {
+  return Array.from(
+    { length: POINTS },
+    (_, i) => slowest_mps + ((fastest_mps - slowest_mps) * i) / (POINTS - 1),
+  ).flatMap((eas_mps) => {
     const cl = liftCoefficientAt(polar, eas_mps);
     return cl === null ? [] : [{ eas_mps, sink_mps: straightGlide(polar, cl).sinkEas_mps }];
   });

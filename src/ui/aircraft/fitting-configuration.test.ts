@@ -4,7 +4,13 @@ import { polarOf } from "@/core/aircraft/polar";
 import { demoAircraft } from "../../../demo/read-demo";
 import { fittingConfiguration } from "./fitting-configuration";
 
-const ASKED: Configuration = { propeller: "feathered", flap: 3, gearDown: false, slip: 0.4, items: ["cowl", "door", "speedbrake"] };
+const ASKED: Configuration = {
+  propeller: "feathered",
+  flap: 3,
+  gearDown: false,
+  slip: 0.4,
+  items: ["cowl", "door", "speedbrake"],
+};
 
 describe("a configuration as far as an aircraft can have it", () => {
   it.each([

@@ -6,7 +6,10 @@ export function fittingConfiguration(aircraft: AircraftDocument, configuration: 
   const { polar } = aircraft;
   const clean = cleanGlide(aircraft);
   const drag = polar?.deadPropeller;
-  const possible = configuration.propeller === "none" ? !drag : drag !== null && drag !== undefined && drag[configuration.propeller] !== null;
+  const possible =
+    configuration.propeller === "none"
+      ? !drag
+      : drag !== null && drag !== undefined && drag[configuration.propeller] !== null;
   return {
     propeller: possible ? configuration.propeller : clean.propeller,
     flap: configuration.flap < (polar?.flaps.length ?? 1) ? configuration.flap : 0,

@@ -32,5 +32,12 @@ function rowAt(aircraft: AircraftDocument, mass_kg: number, clean: Configuration
   if (!found.ok) return null;
   const landing = polarOf(aircraft, mass_kg, { ...clean, flap: aircraft.polar?.landingFlap ?? 0 });
   const best = bestGlide(found.value.polar);
-  return { mass_kg, vs1_mps: stallSpeed_mps(found.value.polar), vs0_mps: landing.ok ? stallSpeed_mps(landing.value.polar) : null, leastSink_mps: leastSink(found.value.polar).eas_mps, best_mps: best.eas_mps, ratio: best.ratio };
+  return {
+    mass_kg,
+    vs1_mps: stallSpeed_mps(found.value.polar),
+    vs0_mps: landing.ok ? stallSpeed_mps(landing.value.polar) : null,
+    leastSink_mps: leastSink(found.value.polar).eas_mps,
+    best_mps: best.eas_mps,
+    ratio: best.ratio,
+  };
 }

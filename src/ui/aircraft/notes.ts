@@ -12,7 +12,15 @@ export function noteAt(edited: Edited, path: string): string | undefined {
 }
 
 /** What an aeroplane cannot be judged without; rotorcraft are not judged by these. */
-export function missingFigures({ wing, rotor, handbook }: Pick<AircraftDocument, "wing" | "rotor" | "handbook">): string[] {
+export function missingFigures({
+  wing,
+  rotor,
+  handbook,
+}: Pick<AircraftDocument, "wing" | "rotor" | "handbook">): string[] {
   if (rotor) return [];
-  return [wing === null && "the wing", handbook.vs1_mps === null && "the clean stall", handbook.vbg_mps === null && "best glide"].filter((name): name is string => name !== false);
+  return [
+    wing === null && "the wing",
+    handbook.vs1_mps === null && "the clean stall",
+    handbook.vbg_mps === null && "best glide",
+  ].filter((name): name is string => name !== false);
 }

@@ -23,6 +23,8 @@ describe("shelf configuration", () => {
     const all = items.reduce((configuration, item) => toggled(item, configuration, clean), clean);
     expect(items.filter((item) => item.group === "flap" && isOut(item, all))).toHaveLength(1);
     expect(items.filter((item) => item.group === "propeller" && isOut(item, all))).toHaveLength(1);
-    expect(items.filter((item) => item.group !== "flap" && item.group !== "propeller").every((item) => isOut(item, all))).toBe(true);
+    expect(
+      items.filter((item) => item.group !== "flap" && item.group !== "propeller").every((item) => isOut(item, all)),
+    ).toBe(true);
   });
 });

@@ -18,11 +18,18 @@ export function isOut({ id, group }: Pick<ShelfItem, "id" | "group">, configurat
 }
 
 /** The configuration with an item put out or taken in; what excludes it goes in. */
-export function toggled({ id, group }: Pick<ShelfItem, "id" | "group">, configuration: Configuration, clean: Configuration): Configuration {
+export function toggled(
+  { id, group }: Pick<ShelfItem, "id" | "group">,
+  configuration: Configuration,
+  clean: Configuration,
+): Configuration {
   const out = isOut({ id, group }, configuration);
   switch (group) {
     case "propeller":
-      return { ...configuration, propeller: out ? clean.propeller : (id.slice("propeller-".length) as Configuration["propeller"]) };
+      return {
+        ...configuration,
+        propeller: out ? clean.propeller : (id.slice("propeller-".length) as Configuration["propeller"]),
+      };
     case "flap":
       return { ...configuration, flap: out ? 0 : Number(id.slice("flap-".length)) };
     case "gear":
@@ -30,6 +37,11 @@ export function toggled({ id, group }: Pick<ShelfItem, "id" | "group">, configur
     case "slip":
       return { ...configuration, slip: out ? 0 : 1 };
     case "item":
-      return { ...configuration, items: out ? configuration.items.filter((item) => `item-${item}` !== id) : [...configuration.items, id.slice("item-".length)] };
+      return {
+        ...configuration,
+        items: out
+          ? configuration.items.filter((item) => `item-${item}` !== id)
+          : [...configuration.items, id.slice("item-".length)],
+      };
   }
 }

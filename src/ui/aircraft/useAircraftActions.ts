@@ -15,7 +15,9 @@ const LIMIT = 1024 * 1024;
 
 /** Makes an aircraft the situation's: its mass and configuration follow. */
 export function flyAircraft(id: string, document: AircraftDocument): void {
-  useSituation.getState().change({ aircraftId: id, mass_kg: document.mass.usual_kg, configuration: cleanGlide(document) });
+  useSituation
+    .getState()
+    .change({ aircraftId: id, mass_kg: document.mass.usual_kg, configuration: cleanGlide(document) });
 }
 
 /** What can be done with aircraft as a whole; each says what went wrong and changes nothing then. */
@@ -24,7 +26,11 @@ export function useAircraftActions() {
   const add = async (document: AircraftDocument, says: string): Promise<string | null> => {
     const answer: Answer<{ id: string }> = await send("POST", "/api/aircraft", document);
     if (!answer.ok) {
-      toast(answer.away ? "The database is away: the aircraft is kept in this browser. Save again when it is back." : answer.issues.map((issue) => issue.message).join(" "));
+      toast(
+        answer.away
+          ? "The database is away: the aircraft is kept in this browser. Save again when it is back."
+          : answer.issues.map((issue) => issue.message).join(" "),
+      );
       return null;
     }
     router.refresh();
@@ -50,11 +56,16 @@ export function useAircraftActions() {
       } else {
         const answer = await send("PUT", `/api/aircraft/${id}`, document);
         if (!answer.ok) {
-          toast(answer.away ? "The database is away: the changes are kept in this browser. Save again when it is back." : answer.issues.map((issue) => issue.message).join(" "));
+          toast(
+            answer.away
+              ? "The database is away: the changes are kept in this browser. Save again when it is back."
+              : answer.issues.map((issue) => issue.message).join(" "),
+          );
           return false;
         }
         const { mass_kg } = useSituation.getState().current;
-        if (!(mass_kg >= document.mass.minimum_kg && mass_kg <= document.mass.maximum_kg)) useSituation.getState().change({ mass_kg: document.mass.usual_kg });
+        if (!(mass_kg >= document.mass.minimum_kg && mass_kg <= document.mass.maximum_kg))
+          useSituation.getState().change({ mass_kg: document.mass.usual_kg });
         router.refresh();
         toast(`“${document.name}” is saved.`);
       }
@@ -62,9 +73,11 @@ export function useAircraftActions() {
       forgetHistory();
       return true;
     },
-    export: (document: AircraftDocument) => download(`${fileName(document.name)}.json`, "application/json", JSON.stringify(document, null, 1)),
+    export: (document: AircraftDocument) =>
+      download(`${fileName(document.name)}.json`, "application/json", JSON.stringify(document, null, 1)),
     importFile: async (file: File) => {
-      if (file.size > LIMIT) return toast("An aircraft file is smaller than 1 MB; this is something else. Nothing was imported.");
+      if (file.size > LIMIT)
+        return toast("An aircraft file is smaller than 1 MB; this is something else. Nothing was imported.");
       let value: unknown;
       try {
         value = JSON.parse(await file.text());
@@ -74,7 +87,9 @@ export function useAircraftActions() {
       const parsed = AircraftOfAnyVersion.safeParse(value);
       if (!parsed.success) {
         const [first] = issuesOf(parsed.error);
-        return toast(`This is not a Utrimax aircraft (${first.path || "the file"}: ${first.message}). Nothing was imported.`);
+        return toast(
+          `This is not a Utrimax aircraft (${first.path || "the file"}: ${first.message}). Nothing was imported.`,
+        );
       }
       const id = await add(parsed.data, `“${parsed.data.name}” is imported and current.`);
       if (id) flyAircraft(id, parsed.data);
@@ -87,7 +102,12 @@ export function useAircraftActions() {
         return;
       }
       router.refresh();
-      toast(`“${name}” is deleted.`, { action: { label: "Undo", onClick: () => void send("PATCH", `/api/aircraft/${id}`, { deleted: false }).then(() => router.refresh()) } });
+      toast(`“${name}” is deleted.`, {
+        action: {
+          label: "Undo",
+          onClick: () => void send("PATCH", `/api/aircraft/${id}`, { deleted: false }).then(() => router.refresh()),
+        },
+      });
     },
   };
 }

@@ -32,22 +32,49 @@ export function useNumbersCard(): () => void {
     const { handbook, limits } = document;
     const speed = (value: number | null) => (value === null ? null : format("speed", value));
     const speeds: readonly (readonly [string, string | null])[] = [
-      ["V_S1 / V_S at this mass", `${speed(handbook.vs1_mps) ?? "–"} / ${format("speed", stallSpeed_mps(found.value.polar))}`],
-      ["V_S0, landing flap", speed(handbook.vs0_mps)], ["V_X", speed(handbook.vx_mps)], ["V_Y", speed(handbook.vy_mps)], ["V_A", speed(limits.va_mps)], ["V_LO / V_LE", limits.vlo_mps === null ? null : `${speed(limits.vlo_mps)} / ${speed(limits.vle_mps) ?? "–"}`], ["V_NE", speed(limits.vne_mps)],
+      [
+        "V_S1 / V_S at this mass",
+        `${speed(handbook.vs1_mps) ?? "–"} / ${format("speed", stallSpeed_mps(found.value.polar))}`,
+      ],
+      ["V_S0, landing flap", speed(handbook.vs0_mps)],
+      ["V_X", speed(handbook.vx_mps)],
+      ["V_Y", speed(handbook.vy_mps)],
+      ["V_A", speed(limits.va_mps)],
+      ["V_LO / V_LE", limits.vlo_mps === null ? null : `${speed(limits.vlo_mps)} / ${speed(limits.vle_mps) ?? "–"}`],
+      ["V_NE", speed(limits.vne_mps)],
     ];
     const content: NumbersCardContent = {
       title: `${document.name}: numbers`,
       sub: `${format("mass", mass_kg)}, propeller as the dead engine leaves it; equivalent airspeeds`,
       large: [
         { name: "Best glide", value: format("speed", best.eas_mps) },
-        { name: "Ratio", value: `${formatNumber(best.ratio, 1)}:1, ${formatNumber((best.ratio * 1000 * M_PER_FT) / M_PER_NMI, 2)} NM per 1 000 ft` },
+        {
+          name: "Ratio",
+          value: `${formatNumber(best.ratio, 1)}:1, ${formatNumber((best.ratio * 1000 * M_PER_FT) / M_PER_NMI, 2)} NM per 1 000 ft`,
+        },
       ],
       speeds: speeds.flatMap(([name, value]) => (value === null ? [] : [{ name, value }])),
-      byMass: { head: ["mass", "V_S1", "V_S0", "least sink", "best glide"], rows: massRows(document).map((row) => [format("mass", row.mass_kg), format("speed", row.vs1_mps), speed(row.vs0_mps) ?? "–", format("speed", row.leastSink_mps), format("speed", row.best_mps)]) },
-      shelf: shelf.ok ? shelf.value.items.map((item) => ({ name: item.name, value: `${formatNumber(item.glide.ratio, 1)}:1 at ${format("speed", item.glide.bestEas_mps)}` })) : [],
+      byMass: {
+        head: ["mass", "V_S1", "V_S0", "least sink", "best glide"],
+        rows: massRows(document).map((row) => [
+          format("mass", row.mass_kg),
+          format("speed", row.vs1_mps),
+          speed(row.vs0_mps) ?? "–",
+          format("speed", row.leastSink_mps),
+          format("speed", row.best_mps),
+        ]),
+      },
+      shelf: shelf.ok
+        ? shelf.value.items.map((item) => ({
+            name: item.name,
+            value: `${formatNumber(item.glide.ratio, 1)}:1 at ${format("speed", item.glide.bestEas_mps)}`,
+          }))
+        : [],
     };
     void Promise.all([import("@/ui/print/make-pdf"), import("./NumbersCardPdf")])
-      .then(([{ makePdf }, { NumbersCardPdf }]) => makePdf(createElement(NumbersCardPdf, { content }), `numbers-${fileName(document.name)}.pdf`))
+      .then(([{ makePdf }, { NumbersCardPdf }]) =>
+        makePdf(createElement(NumbersCardPdf, { content }), `numbers-${fileName(document.name)}.pdf`),
+      )
       .catch(() => toast("The card could not be made. Try again."));
   }, [document, situationMass, format]);
   useEffect(() => {

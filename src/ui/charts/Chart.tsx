@@ -9,7 +9,17 @@ import { type ReactNode, useEffect, useRef, useState } from "react";
 import { useAppearance } from "@/ui/shell/useAppearance";
 import { type ChartInk, chartInk } from "./chart-ink";
 
-register([LineChart, ScatterChart, CustomChart, GridComponent, TooltipComponent, MarkLineComponent, MarkAreaComponent, LabelLayout, CanvasRenderer]);
+register([
+  LineChart,
+  ScatterChart,
+  CustomChart,
+  GridComponent,
+  TooltipComponent,
+  MarkLineComponent,
+  MarkAreaComponent,
+  LabelLayout,
+  CanvasRenderer,
+]);
 
 interface Props {
   /** What it shows, in a sentence: read out, and the heading of the table. */
@@ -61,14 +71,32 @@ export function Chart({ label, option, table, className = "", onPick }: Props) {
     <figure className={`relative min-h-0 min-w-0 ${className}`}>
       {asTable ? (
         // A key of its own: the drawing's element is emptied by the chart when it goes.
-        <div key="table" className="absolute inset-0 overflow-auto p-3 pt-9" tabIndex={0} role="region" aria-label={`${label}: table`}>
+        <div
+          key="table"
+          className="absolute inset-0 overflow-auto p-3 pt-9"
+          tabIndex={0}
+          role="region"
+          aria-label={`${label}: table`}
+        >
           {table}
         </div>
       ) : (
-        <div key="drawing" ref={element} className="absolute inset-0" role="img" aria-label={`${label}. The table button gives the figures.`} />
+        <div
+          key="drawing"
+          ref={element}
+          className="absolute inset-0"
+          role="img"
+          aria-label={`${label}. The table button gives the figures.`}
+        />
       )}
-      <button type="button" className="btn btn-quiet absolute top-1 right-2 z-10 px-2 py-0.5 text-[13px]" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
-        {asTable ? <TrendingUp size={14} aria-hidden="true" /> : <Table2 size={14} aria-hidden="true" />} {asTable ? "Drawing" : "Table"}
+      <button
+        type="button"
+        className="btn btn-quiet absolute top-1 right-2 z-10 px-2 py-0.5 text-[13px]"
+        aria-pressed={asTable}
+        onClick={() => setAsTable(!asTable)}
+      >
+        {asTable ? <TrendingUp size={14} aria-hidden="true" /> : <Table2 size={14} aria-hidden="true" />}{" "}
+        {asTable ? "Drawing" : "Table"}
         <span className="sr-only"> of {label}</span>
       </button>
     </figure>

@@ -8,10 +8,22 @@ const place = (wanted: readonly number[]) => {
 
 describe("labels at the ends of lines", () => {
   it.each([
-    [[10, 100, 200], [10, 100, 200]],
-    [[50, 50], [50, 66]],
-    [[50, 55, 60], [50, 66, 82]],
-    [[50, 40], [50, 66]],
+    [
+      [10, 100, 200],
+      [10, 100, 200],
+    ],
+    [
+      [50, 50],
+      [50, 66],
+    ],
+    [
+      [50, 55, 60],
+      [50, 66, 82],
+    ],
+    [
+      [50, 40],
+      [50, 66],
+    ],
     [[], []],
   ])("%j stand at %j", (wanted, placed) => {
     expect(place(wanted)).toEqual(placed);
@@ -25,7 +37,11 @@ describe("labels at the ends of lines", () => {
 
   it("find their place again when the chart is drawn anew", () => {
     const layout = apart();
-    for (let round = 0; round < 3; round += 1) expect([layout({ seriesIndex: 0, labelRect: { y: 50 } }).y, layout({ seriesIndex: 1, labelRect: { y: 52 } }).y]).toEqual([50, 66]);
+    for (let round = 0; round < 3; round += 1)
+      expect([
+        layout({ seriesIndex: 0, labelRect: { y: 50 } }).y,
+        layout({ seriesIndex: 1, labelRect: { y: 52 } }).y,
+      ]).toEqual([50, 66]);
   });
 });
 

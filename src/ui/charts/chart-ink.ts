@@ -27,18 +27,40 @@ export function chartInk(): ChartInk {
       type: "value",
       name,
       nameTextStyle: { color: of("ink2"), fontFamily: SANS, fontSize: 13 },
-      axisLabel: { color: of("ink2"), fontFamily: MONO, fontSize: 12, formatter: (value: number) => formatNumber(value, Number.isInteger(value) ? 0 : 1) },
+      axisLabel: {
+        color: of("ink2"),
+        fontFamily: MONO,
+        fontSize: 12,
+        formatter: (value: number) => formatNumber(value, Number.isInteger(value) ? 0 : 1),
+      },
       axisLine: { show: true, lineStyle: { color: of("ink2") } },
       axisTick: { show: true, lineStyle: { color: of("ink2") } },
       splitLine: { lineStyle: { color: of("rule"), width: 0.7 } },
     }),
-    tooltip: { trigger: "axis", backgroundColor: of("sheet"), borderColor: of("ink2"), borderWidth: 1, padding: [6, 10], textStyle: { color: of("ink"), fontFamily: SANS, fontSize: 13 }, axisPointer: { lineStyle: { color: of("ink2") } } },
+    tooltip: {
+      trigger: "axis",
+      backgroundColor: of("sheet"),
+      borderColor: of("ink2"),
+      borderWidth: 1,
+      padding: [6, 10],
+      textStyle: { color: of("ink"), fontFamily: SANS, fontSize: 13 },
+      axisPointer: { lineStyle: { color: of("ink2") } },
+    },
   };
 }
 
 /** A label at the end of a line instead of a legend. */
 export function endLabel(ink: ChartInk, text: string, colour: string): Record<string, unknown> {
-  return { show: true, formatter: text, color: colour, fontFamily: SANS, fontSize: 13, fontWeight: 600, textBorderColor: ink.of("sheet"), textBorderWidth: 3 };
+  return {
+    show: true,
+    formatter: text,
+    color: colour,
+    fontFamily: SANS,
+    fontSize: 13,
+    fontWeight: 600,
+    textBorderColor: ink.of("sheet"),
+    textBorderWidth: 3,
+  };
 }
 
 /** Room that a line of label needs, px. */
@@ -64,7 +86,11 @@ export function nearest(wanted: readonly number[]): number[] {
   const blocks: { sum: number; count: number }[] = [];
   for (const [place, i] of order.entries()) {
     blocks.push({ sum: wanted[i] - place * LABEL_PX, count: 1 });
-    for (let last = blocks.length - 1; last > 0 && blocks[last - 1].sum / blocks[last - 1].count > blocks[last].sum / blocks[last].count; last -= 1) {
+    for (
+      let last = blocks.length - 1;
+      last > 0 && blocks[last - 1].sum / blocks[last - 1].count > blocks[last].sum / blocks[last].count;
+      last -= 1
+    ) {
       const { sum, count } = blocks[last];
       blocks[last - 1] = { sum: blocks[last - 1].sum + sum, count: blocks[last - 1].count + count };
       blocks.pop();
@@ -72,7 +98,8 @@ export function nearest(wanted: readonly number[]): number[] {
   }
   const placed: number[] = [];
   let place = 0;
-  for (const { sum, count } of blocks) for (let k = 0; k < count; k += 1, place += 1) placed[order[place]] = sum / count + place * LABEL_PX;
+  for (const { sum, count } of blocks)
+    for (let k = 0; k < count; k += 1, place += 1) placed[order[place]] = sum / count + place * LABEL_PX;
   return placed;
 }
 
@@ -89,8 +116,16 @@ const LEADER_PX = 18;
 /** A series that writes names beside the ends of lines, each led to its own where they are moved apart. */
 export function ledLabels(ink: ChartInk, ends: readonly LineEnd[]): Record<string, unknown> {
   return {
-    name: "names", type: "custom", silent: true, clip: false, tooltip: { show: false }, data: ends.map(({ at }) => at),
-    renderItem: ({ dataIndex }: { dataIndex: number }, api: { coord(at: readonly [number, number]): [number, number] }) => {
+    name: "names",
+    type: "custom",
+    silent: true,
+    clip: false,
+    tooltip: { show: false },
+    data: ends.map(({ at }) => at),
+    renderItem: (
+      { dataIndex }: { dataIndex: number },
+      api: { coord(at: readonly [number, number]): [number, number] },
+    ) => {
       const points = ends.map(({ at }) => api.coord(at));
       const [x, y] = points[dataIndex];
       const to = nearest(points.map((point) => point[1]))[dataIndex];
@@ -98,8 +133,29 @@ export function ledLabels(ink: ChartInk, ends: readonly LineEnd[]): Record<strin
       return {
         type: "group",
         children: [
-          { type: "polyline", shape: { points: [[x + 2, y], [x + LEADER_PX - 4, to]] }, style: { stroke: ink.of(colour), fill: "none", lineWidth: 1 } },
-          { type: "text", style: { x: x + LEADER_PX, y: to, text: name, fill: ink.of("ink"), font: `600 13px ${SANS}`, verticalAlign: "middle", stroke: ink.of("sheet"), lineWidth: 3 } },
+          {
+            type: "polyline",
+            shape: {
+              points: [
+                [x + 2, y],
+                [x + LEADER_PX - 4, to],
+              ],
+            },
+            style: { stroke: ink.of(colour), fill: "none", lineWidth: 1 },
+          },
+          {
+            type: "text",
+            style: {
+              x: x + LEADER_PX,
+              y: to,
+              text: name,
+              fill: ink.of("ink"),
+              font: `600 13px ${SANS}`,
+              verticalAlign: "middle",
+              stroke: ink.of("sheet"),
+              lineWidth: 3,
+            },
+          },
         ],
       };
     },

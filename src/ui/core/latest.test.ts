@@ -6,14 +6,30 @@ describe("latestOnly", () => {
     const ran: string[] = [];
     let release = () => {};
     const run = latestOnly();
-    run(() => new Promise((done) => { ran.push("first"); release = done; }));
+    run(
+      () =>
+        new Promise((done) => {
+          ran.push("first");
+          release = done;
+        }),
+    );
     run(async () => void ran.push("dropped"));
-    const newest = new Promise<void>((done) => run(async () => { ran.push("newest"); done(); }));
+    const newest = new Promise<void>((done) =>
+      run(async () => {
+        ran.push("newest");
+        done();
+      }),
+    );
     expect(ran).toEqual(["first"]);
     release();
     await newest;
     expect(ran).toEqual(["first", "newest"]);
-    await new Promise<void>((done) => run(async () => { ran.push("later"); done(); }));
+    await new Promise<void>((done) =>
+      run(async () => {
+        ran.push("later");
+        done();
+      }),
+    );
     expect(ran).toEqual(["first", "newest", "later"]);
   });
 });

@@ -35,7 +35,11 @@ describe("work on every core", () => {
 
   it("tells how many are done, after each", async () => {
     const told: number[] = [];
-    await onEveryCore([1, 2, 3, 4].map(() => async () => 0), new AbortController().signal, (finished) => told.push(finished));
+    await onEveryCore(
+      [1, 2, 3, 4].map(() => async () => 0),
+      new AbortController().signal,
+      (finished) => told.push(finished),
+    );
     expect(told).toEqual([1, 2, 3, 4]);
   });
 
@@ -56,7 +60,9 @@ describe("work on every core", () => {
   });
 
   it("a task that fails fails the whole, with its own reason", async () => {
-    await expect(onEveryCore([async () => 1, async () => Promise.reject(new Error("no climb"))], new AbortController().signal)).rejects.toThrow("no climb");
+    await expect(
+      onEveryCore([async () => 1, async () => Promise.reject(new Error("no climb"))], new AbortController().signal),
+    ).rejects.toThrow("no climb");
   });
 
   it("has nothing to do for no tasks", async () => {

@@ -9,7 +9,9 @@ let workers: Remote<CoreWorker>[] | undefined;
 
 /** Workers for long work, one for every core; started when first asked. The page's own worker stays free for what is pointed at. */
 function pool(): Remote<CoreWorker>[] {
-  workers ??= Array.from({ length: Math.min(Math.max(navigator.hardwareConcurrency || 2, 1), MOST) }, () => startCore());
+  workers ??= Array.from({ length: Math.min(Math.max(navigator.hardwareConcurrency || 2, 1), MOST) }, () =>
+    startCore(),
+  );
   return workers;
 }
 
@@ -22,7 +24,11 @@ export type Task<T> = (worker: Remote<CoreWorker>) => Promise<T>;
  * @param done - told how many are finished, after each
  * @returns results in the order of the tasks; rejects with the signal's reason once it is aborted: what runs is let finish, the rest never starts
  */
-export async function onEveryCore<T>(tasks: readonly Task<T>[], signal: AbortSignal, done: (finished: number) => void = () => {}): Promise<T[]> {
+export async function onEveryCore<T>(
+  tasks: readonly Task<T>[],
+  signal: AbortSignal,
+  done: (finished: number) => void = () => {},
+): Promise<T[]> {
   const results = new Array<T>(tasks.length);
   let [next, finished] = [0, 0];
   await Promise.all(

@@ -15,13 +15,20 @@ export function BriefView({ onCard }: { onCard: (() => void) | null }) {
   const format = useFormat();
   const copy = () => {
     const text = [...(brief ?? []).map((sentence) => sentence.text), BRIEF_CAUTION].join("\n");
-    void navigator.clipboard.writeText(text).then(() => toast("The brief is on the clipboard."), () => toast("The browser does not let the page use the clipboard."));
+    void navigator.clipboard.writeText(text).then(
+      () => toast("The brief is on the clipboard."),
+      () => toast("The browser does not let the page use the clipboard."),
+    );
   };
   return (
     <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Brief">
       <div className="mb-2 flex items-baseline gap-3">
         <h2 className="text-[17px] font-bold">Brief</h2>
-        {brief && gates && <span className="num text-[17px] font-semibold">{gates.gate_m === null ? "no turning back" : `gate ${format("height", gates.gate_m)}`}</span>}
+        {brief && gates && (
+          <span className="num text-[17px] font-semibold">
+            {gates.gate_m === null ? "no turning back" : `gate ${format("height", gates.gate_m)}`}
+          </span>
+        )}
         <span className="ml-auto flex gap-2">
           <button type="button" className="btn btn-quiet" disabled={!brief} onClick={copy}>
             <Copy size={15} aria-hidden="true" /> Copy
@@ -34,7 +41,10 @@ export function BriefView({ onCard }: { onCard: (() => void) | null }) {
       {brief ? (
         <ol className="flex max-w-prose flex-col gap-2 text-[17px] leading-snug">
           {brief.map((sentence) => {
-            const now = (sentence.from_m !== null || sentence.to_m !== null) && height_m >= (sentence.from_m ?? -Infinity) && height_m < (sentence.to_m ?? Infinity);
+            const now =
+              (sentence.from_m !== null || sentence.to_m !== null) &&
+              height_m >= (sentence.from_m ?? -Infinity) &&
+              height_m < (sentence.to_m ?? Infinity);
             return (
               <li key={sentence.text} className={`border-l-4 pl-3 ${now ? "border-harbour" : "border-transparent"}`}>
                 {sentence.text}

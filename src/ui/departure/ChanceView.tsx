@@ -33,17 +33,90 @@ export function ChanceView() {
       return {
         grid: { left: 56, right: 178, top: 34, bottom: 42 },
         tooltip: { ...ink.tooltip, valueFormatter: (value: unknown) => `${Math.round(Number(value))} %` },
-        xAxis: { ...ink.axis(`engine stops at, ${label}`), nameLocation: "middle", nameGap: 26, min: Math.floor((x[0] ?? 0) / 200) * 200, max: Math.ceil((x[x.length - 1] ?? 1000) / 200) * 200 },
-        yAxis: { ...ink.axis("turns that succeed, %"), min: 0, max: 100, nameTextStyle: { color: ink.of("ink2"), fontSize: 13, align: "left", padding: [0, 0, 0, -40] } },
+        xAxis: {
+          ...ink.axis(`engine stops at, ${label}`),
+          nameLocation: "middle",
+          nameGap: 26,
+          min: Math.floor((x[0] ?? 0) / 200) * 200,
+          max: Math.ceil((x[x.length - 1] ?? 1000) / 200) * 200,
+        },
+        yAxis: {
+          ...ink.axis("turns that succeed, %"),
+          min: 0,
+          max: 100,
+          nameTextStyle: { color: ink.of("ink2"), fontSize: 13, align: "left", padding: [0, 0, 0, -40] },
+        },
         series: [
-          { name: "low", type: "line", stack: "band", showSymbol: false, silent: true, lineStyle: { opacity: 0 }, tooltip: { show: false }, data: (curve ?? []).map((point, i) => [x[i], point.low * 100]) },
-          { name: "95 % confidence", type: "line", stack: "band", showSymbol: false, silent: true, lineStyle: { opacity: 0 }, areaStyle: { color: ink.of("harbour"), opacity: 0.18 }, tooltip: { show: false }, data: (curve ?? []).map((point, i) => [x[i], (point.high - point.low) * 100]) },
-          { name: "as planned", type: "line", symbolSize: 6, lineStyle: { color: ink.of("harbour"), width: 2.4 }, itemStyle: { color: ink.of("harbour") }, endLabel: endLabel(ink, "one preset technique", ink.of("harbour")), labelLayout: layout, data: (curve ?? []).map((point, i) => [x[i], point.chance * 100]),
-            markLine: { silent: true, symbol: "none", data: [
-              { yAxis: required * 100, lineStyle: { color: ink.of("ink2"), type: "dashed" }, label: { formatter: `asked for: ${percent(required)}`, position: "insideStartTop", color: ink.of("ink2") } },
-              ...(gate_m === null ? [] : [{ xAxis: shown(gate_m), lineStyle: { color: ink.of("pine"), width: 2, type: "solid" }, label: { formatter: `gate ${format("height", gate_m)}`, color: ink.of("pine"), fontWeight: 700, position: "end" } }]),
-            ] } },
-          { name: "best in hindsight", type: "line", showSymbol: false, lineStyle: { color: ink.of("ink2"), width: 1.8, type: [6, 4] }, itemStyle: { color: ink.of("ink2") }, endLabel: endLabel(ink, "best in hindsight (bound)", ink.of("ink2")), labelLayout: layout, data: (curve ?? []).map((point, i) => [x[i], point.hindsight * 100]) },
+          {
+            name: "low",
+            type: "line",
+            stack: "band",
+            showSymbol: false,
+            silent: true,
+            lineStyle: { opacity: 0 },
+            tooltip: { show: false },
+            data: (curve ?? []).map((point, i) => [x[i], point.low * 100]),
+          },
+          {
+            name: "95 % confidence",
+            type: "line",
+            stack: "band",
+            showSymbol: false,
+            silent: true,
+            lineStyle: { opacity: 0 },
+            areaStyle: { color: ink.of("harbour"), opacity: 0.18 },
+            tooltip: { show: false },
+            data: (curve ?? []).map((point, i) => [x[i], (point.high - point.low) * 100]),
+          },
+          {
+            name: "as planned",
+            type: "line",
+            symbolSize: 6,
+            lineStyle: { color: ink.of("harbour"), width: 2.4 },
+            itemStyle: { color: ink.of("harbour") },
+            endLabel: endLabel(ink, "one preset technique", ink.of("harbour")),
+            labelLayout: layout,
+            data: (curve ?? []).map((point, i) => [x[i], point.chance * 100]),
+            markLine: {
+              silent: true,
+              symbol: "none",
+              data: [
+                {
+                  yAxis: required * 100,
+                  lineStyle: { color: ink.of("ink2"), type: "dashed" },
+                  label: {
+                    formatter: `asked for: ${percent(required)}`,
+                    position: "insideStartTop",
+                    color: ink.of("ink2"),
+                  },
+                },
+                ...(gate_m === null
+                  ? []
+                  : [
+                      {
+                        xAxis: shown(gate_m),
+                        lineStyle: { color: ink.of("pine"), width: 2, type: "solid" },
+                        label: {
+                          formatter: `gate ${format("height", gate_m)}`,
+                          color: ink.of("pine"),
+                          fontWeight: 700,
+                          position: "end",
+                        },
+                      },
+                    ]),
+              ],
+            },
+          },
+          {
+            name: "best in hindsight",
+            type: "line",
+            showSymbol: false,
+            lineStyle: { color: ink.of("ink2"), width: 1.8, type: [6, 4] },
+            itemStyle: { color: ink.of("ink2") },
+            endLabel: endLabel(ink, "best in hindsight (bound)", ink.of("ink2")),
+            labelLayout: layout,
+            data: (curve ?? []).map((point, i) => [x[i], point.hindsight * 100]),
+          },
         ],
       };
     },
@@ -69,7 +142,12 @@ export function ChanceView() {
             </button>
           </>
         ) : (
-          chance && <span className="text-ink2">1 000 turns at each of 11 heights, seeded, {(chance.took_ms / 1000).toFixed(1)} s. {stale ? "The situation has changed since." : ""}</span>
+          chance && (
+            <span className="text-ink2">
+              1 000 turns at each of 11 heights, seeded, {(chance.took_ms / 1000).toFixed(1)} s.{" "}
+              {stale ? "The situation has changed since." : ""}
+            </span>
+          )
         )}
       </div>
       {curve ? (
@@ -116,18 +194,37 @@ export function ChanceView() {
               <dt>Fixed heights: consider from</dt>
               <dd className="num text-right">{format("height", chance.gates.fixed_m)}</dd>
               <dt>Computed gate</dt>
-              <dd className="text-right">{chance.gates.computed_m === null ? <span className="num">none</span> : <Figure title="Computed gate" figure="margin" source={{ turnback: { height_m: Math.min(chance.gates.computed_m, 762), side: null } }}>{format("height", chance.gates.computed_m)}</Figure>}</dd>
+              <dd className="text-right">
+                {chance.gates.computed_m === null ? (
+                  <span className="num">none</span>
+                ) : (
+                  <Figure
+                    title="Computed gate"
+                    figure="margin"
+                    source={{ turnback: { height_m: Math.min(chance.gates.computed_m, 762), side: null } }}
+                  >
+                    {format("height", chance.gates.computed_m)}
+                  </Figure>
+                )}
+              </dd>
             </dl>
-            <p className="mt-1 text-ink2">{schoolWords(chance.gates.fixed_m, chance.gates.computed_m, required, (value_m) => format("height", value_m))}</p>
+            <p className="mt-1 text-ink2">
+              {schoolWords(chance.gates.fixed_m, chance.gates.computed_m, required, (value_m) =>
+                format("height", value_m),
+              )}
+            </p>
           </section>
           {chance.sensitivity && (
             <section aria-label="What matters most">
-              <h2 className="mb-0.5 font-bold">What matters most at {format("height", chance.sensitivity.height_m)}: if it were exact</h2>
+              <h2 className="mb-0.5 font-bold">
+                What matters most at {format("height", chance.sensitivity.height_m)}: if it were exact
+              </h2>
               <ol>
                 {chance.sensitivity.exact.slice(0, 4).map(({ kind, chance: without }) => (
                   <li key={kind} className="flex justify-between gap-3">
                     <span>
-                      {SCATTER_NAMES[kind]} <span className="text-ink2">{scatterSize(pilotScatter(chance.input.pilot), kind, format)}</span>
+                      {SCATTER_NAMES[kind]}{" "}
+                      <span className="text-ink2">{scatterSize(pilotScatter(chance.input.pilot), kind, format)}</span>
                     </span>
                     <span className="num whitespace-nowrap">
                       {percent(chance.sensitivity?.chance ?? 0)} → {percent(without)}
@@ -144,10 +241,18 @@ export function ChanceView() {
 }
 
 /** Why the two schools differ today. */
-function schoolWords(fixed_m: number, computed_m: number | null, required: number, format: (height_m: number) => string): string {
-  if (computed_m === null) return `The fixed height knows nothing of this runway, mass and wind: today ${formatNumber(required * 100)} in 100 is not reached up to the heights looked at.`;
+function schoolWords(
+  fixed_m: number,
+  computed_m: number | null,
+  required: number,
+  format: (height_m: number) => string,
+): string {
+  if (computed_m === null)
+    return `The fixed height knows nothing of this runway, mass and wind: today ${formatNumber(required * 100)} in 100 is not reached up to the heights looked at.`;
   const difference = fixed_m - computed_m;
-  if (difference > 15) return `The fixed height is ${format(difference)} higher: it has to do for every aeroplane, wind and pilot; this one climbs well enough against today’s wind.`;
-  if (difference < -15) return `The fixed height is ${format(-difference)} too low today: it knows nothing of this mass, runway and wind.`;
+  if (difference > 15)
+    return `The fixed height is ${format(difference)} higher: it has to do for every aeroplane, wind and pilot; this one climbs well enough against today’s wind.`;
+  if (difference < -15)
+    return `The fixed height is ${format(-difference)} too low today: it knows nothing of this mass, runway and wind.`;
   return "Today both schools say the same.";
 }

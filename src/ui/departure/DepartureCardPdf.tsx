@@ -12,7 +12,11 @@ export interface DepartureCardContent {
   readonly rows: readonly { readonly name: string; readonly value: string }[];
   readonly brief: readonly BriefSentence[];
   /** Track of the turnback at the gate in the runway's frame; null without one. */
-  readonly track: { readonly runway_m: number; readonly climb: readonly (readonly [number, number])[]; readonly back: readonly (readonly [number, number])[] } | null;
+  readonly track: {
+    readonly runway_m: number;
+    readonly climb: readonly (readonly [number, number])[];
+    readonly back: readonly (readonly [number, number])[];
+  } | null;
 }
 
 /** Size of the picture, pt. */
@@ -50,13 +54,21 @@ function Track({ track }: { track: NonNullable<DepartureCardContent["track"]> })
   const scale = Math.min((WIDTH - 16) / (right - left), (HEIGHT - 12) / (bottom - top));
   const x = (value: number) => 8 + (value - left) * scale;
   const y = (value: number) => HEIGHT / 2 + (value - (top + bottom) / 2) * scale;
-  const path = (line: readonly (readonly [number, number])[]) => line.map(([px, py], i) => `${i === 0 ? "M" : "L"}${x(px).toFixed(1)} ${y(py).toFixed(1)}`).join(" ");
+  const path = (line: readonly (readonly [number, number])[]) =>
+    line.map(([px, py], i) => `${i === 0 ? "M" : "L"}${x(px).toFixed(1)} ${y(py).toFixed(1)}`).join(" ");
   return (
     <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} style={{ marginTop: 6 }}>
       <Rect x={x(0)} y={y(0) - 2} width={track.runway_m * scale} height={4} fill="#000" />
       <Path d={path(track.climb)} stroke="#000" strokeWidth={0.8} strokeDasharray="4 3" fill="none" />
       <Path d={path(track.back)} stroke="#000" strokeWidth={1.6} fill="none" />
-      <Line x1={WIDTH - 8 - 500 * scale} y1={HEIGHT - 4} x2={WIDTH - 8} y2={HEIGHT - 4} stroke="#000" strokeWidth={0.8} />
+      <Line
+        x1={WIDTH - 8 - 500 * scale}
+        y1={HEIGHT - 4}
+        x2={WIDTH - 8}
+        y2={HEIGHT - 4}
+        stroke="#000"
+        strokeWidth={0.8}
+      />
       <Text x={WIDTH - 8 - 500 * scale} y={HEIGHT - 7} style={{ fontSize: 7 }}>
         500 m
       </Text>

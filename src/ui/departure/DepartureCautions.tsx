@@ -25,11 +25,16 @@ export function DepartureCautions() {
   const tailwind = at?.account?.result.roll.tailwind_mps ?? 0;
   const texts = [
     "Estimate for briefing and practice. The flight manual, local rules and your instructor come first.",
-    technique && technique.bank_rad > STEEP_RAD && "Low steep turns kill by stall and spin. Look at the margin over the stall, not only at the height saved.",
+    technique &&
+      technique.bank_rad > STEEP_RAD &&
+      "Low steep turns kill by stall and spin. Look at the margin over the stall, not only at the height saved.",
     chosen !== null && chosen > practised + 0.01 && "This bank is steeper than what has been practised.",
     turnsBack(choice) && "Practise turning back at height with an instructor, never low.",
-    turnsBack(choice) && tailwind > TAILWIND_MPS && `${format("speed", tailwind)} from behind on landing back: the ground rushes by, do not slow down for it.`,
-    days > IN_PRACTICE_DAYS && `Not practised for ${days} days: reaction and scatter are taken ${formatNumber(practiceFactor(days), 2)} times as great. Practise before you count on it.`,
+    turnsBack(choice) &&
+      tailwind > TAILWIND_MPS &&
+      `${format("speed", tailwind)} from behind on landing back: the ground rushes by, do not slow down for it.`,
+    days > IN_PRACTICE_DAYS &&
+      `Not practised for ${days} days: reaction and scatter are taken ${formatNumber(practiceFactor(days), 2)} times as great. Practise before you count on it.`,
     choice === "ahead" && water !== null && water > 0.5 && "Most of what lies ahead is water.",
   ].filter((text): text is string => Boolean(text));
   return <Cautions texts={texts} />;

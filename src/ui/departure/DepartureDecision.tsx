@@ -25,16 +25,26 @@ export function DepartureDecision() {
   return (
     <section className="flex flex-col gap-2 border-t border-rule px-4 py-3" aria-label="Decision">
       <p className="border-b border-rule pb-2">
-        <strong className="block text-[22px] leading-7">{said.lead}</strong> <span className="text-[14px] text-ink2">{said.rest}</span>
+        <strong className="block text-[22px] leading-7">{said.lead}</strong>{" "}
+        <span className="text-[14px] text-ink2">{said.rest}</span>
       </p>
       <Sentence gate_m={gates ? gates.gate_m : undefined} />
-      {turnsBack(choice) && account && account.leastStallMargin < account.technique.stallMargin - 0.005 && <p className="text-[13px] text-ochre">To catch the runway’s line it is pulled to {formatNumber(account.leastStallMargin, 2)} times the stall, under the {formatNumber(account.technique.stallMargin, 2)} planned for the turn.</p>}
+      {turnsBack(choice) && account && account.leastStallMargin < account.technique.stallMargin - 0.005 && (
+        <p className="text-[13px] text-ochre">
+          To catch the runway’s line it is pulled to {formatNumber(account.leastStallMargin, 2)} times the stall, under
+          the {formatNumber(account.technique.stallMargin, 2)} planned for the turn.
+        </p>
+      )}
       {turnsBack(choice) && account && (
         <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 text-[14px] max-[1150px]:text-[13px] [&>dd]:text-right [&>dt]:text-ink2">
           <dt>Turn {account.technique.side === -1 ? "left" : "right"}</dt>
           <dd>
             <Figure title="The turn" figure="turn" source={source}>
-              {Math.round(degrees(account.technique.bank_rad))}° · {airspeed((account.technique.stallMargin * scan.facts.stallEas_mps) / Math.sqrt(Math.cos(account.technique.bank_rad)))}
+              {Math.round(degrees(account.technique.bank_rad))}° ·{" "}
+              {airspeed(
+                (account.technique.stallMargin * scan.facts.stallEas_mps) /
+                  Math.sqrt(Math.cos(account.technique.bank_rad)),
+              )}
             </Figure>
           </dd>
           <dt>Sink in the turn</dt>
@@ -51,7 +61,18 @@ export function DepartureDecision() {
           </dd>
           <dt>Stall margin, planned and least</dt>
           <dd>
-            <Figure title="Margin over the stall" figure="turn" source={source} className={account.leastStallMargin < 1.05 ? "text-brick" : account.leastStallMargin < account.technique.stallMargin - 0.005 ? "text-ochre" : ""}>
+            <Figure
+              title="Margin over the stall"
+              figure="turn"
+              source={source}
+              className={
+                account.leastStallMargin < 1.05
+                  ? "text-brick"
+                  : account.leastStallMargin < account.technique.stallMargin - 0.005
+                    ? "text-ochre"
+                    : ""
+              }
+            >
               {formatNumber(account.technique.stallMargin, 2)}× · {formatNumber(account.leastStallMargin, 2)}×
             </Figure>
           </dd>
@@ -64,13 +85,20 @@ export function DepartureDecision() {
           <dt>Tailwind, ground</dt>
           <dd>
             <Figure title="Landing back" figure="stop" source={source}>
-              {format("speed", account.result.roll.tailwind_mps)} · {format("speed", account.result.roll.touchdownGroundSpeed_mps)}
+              {format("speed", account.result.roll.tailwind_mps)} ·{" "}
+              {format("speed", account.result.roll.touchdownGroundSpeed_mps)}
             </Figure>
           </dd>
           <dt>Roll, left over</dt>
           <dd>
-            <Figure title="Landing back" figure="stop" source={source} className={account.result.spare_m !== null && account.result.spare_m < 0 ? "text-brick" : ""}>
-              {format("length", account.result.roll.roll_m)} · {account.result.spare_m === null ? "–" : format("length", account.result.spare_m)}
+            <Figure
+              title="Landing back"
+              figure="stop"
+              source={source}
+              className={account.result.spare_m !== null && account.result.spare_m < 0 ? "text-brick" : ""}
+            >
+              {format("length", account.result.roll.roll_m)} ·{" "}
+              {account.result.spare_m === null ? "–" : format("length", account.result.spare_m)}
             </Figure>
           </dd>
         </dl>
@@ -89,7 +117,8 @@ function Sentence({ gate_m }: { gate_m: number | null | undefined }) {
     if (at.stalledAfter_s !== null) {
       return (
         <p role="alert" className="text-brick">
-          <strong>It stalls.</strong> Holding the attitude, the wing stalls {at.stalledAfter_s.toFixed(1)} s after the engine stops. There is nothing to turn back from: push sooner.
+          <strong>It stalls.</strong> Holding the attitude, the wing stalls {at.stalledAfter_s.toFixed(1)} s after the
+          engine stops. There is nothing to turn back from: push sooner.
         </p>
       );
     }
@@ -99,7 +128,15 @@ function Sentence({ gate_m }: { gate_m: number | null | undefined }) {
     const below = gate_m !== null && gate_m !== undefined && at.height_m < gate_m;
     return (
       <p className={works ? "" : "text-brick"}>
-        <strong>{works ? (gate_m === null ? "It would work without error." : below ? "It would work without error, below the gate." : "Turn back.") : "No turning back."}</strong>{" "}
+        <strong>
+          {works
+            ? gate_m === null
+              ? "It would work without error."
+              : below
+                ? "It would work without error, below the gate."
+                : "Turn back."
+            : "No turning back."}
+        </strong>{" "}
         {works
           ? `${formatMargin(account.result.margin_m, format)} of height and ${format("length", account.result.spare_m ?? 0, "down")} of runway in hand, flown as planned.${gate_m === null ? " It does not succeed often enough at any height: ahead." : below ? ` The gate is ${format("height", gate_m ?? 0)}: ahead.` : ""}`
           : account.limit === "stopping"
@@ -117,9 +154,19 @@ function Sentence({ gate_m }: { gate_m: number | null | undefined }) {
   return (
     <p className={standing === "works" || standing === "not known" ? "" : STANDING_TONE[standing]}>
       <strong>
-        {option.name}: {standing === "no" ? "does not work." : standing === "just" ? "just works, nothing in hand." : `${standing}.`}
+        {option.name}:{" "}
+        {standing === "no" ? "does not work." : standing === "just" ? "just works, nothing in hand." : `${standing}.`}
       </strong>{" "}
-      {[option.margin_m !== null && `height ${formatMargin(option.margin_m, format)}`, option.spare_m !== null && (option.spare_m >= 0 ? `${format("length", option.spare_m)} left after stopping` : `${format("length", -option.spare_m)} too short`), option.note].filter(Boolean).join("; ")}
+      {[
+        option.margin_m !== null && `height ${formatMargin(option.margin_m, format)}`,
+        option.spare_m !== null &&
+          (option.spare_m >= 0
+            ? `${format("length", option.spare_m)} left after stopping`
+            : `${format("length", -option.spare_m)} too short`),
+        option.note,
+      ]
+        .filter(Boolean)
+        .join("; ")}
     </p>
   );
 }

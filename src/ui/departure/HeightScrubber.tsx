@@ -17,7 +17,11 @@ export function HeightScrubber() {
   const gate_m = useDeparture((state) => currentChance(state)?.gates.gate_m ?? null);
   const set = useDeparture((state) => state.set);
   const format = useFormat();
-  const move = (steps: number) => set({ height_m: Math.min(Math.max(useDeparture.getState().height_m + steps * STEP_M, LEAST_M), TOP_M), pointedEntry: null });
+  const move = (steps: number) =>
+    set({
+      height_m: Math.min(Math.max(useDeparture.getState().height_m + steps * STEP_M, LEAST_M), TOP_M),
+      pointedEntry: null,
+    });
   // Tabs and the slider itself use the arrows too: what they have taken is theirs.
   const options = { preventDefault: true, ignoreEventWhen: (event: KeyboardEvent) => event.defaultPrevented };
   useHotkeys("left", () => move(-1), options);
@@ -32,16 +36,36 @@ export function HeightScrubber() {
         <output className="num text-[20px] leading-6 font-semibold">{format("height", height_m)}</output>
       </span>
       <div className="relative pt-1 pb-4">
-        <Slider.Root className="relative flex h-6 touch-none items-center select-none" min={LEAST_M} max={TOP_M} step={STEP_M} value={[height_m]} onValueChange={([value]) => set({ height_m: value, pointedEntry: null })}>
+        <Slider.Root
+          className="relative flex h-6 touch-none items-center select-none"
+          min={LEAST_M}
+          max={TOP_M}
+          step={STEP_M}
+          value={[height_m]}
+          onValueChange={([value]) => set({ height_m: value, pointedEntry: null })}
+        >
           <Slider.Track className="relative h-2.5 grow border border-ink2 bg-paper">
             {bands?.map((band) => (
-              <span key={band.from_m} aria-hidden="true" className="absolute inset-y-0 bg-pine/45" style={{ left: share(band.from_m), right: band.to_m === null ? 0 : `calc(100% - ${share(band.to_m)})` }} />
+              <span
+                key={band.from_m}
+                aria-hidden="true"
+                className="absolute inset-y-0 bg-pine/45"
+                style={{ left: share(band.from_m), right: band.to_m === null ? 0 : `calc(100% - ${share(band.to_m)})` }}
+              />
             ))}
           </Slider.Track>
-          <Slider.Thumb className="block h-6 w-3 rounded border border-sheet bg-harbour" aria-label="Failure height" aria-valuetext={format("height", height_m)} />
+          <Slider.Thumb
+            className="block h-6 w-3 rounded border border-sheet bg-harbour"
+            aria-label="Failure height"
+            aria-valuetext={format("height", height_m)}
+          />
         </Slider.Root>
         {gate_m !== null && gate_m <= TOP_M && (
-          <span aria-hidden="true" className="num pointer-events-none absolute bottom-0 -translate-x-1/2 text-[12px] whitespace-nowrap" style={{ left: share(gate_m) }}>
+          <span
+            aria-hidden="true"
+            className="num pointer-events-none absolute bottom-0 -translate-x-1/2 text-[12px] whitespace-nowrap"
+            style={{ left: share(gate_m) }}
+          >
             ▲ gate {format("height", gate_m)}
           </span>
         )}

@@ -16,7 +16,9 @@ export function OptionList() {
   const format = useFormat();
   const ahead = scan && nearestAhead(scan, height_m);
   if (!scan || !ahead) return <p className="p-3 text-ink2">Computing …</p>;
-  const options = optionsAt(scan, ahead).filter((option) => option.kind !== "field" && option.kind !== "runway" ? true : (option.score_m ?? -Infinity) > LISTED_M);
+  const options = optionsAt(scan, ahead).filter((option) =>
+    option.kind !== "field" && option.kind !== "runway" ? true : (option.score_m ?? -Infinity) > LISTED_M,
+  );
   return (
     <ul className="text-[13px]" aria-label={`Options at ${format("height", ahead.height_m)}`}>
       {options.map((option) => {
@@ -24,11 +26,29 @@ export function OptionList() {
         const shown = choice === option.id;
         return (
           <li key={option.id} className="border-b border-rule">
-            <button type="button" aria-pressed={shown} className={`grid w-full grid-cols-[1fr_auto] gap-x-2 border-l-4 px-2 py-1 text-left hover:bg-mark ${shown ? "border-harbour bg-mark" : "border-transparent"}`} onClick={() => set({ choice: shown ? "best" : option.id, pointedEntry: null })}>
+            <button
+              type="button"
+              aria-pressed={shown}
+              className={`grid w-full grid-cols-[1fr_auto] gap-x-2 border-l-4 px-2 py-1 text-left hover:bg-mark ${shown ? "border-harbour bg-mark" : "border-transparent"}`}
+              onClick={() => set({ choice: shown ? "best" : option.id, pointedEntry: null })}
+            >
               <span className="font-semibold">{option.name}</span>
-              <span className={`num ${STANDING_TONE[standing]}`}>{option.score_m === null || (option.margin_m === null && option.spare_m === null) ? standing : `${standing}, ${formatMargin(option.score_m, format)}`}</span>
+              <span className={`num ${STANDING_TONE[standing]}`}>
+                {option.score_m === null || (option.margin_m === null && option.spare_m === null)
+                  ? standing
+                  : `${standing}, ${formatMargin(option.score_m, format)}`}
+              </span>
               <span className="col-span-2 text-ink2">
-                {[option.margin_m !== null && `height ${formatMargin(option.margin_m, format)}`, option.spare_m !== null && (option.spare_m >= 0 ? `${format("length", option.spare_m)} left after stopping` : `${format("length", -option.spare_m)} too short to stop`), option.note].filter(Boolean).join(" · ")}
+                {[
+                  option.margin_m !== null && `height ${formatMargin(option.margin_m, format)}`,
+                  option.spare_m !== null &&
+                    (option.spare_m >= 0
+                      ? `${format("length", option.spare_m)} left after stopping`
+                      : `${format("length", -option.spare_m)} too short to stop`),
+                  option.note,
+                ]
+                  .filter(Boolean)
+                  .join(" · ")}
               </span>
             </button>
           </li>

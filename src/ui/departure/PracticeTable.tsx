@@ -11,7 +11,10 @@ import { useDeparture } from "./departure-store";
 export function PracticeTable() {
   const input = useDeparture((state) => state.scan?.input ?? null);
   const format = useFormat();
-  const [answer, setAnswer] = useState<{ input: typeof input; rows: readonly { bank_rad: number; targets: readonly PracticeTarget[] }[] } | null>(null);
+  const [answer, setAnswer] = useState<{
+    input: typeof input;
+    rows: readonly { bank_rad: number; targets: readonly PracticeTarget[] }[];
+  } | null>(null);
   useEffect(() => {
     if (!input) return;
     let stale = false;
@@ -26,7 +29,10 @@ export function PracticeTable() {
     };
   }, [input]);
   if (!input || answer?.input !== input) return <p className="text-ink2">Computing …</p>;
-  if (answer.rows.every((row) => row.targets.length === 0)) return <p className="text-brick">The reaction ends in a stall: practise pushing first, at height, with an instructor.</p>;
+  if (answer.rows.every((row) => row.targets.length === 0))
+    return (
+      <p className="text-brick">The reaction ends in a stall: practise pushing first, at height, with an instructor.</p>
+    );
   const cost = (targets: readonly PracticeTarget[], entry: PracticeTarget["entry"], half: boolean) => {
     const target = targets.find((candidate) => candidate.entry === entry && candidate.turn_rad < 4 === half);
     return target ? `${format("height", target.loss_m)} ± ${format("height", target.tolerance_m)}` : "–";
@@ -34,10 +40,15 @@ export function PracticeTable() {
   return (
     <>
       <table className="w-full text-right text-[14px]">
-        <caption className="pb-1 text-left text-[13px] text-ink2">Over a hard deck of {format("height", input.plan.hardDeck_m)}, still air, to level wings. Debrief will keep what you fly.</caption>
+        <caption className="pb-1 text-left text-[13px] text-ink2">
+          Over a hard deck of {format("height", input.plan.hardDeck_m)}, still air, to level wings. Debrief will keep
+          what you fly.
+        </caption>
         <thead className="text-[13px] text-ink2">
           <tr>
-            <th className="text-left font-normal" rowSpan={2}>Bank</th>
+            <th className="text-left font-normal" rowSpan={2}>
+              Bank
+            </th>
             <th className="font-normal" colSpan={2}>
               from a climb at full power
             </th>
@@ -66,7 +77,9 @@ export function PracticeTable() {
         </tbody>
       </table>
       <p className="mt-1 text-[13px] text-ink2">
-        Out of the climb the nose is high and the speed low: both have to be mended with height first, and the steeper the turn the more speed it asks for, so that 60° can cost more than 45°. From fast level flight (1.4 times best glide) the speed is there and pays for part of the turn. What happens after take-off is the first.
+        Out of the climb the nose is high and the speed low: both have to be mended with height first, and the steeper
+        the turn the more speed it asks for, so that 60° can cost more than 45°. From fast level flight (1.4 times best
+        glide) the speed is there and pays for part of the turn. What happens after take-off is the first.
       </p>
     </>
   );

@@ -18,20 +18,44 @@ import { SCATTER_NAMES, scatterSize } from "./scatter-words";
 const HEIGHTS = [60, 120, 180, 240];
 const { day, input } = demoDeparture();
 const plane = localPlane(input.runway.threshold);
-const facts: DepartureFacts = { run_m: day.climb.run_m, climbEas_mps: day.climbEas_mps, bestEas_mps: day.best_mps, stallEas_mps: day.stallEas_mps, flapName: day.flapName, against: null, climb: day.climb.points.filter((_, i) => i % 4 === 0) };
+const facts: DepartureFacts = {
+  run_m: day.climb.run_m,
+  climbEas_mps: day.climbEas_mps,
+  bestEas_mps: day.best_mps,
+  stallEas_mps: day.stallEas_mps,
+  flapName: day.flapName,
+  against: null,
+  climb: day.climb.points.filter((_, i) => i % 4 === 0),
+};
 let scan: DepartureScan;
 
 beforeAll(() => {
   const banks = allowedBanks(input.plan);
-  const byBank = new Map<number, readonly TurnbackAtHeight[]>(banks.map((bank) => [bank, HEIGHTS.map((height_m) => turnbackAt(day, input, height_m, bank))]));
-  scan = scanOf({ input, facts, byBank, ahead: HEIGHTS.flatMap((height_m) => aheadAt(day, input, height_m, null, plane) ?? []), complete: true, took_ms: 1 }, banks);
+  const byBank = new Map<number, readonly TurnbackAtHeight[]>(
+    banks.map((bank) => [bank, HEIGHTS.map((height_m) => turnbackAt(day, input, height_m, bank))]),
+  );
+  scan = scanOf(
+    {
+      input,
+      facts,
+      byBank,
+      ahead: HEIGHTS.flatMap((height_m) => aheadAt(day, input, height_m, null, plane) ?? []),
+      complete: true,
+      took_ms: 1,
+    },
+    banks,
+  );
 });
 
 describe("scan of the stage", () => {
   it("keeps the best of the banks at every height, and its bands", () => {
     expect(scan.best.map((at) => at.height_m)).toEqual(HEIGHTS);
     for (const at of scan.best) {
-      const scores = [...scan.byBank.values()].flatMap((heights) => heights.filter((candidate) => candidate.height_m === at.height_m).flatMap((candidate) => [candidate.left?.score_m ?? -Infinity, candidate.right?.score_m ?? -Infinity]));
+      const scores = [...scan.byBank.values()].flatMap((heights) =>
+        heights
+          .filter((candidate) => candidate.height_m === at.height_m)
+          .flatMap((candidate) => [candidate.left?.score_m ?? -Infinity, candidate.right?.score_m ?? -Infinity]),
+      );
       expect(at.score_m).toBe(Math.max(...scores));
     }
     expect(scan.bands).toHaveLength(1);
@@ -70,7 +94,12 @@ describe("options of the stage", () => {
   });
 
   it("say so when the reaction stalls", () => {
-    const stalled = new Map([...scan.byBank].map(([bank, heights]) => [bank, heights.map((at) => ({ ...at, left: null, right: null, stalledAfter_s: 3 }))]));
+    const stalled = new Map(
+      [...scan.byBank].map(([bank, heights]) => [
+        bank,
+        heights.map((at) => ({ ...at, left: null, right: null, stalledAfter_s: 3 })),
+      ]),
+    );
     const [, , left] = optionsAt({ ...scan, byBank: stalled }, scan.ahead[0]);
     expect(left).toMatchObject({ score_m: null, note: "the reaction ends in a stall" });
   });
@@ -89,14 +118,23 @@ describe("drawing of the departure", () => {
     const technique = scan.best[3].turnback?.technique;
     const account = technique ? turnbackAccount(day, input, 240, technique) : null;
     const start = account?.start.failure;
-    return { height_m: 240, stalledAfter_s: null, account, ahead: scan.ahead[3], failure: start ? { x_m: start.x_m, y_m: start.y_m } : null, reached: null, reachInput: null };
+    return {
+      height_m: 240,
+      stalledAfter_s: null,
+      account,
+      ahead: scan.ahead[3],
+      failure: start ? { x_m: start.x_m, y_m: start.y_m } : null,
+      reached: null,
+      reachInput: null,
+    };
   };
 
   it("ticks the climb every 200 ft, square to it", () => {
     const { ticks, climb } = flightDrawing(facts, null, "best", frame, format, null);
     expect(climb).toHaveLength(facts.climb.length);
     expect(ticks.map((tick) => tick.label).slice(0, 3)).toEqual(["61 m", "122 m", "183 m"]);
-    for (const tick of ticks) expect(Math.hypot(tick.at[0] - tick.across[0], tick.at[1] - tick.across[1])).toBeCloseTo(90, 6);
+    for (const tick of ticks)
+      expect(Math.hypot(tick.at[0] - tick.across[0], tick.at[1] - tick.across[1])).toBeCloseTo(90, 6);
   });
 
   it("draws the way back part by part, each beginning where the last ended, with touchdown and stop", () => {
@@ -121,13 +159,24 @@ describe("drawing of the departure", () => {
   });
 
   it("draws nothing that is not there", () => {
-    const { lines, marks } = flightDrawing(facts, { ...at(), account: null, failure: null, ahead: null }, "best", frame, format, null);
+    const { lines, marks } = flightDrawing(
+      facts,
+      { ...at(), account: null, failure: null, ahead: null },
+      "best",
+      frame,
+      format,
+      null,
+    );
     expect([lines, marks]).toEqual([[], []]);
   });
 });
 
 describe("chance between heights", () => {
-  const curve = [{ height_m: 100, chance: 0.2 }, { height_m: 200, chance: 0.8 }, { height_m: 300, chance: 1 }];
+  const curve = [
+    { height_m: 100, chance: 0.2 },
+    { height_m: 200, chance: 0.8 },
+    { height_m: 300, chance: 1 },
+  ];
   it.each([
     [100, 0.2],
     [150, 0.5],
@@ -144,6 +193,14 @@ describe("chance between heights", () => {
   it("names every scatter", () => {
     expect(Object.keys(SCATTER_NAMES)).toHaveLength(7);
     const format = formatIn({ ...DEFAULT_UNITS, speed: "kmh" });
-    expect(SCATTER_KINDS.map((kind) => scatterSize(USUAL_SCATTER, kind, format).replace("\u00a0", " "))).toEqual(["± 1.5 s", "± 5°", "± 4 %", "± 6 km/h", "± 6 km/h", "± 6 %", "± 8°"]);
+    expect(SCATTER_KINDS.map((kind) => scatterSize(USUAL_SCATTER, kind, format).replace("\u00a0", " "))).toEqual([
+      "± 1.5 s",
+      "± 5°",
+      "± 4 %",
+      "± 6 km/h",
+      "± 6 km/h",
+      "± 6 %",
+      "± 8°",
+    ]);
   });
 });

@@ -18,7 +18,11 @@ export interface DepartureScan {
   readonly byBank: ReadonlyMap<number, readonly TurnbackAtHeight[]>;
   readonly ahead: readonly AheadAtHeight[];
   /** The best at each height over the banks that may be flown; null where the reaction stalls. */
-  readonly best: readonly { readonly height_m: number; readonly turnback: Turnback | null; readonly score_m: number | null }[];
+  readonly best: readonly {
+    readonly height_m: number;
+    readonly turnback: Turnback | null;
+    readonly score_m: number | null;
+  }[];
   readonly bands: readonly Band[];
   /** Every bank is there that will be. */
   readonly complete: boolean;
@@ -44,7 +48,11 @@ export interface ChanceAnswer {
   readonly atGate: TurnbackAccount | null;
   readonly chanceAtGate: number | null;
   /** How much the chance at one height gains when a kind is exact, the most first. */
-  readonly sensitivity: { readonly height_m: number; readonly chance: number; readonly exact: readonly { readonly kind: ScatterKind; readonly chance: number }[] } | null;
+  readonly sensitivity: {
+    readonly height_m: number;
+    readonly chance: number;
+    readonly exact: readonly { readonly kind: ScatterKind; readonly chance: number }[];
+  } | null;
   readonly took_ms: number;
 }
 
@@ -69,8 +77,15 @@ interface DepartureState {
 
 /** What the departure's stage shows. */
 export const useDeparture = create<DepartureState>()((set) => ({
-  scan: null, issue: null, at: null, chance: null, progress: null, stopped: false,
-  height_m: 213.36, choice: "best", pointedEntry: null,
+  scan: null,
+  issue: null,
+  at: null,
+  chance: null,
+  progress: null,
+  stopped: false,
+  height_m: 213.36,
+  choice: "best",
+  pointedEntry: null,
   set: (patch) => set(patch),
 }));
 
@@ -90,10 +105,19 @@ export function turnsBack(choice: string): boolean {
 }
 
 /** Side and bank that the scan found best at the height nearest to one; null without a scan of this question. */
-export function flownNear(scan: DepartureScan | null, input: DepartureInput, height_m: number, side: 1 | -1 | null): Pick<Technique, "side" | "bank_rad"> | null {
+export function flownNear(
+  scan: DepartureScan | null,
+  input: DepartureInput,
+  height_m: number,
+  side: 1 | -1 | null,
+): Pick<Technique, "side" | "bank_rad"> | null {
   if (scan?.input !== input) return null;
-  const nearest = scan.best.reduce((best, at) => (Math.abs(at.height_m - height_m) < Math.abs(best.height_m - height_m) ? at : best));
-  const scans = allowedBanks(input.plan).flatMap((bank) => scan.byBank.get(bank)?.find((at) => at.height_m === nearest.height_m) ?? []);
+  const nearest = scan.best.reduce((best, at) =>
+    Math.abs(at.height_m - height_m) < Math.abs(best.height_m - height_m) ? at : best,
+  );
+  const scans = allowedBanks(input.plan).flatMap(
+    (bank) => scan.byBank.get(bank)?.find((at) => at.height_m === nearest.height_m) ?? [],
+  );
   const technique = bestOf(scans, side)?.technique;
   return technique ? { side: technique.side, bank_rad: technique.bank_rad } : null;
 }

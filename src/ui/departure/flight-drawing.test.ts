@@ -18,7 +18,8 @@ const at = (height_m: number, endId: string | null = null): DepartureAtHeight =>
 /** The runway's frame as it is. */
 const same = (x_m: number, y_m: number) => ({ x_m, y_m });
 const feet = (si: number) => `${Math.round(si / 0.3048)} ft`;
-const drawn = (shown: DepartureAtHeight | null, choice: string) => flightDrawing(facts.value, shown, choice, same, feet, null);
+const drawn = (shown: DepartureAtHeight | null, choice: string) =>
+  flightDrawing(facts.value, shown, choice, same, feet, null);
 
 describe("what the map draws of a departure", () => {
   it("ticks the climb every 200 ft with its height", () => {

@@ -13,10 +13,12 @@ const HEIGHTS = [60, 200, 320];
 const [facts, ahead] = [work.departureFacts(input), work.departureAhead(input, HEIGHTS)];
 if (!facts.ok || !ahead.ok) throw new Error("no departure");
 const banks = allowedBanks(input.plan);
-const byBank = new Map(banks.map((bank) => {
-  const found = work.departureTurnbacks(input, bank, HEIGHTS);
-  return [bank, found.ok ? found.value : []] as const;
-}));
+const byBank = new Map(
+  banks.map((bank) => {
+    const found = work.departureTurnbacks(input, bank, HEIGHTS);
+    return [bank, found.ok ? found.value : []] as const;
+  }),
+);
 const scan = scanOf({ input, facts: facts.value, ahead: ahead.value, byBank, complete: true, took_ms: 1 }, banks);
 
 describe("options at a height", () => {
@@ -46,7 +48,13 @@ describe("options at a height", () => {
 });
 
 describe("what is said of an option", () => {
-  it.each([[null, "not known"], [-0.1, "no"], [0, "just"], [15, "just"], [16, "works"]] as const)("%s m left: %s", (score_m, standing) => {
+  it.each([
+    [null, "not known"],
+    [-0.1, "no"],
+    [0, "just"],
+    [15, "just"],
+    [16, "works"],
+  ] as const)("%s m left: %s", (score_m, standing) => {
     expect(standingOf(score_m)).toBe(standing);
   });
 });

@@ -5,7 +5,13 @@ import type { Format } from "@/ui/units/units-store";
 
 /** What scatters, in a pilot's words. */
 export const SCATTER_NAMES: Record<ScatterKind, string> = {
-  delay: "Seconds before acting", bank: "Bank", speed: "Speed", headwind: "Headwind", crosswind: "Crosswind", glide: "Glide ratio", intercept: "Angle back to the runway",
+  delay: "Seconds before acting",
+  bank: "Bank",
+  speed: "Speed",
+  headwind: "Headwind",
+  crosswind: "Crosswind",
+  glide: "Glide ratio",
+  intercept: "Angle back to the runway",
 };
 
 /** By how much it scatters. */

@@ -12,10 +12,27 @@ export function useBrief(): BriefSentence[] | null {
   const units = useUnits((state) => state.units);
   return useMemo(() => {
     if (!scan || !chance) return null;
-    const stops = bandsOf(scan.ahead.map(({ height_m, options }) => ({ height_m, score_m: options.find((option) => option.id === "stop")?.score_m ?? null })));
+    const stops = bandsOf(
+      scan.ahead.map(({ height_m, options }) => ({
+        height_m,
+        score_m: options.find((option) => option.id === "stop")?.score_m ?? null,
+      })),
+    );
     const { climbEas_mps, bestEas_mps, stallEas_mps } = scan.facts;
     return departureBrief(
-      { runwayName: scan.input.runway.name, plan: scan.input.plan, climbEas_mps, bestEas_mps, stallEas_mps, gates: chance.gates, bands: scan.bands, stopUntil_m: stops[0]?.to_m ?? null, ahead: scan.ahead, atGate: chance.atGate, chance: chance.chanceAtGate },
+      {
+        runwayName: scan.input.runway.name,
+        plan: scan.input.plan,
+        climbEas_mps,
+        bestEas_mps,
+        stallEas_mps,
+        gates: chance.gates,
+        bands: scan.bands,
+        stopUntil_m: stops[0]?.to_m ?? null,
+        ahead: scan.ahead,
+        atGate: chance.atGate,
+        chance: chance.chanceAtGate,
+      },
       units,
     );
   }, [scan, chance, units]);

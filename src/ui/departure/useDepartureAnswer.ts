@@ -28,13 +28,15 @@ export function useDepartureAnswer(): void {
   const input = question.ok ? question.value : null;
 
   useEffect(() => {
-    if (!question.ok) useDeparture.getState().set({ scan: null, at: null, chance: null, progress: null, issue: question.issue });
+    if (!question.ok)
+      useDeparture.getState().set({ scan: null, at: null, chance: null, progress: null, issue: question.issue });
   }, [question]);
 
   useEffect(() => {
     const { scan, issue, set } = useDeparture.getState();
     // A refusal of another question and figures of another aircraft are no answer to this one.
-    if (input && (issue || (scan && scan.input.aircraft !== input.aircraft))) set({ scan: null, at: null, chance: null, progress: null, issue: null });
+    if (input && (issue || (scan && scan.input.aircraft !== input.aircraft)))
+      set({ scan: null, at: null, chance: null, progress: null, issue: null });
   }, [input]);
 
   useEffect(() => {
@@ -54,7 +56,16 @@ export function useDepartureAnswer(): void {
   useEffect(() => {
     if (!input || !open || terrain === undefined) return;
     run.current(async () => {
-      const outcome = await core().departureAt(input, height_m, sideOf(choice), flownNear(useDeparture.getState().scan, input, height_m, sideOf(choice)), turnsBack(choice) || choice === "stop" || choice === "ahead" ? null : choice, origin).catch(() => null);
+      const outcome = await core()
+        .departureAt(
+          input,
+          height_m,
+          sideOf(choice),
+          flownNear(useDeparture.getState().scan, input, height_m, sideOf(choice)),
+          turnsBack(choice) || choice === "stop" || choice === "ahead" ? null : choice,
+          origin,
+        )
+        .catch(() => null);
       useDeparture.getState().set({ at: outcome?.ok ? outcome.value : null });
     });
   }, [input, open, height_m, choice, origin, terrain]);
@@ -83,10 +94,19 @@ export function useDepartureAnswer(): void {
 async function scanAll(input: DepartureInput, everyBank: boolean, signal: AbortSignal): Promise<void> {
   const { set } = useDeparture.getState();
   const began = performance.now();
-  const [facts, ahead] = await Promise.all([core().departureFacts(input), core().departureAhead(input, SCAN_HEIGHTS_M)]);
+  const [facts, ahead] = await Promise.all([
+    core().departureFacts(input),
+    core().departureAhead(input, SCAN_HEIGHTS_M),
+  ]);
   if (signal.aborted) return;
   if (!facts.ok || !ahead.ok) {
-    set({ scan: null, at: null, chance: null, progress: null, issue: !facts.ok ? facts.issue : ahead.ok ? null : ahead.issue });
+    set({
+      scan: null,
+      at: null,
+      chance: null,
+      progress: null,
+      issue: !facts.ok ? facts.issue : ahead.ok ? null : ahead.issue,
+    });
     return;
   }
   const allowed = allowedBanks(input.plan);
@@ -94,19 +114,52 @@ async function scanAll(input: DepartureInput, everyBank: boolean, signal: AbortS
   const flyBanks = async (banks: readonly number[], complete: boolean) => {
     // Every hand holds low and high heights, which take unlike long.
     const hands = Array.from({ length: HANDS }, (_, hand) => SCAN_HEIGHTS_M.filter((_, i) => i % HANDS === hand));
-    const tasks = banks.flatMap((bank) => hands.map((heights): Task<{ bank: number; found: TurnbackAtHeight[] }> => async (worker) => {
-      const outcome = await worker.departureTurnbacks(input, bank, heights);
-      return { bank, found: outcome.ok ? outcome.value : [] };
-    }));
+    const tasks = banks.flatMap((bank) =>
+      hands.map((heights): Task<{ bank: number; found: TurnbackAtHeight[] }> => async (worker) => {
+        const outcome = await worker.departureTurnbacks(input, bank, heights);
+        return { bank, found: outcome.ok ? outcome.value : [] };
+      }),
+    );
     const parts = await onEveryCore(tasks, signal);
-    for (const bank of banks) byBank.set(bank, parts.filter((part) => part.bank === bank).flatMap((part) => part.found).sort((a, b) => a.height_m - b.height_m));
-    set({ scan: scanOf({ input, facts: facts.value, ahead: ahead.value, byBank: new Map(byBank), complete, took_ms: performance.now() - began }, allowed), issue: null, stopped: false });
+    for (const bank of banks)
+      byBank.set(
+        bank,
+        parts
+          .filter((part) => part.bank === bank)
+          .flatMap((part) => part.found)
+          .sort((a, b) => a.height_m - b.height_m),
+      );
+    set({
+      scan: scanOf(
+        {
+          input,
+          facts: facts.value,
+          ahead: ahead.value,
+          byBank: new Map(byBank),
+          complete,
+          took_ms: performance.now() - began,
+        },
+        allowed,
+      ),
+      issue: null,
+      stopped: false,
+    });
   };
   try {
-    const others = everyBank ? COMPARED_BANKS_RAD.filter((bank) => !allowed.some((own) => Math.abs(own - bank) < 0.009)) : [];
+    const others = everyBank
+      ? COMPARED_BANKS_RAD.filter((bank) => !allowed.some((own) => Math.abs(own - bank) < 0.009))
+      : [];
     await flyBanks(allowed, others.length === 0);
     if (others.length > 0) await flyBanks(others, true);
   } catch (error) {
-    if (!signal.aborted) set({ scan: null, issue: { code: "core_failed", path: "", message: `The computation failed: ${error instanceof Error ? error.message : String(error)}` } });
+    if (!signal.aborted)
+      set({
+        scan: null,
+        issue: {
+          code: "core_failed",
+          path: "",
+          message: `The computation failed: ${error instanceof Error ? error.message : String(error)}`,
+        },
+      });
   }
 }

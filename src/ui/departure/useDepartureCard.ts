@@ -38,27 +38,57 @@ export function useDepartureCard(): (() => void) | null {
       sub: `${input.aircraft.name}, ${format("mass", input.mass_kg)}; wind ${wind.surface ? formatWind(wind.surface, units) : "calm"}; QNH ${format("pressure", input.air.qnh_Pa)}; reaction ${formatNumber(plannedReaction_s(input.pilot), 1)} s, ${input.plan.reaction === "attitude" ? "attitude held" : "hands off"}`,
       gate: gates.gate_m === null ? "none: ahead" : format("height", gates.gate_m),
       rows: [
-        { name: "Fixed heights / computed gate", value: `${format("height", gates.fixed_m)} / ${gates.computed_m === null ? "none" : format("height", gates.computed_m)}` },
-        { name: "Works as planned", value: scan.bands.length === 0 ? "at no height" : scan.bands.map((band) => `${format("height", band.from_m)} ${band.to_m === null ? "up" : `to ${format("height", band.to_m)}`}`).join(", ") },
+        {
+          name: "Fixed heights / computed gate",
+          value: `${format("height", gates.fixed_m)} / ${gates.computed_m === null ? "none" : format("height", gates.computed_m)}`,
+        },
+        {
+          name: "Works as planned",
+          value:
+            scan.bands.length === 0
+              ? "at no height"
+              : scan.bands
+                  .map(
+                    (band) =>
+                      `${format("height", band.from_m)} ${band.to_m === null ? "up" : `to ${format("height", band.to_m)}`}`,
+                  )
+                  .join(", "),
+        },
         { name: "Climb / best glide", value: `${airspeed(facts.climbEas_mps)} / ${airspeed(facts.bestEas_mps)}` },
         ...(technique && atGate
           ? [
-              { name: "Turn back", value: `${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${airspeed((technique.stallMargin * facts.stallEas_mps) / Math.sqrt(Math.cos(technique.bank_rad)))}` },
-              { name: "Stall level / in the turn", value: `${airspeed(facts.stallEas_mps)} / ${airspeed(facts.stallEas_mps / Math.sqrt(Math.cos(technique.bank_rad)))}` },
-              { name: "Tailwind, touchdown over the ground", value: `${format("speed", atGate.result.roll.tailwind_mps)}, ${format("speed", atGate.result.roll.touchdownGroundSpeed_mps)}` },
+              {
+                name: "Turn back",
+                value: `${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${airspeed((technique.stallMargin * facts.stallEas_mps) / Math.sqrt(Math.cos(technique.bank_rad)))}`,
+              },
+              {
+                name: "Stall level / in the turn",
+                value: `${airspeed(facts.stallEas_mps)} / ${airspeed(facts.stallEas_mps / Math.sqrt(Math.cos(technique.bank_rad)))}`,
+              },
+              {
+                name: "Tailwind, touchdown over the ground",
+                value: `${format("speed", atGate.result.roll.tailwind_mps)}, ${format("speed", atGate.result.roll.touchdownGroundSpeed_mps)}`,
+              },
             ]
           : []),
       ],
       brief,
       track: atGate && {
         runway_m: input.runway.length_m,
-        climb: facts.climb.filter((point) => point.height_m <= atGate.height_m).map((point) => [point.x_m, point.y_m] as const),
+        climb: facts.climb
+          .filter((point) => point.height_m <= atGate.height_m)
+          .map((point) => [point.x_m, point.y_m] as const),
         back: atGate.points.map((point) => [point.x_m, point.y_m] as const),
       },
     };
     // The PDF library is large: it comes when a card is asked for.
     void Promise.all([import("@/ui/print/make-pdf"), import("./DepartureCardPdf")])
-      .then(([{ makePdf }, { DepartureCardPdf }]) => makePdf(createElement(DepartureCardPdf, { content }), `departure-${input.runway.name.toLowerCase().replaceAll(" ", "-")}.pdf`))
+      .then(([{ makePdf }, { DepartureCardPdf }]) =>
+        makePdf(
+          createElement(DepartureCardPdf, { content }),
+          `departure-${input.runway.name.toLowerCase().replaceAll(" ", "-")}.pdf`,
+        ),
+      )
       .catch(() => toast("The card could not be made. Try again."));
   }, [brief, scan, chance, wind, units, format, airspeed]);
 

@@ -12,10 +12,27 @@ export function useDepartureQuestion(): Outcome<DepartureInput> {
   const { document } = useAircraft();
   const ends = useLandingEnds();
   const { departure, mass_kg, air, wind, pilot, configuration, plan } = situation;
-  const runwayId = useMemo(() => departure.endId ?? departureRunways({ position: situation.position, wind }, ends)[0]?.id ?? null, [departure.endId, situation.position, wind, ends]);
+  const runwayId = useMemo(
+    () => departure.endId ?? departureRunways({ position: situation.position, wind }, ends)[0]?.id ?? null,
+    [departure.endId, situation.position, wind, ends],
+  );
   const { propeller } = configuration;
   return useMemo(
-    () => departureInput({ ...useSituation.getState().current, departure: { ...departure, endId: runwayId }, mass_kg, air, wind, pilot, plan, configuration: { ...useSituation.getState().current.configuration, propeller } }, document, ends),
+    () =>
+      departureInput(
+        {
+          ...useSituation.getState().current,
+          departure: { ...departure, endId: runwayId },
+          mass_kg,
+          air,
+          wind,
+          pilot,
+          plan,
+          configuration: { ...useSituation.getState().current.configuration, propeller },
+        },
+        document,
+        ends,
+      ),
     [departure, runwayId, mass_kg, air, wind, pilot, plan, propeller, document, ends],
   );
 }

@@ -16,7 +16,10 @@ const HEIGHTS_M = SCAN_HEIGHTS_M.filter((_, i) => i % 2 === 1);
 
 interface Compared {
   readonly input: DepartureInput;
-  readonly sides: readonly { readonly side: "left" | "right" | null; readonly points: readonly { readonly height_m: number; readonly score_m: number | null }[] }[];
+  readonly sides: readonly {
+    readonly side: "left" | "right" | null;
+    readonly points: readonly { readonly height_m: number; readonly score_m: number | null }[];
+  }[];
 }
 
 /** The same departure with a crosswind turn to either side, and straight out when the plan turns: what it gains. */
@@ -31,17 +34,34 @@ export function useEarlyTurn(wanted: boolean) {
     const height_m = input.plan.crosswind?.height_m ?? USUAL_M;
     const tried = ([null, "left", "right"] as const).filter((side) => side !== (input.plan.crosswind?.side ?? null));
     const banks = allowedBanks(input.plan);
-    const tasks = tried.flatMap((side) => banks.map((bank): Task<{ side: (typeof tried)[number]; found: readonly TurnbackAtHeight[] }> => async (worker) => {
-      const outcome = await worker.departureTurnbacks({ ...input, plan: { ...input.plan, crosswind: side && { height_m, side } } }, bank, HEIGHTS_M);
-      return { side, found: outcome.ok ? outcome.value : [] };
-    }));
+    const tasks = tried.flatMap((side) =>
+      banks.map(
+        (bank): Task<{ side: (typeof tried)[number]; found: readonly TurnbackAtHeight[] }> =>
+          async (worker) => {
+            const outcome = await worker.departureTurnbacks(
+              { ...input, plan: { ...input.plan, crosswind: side && { height_m, side } } },
+              bank,
+              HEIGHTS_M,
+            );
+            return { side, found: outcome.ok ? outcome.value : [] };
+          },
+      ),
+    );
     onEveryCore(tasks, stop.signal)
       .then((parts) =>
         setCompared({
           input,
           sides: tried.map((side) => ({
             side,
-            points: HEIGHTS_M.map((at_m) => ({ height_m: at_m, score_m: bestOf(parts.filter((part) => part.side === side).flatMap((part) => part.found.filter((found) => found.height_m === at_m)))?.score_m ?? null })),
+            points: HEIGHTS_M.map((at_m) => ({
+              height_m: at_m,
+              score_m:
+                bestOf(
+                  parts
+                    .filter((part) => part.side === side)
+                    .flatMap((part) => part.found.filter((found) => found.height_m === at_m)),
+                )?.score_m ?? null,
+            })),
           })),
         }),
       )
@@ -52,9 +72,25 @@ export function useEarlyTurn(wanted: boolean) {
 
   const current = compared && compared.input === input ? compared : null;
   const height = format("height", input?.plan.crosswind?.height_m ?? USUAL_M);
-  const lines = (current?.sides ?? []).map(({ side, points }) => ({ id: `early-${side}`, name: side ? `${side} at ${height}` : "straight out", colour: side === "left" ? "harbour" : side === "right" ? "steel" : "ink2", dash: [6, 3], width: 2.2, points }));
+  const lines = (current?.sides ?? []).map(({ side, points }) => ({
+    id: `early-${side}`,
+    name: side ? `${side} at ${height}` : "straight out",
+    colour: side === "left" ? "harbour" : side === "right" ? "steel" : "ink2",
+    dash: [6, 3],
+    width: 2.2,
+    points,
+  }));
   const sides = current?.sides.map(({ side, points }) => ({ side, bands: bandsOf(points) })) ?? [];
   const works = (bands: readonly Band[]) => (bands.length === 0 ? "never" : bandsInWords(bands, format));
-  const says = !wanted ? "" : !current ? "Computing …" : [`As planned ${works(scan?.bands ?? [])}`, ...sides.map(({ side, bands }) => `${side ? `turning ${side} at ${height}` : "straight out"} ${works(bands)}`)].join("; ") + ".";
+  const says = !wanted
+    ? ""
+    : !current
+      ? "Computing …"
+      : [
+          `As planned ${works(scan?.bands ?? [])}`,
+          ...sides.map(
+            ({ side, bands }) => `${side ? `turning ${side} at ${height}` : "straight out"} ${works(bands)}`,
+          ),
+        ].join("; ") + ".";
   return { lines, says };
 }

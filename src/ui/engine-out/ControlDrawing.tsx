@@ -34,8 +34,17 @@ function Arrow({ x, y, dx, dy, colour, label }: ArrowProps) {
   return (
     <g>
       <line x1={x} y1={y} x2={ex} y2={ey} stroke={`var(--${colour})`} strokeWidth="3" />
-      <path d={`M ${ex + 5 * ux} ${ey + 5 * uy} L ${ex - 4 * uy} ${ey + 4 * ux} L ${ex + 4 * uy} ${ey - 4 * ux} Z`} fill={`var(--${colour})`} />
-      <text x={ex + 9 * ux} y={ey + (Math.abs(ux) < 0.5 ? 16 * uy + 4 : 4)} textAnchor={anchor} fontSize="12.5" fill="var(--ink)">
+      <path
+        d={`M ${ex + 5 * ux} ${ey + 5 * uy} L ${ex - 4 * uy} ${ey + 4 * ux} L ${ex + 4 * uy} ${ey - 4 * ux} Z`}
+        fill={`var(--${colour})`}
+      />
+      <text
+        x={ex + 9 * ux}
+        y={ey + (Math.abs(ux) < 0.5 ? 16 * uy + 4 : 4)}
+        textAnchor={anchor}
+        fontSize="12.5"
+        fill="var(--ink)"
+      >
         {label}
       </text>
     </g>
@@ -61,7 +70,8 @@ export function ControlDrawing() {
   const force = (newtons: number) => format("force", Math.abs(newtons));
   const jet = document.engines.kind === "jet";
   const feathered = trial.deadPropeller === "feathered";
-  const words = (value: number, positive: string, negative: string) => (Math.abs(value) < 0.05 ? "none" : `${formatNumber(Math.abs(value), 1)}° ${value > 0 ? positive : negative}`);
+  const words = (value: number, positive: string, negative: string) =>
+    Math.abs(value) < 0.05 ? "none" : `${formatNumber(Math.abs(value), 1)}° ${value > 0 ? positive : negative}`;
   const summary = `Bank ${words(bank, "right", "left")}, sideslip ${words(beta, "from the right", "from the left")}, rudder ${words(rudder, "right", "left")}, aileron ${words(aileron, "right", "left")}, ball ${formatNumber(Math.abs(bank) / BALL_DEG, 1)} out ${bank > 0 ? "right" : "left"}.`;
   const moments = [
     { name: "engines", value: yaw.engines_Nm, colour: "brick" },
@@ -72,33 +82,88 @@ export function ControlDrawing() {
   const most = Math.max(...moments.map(({ value }) => Math.abs(value)), 1);
   return (
     <figure className="min-h-0 px-3 pt-1">
-      <svg viewBox="0 0 740 216" className="h-full w-full max-[1150px]:h-auto" role="img" aria-label={`Forces and controls. ${summary}`}>
+      <svg
+        viewBox="0 0 740 216"
+        className="h-full w-full max-[1150px]:h-auto"
+        role="img"
+        aria-label={`Forces and controls. ${summary}`}
+      >
         <g transform="translate(158 96)">
           <text x="-126" y="-82" fontSize="13" fill="var(--ink2)">
             from behind
           </text>
           <line x1="-126" x2="126" y1="0" y2="0" stroke="var(--rule)" strokeDasharray="6 5" />
           <g transform={`rotate(${bank})`}>
-            <line x1={-HALF_SPAN} x2={HALF_SPAN} y1="-6" y2="-6" stroke="var(--ink)" strokeWidth="5" strokeLinecap="round" />
+            <line
+              x1={-HALF_SPAN}
+              x2={HALF_SPAN}
+              y1="-6"
+              y2="-6"
+              stroke="var(--ink)"
+              strokeWidth="5"
+              strokeLinecap="round"
+            />
             {/* Ailerons at the tips, trailing edge up or down as they stand. */}
-            <line x1={-HALF_SPAN + 4} x2={-HALF_SPAN + 40} y1={-6 + aileron * 0.7} y2={-6 + aileron * 0.7} stroke="var(--wheat)" strokeWidth="4" />
-            <line x1={HALF_SPAN - 40} x2={HALF_SPAN - 4} y1={-6 - aileron * 0.7} y2={-6 - aileron * 0.7} stroke="var(--wheat)" strokeWidth="4" />
+            <line
+              x1={-HALF_SPAN + 4}
+              x2={-HALF_SPAN + 40}
+              y1={-6 + aileron * 0.7}
+              y2={-6 + aileron * 0.7}
+              stroke="var(--wheat)"
+              strokeWidth="4"
+            />
+            <line
+              x1={HALF_SPAN - 40}
+              x2={HALF_SPAN - 4}
+              y1={-6 - aileron * 0.7}
+              y2={-6 - aileron * 0.7}
+              stroke="var(--wheat)"
+              strokeWidth="4"
+            />
             <ellipse cx="0" cy="-2" rx="17" ry="20" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
             <line x1="0" x2="0" y1="-22" y2="-60" stroke="var(--ink)" strokeWidth="4" />
             <Nacelle x={live * arm} y={-2} live jet={jet} feathered={false} />
             <Nacelle x={-live * arm} y={-2} live={false} jet={jet} feathered={feathered} />
           </g>
-          <Arrow x={0} y={-54} dx={side.rudder_N * scale} dy={0} colour="harbour" label={`rudder ${force(side.rudder_N)}`} />
-          <Arrow x={0} y={22} dx={side.sideslip_N * scale} dy={0} colour="sage" label={`sideslip ${force(side.sideslip_N)}`} />
-          <Arrow x={0} y={44} dx={side.weight_N * scale} dy={0} colour="ink2" label={`weight ${force(side.weight_N)}`} />
+          <Arrow
+            x={0}
+            y={-54}
+            dx={side.rudder_N * scale}
+            dy={0}
+            colour="harbour"
+            label={`rudder ${force(side.rudder_N)}`}
+          />
+          <Arrow
+            x={0}
+            y={22}
+            dx={side.sideslip_N * scale}
+            dy={0}
+            colour="sage"
+            label={`sideslip ${force(side.sideslip_N)}`}
+          />
+          <Arrow
+            x={0}
+            y={44}
+            dx={side.weight_N * scale}
+            dy={0}
+            colour="ink2"
+            label={`weight ${force(side.weight_N)}`}
+          />
         </g>
         <g transform="translate(646 152)">
           <path d="M -52 -6 Q 0 12 52 -6 L 52 12 Q 0 30 -52 12 Z" fill="var(--paper)" stroke="var(--ink2)" />
           <line x1={-BALL / 2 - 2} x2={-BALL / 2 - 2} y1="1" y2="21" stroke="var(--ink)" strokeWidth="2" />
           <line x1={BALL / 2 + 2} x2={BALL / 2 + 2} y1="1" y2="21" stroke="var(--ink)" strokeWidth="2" />
-          <circle cx={Math.max(Math.min((bank / BALL_DEG) * BALL, 42), -42)} cy={11 - Math.min(((bank / BALL_DEG) * BALL) ** 2, 42 ** 2) / 150} r={BALL / 2} fill="var(--ink)" />
+          <circle
+            cx={Math.max(Math.min((bank / BALL_DEG) * BALL, 42), -42)}
+            cy={11 - Math.min(((bank / BALL_DEG) * BALL) ** 2, 42 ** 2) / 150}
+            r={BALL / 2}
+            fill="var(--ink)"
+          />
           <text x="0" y="46" textAnchor="middle" fontSize="12.5" fill="var(--ink)">
-            {Math.abs(bank) < 0.05 ? "ball centred, wings level" : `ball ${formatNumber(Math.abs(bank) / BALL_DEG, 1)} ${bank > 0 ? "right" : "left"}, bank ${words(bank, "right", "left")}`}
+            {Math.abs(bank) < 0.05
+              ? "ball centred, wings level"
+              : `ball ${formatNumber(Math.abs(bank) / BALL_DEG, 1)} ${bank > 0 ? "right" : "left"}, bank ${words(bank, "right", "left")}`}
           </text>
         </g>
         <g transform="translate(424 104)">
@@ -107,17 +172,56 @@ export function ControlDrawing() {
           </text>
           <line x1="0" x2="0" y1="-88" y2="96" stroke="var(--rule)" strokeDasharray="6 5" />
           <g transform={`rotate(${-beta})`}>
-            <path d="M 0 -58 Q 10 -44 9 -10 L 6 62 L -6 62 L -9 -10 Q -10 -44 0 -58 Z" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
-            <path d={`M ${-HALF_SPAN} 2 L -8 -10 L 8 -10 L ${HALF_SPAN} 2 L ${HALF_SPAN} 10 L 8 8 L -8 8 L ${-HALF_SPAN} 10 Z`} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
+            <path
+              d="M 0 -58 Q 10 -44 9 -10 L 6 62 L -6 62 L -9 -10 Q -10 -44 0 -58 Z"
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+              strokeWidth="2"
+            />
+            <path
+              d={`M ${-HALF_SPAN} 2 L -8 -10 L 8 -10 L ${HALF_SPAN} 2 L ${HALF_SPAN} 10 L 8 8 L -8 8 L ${-HALF_SPAN} 10 Z`}
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+              strokeWidth="2"
+            />
             <line x1="-34" x2="34" y1={TAIL - 4} y2={TAIL - 4} stroke="var(--ink)" strokeWidth="5" />
             <g transform={`translate(0 ${TAIL}) rotate(${-rudder})`}>
               <line x1="0" x2="0" y1="0" y2="26" stroke="var(--harbour)" strokeWidth="4" />
             </g>
             <rect x={live * arm - 8} y="-22" width="16" height="26" fill="var(--harbour)" stroke="var(--ink)" />
-            <rect x={-live * arm - 8} y="-22" width="16" height="26" fill="var(--sheet)" stroke="var(--ink)" strokeDasharray="3 2" />
-            <Arrow x={live * arm} y={-22} dx={0} dy={-Math.min(state.thrust_N * scale, 62)} colour="harbour" label={`thrust ${force(state.thrust_N)}`} />
-            <Arrow x={-live * arm} y={6} dx={0} dy={state.deadDrag_N * scale} colour="brick" label={`drag ${force(state.deadDrag_N)}`} />
-            <Arrow x={0} y={TAIL + 6} dx={side.rudder_N * scale} dy={0} colour="harbour" label={`rudder ${words(rudder, "right", "left")}`} />
+            <rect
+              x={-live * arm - 8}
+              y="-22"
+              width="16"
+              height="26"
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+              strokeDasharray="3 2"
+            />
+            <Arrow
+              x={live * arm}
+              y={-22}
+              dx={0}
+              dy={-Math.min(state.thrust_N * scale, 62)}
+              colour="harbour"
+              label={`thrust ${force(state.thrust_N)}`}
+            />
+            <Arrow
+              x={-live * arm}
+              y={6}
+              dx={0}
+              dy={state.deadDrag_N * scale}
+              colour="brick"
+              label={`drag ${force(state.deadDrag_N)}`}
+            />
+            <Arrow
+              x={0}
+              y={TAIL + 6}
+              dx={side.rudder_N * scale}
+              dy={0}
+              colour="harbour"
+              label={`rudder ${words(rudder, "right", "left")}`}
+            />
           </g>
           <text x="-126" y="-73" fontSize="12.5" fill="var(--ink)">
             {Math.abs(beta) < 0.05 ? "no sideslip" : `sideslip ${words(beta, "from right", "from left")}`}
@@ -126,8 +230,22 @@ export function ControlDrawing() {
         <g transform="translate(646 40)">
           {moments.map(({ name, value, colour }, i) => (
             <g key={name} transform={`translate(0 ${i * 16})`}>
-              <rect x={value < 0 ? (value / most) * 88 : 0} y="0" width={Math.max((Math.abs(value) / most) * 88, 1)} height="11" fill={`var(--${colour})`} stroke="var(--ink)" strokeWidth="0.7" />
-              <text x={value < 0 ? 6 : -6} y="10" textAnchor={value < 0 ? "start" : "end"} fontSize="12.5" fill="var(--ink)">
+              <rect
+                x={value < 0 ? (value / most) * 88 : 0}
+                y="0"
+                width={Math.max((Math.abs(value) / most) * 88, 1)}
+                height="11"
+                fill={`var(--${colour})`}
+                stroke="var(--ink)"
+                strokeWidth="0.7"
+              />
+              <text
+                x={value < 0 ? 6 : -6}
+                y="10"
+                textAnchor={value < 0 ? "start" : "end"}
+                fontSize="12.5"
+                fill="var(--ink)"
+              >
                 {name}
               </text>
             </g>
@@ -146,12 +264,43 @@ export function ControlDrawing() {
 }
 
 /** An engine from behind: its propeller turns, stands, or is edge on. */
-function Nacelle({ x, y, live, jet, feathered }: { x: number; y: number; live: boolean; jet: boolean; feathered: boolean }) {
+function Nacelle({
+  x,
+  y,
+  live,
+  jet,
+  feathered,
+}: {
+  x: number;
+  y: number;
+  live: boolean;
+  jet: boolean;
+  feathered: boolean;
+}) {
   return (
     <g>
-      {!jet && live && <circle cx={x} cy={y} r="22" fill="none" stroke="var(--harbour)" strokeWidth="1.5" strokeDasharray="10 4" />}
-      {!jet && !live && <line x1={x} x2={x} y1={y - (feathered ? 22 : 20)} y2={y + (feathered ? 22 : 20)} stroke="var(--ink)" strokeWidth={feathered ? 1.5 : 4} />}
-      <circle cx={x} cy={y} r="9" fill={live ? "var(--harbour)" : "var(--sheet)"} stroke="var(--ink)" strokeWidth="1.5" strokeDasharray={live ? undefined : "3 2"} />
+      {!jet && live && (
+        <circle cx={x} cy={y} r="22" fill="none" stroke="var(--harbour)" strokeWidth="1.5" strokeDasharray="10 4" />
+      )}
+      {!jet && !live && (
+        <line
+          x1={x}
+          x2={x}
+          y1={y - (feathered ? 22 : 20)}
+          y2={y + (feathered ? 22 : 20)}
+          stroke="var(--ink)"
+          strokeWidth={feathered ? 1.5 : 4}
+        />
+      )}
+      <circle
+        cx={x}
+        cy={y}
+        r="9"
+        fill={live ? "var(--harbour)" : "var(--sheet)"}
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+        strokeDasharray={live ? undefined : "3 2"}
+      />
     </g>
   );
 }

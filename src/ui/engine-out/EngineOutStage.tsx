@@ -22,7 +22,13 @@ import { flownBank_rad, useEngineOut } from "./engine-out-store";
 import { useEngineOutQuestion, useEngineOutTables } from "./useEngineOutAnswer";
 
 const VIEWS = ["climb", "control", "speeds", "identify", "practice"] as const;
-const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = { climb: "Climb ledger", control: "Control", speeds: "Speeds", identify: "Identify and verify", practice: "Below V_MCA" };
+const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = {
+  climb: "Climb ledger",
+  control: "Control",
+  speeds: "Speeds",
+  identify: "Identify and verify",
+  practice: "Below V_MCA",
+};
 /** One ball of the turn coordinator. */
 const BALL_DEG = 5;
 
@@ -32,7 +38,11 @@ export function EngineOutStage() {
   useEngineOutTables();
   const issue = useEngineOut((state) => state.issue);
   return (
-    <Tabs.Root value={view} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]">
+    <Tabs.Root
+      value={view}
+      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
+      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]"
+    >
       <section className="grid min-h-0 min-w-0 grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet" aria-label="One engine">
         <header className="border-b border-rule px-4 pt-1.5">
           <h1 className="pb-1 text-[19px] font-bold max-[1150px]:text-[16px]">Does it fly on one engine, and how?</h1>
@@ -41,7 +51,9 @@ export function EngineOutStage() {
         {issue ? (
           <div role="alert" className="p-6">
             <h2 className="mb-1 text-[17px] font-bold">There is nothing to show for this aircraft.</h2>
-            <p className="max-w-prose">{issue.message} Choose a twin or the jet to see control and climb on one engine.</p>
+            <p className="max-w-prose">
+              {issue.message} Choose a twin or the jet to see control and climb on one engine.
+            </p>
           </div>
         ) : (
           <>
@@ -86,12 +98,21 @@ function Speeds() {
   const margin = vmca.eas_mps === null ? null : now.eas_mps - vmca.eas_mps;
   const bank_rad = flownBank_rad(trial, now);
   const vmcaSource = { calculation: { name: "vmca", input: { ...question, bank_rad } } };
-  const mendedSource = { calculation: { name: "one-engine-climb", input: { ...question, deadPropeller: bestPropeller(question), gearDown: false, flap: 0, items: [] } } };
+  const mendedSource = {
+    calculation: {
+      name: "one-engine-climb",
+      input: { ...question, deadPropeller: bestPropeller(question), gearDown: false, flap: 0, items: [] },
+    },
+  };
   const ceilingSource = { calculation: { name: "ceilings", input: question } };
   const cautions = [
     "Estimate for planning and training. The flight manual and your instructor come first; the red and blue lines of its airspeed indicator stay what they are.",
-    margin !== null && margin < 5 && !vmca.stallFirst && "Near or below minimum control speed: reduce the power and lower the nose. The sooner the smaller the trouble.",
-    vmca.stallFirst && "The stall comes before control is lost: practising minimum control speed here ends in a stall with one engine at power, which spins.",
+    margin !== null &&
+      margin < 5 &&
+      !vmca.stallFirst &&
+      "Near or below minimum control speed: reduce the power and lower the nose. The sooner the smaller the trouble.",
+    vmca.stallFirst &&
+      "The stall comes before control is lost: practising minimum control speed here ends in a stall with one engine at power, which spins.",
     ledger.over !== null && `The ${ledger.over} would be beyond its limit: this cannot be flown straight.`,
   ].filter((text): text is string => Boolean(text));
   return (
@@ -104,8 +125,17 @@ function Speeds() {
       <dl className="grid grid-cols-[1fr_auto] gap-y-1 border-t border-rule px-4 py-3 text-[15px] max-[1150px]:text-[13px] [&>dd]:text-right [&>dt]:text-ink2">
         <dt>V_MCA today, {formatNumber(degrees(bank_rad), 1)}° bank</dt>
         <dd>
-          <Figure title="Minimum control speed today" figure="vmca" source={vmcaSource} className={vmca.stallFirst ? "" : "text-brick"}>
-            {vmca.eas_mps === null ? (vmca.binding ? "none: no control" : "none") : `${format("speed", vmca.eas_mps)} · ${vmca.stallFirst ? "stall first" : vmca.binding}`}
+          <Figure
+            title="Minimum control speed today"
+            figure="vmca"
+            source={vmcaSource}
+            className={vmca.stallFirst ? "" : "text-brick"}
+          >
+            {vmca.eas_mps === null
+              ? vmca.binding
+                ? "none: no control"
+                : "none"
+              : `${format("speed", vmca.eas_mps)} · ${vmca.stallFirst ? "stall first" : vmca.binding}`}
           </Figure>
         </dd>
         <dt>V_MCA book, 5° bank</dt>
@@ -113,7 +143,9 @@ function Speeds() {
         <dt>V_S as banked</dt>
         <dd className="num">{format("speed", vmca.stall_mps)}</dd>
         <dt>V_SSE, book</dt>
-        <dd className="num">{document.handbook.vsse_mps === null ? "–" : format("speed", document.handbook.vsse_mps)}</dd>
+        <dd className="num">
+          {document.handbook.vsse_mps === null ? "–" : format("speed", document.handbook.vsse_mps)}
+        </dd>
         <dt>{jet ? "Best rate" : "V_YSE"}, mended</dt>
         <dd>
           <Figure title="Best rate on one engine" figure="vyse" source={mendedSource}>
@@ -128,8 +160,14 @@ function Speeds() {
         </dd>
         <dt>Zero sideslip</dt>
         <dd>
-          <Figure title="Bank without sideslip" figure="control" source={{ calculation: { name: "control", input: { ...question, eas_mps: now.eas_mps, bank_rad: null } } }}>
-            {zeroSideslip_rad === null ? "none" : `${formatNumber(degrees(zeroSideslip_rad), 1)}° · ball ${formatNumber(degrees(zeroSideslip_rad) / BALL_DEG, 1)}`}
+          <Figure
+            title="Bank without sideslip"
+            figure="control"
+            source={{ calculation: { name: "control", input: { ...question, eas_mps: now.eas_mps, bank_rad: null } } }}
+          >
+            {zeroSideslip_rad === null
+              ? "none"
+              : `${formatNumber(degrees(zeroSideslip_rad), 1)}° · ball ${formatNumber(degrees(zeroSideslip_rad) / BALL_DEG, 1)}`}
           </Figure>
         </dd>
         <dt>Service ceiling</dt>

@@ -18,8 +18,18 @@ import { type SaidCue, type SaidEngine, drawFault, rightEngine, useIdentify } fr
 import { useAsked } from "@/ui/core/useAsked";
 import { useEngineOutQuestion } from "./useEngineOutAnswer";
 
-const VERDICTS: Record<Cue["verdict"], string> = { settles: "settles it", hints: "hints", misleads: "misleads", silent: "says nothing" };
-const TONES: Record<Cue["verdict"], string> = { settles: "text-pine", hints: "", misleads: "text-brick", silent: "text-ink2" };
+const VERDICTS: Record<Cue["verdict"], string> = {
+  settles: "settles it",
+  hints: "hints",
+  misleads: "misleads",
+  silent: "says nothing",
+};
+const TONES: Record<Cue["verdict"], string> = {
+  settles: "text-pine",
+  hints: "",
+  misleads: "text-brick",
+  silent: "text-ink2",
+};
 /** Seconds lost before a wrongly stopped engine runs again. Common practice. */
 const AGAIN_S = 40;
 
@@ -28,7 +38,19 @@ function useIdentifyAnswer() {
   const question = useEngineOutQuestion();
   const eas_mps = useEngineOut((state) => state.now?.speeds.rate.eas_mps ?? null);
   const { fault, engine, closed } = useIdentify();
-  return useAsked(useCallback(() => core().engineOutIdentify({ question: { ...question, gearDown: false, items: [] }, eas_mps: eas_mps ?? 45, fault, engine, closed }), [question, eas_mps, fault, engine, closed]));
+  return useAsked(
+    useCallback(
+      () =>
+        core().engineOutIdentify({
+          question: { ...question, gearDown: false, items: [] },
+          eas_mps: eas_mps ?? 45,
+          fault,
+          engine,
+          closed,
+        }),
+      [question, eas_mps, fault, engine, closed],
+    ),
+  );
 }
 
 /** Gauges of both engines over the minute after a fault. */
@@ -36,7 +58,12 @@ export function IdentifyView() {
   const outcome = useIdentifyAnswer();
   const time_s = useIdentify((state) => state.time_s);
   return (
-    <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)] overflow-auto" tabIndex={0} role="region" aria-label="Identify and verify">
+    <div
+      className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)] overflow-auto"
+      tabIndex={0}
+      role="region"
+      aria-label="Identify and verify"
+    >
       <Setting />
       {!outcome ? (
         <p className="p-4 text-ink2">Computing …</p>
@@ -57,7 +84,11 @@ export function IdentifyView() {
 /** The user says which engine it is and what settles it, and is told. */
 export function IdentifyAnswering() {
   const outcome = useIdentifyAnswer();
-  return outcome?.ok ? <Answering answer={outcome.value} /> : <aside className="border-l border-rule" aria-label="Your answer" />;
+  return outcome?.ok ? (
+    <Answering answer={outcome.value} />
+  ) : (
+    <aside className="border-l border-rule" aria-label="Your answer" />
+  );
 }
 
 /** Which fault, known or drawn by lot; which school of verifying. */
@@ -69,24 +100,56 @@ function Setting() {
   useEffect(() => {
     if (!faults.some((entry) => entry.kind === fault)) set({ fault: "starvation", said: null, closed: null });
   }, [faults, fault, set]);
-  const draw = () => set({ ...drawFault(jet, [Math.random(), Math.random()]), hidden: true, said: null, closed: null, time_s: 0 });
+  const draw = () =>
+    set({ ...drawFault(jet, [Math.random(), Math.random()]), hidden: true, said: null, closed: null, time_s: 0 });
   return (
     <div className="grid grid-cols-4 items-end gap-x-4 gap-y-1 border-b border-rule px-4 py-2 max-[1150px]:grid-cols-3">
-      <ChoiceField label="Fault" value={hidden ? "lot" : fault} onChange={(value) => (value === "lot" ? draw() : set({ fault: value, hidden: false, said: null, closed: null }))} choices={[{ value: "lot" as const, label: "drawn by lot" }, ...faults.map((entry) => ({ value: entry.kind, label: entry.name }))]} />
+      <ChoiceField
+        label="Fault"
+        value={hidden ? "lot" : fault}
+        onChange={(value) =>
+          value === "lot" ? draw() : set({ fault: value, hidden: false, said: null, closed: null })
+        }
+        choices={[
+          { value: "lot" as const, label: "drawn by lot" },
+          ...faults.map((entry) => ({ value: entry.kind, label: entry.name })),
+        ]}
+      />
       {hidden ? (
         <button type="button" className="btn" onClick={draw}>
           Draw another
         </button>
       ) : (
-        <ChoiceField label="Engine" value={engine} onChange={(value) => set({ engine: value, said: null })} choices={[{ value: "left", label: "left" }, { value: "right", label: "right" }]} />
+        <ChoiceField
+          label="Engine"
+          value={engine}
+          onChange={(value) => set({ engine: value, said: null })}
+          choices={[
+            { value: "left", label: "left" },
+            { value: "right", label: "right" },
+          ]}
+        />
       )}
       <ChoiceField
         label="Verify by"
         value={closed?.engine ?? "gauges"}
-        onChange={(value) => set({ closed: value === "gauges" ? null : { engine: value, time_s: Math.max(Math.min(time_s, GAUGE_SECONDS - 10), 5) } })}
-        choices={[{ value: "gauges", label: jet ? "fuel flow and temperature" : "exhaust temperature and fuel flow" }, { value: "left", label: "closing the left lever now" }, { value: "right", label: "closing the right lever now" }]}
+        onChange={(value) =>
+          set({
+            closed:
+              value === "gauges" ? null : { engine: value, time_s: Math.max(Math.min(time_s, GAUGE_SECONDS - 10), 5) },
+          })
+        }
+        choices={[
+          { value: "gauges", label: jet ? "fuel flow and temperature" : "exhaust temperature and fuel flow" },
+          { value: "left", label: "closing the left lever now" },
+          { value: "right", label: "closing the right lever now" },
+        ]}
       />
-      <p className="text-[13px] leading-tight text-ink2">{closed ? `The ${closed.engine} lever comes back at ${closed.time_s} s. If nothing but its own manifold pressure changes, that engine was giving nothing.` : "Two schools: close the suspect’s lever and feel that nothing changes, or look at what burns."}</p>
+      <p className="text-[13px] leading-tight text-ink2">
+        {closed
+          ? `The ${closed.engine} lever comes back at ${closed.time_s} s. If nothing but its own manifold pressure changes, that engine was giving nothing.`
+          : "Two schools: close the suspect’s lever and feel that nothing changes, or look at what burns."}
+      </p>
     </div>
   );
 }
@@ -106,13 +169,26 @@ function Timeline() {
   }, [running]);
   return (
     <div className="grid grid-cols-[auto_1fr] items-end gap-3">
-      <button type="button" className="btn px-2 py-1" aria-label={running ? "Stop the clock" : "Run the clock"} onClick={() => {
+      <button
+        type="button"
+        className="btn px-2 py-1"
+        aria-label={running ? "Stop the clock" : "Run the clock"}
+        onClick={() => {
           if (!running && time_s >= GAUGE_SECONDS) set({ time_s: 0 });
           setRunning(!running);
-        }}>
+        }}
+      >
         {running ? <Pause size={16} aria-hidden="true" /> : <Play size={16} aria-hidden="true" />}
       </button>
-      <SliderField label="Since the fault" value={time_s} min={0} max={GAUGE_SECONDS} step={1} shown={`${time_s} s`} onChange={(value) => set({ time_s: value })} />
+      <SliderField
+        label="Since the fault"
+        value={time_s}
+        min={0}
+        max={GAUGE_SECONDS}
+        step={1}
+        shown={`${time_s} s`}
+        onChange={(value) => set({ time_s: value })}
+      />
     </div>
   );
 }
@@ -137,8 +213,13 @@ function Panel({ moments, moment }: { moments: readonly GaugeMoment[]; moment: G
           const most = Math.max(...moments.flatMap((at) => [at.left[gauge] ?? 0, at.right[gauge] ?? 0])) - zero;
           const share = (value: number) => `${Math.max(Math.min((value - zero) / most, 1), 0) * 100}%`;
           return (
-            <li key={gauge} className="grid grid-cols-[92px_minmax(0,1fr)_150px_minmax(0,1fr)_92px] items-center gap-x-2 border-t border-rule py-2">
-              <span className="num text-right text-[13px] whitespace-nowrap">{gaugeReading(gauge, moment.left[gauge] ?? 0, units)}</span>
+            <li
+              key={gauge}
+              className="grid grid-cols-[92px_minmax(0,1fr)_150px_minmax(0,1fr)_92px] items-center gap-x-2 border-t border-rule py-2"
+            >
+              <span className="num text-right text-[13px] whitespace-nowrap">
+                {gaugeReading(gauge, moment.left[gauge] ?? 0, units)}
+              </span>
               <span className="flex h-4 justify-end border border-ink2 bg-paper" aria-hidden="true">
                 <span className="bg-ink2" style={{ width: share(moment.left[gauge] ?? 0) }} />
               </span>
@@ -146,7 +227,9 @@ function Panel({ moments, moment }: { moments: readonly GaugeMoment[]; moment: G
               <span className="flex h-4 border border-ink2 bg-paper" aria-hidden="true">
                 <span className="bg-ink2" style={{ width: share(moment.right[gauge] ?? 0) }} />
               </span>
-              <span className="num text-[13px] whitespace-nowrap">{gaugeReading(gauge, moment.right[gauge] ?? 0, units)}</span>
+              <span className="num text-[13px] whitespace-nowrap">
+                {gaugeReading(gauge, moment.right[gauge] ?? 0, units)}
+              </span>
             </li>
           );
         })}
@@ -154,15 +237,27 @@ function Panel({ moments, moment }: { moments: readonly GaugeMoment[]; moment: G
       <dl className="mt-2 grid grid-cols-3 gap-3 border-t border-ink2 pt-2 text-[14px] [&_dd]:font-semibold [&_dt]:text-[13px] [&_dt]:text-ink2">
         <div>
           <dt>Foot that holds it straight</dt>
-          <dd>{none(moment.foot_N, 10) ? "neither" : `${side(moment.foot_N)}, ${format("force", Math.abs(moment.foot_N))}`}</dd>
+          <dd>
+            {none(moment.foot_N, 10)
+              ? "neither"
+              : `${side(moment.foot_N)}, ${format("force", Math.abs(moment.foot_N))}`}
+          </dd>
         </div>
         <div>
           <dt>Nose, feet off</dt>
-          <dd>{none(moment.yaw_rad, 0.005) ? "straight" : `swings ${formatNumber(Math.abs(degrees(moment.yaw_rad)), 0)}° to the ${side(moment.yaw_rad)}`}</dd>
+          <dd>
+            {none(moment.yaw_rad, 0.005)
+              ? "straight"
+              : `swings ${formatNumber(Math.abs(degrees(moment.yaw_rad)), 0)}° to the ${side(moment.yaw_rad)}`}
+          </dd>
         </div>
         <div>
           <dt>Ball, feet off</dt>
-          <dd>{none(moment.ball, 0.05) ? "centred" : `${formatNumber(Math.abs(moment.ball), 1)} to the ${side(moment.ball)}`}</dd>
+          <dd>
+            {none(moment.ball, 0.05)
+              ? "centred"
+              : `${formatNumber(Math.abs(moment.ball), 1)} to the ${side(moment.ball)}`}
+          </dd>
         </div>
       </dl>
     </figure>
@@ -185,44 +280,93 @@ function Answering({ answer }: { answer: IdentifyAnswer }) {
     <aside className="min-h-0 overflow-auto border-l border-rule px-4 py-3" aria-label="Your answer">
       <h2 className="mb-1 font-bold">Which engine, and what settles it?</h2>
       <div className="grid grid-cols-2 gap-2">
-        <ChoiceField label="It is the" value={which} onChange={setWhich} choices={[{ value: "", label: "…" }, { value: "left", label: "left" }, { value: "right", label: "right" }, { value: "neither", label: "neither" }]} />
-        <ChoiceField label="Settled by" value={what} onChange={setWhat} choices={[{ value: "", label: "…" }, { value: "foot", label: "dead foot" }, ...gauges.map((gauge) => ({ value: gauge as SaidCue, label: GAUGE_NAMES[gauge].toLowerCase() }))]} />
+        <ChoiceField
+          label="It is the"
+          value={which}
+          onChange={setWhich}
+          choices={[
+            { value: "", label: "…" },
+            { value: "left", label: "left" },
+            { value: "right", label: "right" },
+            { value: "neither", label: "neither" },
+          ]}
+        />
+        <ChoiceField
+          label="Settled by"
+          value={what}
+          onChange={setWhat}
+          choices={[
+            { value: "", label: "…" },
+            { value: "foot", label: "dead foot" },
+            ...gauges.map((gauge) => ({ value: gauge as SaidCue, label: GAUGE_NAMES[gauge].toLowerCase() })),
+          ]}
+        />
       </div>
-      <button type="button" className="btn mt-2" disabled={which === "" || what === ""} onClick={() => which !== "" && what !== "" && set({ said: { engine: which, cue: what } })}>
+      <button
+        type="button"
+        className="btn mt-2"
+        disabled={which === "" || what === ""}
+        onClick={() => which !== "" && what !== "" && set({ said: { engine: which, cue: what } })}
+      >
         Answer
       </button>
       {said && (
         <div className="mt-3" role="status">
           <p className={said.engine === right ? "text-pine" : "text-brick"}>
             <strong>{said.engine === right ? "Right." : "Wrong engine."}</strong>{" "}
-            {said.engine === right ? (right === "neither" ? "Both engines are well." : `It is the ${right} engine.`) : right === "neither" ? "Both engines are well: one gauge has failed." : `It is the ${right} engine.`}
+            {said.engine === right
+              ? right === "neither"
+                ? "Both engines are well."
+                : `It is the ${right} engine.`
+              : right === "neither"
+                ? "Both engines are well: one gauge has failed."
+                : `It is the ${right} engine.`}
           </p>
           <p className="mt-1 text-[14px]">
             {faultOf(fault).name}: {faultOf(fault).says}
           </p>
           {cue && (
             <p className="mt-1 text-[14px]">
-              <strong className={TONES[cue.verdict]}>{cue.cue === "foot" ? "The dead foot" : GAUGE_NAMES[cue.cue as GaugeName]} {VERDICTS[cue.verdict]}.</strong> {cue.why}
+              <strong className={TONES[cue.verdict]}>
+                {cue.cue === "foot" ? "The dead foot" : GAUGE_NAMES[cue.cue as GaugeName]} {VERDICTS[cue.verdict]}.
+              </strong>{" "}
+              {cue.why}
             </p>
           )}
           {said.engine !== right && said.engine !== "neither" && (
             <p className="mt-1 text-[14px] text-brick">
-              Shutting down the {said.engine} one leaves no engine: it sinks {format("verticalSpeed", answer.sinkOnNone_mps)} with both feathered, about {format("height", wrongCost_m)} before it may run again.
+              Shutting down the {said.engine} one leaves no engine: it sinks{" "}
+              {format("verticalSpeed", answer.sinkOnNone_mps)} with both feathered, about{" "}
+              {format("height", wrongCost_m)} before it may run again.
             </p>
           )}
-          {!faultOf(fault).dead && <p className="mt-1 text-[14px]">Do not feather it: {fault === "gauge" ? "it is well." : fault === "stuck" ? "it is the one with power. Bring it to idle by its mixture or fuel only when landing is assured." : "what it gives may be worth keeping; watch it."}</p>}
+          {!faultOf(fault).dead && (
+            <p className="mt-1 text-[14px]">
+              Do not feather it:{" "}
+              {fault === "gauge"
+                ? "it is well."
+                : fault === "stuck"
+                  ? "it is the one with power. Bring it to idle by its mixture or fuel only when landing is assured."
+                  : "what it gives may be worth keeping; watch it."}
+            </p>
+          )}
           <table className="mt-2 w-full text-[13px]">
             <caption className="pb-0.5 text-left text-ink2">At {time_s} s</caption>
             <tbody>
               {cues.map((entry) => (
                 <tr key={entry.cue} className="border-t border-rule align-top">
-                  <th className="py-0.5 pr-2 text-left font-normal">{entry.cue === "foot" ? "Dead foot" : GAUGE_NAMES[entry.cue as GaugeName]}</th>
+                  <th className="py-0.5 pr-2 text-left font-normal">
+                    {entry.cue === "foot" ? "Dead foot" : GAUGE_NAMES[entry.cue as GaugeName]}
+                  </th>
                   <td className={`whitespace-nowrap ${TONES[entry.verdict]}`}>{VERDICTS[entry.verdict]}</td>
                 </tr>
               ))}
             </tbody>
           </table>
-          <p className="mt-2 text-[13px] text-ink2">Why the foot: a gauge shows what an engine does inside; only yaw shows thrust. The foot that does nothing is on the dead side.</p>
+          <p className="mt-2 text-[13px] text-ink2">
+            Why the foot: a gauge shows what an engine does inside; only yaw shows thrust. The foot that does nothing is
+            on the dead side.
+          </p>
         </div>
       )}
     </aside>

@@ -11,12 +11,22 @@ import { flownBank_rad, useEngineOut } from "./engine-out-store";
 import { useAsked } from "@/ui/core/useAsked";
 import { useEngineOutQuestion } from "./useEngineOutAnswer";
 
-const MARK_NAMES = { entry: "Entry", loss: "Heading goes: recover", "stall-warning": "Stall warning: recover", recovered: "Recovered" } as const;
+const MARK_NAMES = {
+  entry: "Entry",
+  loss: "Heading goes: recover",
+  "stall-warning": "Stall warning: recover",
+  recovered: "Recovered",
+} as const;
 
 /** Below minimum control speed and the way out; and how minimum control speed is shown safely. */
 export function PracticeView() {
   return (
-    <div className="grid min-h-0 grid-cols-2 gap-6 overflow-auto px-4 py-3 max-[1150px]:grid-cols-1" tabIndex={0} role="region" aria-label="Below minimum control speed, and its demonstration">
+    <div
+      className="grid min-h-0 grid-cols-2 gap-6 overflow-auto px-4 py-3 max-[1150px]:grid-cols-1"
+      tabIndex={0}
+      role="region"
+      aria-label="Below minimum control speed, and its demonstration"
+    >
       <Below />
       <Planner />
     </div>
@@ -31,7 +41,12 @@ function Below() {
   const [under_mps, setUnder] = useState(4 * MPS_PER_KT);
   const limit = now?.vmca.eas_mps ?? null;
   const eas_mps = limit === null ? null : Math.max(limit - under_mps, 12);
-  const below = useAsked(useCallback(() => (eas_mps === null ? Promise.resolve(null) : core().engineOutBelow(question, eas_mps, bank_rad)), [question, eas_mps, bank_rad]));
+  const below = useAsked(
+    useCallback(
+      () => (eas_mps === null ? Promise.resolve(null) : core().engineOutBelow(question, eas_mps, bank_rad)),
+      [question, eas_mps, bank_rad],
+    ),
+  );
   return (
     <section aria-label="Below minimum control speed">
       <h2 className="font-bold">Below minimum control speed</h2>
@@ -39,7 +54,15 @@ function Below() {
         <p className="mt-1">No control limit is met before the stall as it is set: there is no such speed here.</p>
       ) : (
         <>
-          <SliderField label="Slower than V_MCA by" value={under_mps} min={0} max={12 * MPS_PER_KT} step={0.25} shown={`${format("speed", under_mps)}, at ${format("speed", eas_mps)}`} onChange={setUnder} />
+          <SliderField
+            label="Slower than V_MCA by"
+            value={under_mps}
+            min={0}
+            max={12 * MPS_PER_KT}
+            step={0.25}
+            shown={`${format("speed", under_mps)}, at ${format("speed", eas_mps)}`}
+            onChange={setUnder}
+          />
           {!below ? (
             <p className="text-ink2">Computing …</p>
           ) : !below.ok ? (
@@ -48,18 +71,33 @@ function Below() {
             <>
               <ol className="mt-2 list-decimal space-y-1.5 pl-5">
                 <li>
-                  Full rudder no longer holds it: it turns toward the dead engine at {formatNumber(degrees(below.value.yaw_radps), 1)}°/s, {Math.round(below.value.aileron * 100)} % of the aileron holding the bank.{below.value.aileron > 1 && " The ailerons are past their stop: it rolls."}
+                  Full rudder no longer holds it: it turns toward the dead engine at{" "}
+                  {formatNumber(degrees(below.value.yaw_radps), 1)}°/s, {Math.round(below.value.aileron * 100)} % of the
+                  aileron holding the bank.{below.value.aileron > 1 && " The ailerons are past their stop: it rolls."}
                 </li>
                 <li>
-                  <strong>Power back on the live engine.</strong> {below.value.controlledSetting === null ? "At this speed no power setting gives control before the stall: speed first." : below.value.controlledSetting >= question.setting ? "Here the power as set is held." : `At ${Math.round(below.value.controlledSetting * 100)} % it is held at this speed.`}
+                  <strong>Power back on the live engine.</strong>{" "}
+                  {below.value.controlledSetting === null
+                    ? "At this speed no power setting gives control before the stall: speed first."
+                    : below.value.controlledSetting >= question.setting
+                      ? "Here the power as set is held."
+                      : `At ${Math.round(below.value.controlledSetting * 100)} % it is held at this speed.`}
                 </li>
                 <li>
-                  <strong>Nose down.</strong> {format("height", below.value.height_m)} of height buy the speed back to 5 kt above V_MCA at the power as set, without drag.
+                  <strong>Nose down.</strong> {format("height", below.value.height_m)} of height buy the speed back to 5
+                  kt above V_MCA at the power as set, without drag.
                 </li>
                 <li>Then power again, bank into the live engine, and climb at V_YSE if it climbs.</li>
               </ol>
-              {below.value.stalled && <p className="mt-2 text-brick">This is at or below the stall: the wing stalls with one engine at power, and it spins.</p>}
-              <p className="mt-2 text-[13px] text-ink2">A steady turn, computed. What kills is the roll with a stalled wing that follows: yaw, roll and stall together are not modelled. Never look for it low.</p>
+              {below.value.stalled && (
+                <p className="mt-2 text-brick">
+                  This is at or below the stall: the wing stalls with one engine at power, and it spins.
+                </p>
+              )}
+              <p className="mt-2 text-[13px] text-ink2">
+                A steady turn, computed. What kills is the roll with a stalled wing that follows: yaw, roll and stall
+                together are not modelled. Never look for it low.
+              </p>
             </>
           )}
         </>
@@ -77,7 +115,21 @@ function Planner() {
   const [rate_kt, setRate] = useState(1);
   const plan = useAsked(
     useCallback(
-      () => core().engineOutDemonstration({ ...question, deadPropeller: question.deadPropeller === "none" ? "none" : "windmilling", gearDown: false, items: [] }, { ground_m, floor_m: DEMONSTRATION_FLOOR_M, deceleration_mps2: rate_kt * MPS_PER_KT, bank_rad: trial.bank.kind === "bank" ? trial.bank.bank_rad : (5 * Math.PI) / 180 }),
+      () =>
+        core().engineOutDemonstration(
+          {
+            ...question,
+            deadPropeller: question.deadPropeller === "none" ? "none" : "windmilling",
+            gearDown: false,
+            items: [],
+          },
+          {
+            ground_m,
+            floor_m: DEMONSTRATION_FLOOR_M,
+            deceleration_mps2: rate_kt * MPS_PER_KT,
+            bank_rad: trial.bank.kind === "bank" ? trial.bank.bank_rad : (5 * Math.PI) / 180,
+          },
+        ),
       [question, ground_m, rate_kt, trial.bank],
     ),
   );
@@ -85,8 +137,24 @@ function Planner() {
     <section aria-label="Demonstration of minimum control speed">
       <h2 className="font-bold">Showing minimum control speed, with an instructor</h2>
       <div className="grid grid-cols-2 gap-x-4">
-        <SliderField label="Ground below" value={ground_m} min={0} max={2000} step={30.48} shown={format("height", ground_m)} onChange={setGround} />
-        <SliderField label="Slowing by" value={rate_kt} min={0.5} max={2} step={0.5} shown={`${formatNumber(rate_kt, 1)} kt/s`} onChange={setRate} />
+        <SliderField
+          label="Ground below"
+          value={ground_m}
+          min={0}
+          max={2000}
+          step={30.48}
+          shown={format("height", ground_m)}
+          onChange={setGround}
+        />
+        <SliderField
+          label="Slowing by"
+          value={rate_kt}
+          min={0.5}
+          max={2}
+          step={0.5}
+          shown={`${formatNumber(rate_kt, 1)} kt/s`}
+          onChange={setRate}
+        />
       </div>
       {!plan ? (
         <p className="text-ink2">Computing …</p>
@@ -96,7 +164,9 @@ function Planner() {
         <>
           {plan.value.stallFirst && (
             <p role="alert" className="my-2 text-brick">
-              <strong>The stall comes first here.</strong> At this height, mass and bank the warning sounds before control is lost. Do not slow down to find it: show it lower, or with the rudder limited by the instructor, or not at all.
+              <strong>The stall comes first here.</strong> At this height, mass and bank the warning sounds before
+              control is lost. Do not slow down to find it: show it lower, or with the rudder limited by the instructor,
+              or not at all.
             </p>
           )}
           {plan.value.tooLow && (
@@ -133,12 +203,23 @@ function Planner() {
             </dd>
           </dl>
           <ol className="mt-2 list-decimal space-y-0.5 pl-5 text-[14px]">
-            <li>Clearing turns; gear up, flap for take-off,{jet ? "" : " cowl flaps as for take-off,"} trimmed, fuel on for both.</li>
-            <li>Idle on the {trial.failed} engine{jet ? "" : ", its propeller windmilling"}; full power on the other; bank into it.</li>
-            <li>Slow steadily within ±20° of heading, ±5 kt, at most 5° of bank; rudder to its stop and no farther. At the first sign — heading going, warning, buffet — stop.</li>
+            <li>
+              Clearing turns; gear up, flap for take-off,{jet ? "" : " cowl flaps as for take-off,"} trimmed, fuel on
+              for both.
+            </li>
+            <li>
+              Idle on the {trial.failed} engine{jet ? "" : ", its propeller windmilling"}; full power on the other; bank
+              into it.
+            </li>
+            <li>
+              Slow steadily within ±20° of heading, ±5 kt, at most 5° of bank; rudder to its stop and no farther. At the
+              first sign — heading going, warning, buffet — stop.
+            </li>
             <li>Power back on the live engine, nose down, heading back; then power again at the recovery speed.</li>
           </ol>
-          <p className="mt-2 text-[13px] text-ink2">Only as the flight manual and a qualified instructor allow. Tolerances are those of usual flight tests.</p>
+          <p className="mt-2 text-[13px] text-ink2">
+            Only as the flight manual and a qualified instructor allow. Tolerances are those of usual flight tests.
+          </p>
         </>
       )}
     </section>

@@ -15,8 +15,14 @@ import { useSpeedsCard } from "./useSpeedsCard";
 
 /** Marks of a light twin's airspeed indicator. 14 CFR 23.1545 as it was before 2017 (memory). */
 const MARKS: readonly { mark: string; says: string }[] = [
-  { mark: "red radial line", says: "Minimum control speed as published: sea level, light, aft centre of gravity, windmilling, 5° of bank. It is not today’s." },
-  { mark: "blue radial line", says: "Best rate on one engine at maximum mass at sea level. Lighter or higher it is slower." },
+  {
+    mark: "red radial line",
+    says: "Minimum control speed as published: sea level, light, aft centre of gravity, windmilling, 5° of bank. It is not today’s.",
+  },
+  {
+    mark: "blue radial line",
+    says: "Best rate on one engine at maximum mass at sea level. Lighter or higher it is slower.",
+  },
   { mark: "white arc", says: "From the stall with landing flap to the fastest speed with flap, both at maximum mass." },
   { mark: "green arc", says: "From the clean stall to the fastest cruise in rough air." },
   { mark: "red line, high end", says: "Never exceed." },
@@ -31,7 +37,9 @@ export function SpeedsView() {
   const { document } = useAircraft();
   const format = useFormat();
   const eas_mps = now?.speeds.rate.eas_mps ?? null;
-  const card = useAsked(useCallback(() => core().engineOutCard(question, bank_rad, eas_mps ?? 45), [question, bank_rad, eas_mps]));
+  const card = useAsked(
+    useCallback(() => core().engineOutCard(question, bank_rad, eas_mps ?? 45), [question, bank_rad, eas_mps]),
+  );
   const print = useSpeedsCard(card);
   if (!card || !now) return <p className="p-4 text-ink2">Computing …</p>;
   const masses = [...new Set(card.rows.map((row) => row.mass_kg))];
@@ -47,7 +55,16 @@ export function SpeedsView() {
       <table className="w-full text-right text-[13px]">
         <thead className="text-ink2">
           <tr>
-            {["mass", "altitude", `V_MCA ${formatNumber(degrees(bank_rad), 0)}°`, "V_S clean", jet ? "best rate" : "V_YSE", "climb", jet ? "best angle" : "V_XSE", "gradient"].map((head, i) => (
+            {[
+              "mass",
+              "altitude",
+              `V_MCA ${formatNumber(degrees(bank_rad), 0)}°`,
+              "V_S clean",
+              jet ? "best rate" : "V_YSE",
+              "climb",
+              jet ? "best angle" : "V_XSE",
+              "gradient",
+            ].map((head, i) => (
               <th key={head} className={`font-normal ${i === 0 ? "text-left" : ""}`}>
                 {head}
               </th>
@@ -56,24 +73,38 @@ export function SpeedsView() {
         </thead>
         {masses.map((mass_kg) => (
           <tbody key={mass_kg} className="num border-t-2 border-rule">
-            {card.rows.filter((row) => row.mass_kg === mass_kg).map((row, i) => (
-              <tr key={row.altitude_m} className={i > 0 ? "border-t border-rule" : ""}>
-                <th className="text-left font-normal">
-                  <span className={i > 0 ? "sr-only" : ""}>{format("mass", mass_kg)}</span>
-                </th>
-                <td>{format("height", row.altitude_m)}</td>
-                <td className={row.vmca_mps !== null && row.vmca_mps > row.stall_mps ? "text-brick" : ""}>{row.vmca_mps === null ? "–" : row.vmca_mps <= row.stall_mps ? "stall first" : format("speed", row.vmca_mps)}</td>
-                <td>{format("speed", row.stall_mps)}</td>
-                <td className="font-semibold">{format("speed", row.vyse.eas_mps)}</td>
-                <td className={row.vyse.climb_mps < 0 ? "text-brick" : ""}>{format("verticalSpeed", row.vyse.climb_mps)}</td>
-                <td>{format("speed", row.vxse.eas_mps)}</td>
-                <td>{formatNumber(row.vxse.gradient * 100, 1)} %</td>
-              </tr>
-            ))}
+            {card.rows
+              .filter((row) => row.mass_kg === mass_kg)
+              .map((row, i) => (
+                <tr key={row.altitude_m} className={i > 0 ? "border-t border-rule" : ""}>
+                  <th className="text-left font-normal">
+                    <span className={i > 0 ? "sr-only" : ""}>{format("mass", mass_kg)}</span>
+                  </th>
+                  <td>{format("height", row.altitude_m)}</td>
+                  <td className={row.vmca_mps !== null && row.vmca_mps > row.stall_mps ? "text-brick" : ""}>
+                    {row.vmca_mps === null
+                      ? "–"
+                      : row.vmca_mps <= row.stall_mps
+                        ? "stall first"
+                        : format("speed", row.vmca_mps)}
+                  </td>
+                  <td>{format("speed", row.stall_mps)}</td>
+                  <td className="font-semibold">{format("speed", row.vyse.eas_mps)}</td>
+                  <td className={row.vyse.climb_mps < 0 ? "text-brick" : ""}>
+                    {format("verticalSpeed", row.vyse.climb_mps)}
+                  </td>
+                  <td>{format("speed", row.vxse.eas_mps)}</td>
+                  <td>{formatNumber(row.vxse.gradient * 100, 1)} %</td>
+                </tr>
+              ))}
           </tbody>
         ))}
       </table>
-      <p className="mt-1 text-[13px] text-ink2">V_MCA with take-off flap, {jet ? "" : "windmilling, "}gear up, {formatNumber(degrees(bank_rad), 1)}° of bank; the rest mended. V_SSE is the maker’s: {document.handbook.vsse_mps === null ? "not given" : format("speed", document.handbook.vsse_mps)}.</p>
+      <p className="mt-1 text-[13px] text-ink2">
+        V_MCA with take-off flap, {jet ? "" : "windmilling, "}gear up, {formatNumber(degrees(bank_rad), 1)}° of bank;
+        the rest mended. V_SSE is the maker’s:{" "}
+        {document.handbook.vsse_mps === null ? "not given" : format("speed", document.handbook.vsse_mps)}.
+      </p>
       <div className="mt-4 grid grid-cols-2 gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="Rudder by speed">
           <h2 className="font-bold">Rudder to hold or trim, no sideslip, as set</h2>
@@ -92,7 +123,11 @@ export function SpeedsView() {
                 <tr key={at.eas_mps} className="border-t border-rule">
                   <th className="text-left font-normal">{format("speed", at.eas_mps)}</th>
                   {[at.left, at.right].flatMap((held, i) => [
-                    <td key={`${i}r`}>{held === null ? "–" : `${formatNumber(degrees(held.rudder_rad), 1)}° ${i === 0 ? "right" : "left"}`}</td>,
+                    <td key={`${i}r`}>
+                      {held === null
+                        ? "–"
+                        : `${formatNumber(degrees(held.rudder_rad), 1)}° ${i === 0 ? "right" : "left"}`}
+                    </td>,
                     <td key={`${i}p`}>{held === null ? "–" : format("force", held.pedal_N)}</td>,
                   ])}
                 </tr>
@@ -113,7 +148,15 @@ export function SpeedsView() {
                 <tr key={at.mass_kg} className="border-t border-rule">
                   <th className="text-left font-normal">{format("mass", at.mass_kg)}</th>
                   {[at.service, at.absolute].map((ceiling, i) => (
-                    <td key={i}>{ceiling.ok ? (ceiling.value > 0 ? format("height", ceiling.value) : "below the sea") : ceiling.issue.code === "above_model" ? "above the model" : "none"}</td>
+                    <td key={i}>
+                      {ceiling.ok
+                        ? ceiling.value > 0
+                          ? format("height", ceiling.value)
+                          : "below the sea"
+                        : ceiling.issue.code === "above_model"
+                          ? "above the model"
+                          : "none"}
+                    </td>
                   ))}
                 </tr>
               ))}
@@ -127,10 +170,17 @@ export function SpeedsView() {
               {card.zero.ok ? (
                 <p className="mb-3 text-[14px]">
                   About{" "}
-                  <Figure title="Zero thrust" figure="zero-thrust" source={{ calculation: { name: "zero-thrust", input: { ...question, eas_mps: eas_mps ?? 45 } } }}>
-                    {formatNumber(card.zero.value.manifold_Pa / PA_PER_INHG, 0)} inHg at {formatNumber(card.zero.value.speed_rpm, 0, 10)} rpm
+                  <Figure
+                    title="Zero thrust"
+                    figure="zero-thrust"
+                    source={{ calculation: { name: "zero-thrust", input: { ...question, eas_mps: eas_mps ?? 45 } } }}
+                  >
+                    {formatNumber(card.zero.value.manifold_Pa / PA_PER_INHG, 0)} inHg at{" "}
+                    {formatNumber(card.zero.value.speed_rpm, 0, 10)} rpm
                   </Figure>{" "}
-                  at {format("speed", eas_mps ?? 45)} drags like the feathered propeller: {Math.round(card.zero.value.share * 100)} % of the power. An estimate; the manual’s setting comes first. Check it: rudder and ball stand as they do feathered.
+                  at {format("speed", eas_mps ?? 45)} drags like the feathered propeller:{" "}
+                  {Math.round(card.zero.value.share * 100)} % of the power. An estimate; the manual’s setting comes
+                  first. Check it: rudder and ball stand as they do feathered.
                 </p>
               ) : (
                 <p className="mb-3 text-[14px]">{card.zero.issue.message}</p>
@@ -146,7 +196,10 @@ export function SpeedsView() {
               </div>
             ))}
           </dl>
-          <p className="mt-1 text-[13px] text-ink2">Marks of small aeroplanes by 14 CFR 23.1545 as it was before 2017. They stay what they are: this page changes no instrument.</p>
+          <p className="mt-1 text-[13px] text-ink2">
+            Marks of small aeroplanes by 14 CFR 23.1545 as it was before 2017. They stay what they are: this page
+            changes no instrument.
+          </p>
         </section>
       </div>
     </div>

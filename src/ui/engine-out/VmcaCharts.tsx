@@ -28,23 +28,65 @@ interface Line {
 }
 
 /** Both lines of a chart with what marks it. */
-function chartOption(ink: ChartInk, lines: readonly Line[], speed: (si: number) => number, unit: string, xAxis: Record<string, unknown>, marks: readonly Record<string, unknown>[]) {
+function chartOption(
+  ink: ChartInk,
+  lines: readonly Line[],
+  speed: (si: number) => number,
+  unit: string,
+  xAxis: Record<string, unknown>,
+  marks: readonly Record<string, unknown>[],
+) {
   const layout = apart();
-  const of = (name: string, colour: string, text: string, data: readonly unknown[], more: Record<string, unknown>) => ({ name, type: "line", showSymbol: false, itemStyle: { color: ink.of(colour) }, endLabel: endLabel(ink, name, ink.of(text)), labelLayout: layout, data, ...more });
+  const of = (name: string, colour: string, text: string, data: readonly unknown[], more: Record<string, unknown>) => ({
+    name,
+    type: "line",
+    showSymbol: false,
+    itemStyle: { color: ink.of(colour) },
+    endLabel: endLabel(ink, name, ink.of(text)),
+    labelLayout: layout,
+    data,
+    ...more,
+  });
   return {
     grid: { left: 40, right: 54, top: 30, bottom: 40 },
-    tooltip: { ...ink.tooltip, valueFormatter: (value: unknown) => (value === null || value === undefined ? "–" : `${formatNumber(Number(value))} ${unit}`) },
+    tooltip: {
+      ...ink.tooltip,
+      valueFormatter: (value: unknown) =>
+        value === null || value === undefined ? "–" : `${formatNumber(Number(value))} ${unit}`,
+    },
     xAxis: { nameLocation: "middle", nameGap: 24, ...xAxis },
-    yAxis: { ...ink.axis(`equivalent, ${unit}`), nameTextStyle: { color: ink.of("ink2"), fontSize: 13, align: "left", padding: [0, 0, 0, -30] }, scale: true },
+    yAxis: {
+      ...ink.axis(`equivalent, ${unit}`),
+      nameTextStyle: { color: ink.of("ink2"), fontSize: 13, align: "left", padding: [0, 0, 0, -30] },
+      scale: true,
+    },
     series: [
-      of("V_MCA", "brick", "brick", lines.map(({ x, vmca_mps }) => [x, vmca_mps === null ? null : speed(vmca_mps)]), { lineStyle: { color: ink.of("brick"), width: 2.6 }, markLine: { silent: true, symbol: "none", data: marks } }),
-      of("V_S", "ink2", "ink", lines.map(({ x, stall_mps }) => [x, speed(stall_mps)]), { lineStyle: { color: ink.of("ink2"), width: 2, type: [6, 4] } }),
+      of(
+        "V_MCA",
+        "brick",
+        "brick",
+        lines.map(({ x, vmca_mps }) => [x, vmca_mps === null ? null : speed(vmca_mps)]),
+        { lineStyle: { color: ink.of("brick"), width: 2.6 }, markLine: { silent: true, symbol: "none", data: marks } },
+      ),
+      of(
+        "V_S",
+        "ink2",
+        "ink",
+        lines.map(({ x, stall_mps }) => [x, speed(stall_mps)]),
+        { lineStyle: { color: ink.of("ink2"), width: 2, type: [6, 4] } },
+      ),
     ],
   };
 }
 
 /** The same as a table. */
-function LinesTable({ head, rows }: { head: string; rows: readonly { readonly key: string; readonly vmca_mps: number | null; readonly stall_mps: number }[] }) {
+function LinesTable({
+  head,
+  rows,
+}: {
+  head: string;
+  rows: readonly { readonly key: string; readonly vmca_mps: number | null; readonly stall_mps: number }[];
+}) {
   const format = useFormat();
   return (
     <table className="w-full text-right text-[13px]">
@@ -80,16 +122,44 @@ export function VmcaByHeight() {
       const height = (si: number) => fromSi("height", units.height, si);
       const crossing_m = curve ? stallCrossing_m(curve) : null;
       const most = STEPS * plainStep(height(TOP_M) / STEPS);
-      const mark = (x: number, text: string, colour: string, type: string, position: string) => ({ xAxis: height(x), lineStyle: { color: ink.of(colour), type }, label: { formatter: text, color: ink.of(colour), position } });
+      const mark = (x: number, text: string, colour: string, type: string, position: string) => ({
+        xAxis: height(x),
+        lineStyle: { color: ink.of(colour), type },
+        label: { formatter: text, color: ink.of(colour), position },
+      });
       return chartOption(
-        ink, (curve ?? []).map((at) => ({ ...at, x: height(at.altitudeDensity_m) })).filter(({ x }) => x <= most), (si) => fromSi("speed", units.speed, si), unitOf("speed", units.speed).label,
-        { ...ink.axis(`density altitude, ${unitOf("height", units.height).label}`), min: 0, max: most, interval: most / STEPS },
-        [mark(here_m, "here", "ink", "solid", "insideEndTop"), ...(crossing_m === null ? [] : [mark(crossing_m, "stall first above", "ochre", "dashed", "insideStartBottom")])],
+        ink,
+        (curve ?? []).map((at) => ({ ...at, x: height(at.altitudeDensity_m) })).filter(({ x }) => x <= most),
+        (si) => fromSi("speed", units.speed, si),
+        unitOf("speed", units.speed).label,
+        {
+          ...ink.axis(`density altitude, ${unitOf("height", units.height).label}`),
+          min: 0,
+          max: most,
+          interval: most / STEPS,
+        },
+        [
+          mark(here_m, "here", "ink", "solid", "insideEndTop"),
+          ...(crossing_m === null
+            ? []
+            : [mark(crossing_m, "stall first above", "ochre", "dashed", "insideStartBottom")]),
+        ],
       );
     },
     [curve, here_m, units],
   );
-  return <Chart label="Minimum control speed and stall over density altitude" option={option} table={<LinesTable head="density altitude" rows={(curve ?? []).map((at) => ({ ...at, key: format("height", at.altitudeDensity_m) }))} />} />;
+  return (
+    <Chart
+      label="Minimum control speed and stall over density altitude"
+      option={option}
+      table={
+        <LinesTable
+          head="density altitude"
+          rows={(curve ?? []).map((at) => ({ ...at, key: format("height", at.altitudeDensity_m) }))}
+        />
+      }
+    />
+  );
 }
 
 /** The same over bank into the live engine. */
@@ -100,11 +170,31 @@ export function VmcaByBank() {
   const option = useCallback(
     (ink: ChartInk) =>
       chartOption(
-        ink, (byBank ?? []).map((at) => ({ ...at, x: degrees(at.bank_rad) })), (si) => fromSi("speed", units.speed, si), unitOf("speed", units.speed).label,
+        ink,
+        (byBank ?? []).map((at) => ({ ...at, x: degrees(at.bank_rad) })),
+        (si) => fromSi("speed", units.speed, si),
+        unitOf("speed", units.speed).label,
         { ...ink.axis("bank into the live engine, °"), min: -3, max: 9, interval: 3 },
-        [{ xAxis: degrees(bank_rad), lineStyle: { color: ink.of("ink"), type: "solid" }, label: { formatter: "here", color: ink.of("ink"), position: "insideEndTop" } }],
+        [
+          {
+            xAxis: degrees(bank_rad),
+            lineStyle: { color: ink.of("ink"), type: "solid" },
+            label: { formatter: "here", color: ink.of("ink"), position: "insideEndTop" },
+          },
+        ],
       ),
     [byBank, bank_rad, units],
   );
-  return <Chart label="Minimum control speed and stall over bank" option={option} table={<LinesTable head="bank into the live engine" rows={(byBank ?? []).map((at) => ({ ...at, key: `${Math.round(degrees(at.bank_rad))}°` }))} />} />;
+  return (
+    <Chart
+      label="Minimum control speed and stall over bank"
+      option={option}
+      table={
+        <LinesTable
+          head="bank into the live engine"
+          rows={(byBank ?? []).map((at) => ({ ...at, key: `${Math.round(degrees(at.bank_rad))}°` }))}
+        />
+      }
+    />
+  );
 }

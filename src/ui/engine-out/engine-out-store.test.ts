@@ -7,7 +7,13 @@ beforeEach(() => useEngineOut.setState(began, true));
 
 describe("what is tried on one engine", () => {
   it("begins as the engine has just failed: gear down, windmilling, wings level, as the situation is", () => {
-    expect(useEngineOut.getState().trial).toMatchObject({ gearDown: true, deadPropeller: null, bank: { kind: "bank", bank_rad: 0 }, mass_kg: null, altitude_m: null });
+    expect(useEngineOut.getState().trial).toMatchObject({
+      gearDown: true,
+      deadPropeller: null,
+      bank: { kind: "bank", bank_rad: 0 },
+      mass_kg: null,
+      altitude_m: null,
+    });
   });
 
   it("changes one thing and leaves the rest", () => {

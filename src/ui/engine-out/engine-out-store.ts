@@ -31,7 +31,20 @@ interface EngineOutState {
 
 /** What the Engine out stage tries and shows. It begins as the engine has just failed: everything out that a take-off has out. */
 export const useEngineOut = create<EngineOutState>()((set) => ({
-  trial: { failed: "left", deadPropeller: null, gearDown: true, flap: 0, items: [], bank: { kind: "bank", bank_rad: 0 }, setting: 1, eas_mps: null, mass_kg: null, centreOfGravity: null, altitude_m: null, deviation_K: null },
+  trial: {
+    failed: "left",
+    deadPropeller: null,
+    gearDown: true,
+    flap: 0,
+    items: [],
+    bank: { kind: "bank", bank_rad: 0 },
+    setting: 1,
+    eas_mps: null,
+    mass_kg: null,
+    centreOfGravity: null,
+    altitude_m: null,
+    deviation_K: null,
+  },
   now: null,
   tables: null,
   issue: null,
@@ -40,6 +53,9 @@ export const useEngineOut = create<EngineOutState>()((set) => ({
 }));
 
 /** Bank into the live engine that is flown: as chosen, or the one without sideslip. */
-export function flownBank_rad(trial: Pick<EngineOutTrial, "bank">, now: Pick<EngineOutNow, "zeroSideslip_rad"> | null): number {
+export function flownBank_rad(
+  trial: Pick<EngineOutTrial, "bank">,
+  now: Pick<EngineOutNow, "zeroSideslip_rad"> | null,
+): number {
   return trial.bank.kind === "bank" ? trial.bank.bank_rad : (now?.zeroSideslip_rad ?? 0);
 }

@@ -7,7 +7,12 @@ import { engineOutDecision, engineOutHeadline } from "./engine-out-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const LEVEL = { kind: "bank", bank_rad: 0 } as const;
-function said(question: Parameters<typeof demoTwinQuestion>[0], eas_mps: number | null = null, name?: "cedar-j2", ground_m = 0) {
+function said(
+  question: Parameters<typeof demoTwinQuestion>[0],
+  eas_mps: number | null = null,
+  name?: "cedar-j2",
+  ground_m = 0,
+) {
   const now = engineOutWork.engineOutNow(demoTwinQuestion(question, name), LEVEL, eas_mps);
   if (!now.ok) throw new Error(now.issue.message);
   const told = { ...now.value, jet: name === "cedar-j2", ground_m };
@@ -30,10 +35,16 @@ describe("one engine in a sentence", () => {
   it("only where nothing holds it is a place to land chosen", () => {
     const hot = { air: { qnh_Pa: 101_325, deviation_K: 40 }, altitude_m: 1500, mass_kg: 1725 };
     expect(said(hot).lead).toBe("It drifts down.");
-    expect(said(hot, null, undefined, 600)).toMatchObject({ lead: "It will not climb.", rest: expect.stringContaining("choose a place to land") });
+    expect(said(hot, null, undefined, 600)).toMatchObject({
+      lead: "It will not climb.",
+      rest: expect.stringContaining("choose a place to land"),
+    });
   });
 
   it("beyond a limit of gear or flap says that first", () => {
-    expect(said({ gearDown: true, deadPropeller: "none" }, 115, "cedar-j2")).toMatchObject({ lead: "Over V_LE.", climbs: false });
+    expect(said({ gearDown: true, deadPropeller: "none" }, 115, "cedar-j2")).toMatchObject({
+      lead: "Over V_LE.",
+      climbs: false,
+    });
   });
 });

@@ -24,23 +24,57 @@ export function engineOutHeadline(told: EngineOutTold, format: Format): { text: 
   const holdsAt_m = driftsTo_m(told);
   if (ledger.left_mps > 0) return { text: `climbs, ${format("verticalSpeed", ledger.left_mps)}`, tone: "text-pine" };
   if (holdsAt_m !== null) return { text: `drifts down to ${format("height", holdsAt_m, "down")}`, tone: "text-ochre" };
-  return speeds.rate.climb_mps > 0 ? { text: `mended ${format("verticalSpeed", speeds.rate.climb_mps)}`, tone: "text-ochre" } : { text: "will not climb", tone: "text-brick" };
+  return speeds.rate.climb_mps > 0
+    ? { text: `mended ${format("verticalSpeed", speeds.rate.climb_mps)}`, tone: "text-ochre" }
+    : { text: "will not climb", tone: "text-brick" };
 }
 
 /** A limit is broken by more than this, m/s. */
 const OVER_MPS = 0.26;
 
 /** What to do: as set, mended at this speed, mended at the best speed; a place to land only when none of them climbs. */
-export function engineOutDecision(told: EngineOutTold, format: Format): { lead: string; rest: string; climbs: boolean } {
+export function engineOutDecision(
+  told: EngineOutTold,
+  format: Format,
+): { lead: string; rest: string; climbs: boolean } {
   const { ledger, eas_mps, speeds, limit, jet } = told;
   const holdsAt_m = driftsTo_m(told);
-  if (limit && eas_mps > limit.speed_mps + OVER_MPS) return { lead: `Over ${limit.name}.`, rest: `${format("speed", eas_mps)} with flap and gear as set; ${limit.name} is ${format("speed", limit.speed_mps)}: slower, or clean it up first.`, climbs: false };
+  if (limit && eas_mps > limit.speed_mps + OVER_MPS)
+    return {
+      lead: `Over ${limit.name}.`,
+      rest: `${format("speed", eas_mps)} with flap and gear as set; ${limit.name} is ${format("speed", limit.speed_mps)}: slower, or clean it up first.`,
+      climbs: false,
+    };
   const { left_mps, mended_mps, gradient } = ledger;
-  if (left_mps > 0) return { lead: "It climbs.", rest: `${format("verticalSpeed", left_mps)}, ${formatNumber(gradient * 100, 1)} %, at ${format("speed", eas_mps)} as set.`, climbs: true };
+  if (left_mps > 0)
+    return {
+      lead: "It climbs.",
+      rest: `${format("verticalSpeed", left_mps)}, ${formatNumber(gradient * 100, 1)} %, at ${format("speed", eas_mps)} as set.`,
+      climbs: true,
+    };
   const now = `It descends ${format("verticalSpeed", -left_mps)} at ${format("speed", eas_mps)} as set.`;
   const best = `${jet ? "best rate" : "V_YSE"} ${format("speed", speeds.rate.eas_mps)}`;
-  if (mended_mps > 0) return { lead: "As set it does not climb.", rest: `${now} Mended, it climbs ${format("verticalSpeed", mended_mps)}.`, climbs: false };
-  if (speeds.rate.climb_mps > 0) return { lead: "Not at this speed.", rest: `${now} Mended it still descends ${format("verticalSpeed", -mended_mps)} at this speed; at ${best} it climbs ${format("verticalSpeed", speeds.rate.climb_mps)}.`, climbs: false };
-  if (holdsAt_m !== null) return { lead: "It drifts down.", rest: `${now} Mended, at ${best}, it goes down ${format("verticalSpeed", -speeds.rate.climb_mps)} at first and holds height from ${format("height", holdsAt_m, "down")} on.`, climbs: false };
-  return { lead: "It will not climb.", rest: `${now} Mended, at ${best}, it still descends ${format("verticalSpeed", -speeds.rate.climb_mps)}: choose a place to land.`, climbs: false };
+  if (mended_mps > 0)
+    return {
+      lead: "As set it does not climb.",
+      rest: `${now} Mended, it climbs ${format("verticalSpeed", mended_mps)}.`,
+      climbs: false,
+    };
+  if (speeds.rate.climb_mps > 0)
+    return {
+      lead: "Not at this speed.",
+      rest: `${now} Mended it still descends ${format("verticalSpeed", -mended_mps)} at this speed; at ${best} it climbs ${format("verticalSpeed", speeds.rate.climb_mps)}.`,
+      climbs: false,
+    };
+  if (holdsAt_m !== null)
+    return {
+      lead: "It drifts down.",
+      rest: `${now} Mended, at ${best}, it goes down ${format("verticalSpeed", -speeds.rate.climb_mps)} at first and holds height from ${format("height", holdsAt_m, "down")} on.`,
+      climbs: false,
+    };
+  return {
+    lead: "It will not climb.",
+    rest: `${now} Mended, at ${best}, it still descends ${format("verticalSpeed", -speeds.rate.climb_mps)}: choose a place to land.`,
+    climbs: false,
+  };
 }

@@ -4,7 +4,16 @@ import { type UnitChoice, formatNumber, formatSi } from "@/core/quantities/units
 import type { GaugeName } from "@/core/identify/gauge-history";
 
 /** As a pilot calls them. */
-export const GAUGE_NAMES: Readonly<Record<GaugeName, string>> = { manifold: "Manifold pressure", rpm: "Propeller speed", fan: "Fan speed", core: "Core speed", fuelFlow: "Fuel flow", exhaust: "Exhaust temperature", head: "Cylinder head", oil: "Oil pressure" };
+export const GAUGE_NAMES: Readonly<Record<GaugeName, string>> = {
+  manifold: "Manifold pressure",
+  rpm: "Propeller speed",
+  fan: "Fan speed",
+  core: "Core speed",
+  fuelFlow: "Fuel flow",
+  exhaust: "Exhaust temperature",
+  head: "Cylinder head",
+  oil: "Oil pressure",
+};
 
 const S_PER_H = 3600;
 const PA_PER_BAR = 100_000;

@@ -20,7 +20,12 @@ interface IdentifyState {
 
 /** The exercise in identifying the dead engine. */
 export const useIdentify = create<IdentifyState>()((set) => ({
-  hidden: false, fault: "starvation", engine: "left", time_s: 20, closed: null, said: null,
+  hidden: false,
+  fault: "starvation",
+  engine: "left",
+  time_s: 20,
+  closed: null,
+  said: null,
   set: (patch) => set(patch),
 }));
 
@@ -29,9 +34,15 @@ export const useIdentify = create<IdentifyState>()((set) => ({
  *
  * @param random - 0 to 1, one for the fault and one for the engine
  */
-export function drawFault(jet: boolean, random: readonly [number, number]): { fault: FaultKind; engine: "left" | "right" } {
+export function drawFault(
+  jet: boolean,
+  random: readonly [number, number],
+): { fault: FaultKind; engine: "left" | "right" } {
   const faults = FAULTS.filter((fault) => !jet || fault.jet);
-  return { fault: faults[Math.min(Math.floor(random[0] * faults.length), faults.length - 1)].kind, engine: random[1] < 0.5 ? "left" : "right" };
+  return {
+    fault: faults[Math.min(Math.floor(random[0] * faults.length), faults.length - 1)].kind,
+    engine: random[1] < 0.5 ? "left" : "right",
+  };
 }
 
 /** The right answer: the engine that has the fault, or neither when only a gauge has failed. */

@@ -27,7 +27,8 @@ describe("a fault by lot", () => {
   it("is any of them on either engine; for jets only theirs", () => {
     expect(drawFault(false, [0, 0])).toEqual({ fault: FAULTS[0].kind, engine: "left" });
     expect(drawFault(false, [1, 0.99])).toEqual({ fault: FAULTS[FAULTS.length - 1].kind, engine: "right" });
-    for (let i = 0; i < 20; i += 1) expect(FAULTS.find((fault) => fault.kind === drawFault(true, [i / 20, 0]).fault)?.jet).toBe(true);
+    for (let i = 0; i < 20; i += 1)
+      expect(FAULTS.find((fault) => fault.kind === drawFault(true, [i / 20, 0]).fault)?.jet).toBe(true);
   });
 
   it("of a gauge alone is on neither engine", () => {

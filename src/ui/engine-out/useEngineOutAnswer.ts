@@ -19,12 +19,32 @@ export function useEngineOutQuestion(): AsymmetricQuestion {
   const deviation_K = tried.deviation_K ?? situation.air.deviation_K;
   return useMemo(
     () => ({
-      aircraft: document, mass_kg, centreOfGravity, altitude_m, air: { qnh_Pa, deviation_K }, failed, gearDown, setting,
+      aircraft: document,
+      mass_kg,
+      centreOfGravity,
+      altitude_m,
+      air: { qnh_Pa, deviation_K },
+      failed,
+      gearDown,
+      setting,
       flap: Math.min(flap, (document.polar?.flaps.length ?? 1) - 1),
       items: items.filter((id) => document.polar?.items.some((item) => item.id === id)),
       deadPropeller: document.engines.kind === "jet" ? "none" : (deadPropeller ?? "windmilling"),
     }),
-    [document, mass_kg, centreOfGravity, altitude_m, qnh_Pa, deviation_K, failed, deadPropeller, gearDown, flap, items, setting],
+    [
+      document,
+      mass_kg,
+      centreOfGravity,
+      altitude_m,
+      qnh_Pa,
+      deviation_K,
+      failed,
+      deadPropeller,
+      gearDown,
+      flap,
+      items,
+      setting,
+    ],
   );
 }
 
@@ -40,8 +60,13 @@ export function useEngineOutAnswer(): void {
   useEffect(() => {
     asked.current = question;
     run.current(async () => {
-      const now = await core().engineOutNow(question, bank, eas_mps).catch(() => null);
-      if (now && asked.current.aircraft === aircraft) useEngineOut.getState().set(now.ok ? { now: now.value, issue: null } : { now: null, tables: null, issue: now.issue });
+      const now = await core()
+        .engineOutNow(question, bank, eas_mps)
+        .catch(() => null);
+      if (now && asked.current.aircraft === aircraft)
+        useEngineOut
+          .getState()
+          .set(now.ok ? { now: now.value, issue: null } : { now: null, tables: null, issue: now.issue });
     });
   }, [question, aircraft, bank, eas_mps]);
 }
@@ -55,7 +80,9 @@ export function useEngineOutTables(): void {
   useEffect(() => {
     if (!now) return;
     run.current(async () => {
-      const tables = await core().engineOutTables(question, flownBank_rad({ bank }, now), now.vmca.stall_mps).catch(() => null);
+      const tables = await core()
+        .engineOutTables(question, flownBank_rad({ bank }, now), now.vmca.stall_mps)
+        .catch(() => null);
       if (useEngineOut.getState().now) useEngineOut.getState().set({ tables });
     });
   }, [question, bank, now]);

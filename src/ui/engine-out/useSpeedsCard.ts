@@ -28,24 +28,54 @@ export function useSpeedsCard(card: EngineOutCard | null): () => void {
       title: `${aircraft.name}: on one engine`,
       sub: `${format("mass", mass_kg)} at ${format("height", altitude_m)}; equivalent airspeeds, estimates`,
       large: [
-        { name: jet ? "Best rate" : "V_YSE", value: `${format("speed", speeds.rate.eas_mps)}, ${format("verticalSpeed", speeds.rate.climb_mps)}` },
-        { name: `V_MCA today, ${formatNumber(degrees(bank_rad), 1)}° bank`, value: vmca.eas_mps === null ? "none" : vmca.stallFirst ? "stall first" : format("speed", vmca.eas_mps) },
+        {
+          name: jet ? "Best rate" : "V_YSE",
+          value: `${format("speed", speeds.rate.eas_mps)}, ${format("verticalSpeed", speeds.rate.climb_mps)}`,
+        },
+        {
+          name: `V_MCA today, ${formatNumber(degrees(bank_rad), 1)}° bank`,
+          value: vmca.eas_mps === null ? "none" : vmca.stallFirst ? "stall first" : format("speed", vmca.eas_mps),
+        },
       ],
       rows: [
-        { name: "V_MCA book, 5° bank", value: aircraft.asymmetric ? format("speed", aircraft.asymmetric.publishedVmca_mps) : "–" },
+        {
+          name: "V_MCA book, 5° bank",
+          value: aircraft.asymmetric ? format("speed", aircraft.asymmetric.publishedVmca_mps) : "–",
+        },
         { name: "V_S as banked", value: format("speed", vmca.stall_mps) },
-        { name: "V_SSE, book", value: aircraft.handbook.vsse_mps === null ? "–" : format("speed", aircraft.handbook.vsse_mps) },
-        { name: jet ? "Best angle" : "V_XSE", value: `${format("speed", speeds.angle.eas_mps)}, ${formatNumber(speeds.angle.gradient * 100, 1)} %` },
-        { name: "No sideslip", value: zeroSideslip_rad === null ? "–" : `bank ${formatNumber(degrees(zeroSideslip_rad), 1)}°, ball ${formatNumber(degrees(zeroSideslip_rad) / 5, 1)} out` },
+        {
+          name: "V_SSE, book",
+          value: aircraft.handbook.vsse_mps === null ? "–" : format("speed", aircraft.handbook.vsse_mps),
+        },
+        {
+          name: jet ? "Best angle" : "V_XSE",
+          value: `${format("speed", speeds.angle.eas_mps)}, ${formatNumber(speeds.angle.gradient * 100, 1)} %`,
+        },
+        {
+          name: "No sideslip",
+          value:
+            zeroSideslip_rad === null
+              ? "–"
+              : `bank ${formatNumber(degrees(zeroSideslip_rad), 1)}°, ball ${formatNumber(degrees(zeroSideslip_rad) / 5, 1)} out`,
+        },
       ],
       table: {
         head: ["mass", "altitude", "V_MCA", "V_S", jet ? "best rate" : "V_YSE", "climb"],
-        rows: card.rows.map((row) => [format("mass", row.mass_kg), format("height", row.altitude_m), row.vmca_mps === null ? "–" : row.vmca_mps <= row.stall_mps ? "stall first" : format("speed", row.vmca_mps), format("speed", row.stall_mps), format("speed", row.vyse.eas_mps), format("verticalSpeed", row.vyse.climb_mps)]),
+        rows: card.rows.map((row) => [
+          format("mass", row.mass_kg),
+          format("height", row.altitude_m),
+          row.vmca_mps === null ? "–" : row.vmca_mps <= row.stall_mps ? "stall first" : format("speed", row.vmca_mps),
+          format("speed", row.stall_mps),
+          format("speed", row.vyse.eas_mps),
+          format("verticalSpeed", row.vyse.climb_mps),
+        ]),
       },
       caution: `V_MCA with take-off flap at ${formatNumber(degrees(bank_rad), 1)}° of bank. Below it: power back, nose down. The red and blue lines of the indicator stay what they are.`,
     };
     void Promise.all([import("@/ui/print/make-pdf"), import("./SpeedsCardPdf")])
-      .then(([{ makePdf }, { SpeedsCardPdf }]) => makePdf(createElement(SpeedsCardPdf, { content }), `one-engine-${fileName(aircraft.name)}.pdf`))
+      .then(([{ makePdf }, { SpeedsCardPdf }]) =>
+        makePdf(createElement(SpeedsCardPdf, { content }), `one-engine-${fileName(aircraft.name)}.pdf`),
+      )
       .catch(() => toast("The card could not be made. Try again."));
   }, [card, now, aircraft, mass_kg, altitude_m, bank_rad, format]);
   useEffect(() => {

@@ -16,5 +16,15 @@ interface Props {
 
 /** An angle or direction in degrees. */
 export function AngleField({ value, check, onChange, step = 5, ...rest }: Props) {
-  return <NumberField {...rest} value={value === null ? null : degrees(value)} unit="°" digits={0} step={step} check={(shown) => check(radians(shown))} onChange={(shown) => onChange(radians(shown))} />;
+  return (
+    <NumberField
+      {...rest}
+      value={value === null ? null : degrees(value)}
+      unit="°"
+      digits={0}
+      step={step}
+      check={(shown) => check(radians(shown))}
+      onChange={(shown) => onChange(radians(shown))}
+    />
+  );
 }

@@ -18,7 +18,14 @@ export function ChoiceField<T extends string>({ label, value, choices, onChange,
       <label htmlFor={id} className="mb-0.5 block text-sm text-ink2">
         {label}
       </label>
-      <select id={id} className="field" value={value} autoFocus={autoFocus} onChange={(event) => onChange(event.currentTarget.value as T)} aria-describedby={hint ? `${id}-hint` : undefined}>
+      <select
+        id={id}
+        className="field"
+        value={value}
+        autoFocus={autoFocus}
+        onChange={(event) => onChange(event.currentTarget.value as T)}
+        aria-describedby={hint ? `${id}-hint` : undefined}
+      >
         {choices.map((choice) => (
           <option key={choice.value} value={choice.value}>
             {choice.label}

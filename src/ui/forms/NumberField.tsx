@@ -23,13 +23,32 @@ interface Props {
 }
 
 /** A number with its unit. What is valid takes effect while it is typed; what is not is explained and changes nothing. */
-export function NumberField({ label, value, unit, digits, step, check, onChange, onClear, onUnit, hint, autoFocus }: Props) {
+export function NumberField({
+  label,
+  value,
+  unit,
+  digits,
+  step,
+  check,
+  onChange,
+  onClear,
+  onUnit,
+  hint,
+  autoFocus,
+}: Props) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const shown = typed ?? (value === null ? "" : formatNumber(value, digits));
   const number = typed === null ? null : parseNumber(typed);
   const emptied = typed === "" && onClear !== undefined;
-  const fault = number === null || emptied ? null : Number.isFinite(number) ? check(number) : typed === "" ? "A number is needed here." : `“${typed}” is not a number.`;
+  const fault =
+    number === null || emptied
+      ? null
+      : Number.isFinite(number)
+        ? check(number)
+        : typed === ""
+          ? "A number is needed here."
+          : `“${typed}” is not a number.`;
 
   const take = (text: string) => {
     setTyped(text);
@@ -66,7 +85,12 @@ export function NumberField({ label, value, unit, digits, step, check, onChange,
           aria-describedby={fault ? `${id}-fault` : hint ? `${id}-hint` : undefined}
         />
         {onUnit ? (
-          <button type="button" className="num text-sm text-ink2 underline decoration-dotted underline-offset-4 hover:text-ink" aria-label={`${label} in ${unit}: another unit`} onClick={onUnit}>
+          <button
+            type="button"
+            className="num text-sm text-ink2 underline decoration-dotted underline-offset-4 hover:text-ink"
+            aria-label={`${label} in ${unit}: another unit`}
+            onClick={onUnit}
+          >
             {unit}
           </button>
         ) : (

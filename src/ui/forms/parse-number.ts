@@ -1,6 +1,9 @@
 /** A number as typed, with the marks people use between and in numbers; NaN for anything else. */
 export function parseNumber(text: string): number {
-  const cleaned = text.replace(/[\s\u202f\u00a0]/g, "").replace("−", "-").replace(",", ".");
+  const cleaned = text
+    .replace(/[\s\u202f\u00a0]/g, "")
+    .replace("−", "-")
+    .replace(",", ".");
   return cleaned === "" ? NaN : Number(cleaned);
 }
 

@@ -22,9 +22,17 @@ export function Decision({ end, reach }: { end: EndReach; reach: Reach }) {
   return (
     <section className="flex flex-col gap-2 border-t border-rule px-4 py-3" aria-label="Decision">
       <p className={said?.tone ?? "text-brick"}>
-        <strong>{said?.headline ?? (reach.ends.every(({ status }) => status === "none") ? "No place can be flown to." : `${end.name}: no way.`)}</strong> {said?.text ?? end.issue?.message}
+        <strong>
+          {said?.headline ??
+            (reach.ends.every(({ status }) => status === "none")
+              ? "No place can be flown to."
+              : `${end.name}: no way.`)}
+        </strong>{" "}
+        {said?.text ?? end.issue?.message}
       </p>
-      <p className="num text-[13px] text-ink2">{whereInWords(end, heading_rad, variation?.variation_rad ?? null, format)}</p>
+      <p className="num text-[13px] text-ink2">
+        {whereInWords(end, heading_rad, variation?.variation_rad ?? null, format)}
+      </p>
       {end.glide && (
         <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 text-[14px] max-[1150px]:text-[13px]">
           <dt className="text-ink2">Glide</dt>
@@ -63,7 +71,11 @@ function OtherWays({ end }: { end: EndReach }) {
         {others.map((way) => (
           <li key={way.words} className="flex justify-between gap-3">
             <span>{wordInWords(way.words)}</span>
-            <span className={`num ${way.margin_m >= 0 ? "text-pine" : "text-brick"}`}>{way.margin_m >= 0 ? `+${format("height", way.margin_m, "down")}` : `short by ${format("height", -way.margin_m, "up")}`}</span>
+            <span className={`num ${way.margin_m >= 0 ? "text-pine" : "text-brick"}`}>
+              {way.margin_m >= 0
+                ? `+${format("height", way.margin_m, "down")}`
+                : `short by ${format("height", -way.margin_m, "up")}`}
+            </span>
           </li>
         ))}
         {end.failedWays.map((way) => (

@@ -1,7 +1,13 @@
 "use client";
 import { Play, RotateCcw } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { DITCHING_APPROACH, DITCHING_TOUCHDOWN, type Ditching, EVACUATION, ditchingItems } from "@/core/landing/ditching";
+import {
+  DITCHING_APPROACH,
+  DITCHING_TOUCHDOWN,
+  type Ditching,
+  EVACUATION,
+  ditchingItems,
+} from "@/core/landing/ditching";
 import { landingFigures } from "@/core/landing/landing-length";
 import { degrees } from "@/core/quantities/angle";
 import { formatClock } from "@/core/quantities/clock";
@@ -33,7 +39,9 @@ export function DitchingView() {
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Ditching">
       {!answer.ok || !question ? (
-        <p role="alert" className="text-brick">{answer.ok ? "" : answer.issue.message}</p>
+        <p role="alert" className="text-brick">
+          {answer.ok ? "" : answer.issue.message}
+        </p>
       ) : (
         <div className="grid grid-cols-[320px_minmax(0,1fr)] gap-5">
           <div>
@@ -51,18 +59,59 @@ export function DitchingView() {
               {answer.value.why}
             </p>
             <dl className="mt-2 grid max-w-[500px] grid-cols-[1fr_auto] gap-y-0.5 text-[14px]">
-              <Line name={`Approach, flap ${answer.value.flapName}`} figure="speed" source={source} value={format("speed", answer.value.approachEas_mps)} />
-              <Line name="Touchdown, over water" figure="speed" source={source} value={`${format("speed", answer.value.touchdownEas_mps)}, ${format("speed", answer.value.best.groundSpeed_mps)}`} />
-              <Line name="Nose up, about" figure="speed" source={source} value={`${formatNumber(degrees(answer.value.pitch_rad))}°`} />
-              <Line name="Sink on the approach" figure="speed" source={source} value={format("verticalSpeed", answer.value.sink_mps)} />
-              <Line name={answer.value.best.headwind_mps >= 0 ? "Headwind, across" : "Tailwind, across"} figure="heading" source={source} value={`${format("speed", Math.abs(answer.value.best.headwind_mps))}, ${format("speed", Math.abs(answer.value.best.crosswind_mps))} ${answer.value.best.crosswind_mps >= 0 ? "R" : "L"}`} />
+              <Line
+                name={`Approach, flap ${answer.value.flapName}`}
+                figure="speed"
+                source={source}
+                value={format("speed", answer.value.approachEas_mps)}
+              />
+              <Line
+                name="Touchdown, over water"
+                figure="speed"
+                source={source}
+                value={`${format("speed", answer.value.touchdownEas_mps)}, ${format("speed", answer.value.best.groundSpeed_mps)}`}
+              />
+              <Line
+                name="Nose up, about"
+                figure="speed"
+                source={source}
+                value={`${formatNumber(degrees(answer.value.pitch_rad))}°`}
+              />
+              <Line
+                name="Sink on the approach"
+                figure="speed"
+                source={source}
+                value={format("verticalSpeed", answer.value.sink_mps)}
+              />
+              <Line
+                name={answer.value.best.headwind_mps >= 0 ? "Headwind, across" : "Tailwind, across"}
+                figure="heading"
+                source={source}
+                value={`${format("speed", Math.abs(answer.value.best.headwind_mps))}, ${format("speed", Math.abs(answer.value.best.crosswind_mps))} ${answer.value.best.crosswind_mps >= 0 ? "R" : "L"}`}
+              />
               {answer.value.swells.map((entry, i) => (
-                <Line key={i} name={i === 0 ? "Swell" : "Second swell"} figure={`swell ${i + 1}`} source={source} value={`${format("length", entry.length_m)}, ${format("speed", entry.speed_mps)}, ${formatNumber(degrees(entry.slope_rad), 1)}°, ${answer.value.best.sides[i]}`} />
+                <Line
+                  key={i}
+                  name={i === 0 ? "Swell" : "Second swell"}
+                  figure={`swell ${i + 1}`}
+                  source={source}
+                  value={`${format("length", entry.length_m)}, ${format("speed", entry.speed_mps)}, ${formatNumber(degrees(entry.slope_rad), 1)}°, ${answer.value.best.sides[i]}`}
+                />
               ))}
-              {answer.value.other && <Line name="The other way, over the water" figure="heading" source={source} value={`${headingInWords(answer.value.other.heading_rad)}, ${format("speed", answer.value.other.groundSpeed_mps)}`} />}
+              {answer.value.other && (
+                <Line
+                  name="The other way, over the water"
+                  figure="heading"
+                  source={source}
+                  value={`${headingInWords(answer.value.other.heading_rad)}, ${format("speed", answer.value.other.groundSpeed_mps)}`}
+                />
+              )}
             </dl>
             <Help answer={answer.value} />
-            <p className="mt-2 text-[13px] text-ink2">Level off close to the water and hold it there: under 200 ft/min of sink at touch is what crews aim for. With power left, use it for a flat approach.</p>
+            <p className="mt-2 text-[13px] text-ink2">
+              Level off close to the water and hold it there: under 200 ft/min of sink at touch is what crews aim for.
+              With power left, use it for a flat approach.
+            </p>
           </div>
         </div>
       )}
@@ -81,7 +130,17 @@ export function DitchingView() {
   );
 }
 
-function Line({ name, figure, source, value }: { name: string; figure: string; source: { calculation: { name: string; input: unknown } }; value: string }) {
+function Line({
+  name,
+  figure,
+  source,
+  value,
+}: {
+  name: string;
+  figure: string;
+  source: { calculation: { name: string; input: unknown } };
+  value: string;
+}) {
   return (
     <>
       <dt className="text-ink2">{name}</dt>
@@ -125,7 +184,9 @@ function SpeedsByMass() {
                 const found = landingFigures(document, mass_kg, { ...configuration, gearDown: false }, i);
                 return (
                   <td key={flap.name} className="num px-4">
-                    {found.ok ? `${format("speed", DITCHING_APPROACH * found.value.stallEas_mps)}, ${format("speed", DITCHING_TOUCHDOWN * found.value.stallEas_mps)}` : "–"}
+                    {found.ok
+                      ? `${format("speed", DITCHING_APPROACH * found.value.stallEas_mps)}, ${format("speed", DITCHING_TOUCHDOWN * found.value.stallEas_mps)}`
+                      : "–"}
                   </td>
                 );
               })}
@@ -144,22 +205,35 @@ function Help({ answer }: { answer: Ditching }) {
   const format = useFormat();
   const headingInWords = useHeadingInWords();
   const heading_rad = answer.best.heading_rad;
-  const ask = useCallback(async () => ({ shores: await core().shores(position, heading_rad) }), [position, heading_rad]);
+  const ask = useCallback(
+    async () => ({ shores: await core().shores(position, heading_rad) }),
+    [position, heading_rad],
+  );
   const shores = useAsked(ask)?.shores;
   // Still air: enough to say whether it is worth turning there.
-  const reach = (distance_m: number) => (distance_m <= altitude_m * answer.glideRatio ? "within a still-air glide" : "beyond the glide");
+  const reach = (distance_m: number) =>
+    distance_m <= altitude_m * answer.glideRatio ? "within a still-air glide" : "beyond the glide";
   return (
     <ul className="mt-2 flex flex-col gap-0.5 text-[14px]" aria-label="Shore and ships">
       {shores?.nearest && (
         <li>
-          {shores.nearest.distance_m === 0 ? "Over land here: the heading is for the water you choose." : `Nearest shore ${headingInWords(shores.nearest.bearing_rad)}, ${format("distance", shores.nearest.distance_m)}: ${reach(shores.nearest.distance_m)}.`}
+          {shores.nearest.distance_m === 0
+            ? "Over land here: the heading is for the water you choose."
+            : `Nearest shore ${headingInWords(shores.nearest.bearing_rad)}, ${format("distance", shores.nearest.distance_m)}: ${reach(shores.nearest.distance_m)}.`}
         </li>
       )}
-      {shores && shores.nearest?.distance_m !== 0 && <li>{shores.ahead_m === null ? "No shore along the heading on this map." : `Shore along the heading after ${format("distance", shores.ahead_m)}.`}</li>}
+      {shores && shores.nearest?.distance_m !== 0 && (
+        <li>
+          {shores.ahead_m === null
+            ? "No shore along the heading on this map."
+            : `Shore along the heading after ${format("distance", shores.ahead_m)}.`}
+        </li>
+      )}
       {shores === null && <li className="text-ink2">No terrain is known: shores are not looked for.</li>}
       {ships.map((ship) => (
         <li key={ship.name}>
-          {ship.name}: {headingInWords(ship.bearing_rad)}, {format("distance", ship.distance_m)}: {reach(ship.distance_m)}. Ditch ahead of it and to windward; it needs miles to stop.
+          {ship.name}: {headingInWords(ship.bearing_rad)}, {format("distance", ship.distance_m)}:{" "}
+          {reach(ship.distance_m)}. Ditch ahead of it and to windward; it needs miles to stop.
         </li>
       ))}
     </ul>
@@ -176,7 +250,10 @@ function Timeline({ answer }: { answer: Ditching }) {
   const running = now_s !== null;
   useEffect(() => {
     if (!running) return;
-    const timer = setInterval(() => setNow((performance.now() - (began.current ?? performance.now())) / 1000), DRAWN_MS);
+    const timer = setInterval(
+      () => setNow((performance.now() - (began.current ?? performance.now())) / 1000),
+      DRAWN_MS,
+    );
     return () => clearInterval(timer);
   }, [running]);
   const items = timeline(ditchingItems(document), altitude_m, answer.glideSink_mps);
@@ -185,11 +262,14 @@ function Timeline({ answer }: { answer: Ditching }) {
   return (
     <section className="mt-4" aria-label="By height">
       <div className="flex items-center gap-4">
-        <h2 className="font-bold">By height, from {format("height", altitude_m)} at {format("verticalSpeed", answer.glideSink_mps)}</h2>
+        <h2 className="font-bold">
+          By height, from {format("height", altitude_m)} at {format("verticalSpeed", answer.glideSink_mps)}
+        </h2>
         {running ? (
           <>
             <p role="timer" className="num text-[18px] font-semibold">
-              {format("height", Math.max(altitude_m - answer.glideSink_mps * now_s, 0))} · {formatClock(total_s - now_s)} left
+              {format("height", Math.max(altitude_m - answer.glideSink_mps * now_s, 0))} ·{" "}
+              {formatClock(total_s - now_s)} left
             </p>
             <button type="button" className="btn btn-quiet px-2 py-0.5" onClick={() => setNow(null)}>
               <RotateCcw size={14} aria-hidden="true" /> Stop
@@ -221,9 +301,16 @@ function Timeline({ answer }: { answer: Ditching }) {
           {items.map((item) => {
             const done = running && item.at_s <= now_s;
             return (
-              <tr key={item.what} className={`border-t border-rule align-top ${item === next ? "bg-mark font-semibold" : ""} ${done ? "text-ink2" : ""}`}>
-                <td className="num py-0.5 whitespace-nowrap">{item.late || item.by_m === null ? "–" : format("height", item.by_m)}</td>
-                <td className="num px-3 py-0.5 whitespace-nowrap">{item.late ? "at once" : formatClock(running ? item.at_s - now_s : item.at_s)}</td>
+              <tr
+                key={item.what}
+                className={`border-t border-rule align-top ${item === next ? "bg-mark font-semibold" : ""} ${done ? "text-ink2" : ""}`}
+              >
+                <td className="num py-0.5 whitespace-nowrap">
+                  {item.late || item.by_m === null ? "–" : format("height", item.by_m)}
+                </td>
+                <td className="num px-3 py-0.5 whitespace-nowrap">
+                  {item.late ? "at once" : formatClock(running ? item.at_s - now_s : item.at_s)}
+                </td>
                 <td className="px-3 py-0.5 whitespace-nowrap">{item.who}</td>
                 <td className="py-0.5">{item.what}</td>
               </tr>

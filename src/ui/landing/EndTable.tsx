@@ -42,7 +42,8 @@ export function EndTable() {
   const variation_rad = useVariation()?.variation_rad ?? null;
   const format = useFormat();
   const speedUnit = useUnits((state) => state.units.speed);
-  const whereShort = ({ bearingTrue_rad, distance_m }: EndReach) => `${oClock(bearingTrue_rad, heading_rad)} h${variation_rad === null ? "" : ` ${threeFigures(bearingTrue_rad - variation_rad)}°`} ${format("distance", distance_m)}`;
+  const whereShort = ({ bearingTrue_rad, distance_m }: EndReach) =>
+    `${oClock(bearingTrue_rad, heading_rad)} h${variation_rad === null ? "" : ` ${threeFigures(bearingTrue_rad - variation_rad)}°`} ${format("distance", distance_m)}`;
   const list = useMemo(() => (ends ?? []).filter(nearEnough), [ends]);
   const current = useRef<HTMLTableRowElement>(null);
   const shownId = shown?.endId;
@@ -50,10 +51,14 @@ export function EndTable() {
     current.current?.scrollIntoView({ block: "nearest" });
   }, [shownId]);
   if (!ends) return null;
-  if (list.length === 0) return <p className="p-4">No landing place is near enough to be worth a path. Move the aircraft, or add a site.</p>;
+  if (list.length === 0)
+    return <p className="p-4">No landing place is near enough to be worth a path. Move the aircraft, or add a site.</p>;
   return (
     <table className="w-full text-[13px]">
-      <caption className="sr-only">Landing ends in the order of the places to land on: what fits in today’s wind first, prepared before surveyed, then by the height left; last what is out of reach</caption>
+      <caption className="sr-only">
+        Landing ends in the order of the places to land on: what fits in today’s wind first, prepared before surveyed,
+        then by the height left; last what is out of reach
+      </caption>
       <thead className="sticky top-0 z-10 bg-sheet">
         <tr className="text-right text-[13px] text-ink2">
           <th className="px-3 py-1.5 text-left font-normal">Landing end</th>
@@ -68,7 +73,10 @@ export function EndTable() {
           </th>
           <th className={`px-1.5 font-normal ${WIDE_ONLY}`}>strip</th>
           <th className="px-1.5 text-left font-normal">
-            <abbr className="no-underline" title="Clock position from the nose, magnetic bearing, distance to the aim point">
+            <abbr
+              className="no-underline"
+              title="Clock position from the nose, magnetic bearing, distance to the aim point"
+            >
               lies
             </abbr>
             , way
@@ -77,14 +85,39 @@ export function EndTable() {
       </thead>
       <tbody>
         {list.map((end) => (
-          <EndRow key={end.endId} end={end} strip={strips.get(end.endId)} verdict={verdicts.get(end.endId)} lies={whereShort(end)} current={end.endId === shownId} rowRef={end.endId === shownId ? current : undefined} onPin={() => pin(end.endId)} />
+          <EndRow
+            key={end.endId}
+            end={end}
+            strip={strips.get(end.endId)}
+            verdict={verdicts.get(end.endId)}
+            lies={whereShort(end)}
+            current={end.endId === shownId}
+            rowRef={end.endId === shownId ? current : undefined}
+            onPin={() => pin(end.endId)}
+          />
         ))}
       </tbody>
     </table>
   );
 }
 
-function EndRow({ end, strip, verdict, lies, current, rowRef, onPin }: { end: EndReach; strip: LandingEnd | undefined; verdict: SiteVerdict | undefined; lies: string; current: boolean; rowRef?: React.Ref<HTMLTableRowElement>; onPin: () => void }) {
+function EndRow({
+  end,
+  strip,
+  verdict,
+  lies,
+  current,
+  rowRef,
+  onPin,
+}: {
+  end: EndReach;
+  strip: LandingEnd | undefined;
+  verdict: SiteVerdict | undefined;
+  lies: string;
+  current: boolean;
+  rowRef?: React.Ref<HTMLTableRowElement>;
+  onPin: () => void;
+}) {
   const format = useFormat();
   const speedUnit = useUnits((state) => state.units.speed);
   const { path } = end;
@@ -92,26 +125,42 @@ function EndRow({ end, strip, verdict, lies, current, rowRef, onPin }: { end: En
   const along = whole(end.tailwind_mps);
   const across = whole(end.crosswind_mps);
   return (
-    <tr ref={rowRef} className={`border-t border-rule text-right hover:bg-mark ${current ? "bg-mark" : ""}`} onClick={onPin}>
+    <tr
+      ref={rowRef}
+      className={`border-t border-rule text-right hover:bg-mark ${current ? "bg-mark" : ""}`}
+      onClick={onPin}
+    >
       <th scope="row" className="max-w-48 truncate px-3 py-1 text-left text-[14px] font-normal">
-        <button type="button" className={`rounded text-left ${current ? "font-bold" : ""}`} aria-pressed={current} onClick={onPin}>
+        <button
+          type="button"
+          className={`rounded text-left ${current ? "font-bold" : ""}`}
+          aria-pressed={current}
+          onClick={onPin}
+        >
           {end.name}
         </button>
       </th>
       <td className="px-1.5 whitespace-nowrap">
         {path ? (
-          <Figure title={`What is left, ${end.name}`} figure="margin" source={{ endId: end.endId }} className={verdict ? VERDICT_WORDS[verdict].tone : STATUS_TONE[end.status]}>
+          <Figure
+            title={`What is left, ${end.name}`}
+            figure="margin"
+            source={{ endId: end.endId }}
+            className={verdict ? VERDICT_WORDS[verdict].tone : STATUS_TONE[end.status]}
+          >
             {formatMargin(path.margin_m, format)}
           </Figure>
         ) : (
           <span className="text-brick">no path</span>
         )}
       </td>
-      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{path && (
+      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>
+        {path && (
           <Figure title={`What it uses, ${end.name}`} figure="margin" source={{ endId: end.endId }}>
             {format("height", path.used_m)}
           </Figure>
-        )}</td>
+        )}
+      </td>
       <td className="num px-1.5">
         {path && (
           <Figure title={`Time, ${end.name}`} figure="time" source={{ endId: end.endId }}>
@@ -129,7 +178,9 @@ function EndRow({ end, strip, verdict, lies, current, rowRef, onPin }: { end: En
           {across === 0 ? "0" : `${across} ${end.crosswind_mps > 0 ? "R" : "L"}`}
         </Figure>
       </td>
-      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>{strip && `${format("length", strip.length_m)} ${strip.surface}`}</td>
+      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>
+        {strip && `${format("length", strip.length_m)} ${strip.surface}`}
+      </td>
       <td className="px-1.5 text-left">
         <span className="num whitespace-nowrap">{lies}</span> {saying(end, verdict)}
       </td>

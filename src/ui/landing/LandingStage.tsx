@@ -33,8 +33,20 @@ export function LandingStage() {
   const pinnedId = useReach((state) => state.pinnedId);
   const pin = useReach((state) => state.pin);
   // What has only the same refusal to show is not offered: the paths say it once.
-  const ranked = refused ? {} : { choose: "Choose", keys: "Keys", lose: "Too high", ...(document.asymmetric ? { "one-engine": "One engine" } : {}) };
-  const views = { paths: "Paths", ...ranked, ...(document.polar ? { touchdown: "Touchdown", ditching: "Ditching" } : {}), call: "Call" };
+  const ranked = refused
+    ? {}
+    : {
+        choose: "Choose",
+        keys: "Keys",
+        lose: "Too high",
+        ...(document.asymmetric ? { "one-engine": "One engine" } : {}),
+      };
+  const views = {
+    paths: "Paths",
+    ...ranked,
+    ...(document.polar ? { touchdown: "Touchdown", ditching: "Ditching" } : {}),
+    call: "Call",
+  };
   const view = asked !== null && asked in views ? asked : "paths";
   const makeCard = useLandingCard(view === "ditching");
   const open = (name: LandingViewName) => void setView(name === "paths" ? null : name);
@@ -49,11 +61,20 @@ export function LandingStage() {
     ["call", <CallView key="call" />],
   ];
   return (
-    <Tabs.Root value={view} onValueChange={(value) => open(value as LandingViewName)} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]">
-      <section className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]" aria-label="Landing">
+    <Tabs.Root
+      value={view}
+      onValueChange={(value) => open(value as LandingViewName)}
+      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]"
+    >
+      <section
+        className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]"
+        aria-label="Landing"
+      >
         <header className="border-b border-rule bg-sheet px-4 pt-1.5">
           <div className="flex items-center gap-4">
-            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">{LANDING_QUESTIONS[view]}</h1>
+            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">
+              {LANDING_QUESTIONS[view]}
+            </h1>
             <span className="ml-auto flex shrink-0 gap-2">
               {pinnedId && (
                 <button type="button" className="btn btn-quiet whitespace-nowrap" onClick={() => pin(null)}>
@@ -66,11 +87,13 @@ export function LandingStage() {
           </div>
           <StageTabList label="Views of the landing" views={views} />
         </header>
-        {contents.filter(([name]) => name in views).map(([name, content]) => (
-          <StageView key={name} value={name}>
-            {content}
-          </StageView>
-        ))}
+        {contents
+          .filter(([name]) => name in views)
+          .map(([name, content]) => (
+            <StageView key={name} value={name}>
+              {content}
+            </StageView>
+          ))}
       </section>
       <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
         {view === "lose" ? <LoseAccount /> : <PathAccount />}
@@ -104,10 +127,25 @@ function PathAccount() {
       <div ref={ledger} className="min-h-[300px] flex-1 px-4 pt-3">
         <h2 className="mb-1 font-bold">Height ledger</h2>
         {end?.path && (
-          <HeightLedger name={end.name} have_m={end.path.have_m} over="the aim point" ledger={end.path.ledger} margin_m={end.path.margin_m} ground={`aim point, ${end.name}`} source={{ endId: end.endId }} pointed={pointed} onPoint={point} height={Math.max(250, height - 40)} />
+          <HeightLedger
+            name={end.name}
+            have_m={end.path.have_m}
+            over="the aim point"
+            ledger={end.path.ledger}
+            margin_m={end.path.margin_m}
+            ground={`aim point, ${end.name}`}
+            source={{ endId: end.endId }}
+            pointed={pointed}
+            onPoint={point}
+            height={Math.max(250, height - 40)}
+          />
         )}
         {end && !end.path && <p className="text-brick">{end.issue?.message}</p>}
-        {answer?.issue && <p role="alert" className="text-brick">{answer.issue.message}</p>}
+        {answer?.issue && (
+          <p role="alert" className="text-brick">
+            {answer.issue.message}
+          </p>
+        )}
         {!answer && <p className="text-ink2">Computing …</p>}
       </div>
       {end && answer?.reach && <Decision end={end} reach={answer.reach} />}

@@ -30,11 +30,36 @@ export function PlanEditor() {
   return (
     <PlanPopover label="Approach plan" changed={changed} width={360}>
       <div className="grid grid-cols-2 gap-3">
-        <QuantityField label="Reserve over the aim point" kind="height" value={plan.reserve_m} step={50} autoFocus check={reserveCheck} onChange={(reserve_m) => set({ reserve_m })} />
-        <QuantityField label="Straight final" kind="length" value={plan.final_m} step={50} check={finalCheck} onChange={(final_m) => set({ final_m })} />
-        <QuantityField label="Clearance over ground" kind="height" value={plan.clearance_m} step={50} check={clearanceCheck} onChange={(clearance_m) => set({ clearance_m })} />
+        <QuantityField
+          label="Reserve over the aim point"
+          kind="height"
+          value={plan.reserve_m}
+          step={50}
+          autoFocus
+          check={reserveCheck}
+          onChange={(reserve_m) => set({ reserve_m })}
+        />
+        <QuantityField
+          label="Straight final"
+          kind="length"
+          value={plan.final_m}
+          step={50}
+          check={finalCheck}
+          onChange={(final_m) => set({ final_m })}
+        />
+        <QuantityField
+          label="Clearance over ground"
+          kind="height"
+          value={plan.clearance_m}
+          step={50}
+          check={clearanceCheck}
+          onChange={(clearance_m) => set({ clearance_m })}
+        />
       </div>
-      <p className="text-sm text-ink2">The clearance tapers to nothing between {format("distance", 2500)} and {format("distance", 500)} from the landing place.</p>
+      <p className="text-sm text-ink2">
+        The clearance tapers to nothing between {format("distance", 2500)} and {format("distance", 500)} from the
+        landing place.
+      </p>
       <ChoiceField label="Key position on the way" value={plan.key} choices={KEYS} onChange={(key) => set({ key })} />
       <ChoiceField
         label="Glide speed"

@@ -47,24 +47,69 @@ export function SitesView() {
   const format = useFormat();
   if (!ranked) return <NoAnswer />;
   const { sites, figures, sun } = ranked;
-  const list = sites.filter((site) => site.verdict !== "short" || (site.reach.path && -site.reach.path.margin_m < NEAR_SHARE * site.reach.path.have_m));
+  const list = sites.filter(
+    (site) =>
+      site.verdict !== "short" || (site.reach.path && -site.reach.path.margin_m < NEAR_SHARE * site.reach.path.have_m),
+  );
   const flaps = document.polar?.flaps ?? [];
   const two = compared.flatMap((id) => sites.find((site) => site.end.id === id) ?? []);
-  const sourceOf = (site: Site): WorkingSource => ({ calculation: { name: "sites", input: { ...question, ends: [site.end], explainEndId: site.end.id } } });
-  const toggle = (id: string) => setCompared((before) => (before.includes(id) ? before.filter((other) => other !== id) : [...before, id].slice(-2)));
+  const sourceOf = (site: Site): WorkingSource => ({
+    calculation: { name: "sites", input: { ...question, ends: [site.end], explainEndId: site.end.id } },
+  });
+  const toggle = (id: string) =>
+    setCompared((before) => (before.includes(id) ? before.filter((other) => other !== id) : [...before, id].slice(-2)));
   return (
     <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Places to land">
       <div className="mb-3 flex flex-wrap items-end gap-4">
         <div className="w-[270px]">
           <ChoiceField label="Length judged by" value={plan.rule} choices={RULES} onChange={(rule) => set({ rule })} />
         </div>
-        {plan.rule === "own" && <NumberField label="Factor" value={plan.ownFactor} unit="×" digits={2} step={0.05} check={factorCheck} onChange={(ownFactor) => set({ ownFactor })} />}
+        {plan.rule === "own" && (
+          <NumberField
+            label="Factor"
+            value={plan.ownFactor}
+            unit="×"
+            digits={2}
+            step={0.05}
+            check={factorCheck}
+            onChange={(ownFactor) => set({ ownFactor })}
+          />
+        )}
         <div className="w-[130px]">
-          <ChoiceField label="Landing flap" value={String(plan.flap ?? document.polar?.landingFlap ?? 0)} choices={flaps.map((flap, i) => ({ value: String(i), label: flap.name }))} onChange={(flap) => set({ flap: Number(flap) === document.polar?.landingFlap ? null : Number(flap) })} />
+          <ChoiceField
+            label="Landing flap"
+            value={String(plan.flap ?? document.polar?.landingFlap ?? 0)}
+            choices={flaps.map((flap, i) => ({ value: String(i), label: flap.name }))}
+            onChange={(flap) => set({ flap: Number(flap) === document.polar?.landingFlap ? null : Number(flap) })}
+          />
         </div>
-        <QuantityField label="Tailwind limit" kind="speed" value={plan.tailwindLimit_mps} step={1} check={tailwindCheck} onChange={(tailwindLimit_mps) => set({ tailwindLimit_mps })} />
-        <QuantityField label="Crosswind limit" kind="speed" value={plan.crosswindLimit_mps ?? ranked.crosswindLimit_mps} step={1} check={crosswindCheck} onChange={(crosswindLimit_mps) => set({ crosswindLimit_mps })} onClear={() => set({ crosswindLimit_mps: null })} />
-        <NumberField label="Time for the sun" value={plan.utc_h} unit="h UTC" digits={1} step={1} check={hourCheck} onChange={(utc_h) => set({ utc_h })} onClear={() => set({ utc_h: null })} />
+        <QuantityField
+          label="Tailwind limit"
+          kind="speed"
+          value={plan.tailwindLimit_mps}
+          step={1}
+          check={tailwindCheck}
+          onChange={(tailwindLimit_mps) => set({ tailwindLimit_mps })}
+        />
+        <QuantityField
+          label="Crosswind limit"
+          kind="speed"
+          value={plan.crosswindLimit_mps ?? ranked.crosswindLimit_mps}
+          step={1}
+          check={crosswindCheck}
+          onChange={(crosswindLimit_mps) => set({ crosswindLimit_mps })}
+          onClear={() => set({ crosswindLimit_mps: null })}
+        />
+        <NumberField
+          label="Time for the sun"
+          value={plan.utc_h}
+          unit="h UTC"
+          digits={1}
+          step={1}
+          check={hourCheck}
+          onChange={(utc_h) => set({ utc_h })}
+          onClear={() => set({ utc_h: null })}
+        />
         <span className="pb-1.5">
           <CheckField label="Wet" checked={plan.wet} onChange={(wet) => set({ wet })} />
         </span>
@@ -89,12 +134,23 @@ export function SitesView() {
             {list.map((site) => (
               <Fragment key={site.end.id}>
                 <tr className={`border-t border-rule align-top ${site.end.id === shown?.endId ? "bg-mark" : ""}`}>
-                  <th rowSpan={2} scope="rowgroup" className="py-1 pr-2 text-left text-[14px] font-normal whitespace-nowrap">
-                    <button type="button" className={`rounded text-left ${site.end.id === shown?.endId ? "font-bold" : ""}`} aria-pressed={site.end.id === shown?.endId} onClick={() => pin(site.end.id)}>
+                  <th
+                    rowSpan={2}
+                    scope="rowgroup"
+                    className="py-1 pr-2 text-left text-[14px] font-normal whitespace-nowrap"
+                  >
+                    <button
+                      type="button"
+                      className={`rounded text-left ${site.end.id === shown?.endId ? "font-bold" : ""}`}
+                      aria-pressed={site.end.id === shown?.endId}
+                      onClick={() => pin(site.end.id)}
+                    >
                       {site.end.name}
                     </button>
                   </th>
-                  <td className={`px-2 py-1 text-left ${VERDICT_WORDS[site.verdict].tone}`}>{VERDICT_WORDS[site.verdict].text}</td>
+                  <td className={`px-2 py-1 text-left ${VERDICT_WORDS[site.verdict].tone}`}>
+                    {VERDICT_WORDS[site.verdict].text}
+                  </td>
                   <td className="px-2 py-1 whitespace-nowrap">
                     {site.reach.path && (
                       <Figure title={`What is left, ${site.end.name}`} figure="margin" source={{ endId: site.end.id }}>
@@ -112,15 +168,24 @@ export function SitesView() {
                     )}
                   </td>
                   <td className="px-2 py-1 whitespace-nowrap">
-                    <span className="num">{format("length", site.end.length_m)}</span> <span className="text-ink2">{site.end.surface}</span>
+                    <span className="num">{format("length", site.end.length_m)}</span>{" "}
+                    <span className="text-ink2">{site.end.surface}</span>
                   </td>
                   <td className="py-1">
-                    <input type="checkbox" className="size-4 accent-harbour" aria-label={`Compare ${site.end.name}`} checked={compared.includes(site.end.id)} onChange={() => toggle(site.end.id)} />
+                    <input
+                      type="checkbox"
+                      className="size-4 accent-harbour"
+                      aria-label={`Compare ${site.end.name}`}
+                      checked={compared.includes(site.end.id)}
+                      onChange={() => toggle(site.end.id)}
+                    />
                   </td>
                 </tr>
                 <tr className={site.end.id === shown?.endId ? "bg-mark" : ""}>
                   <td colSpan={5} className="px-2 pb-1.5 text-left leading-5">
-                    <span className="num text-ink2">{whereInWords(site.reach, heading_rad, variation?.variation_rad ?? null, format)}: </span>
+                    <span className="num text-ink2">
+                      {whereInWords(site.reach, heading_rad, variation?.variation_rad ?? null, format)}:{" "}
+                    </span>
                     {site.reasons
                       .filter((reason) => reason.code !== "too-short" || site.verdict !== "short")
                       .map((reason, i) => (
@@ -137,25 +202,65 @@ export function SitesView() {
         </table>
       )}
       <p className="mt-3 max-w-prose text-[13px] text-ink2">
-        Stall with flap {figures.flapName} {format("speed", figures.stallEas_mps)}. Lengths are from {format("height", SCREEN_M)} over the threshold, or from what clears the obstacle by as much, to a stop.{" "}
-        {sun ? (sun.elevation_rad > 0 ? `The sun stands at ${threeFigures(sun.azimuth_rad)}° true, ${Math.round(degrees(sun.elevation_rad))}° high.` : "The sun is down.") : "Give a time of day and the sun is looked at too."} Among equals the order is by a score of our own; the leaflet is one authority’s rule, not yours unless you choose it. Leaving the aeroplane by parachute, or its own, is not planned here: see its manual.
+        Stall with flap {figures.flapName} {format("speed", figures.stallEas_mps)}. Lengths are from{" "}
+        {format("height", SCREEN_M)} over the threshold, or from what clears the obstacle by as much, to a stop.{" "}
+        {sun
+          ? sun.elevation_rad > 0
+            ? `The sun stands at ${threeFigures(sun.azimuth_rad)}° true, ${Math.round(degrees(sun.elevation_rad))}° high.`
+            : "The sun is down."
+          : "Give a time of day and the sun is looked at too."}{" "}
+        Among equals the order is by a score of our own; the leaflet is one authority’s rule, not yours unless you
+        choose it. Leaving the aeroplane by parachute, or its own, is not planned here: see its manual.
       </p>
     </div>
   );
 }
 
 /** Two places side by side, line by line. */
-function Comparison({ two, sourceOf, onPin }: { two: readonly Site[]; sourceOf: (site: Site) => WorkingSource; onPin: (id: string) => void }) {
+function Comparison({
+  two,
+  sourceOf,
+  onPin,
+}: {
+  two: readonly Site[];
+  sourceOf: (site: Site) => WorkingSource;
+  onPin: (id: string) => void;
+}) {
   const format = useFormat();
   const rows: readonly { name: string; of: (site: Site) => string; better: (site: Site) => number }[] = [
-    { name: "in hand on arrival", of: ({ reach: { path } }) => (path ? formatMargin(path.margin_m, format) : "–"), better: ({ reach: { path } }) => path?.margin_m ?? -Infinity },
-    { name: "length needed", of: ({ length }) => (length ? format("length", length.needed_m) : "–"), better: ({ length }) => -(length?.needed_m ?? Infinity) },
+    {
+      name: "in hand on arrival",
+      of: ({ reach: { path } }) => (path ? formatMargin(path.margin_m, format) : "–"),
+      better: ({ reach: { path } }) => path?.margin_m ?? -Infinity,
+    },
+    {
+      name: "length needed",
+      of: ({ length }) => (length ? format("length", length.needed_m) : "–"),
+      better: ({ length }) => -(length?.needed_m ?? Infinity),
+    },
     { name: "length there is", of: ({ end }) => format("length", end.length_m), better: ({ end }) => end.length_m },
-    { name: "to spare", of: ({ spare_m }) => (spare_m === null ? "–" : spare_m >= 0 ? format("length", spare_m) : `−${format("length", -spare_m)}`), better: ({ spare_m }) => spare_m ?? -Infinity },
-    { name: "touchdown over the ground", of: ({ length }) => (length ? format("speed", length.touchdownGroundSpeed_mps) : "–"), better: ({ length }) => -(length?.touchdownGroundSpeed_mps ?? Infinity) },
-    { name: "crosswind", of: ({ reach }) => format("speed", Math.abs(reach.crosswind_mps)), better: ({ reach }) => -Math.abs(reach.crosswind_mps) },
+    {
+      name: "to spare",
+      of: ({ spare_m }) =>
+        spare_m === null ? "–" : spare_m >= 0 ? format("length", spare_m) : `−${format("length", -spare_m)}`,
+      better: ({ spare_m }) => spare_m ?? -Infinity,
+    },
+    {
+      name: "touchdown over the ground",
+      of: ({ length }) => (length ? format("speed", length.touchdownGroundSpeed_mps) : "–"),
+      better: ({ length }) => -(length?.touchdownGroundSpeed_mps ?? Infinity),
+    },
+    {
+      name: "crosswind",
+      of: ({ reach }) => format("speed", Math.abs(reach.crosswind_mps)),
+      better: ({ reach }) => -Math.abs(reach.crosswind_mps),
+    },
     { name: "slope", of: ({ end }) => `${formatNumber(end.slope * 100, 1)} %`, better: ({ end }) => end.slope },
-    { name: "obstacle", of: ({ end }) => (end.obstacle ? `${end.obstacle.name}, ${format("height", end.obstacle.height_m)}` : "none"), better: ({ end }) => -(end.obstacle?.height_m ?? 0) },
+    {
+      name: "obstacle",
+      of: ({ end }) => (end.obstacle ? `${end.obstacle.name}, ${format("height", end.obstacle.height_m)}` : "none"),
+      better: ({ end }) => -(end.obstacle?.height_m ?? 0),
+    },
     { name: "surface, width", of: ({ end }) => `${end.surface}, ${format("length", end.width_m)}`, better: () => 0 },
     { name: "score (ours, smaller is better)", of: ({ score }) => formatNumber(score), better: ({ score }) => -score },
   ];
@@ -181,7 +286,10 @@ function Comparison({ two, sourceOf, onPin }: { two: readonly Site[]; sourceOf: 
               <tr key={row.name} className="border-t border-rule">
                 <th className="py-0.5 text-left font-normal text-ink2">{row.name}</th>
                 {two.map((site, i) => (
-                  <td key={site.end.id} className={`num px-3 ${(i === 0 ? a > b : b > a) ? "font-semibold text-pine" : ""}`}>
+                  <td
+                    key={site.end.id}
+                    className={`num px-3 ${(i === 0 ? a > b : b > a) ? "font-semibold text-pine" : ""}`}
+                  >
                     {row.name === "length needed" && site.length ? (
                       <Figure title={`Length needed, ${site.end.name}`} figure="length" source={sourceOf(site)}>
                         {row.of(site)}
@@ -208,7 +316,11 @@ function Comparison({ two, sourceOf, onPin }: { two: readonly Site[]; sourceOf: 
             </th>
             {two.map((site) => (
               <td key={site.end.id} className="px-3">
-                <button type="button" className="btn btn-quiet px-2 py-0.5 text-[13px]" onClick={() => onPin(site.end.id)}>
+                <button
+                  type="button"
+                  className="btn btn-quiet px-2 py-0.5 text-[13px]"
+                  onClick={() => onPin(site.end.id)}
+                >
                   Plan {site.end.name}
                 </button>
               </td>

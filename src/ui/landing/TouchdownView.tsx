@@ -12,7 +12,14 @@ import { useTouchdown } from "./useTouchdown";
 
 /** Widest bar of the energy drawing stands for this ratio. */
 const WIDEST = 2.4;
-const G_WORDS: Record<string, string> = { "0.1": "coasting on grass", "0.25": "braked on a hard runway", "0.5": "braked hard, or soft ground", "1": "crops, a soft field", "3": "hedge, small trees: wings take it", "9": "what restraints are made for" };
+const G_WORDS: Record<string, string> = {
+  "0.1": "coasting on grass",
+  "0.25": "braked on a hard runway",
+  "0.5": "braked hard, or soft ground",
+  "1": "crops, a soft field",
+  "3": "hedge, small trees: wings take it",
+  "9": "what restraints are made for",
+};
 const GEAR_WORDS = { down: "Gear down", up: "Gear up", fixed: "Fixed gear" } as const;
 
 /** Energy against speed and wind, the length it stops in, gear up or down, and what is made safe by which height. */
@@ -22,7 +29,12 @@ export function TouchdownView() {
   const { document } = useAircraft();
   const end = useReach(shownEnd);
   const format = useFormat();
-  if (!answer.ok) return <p role="alert" className="bg-sheet p-4 text-brick">{answer.issue.message}</p>;
+  if (!answer.ok)
+    return (
+      <p role="alert" className="bg-sheet p-4 text-brick">
+        {answer.issue.message}
+      </p>
+    );
   const { groundSpeed_mps, touchdownEas_mps, energy_J, cases, stops, needed_g, slide, gear } = answer.value;
   const source = { calculation: { name: "touchdown", input: question } };
   return (
@@ -50,7 +62,15 @@ export function TouchdownView() {
             </>
           )}
         </p>
-        <SliderField label="Mean deceleration" value={plan.stopping} min={0.05} max={1} step={0.05} shown={`${formatNumber(plan.stopping, 2)} g`} onChange={(stopping) => set({ stopping })} />
+        <SliderField
+          label="Mean deceleration"
+          value={plan.stopping}
+          min={0.05}
+          max={1}
+          step={0.05}
+          shown={`${formatNumber(plan.stopping, 2)} g`}
+          onChange={(stopping) => set({ stopping })}
+        />
       </div>
       <div className="mt-3 grid grid-cols-2 gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="Energy compared">
@@ -88,7 +108,9 @@ export function TouchdownView() {
                   <th className="num py-0.5 text-left font-normal">{stop.g} g</th>
                   <td className="px-2 whitespace-nowrap">
                     <Figure title={`Stop at ${stop.g} g`} figure={`stop ${stop.g}`} source={source}>
-                      {stop.distance_m < 20 ? `${formatNumber(stop.distance_m, 1)} m` : format("length", stop.distance_m)}
+                      {stop.distance_m < 20
+                        ? `${formatNumber(stop.distance_m, 1)} m`
+                        : format("length", stop.distance_m)}
                     </Figure>
                   </td>
                   <td className="num px-2 whitespace-nowrap">{formatNumber(stop.time_s, stop.time_s < 2 ? 1 : 0)} s</td>
@@ -99,9 +121,20 @@ export function TouchdownView() {
           </table>
         </section>
       </div>
-      {gear.flown !== "fixed" && <CheckField label="Wheels up on touching down" checked={plan.wheelsUp} onChange={(wheelsUp) => set({ wheelsUp })} />}
+      {gear.flown !== "fixed" && (
+        <CheckField
+          label="Wheels up on touching down"
+          checked={plan.wheelsUp}
+          onChange={(wheelsUp) => set({ wheelsUp })}
+        />
+      )}
       <p className="mt-1">
-        <strong className={gear.flown === gear.gear ? "" : "text-ochre"}>{gear.flown === gear.gear ? `${GEAR_WORDS[gear.gear]}.` : `${GEAR_WORDS[gear.flown]} as chosen; ${GEAR_WORDS[gear.gear].toLowerCase()} is advised here.`}</strong> {gear.why}
+        <strong className={gear.flown === gear.gear ? "" : "text-ochre"}>
+          {gear.flown === gear.gear
+            ? `${GEAR_WORDS[gear.gear]}.`
+            : `${GEAR_WORDS[gear.flown]} as chosen; ${GEAR_WORDS[gear.gear].toLowerCase()} is advised here.`}
+        </strong>{" "}
+        {gear.why}
         {slide && (
           <>
             {" "}
@@ -127,7 +160,9 @@ export function TouchdownView() {
           <tbody>
             {secureList(document).map((item) => (
               <tr key={item.what} className="border-t border-rule align-top">
-                <td className="num py-0.5 whitespace-nowrap">{item.by_m === null ? "at once" : format("height", item.by_m)}</td>
+                <td className="num py-0.5 whitespace-nowrap">
+                  {item.by_m === null ? "at once" : format("height", item.by_m)}
+                </td>
                 <td className="px-3 py-0.5">{item.what}</td>
                 <td className="py-0.5 text-[13px] text-ink2">{item.why}</td>
               </tr>
@@ -139,7 +174,13 @@ export function TouchdownView() {
   );
 }
 
-function EnergyRow({ entry, source }: { entry: TouchdownCase; source: { calculation: { name: string; input: unknown } } }) {
+function EnergyRow({
+  entry,
+  source,
+}: {
+  entry: TouchdownCase;
+  source: { calculation: { name: string; input: unknown } };
+}) {
   const format = useFormat();
   return (
     <tr className="border-t border-rule">
@@ -147,7 +188,14 @@ function EnergyRow({ entry, source }: { entry: TouchdownCase; source: { calculat
       <td className="num px-2 whitespace-nowrap">{format("speed", entry.groundSpeed_mps)}</td>
       <td className="w-[46%] px-2 text-left">
         <span className="flex items-center gap-2">
-          <span aria-hidden="true" className="h-3 border border-ink2" style={{ width: `${(60 * Math.min(entry.ratio, WIDEST)) / WIDEST}%`, background: entry.ratio > 1.02 ? "var(--clay)" : "var(--sage)" }} />
+          <span
+            aria-hidden="true"
+            className="h-3 border border-ink2"
+            style={{
+              width: `${(60 * Math.min(entry.ratio, WIDEST)) / WIDEST}%`,
+              background: entry.ratio > 1.02 ? "var(--clay)" : "var(--sage)",
+            }}
+          />
           <Figure title={`Energy, ${entry.name}`} figure={entry.name} source={source}>
             ×{formatNumber(entry.ratio, 2)}
           </Figure>

@@ -22,11 +22,20 @@ export function placeOf({ points }: Pick<KeyCircuit, "points">, share: number): 
   if (!last || points.length < 2) return null;
   const begin_s = points[0].time_s;
   const wanted_s = begin_s + Math.min(Math.max(share, 0), 1) * (last.time_s - begin_s);
-  const next = Math.max(points.findIndex((point) => point.time_s >= wanted_s), 1);
+  const next = Math.max(
+    points.findIndex((point) => point.time_s >= wanted_s),
+    1,
+  );
   const [a, b]: [PathPoint, PathPoint] = [points[next - 1], points[next]];
   const within = b.time_s > a.time_s ? (wanted_s - a.time_s) / (b.time_s - a.time_s) : 0;
   const between = (from: number, to: number) => from + within * (to - from);
-  return { x_m: between(a.x_m, b.x_m), y_m: between(a.y_m, b.y_m), altitude_m: between(a.altitude_m, b.altitude_m), track_rad: Math.atan2(b.x_m - a.x_m, b.y_m - a.y_m), before_s: last.time_s - wanted_s };
+  return {
+    x_m: between(a.x_m, b.x_m),
+    y_m: between(a.y_m, b.y_m),
+    altitude_m: between(a.altitude_m, b.altitude_m),
+    track_rad: Math.atan2(b.x_m - a.x_m, b.y_m - a.y_m),
+    before_s: last.time_s - wanted_s,
+  };
 }
 
 /** The part of the circuit that a place lies in, by the block of the ledger that is spent there. */

@@ -13,4 +13,10 @@ interface CircuitState {
 }
 
 /** What is tried out on the circuit; not part of the situation. */
-export const useCircuit = create<CircuitState>()((set) => ({ side: "left", share: 0, deviation_m: 0, lose: null, set: (patch) => set(patch) }));
+export const useCircuit = create<CircuitState>()((set) => ({
+  side: "left",
+  share: 0,
+  deviation_m: 0,
+  lose: null,
+  set: (patch) => set(patch),
+}));

@@ -19,7 +19,8 @@ export function exportPath(format: PathFormat): void {
 /** The XML writer is loaded only when it is used. */
 async function downloadPath(format: PathFormat, end: EndReach, origin: LatLon): Promise<void> {
   const name = `glide-to-${fileName(end.name)}`;
-  if (format === "geojson") return download(`${name}.geojson`, "application/geo+json", JSON.stringify(pathGeoJson(end, origin), null, 1));
+  if (format === "geojson")
+    return download(`${name}.geojson`, "application/geo+json", JSON.stringify(pathGeoJson(end, origin), null, 1));
   const { pathGpx } = await import("@/core/landing/path-gpx");
   download(`${name}.gpx`, "application/gpx+xml", pathGpx(end, origin, new Date()));
 }

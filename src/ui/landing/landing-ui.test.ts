@@ -22,21 +22,34 @@ describe("a place on the circuit", () => {
 
   it("is found between points by time, with its track and the time to go", () => {
     expect(placeOf({ points }, 0)).toMatchObject({ x_m: 0, altitude_m: 300, before_s: 50 });
-    expect(placeOf({ points }, 0.2)).toMatchObject({ x_m: -150, altitude_m: 250, before_s: 40, track_rad: -Math.PI / 2 });
+    expect(placeOf({ points }, 0.2)).toMatchObject({
+      x_m: -150,
+      altitude_m: 250,
+      before_s: 40,
+      track_rad: -Math.PI / 2,
+    });
     expect(placeOf({ points }, 1)).toMatchObject({ x_m: 0, y_m: 0, altitude_m: 0, before_s: 0 });
     expect(placeOf({ points: points.slice(0, 1) }, 0.5)).toBeNull();
   });
 
   it("is named by what is flown there", () => {
-    expect([0, 0.5, 0.75, 1].map((share) => partOf({ points }, share))).toEqual(["turning downwind", "downwind", "base", "final"]);
+    expect([0, 0.5, 0.75, 1].map((share) => partOf({ points }, share))).toEqual([
+      "turning downwind",
+      "downwind",
+      "base",
+      "final",
+    ]);
   });
 });
 
 describe("items by height as times", () => {
   it("what has been passed is done at once, the rest when its height is reached", () => {
     const items = timeline(ditchingItems(demoAircraft("cedar-j2")), 3000, 6);
-    expect(items.filter((item) => item.late).every((item) => (item.by_m ?? Infinity) >= 3000 && item.at_s === 0)).toBe(true);
-    for (const item of items.filter((one) => !one.late)) expect(item.at_s).toBeCloseTo((3000 - (item.by_m ?? 0)) / 6, 9);
+    expect(items.filter((item) => item.late).every((item) => (item.by_m ?? Infinity) >= 3000 && item.at_s === 0)).toBe(
+      true,
+    );
+    for (const item of items.filter((one) => !one.late))
+      expect(item.at_s).toBeCloseTo((3000 - (item.by_m ?? 0)) / 6, 9);
     expect(items.map((item) => item.at_s)).toEqual(items.map((item) => item.at_s).sort((a, b) => a - b));
   });
 });

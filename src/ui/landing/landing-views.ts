@@ -1,5 +1,14 @@
 /** The views in the order of work. */
-export const LANDING_VIEWS = ["paths", "choose", "keys", "lose", "one-engine", "touchdown", "ditching", "call"] as const;
+export const LANDING_VIEWS = [
+  "paths",
+  "choose",
+  "keys",
+  "lose",
+  "one-engine",
+  "touchdown",
+  "ditching",
+  "call",
+] as const;
 /** A view of the stage. */
 export type LandingViewName = (typeof LANDING_VIEWS)[number];
 

@@ -8,4 +8,10 @@ export function formatMargin(margin_m: number, format: Format): string {
 }
 
 /** The colour of a status; a word or sign always says the same. */
-export const STATUS_TONE: Record<ReachStatus, string> = { reached: "text-pine", reserve: "text-ochre", short: "text-brick", terrain: "text-brick", none: "text-brick" };
+export const STATUS_TONE: Record<ReachStatus, string> = {
+  reached: "text-pine",
+  reserve: "text-ochre",
+  short: "text-brick",
+  terrain: "text-brick",
+  none: "text-brick",
+};

@@ -9,7 +9,16 @@ const question = landingQuestion(demoSituation(), demoAircraft("alder-s1"), land
 const found = landingChoice(question, null);
 if (!found.ok) throw new Error(found.issue.message);
 const { reach, sites: ranked } = found.value;
-const ANSWER = { question, reach, sites: ranked, issue: null, ground_m: 0, origin: DEMO_ORIGIN, terrainId: null, took_ms: 1 };
+const ANSWER = {
+  question,
+  reach,
+  sites: ranked,
+  issue: null,
+  ground_m: 0,
+  origin: DEMO_ORIGIN,
+  terrainId: null,
+  took_ms: 1,
+};
 
 beforeEach(() => {
   useReach.setState({ answer: null, pinnedId: null, pointedEntry: null });

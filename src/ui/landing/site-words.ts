@@ -5,7 +5,6 @@ import { formatNumber } from "@/core/quantities/units";
 import type { LengthRule } from "@/core/situation/landing-plan";
 import type { Format } from "@/ui/units/units-store";
 
-
 /** How good a place is, in a word or two. */
 export const VERDICT_WORDS: Record<SiteVerdict, { text: string; tone: string }> = {
   fits: { text: "fits", tone: "text-pine" },
@@ -18,7 +17,15 @@ export const VERDICT_WORDS: Record<SiteVerdict, { text: string; tone: string }> 
 };
 
 /** What can hurt somebody there. */
-export const HAZARD_WORDS: Record<Hazard, string> = { people: "people about", "power-lines": "power lines", stock: "stock grazing", trees: "trees", soft: "soft", rough: "rough, stones", wall: "a wall across" };
+export const HAZARD_WORDS: Record<Hazard, string> = {
+  people: "people about",
+  "power-lines": "power lines",
+  stock: "stock grazing",
+  trees: "trees",
+  soft: "soft",
+  rough: "rough, stones",
+  wall: "a wall across",
+};
 
 /** Schools of judging a length. */
 export const RULES: readonly { value: LengthRule; label: string }[] = [

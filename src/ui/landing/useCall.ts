@@ -21,13 +21,21 @@ export function useCall(ditch: boolean): { question: CallQuestion; answer: Outco
   const variation = useVariation();
   return useMemo(() => {
     if (!variation) return null;
-    const heading = ditching.answer.ok ? threeFigures(ditching.answer.value.best.heading_rad - variation.variation_rad) : "into wind";
+    const heading = ditching.answer.ok
+      ? threeFigures(ditching.answer.value.best.heading_rad - variation.variation_rad)
+      : "into wind";
     const intention = ditch ? `ditching heading ${heading}` : landingIntention(site, landing.call.nature);
     const question: CallQuestion = {
-      plan: landing.call, type: document.name, position, altitude_m, headingTrue_rad: heading_rad, variation_rad: variation.variation_rad,
+      plan: landing.call,
+      type: document.name,
+      position,
+      altitude_m,
+      headingTrue_rad: heading_rad,
+      variation_rad: variation.variation_rad,
       // Aerodromes only: a field that was surveyed is a name to nobody else.
       places: library.aerodromes.map(({ name, position: at }) => ({ name, position: at })).slice(0, 200),
-      intention, station: nearestAerodrome(position, library.aerodromes)?.name ?? null,
+      intention,
+      station: nearestAerodrome(position, library.aerodromes)?.name ?? null,
     };
     return { question, answer: distressCall(question) };
   }, [variation, ditching, ditch, landing.call, site, document, position, altitude_m, heading_rad, library]);

@@ -12,6 +12,8 @@ export function useDitching(): { question: DitchingQuestion | null; answer: Outc
   const { swells, flap } = landing;
   return useMemo(() => {
     const question = ditchingQuestion({ mass_kg, configuration, air, wind, landing: { swells, flap } }, document);
-    return question.ok ? { question: question.value, answer: ditching(question.value) } : { question: null, answer: question };
+    return question.ok
+      ? { question: question.value, answer: ditching(question.value) }
+      : { question: null, answer: question };
   }, [document, mass_kg, configuration, air, wind, swells, flap]);
 }

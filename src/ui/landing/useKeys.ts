@@ -18,7 +18,11 @@ export function useShownPlace(): LandingEnd | null {
 }
 
 /** Keys of the end that is shown, with the question that they answer. */
-export function useKeys(): { keys: Outcome<ApproachKeys> | null; end: LandingEnd | null; question: Omit<ReachInput, "ends"> } {
+export function useKeys(): {
+  keys: Outcome<ApproachKeys> | null;
+  end: LandingEnd | null;
+  question: Omit<ReachInput, "ends">;
+} {
   const asked = useReachQuestion();
   const question = useMemo(() => {
     const { ends: _ends, landing: _landing, day: _day, ...rest } = asked;
@@ -26,7 +30,10 @@ export function useKeys(): { keys: Outcome<ApproachKeys> | null; end: LandingEnd
   }, [asked]);
   const end = useShownPlace();
   const origin = usePlaneOrigin();
-  const ask = useCallback(async () => (end ? { endId: end.id, keys: await core().landingKeys(question, end, origin) } : null), [question, end, origin]);
+  const ask = useCallback(
+    async () => (end ? { endId: end.id, keys: await core().landingKeys(question, end, origin) } : null),
+    [question, end, origin],
+  );
   const answer = useAsked(end ? ask : null);
   return { keys: answer && answer.endId === end?.id ? answer.keys : null, end, question };
 }

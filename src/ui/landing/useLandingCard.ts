@@ -50,7 +50,12 @@ export function useLandingCard(ditch: boolean): () => void {
     }
     // The PDF library is large: it comes when a card is asked for.
     void Promise.all([import("@/ui/print/make-pdf"), import("./LandingCardPdf")])
-      .then(([{ makePdf }, { LandingCardPdf }]) => makePdf(createElement(LandingCardPdf, { content }), `${ditch ? "ditching" : "landing"}-${fileName(ditch ? document.name : (end?.name ?? ""))}.pdf`))
+      .then(([{ makePdf }, { LandingCardPdf }]) =>
+        makePdf(
+          createElement(LandingCardPdf, { content }),
+          `${ditch ? "ditching" : "landing"}-${fileName(ditch ? document.name : (end?.name ?? ""))}.pdf`,
+        ),
+      )
       .catch(() => toast("The card could not be made. Try again."));
 
     function landingContent(): LandingCardContent | null {
@@ -58,16 +63,53 @@ export function useLandingCard(ditch: boolean): () => void {
       const site = sites?.sites.find((candidate) => candidate.end.id === end.endId);
       const circuits = keys?.ok ? keys.value.circuits : [];
       return {
-        title: `${end.name}: ${firstMove(end)}`, sub,
-        large: [{ name: end.path.margin_m >= 0 ? "Margin" : "Short by", value: formatMargin(end.path.margin_m, format).replace("+", "") }],
-        rows: [
-          { name: "Glide / turns / stall in the turn", value: `${end.glide ? airspeed(end.glideCalibrated_mps ?? end.glide.eas_mps) : "–"} / ${airspeed(reach.turn.eas_mps)} / ${airspeed(reach.turn.stallEas_mps)}` },
-          ...end.path.ledger.filter((entry) => entry.height_m > 0.5).map((entry) => ({ name: entry.name, value: `${format("height", entry.height_m)}${entry.time_s > 0 ? `, ${Math.round(entry.time_s)} s` : ""}` })),
-          ...(site?.length ? [{ name: "Length needed / there is", value: `${format("length", site.length.needed_m)} / ${format("length", site.end.length_m)} ${site.end.surface}` }, { name: "Approach / touchdown over the ground", value: `${format("speed", site.length.approachTas_mps)} / ${format("speed", site.length.touchdownGroundSpeed_mps)}` }] : []),
+        title: `${end.name}: ${firstMove(end)}`,
+        sub,
+        large: [
+          {
+            name: end.path.margin_m >= 0 ? "Margin" : "Short by",
+            value: formatMargin(end.path.margin_m, format).replace("+", ""),
+          },
         ],
-        table: circuits.length > 0 ? { head: ["keys, over aim", "overhead", "abeam", "base", "final"], rows: circuits.map((circuit) => [circuit.side, ...circuit.keys.map((key) => format("height", key.height_m))]) } : null,
+        rows: [
+          {
+            name: "Glide / turns / stall in the turn",
+            value: `${end.glide ? airspeed(end.glideCalibrated_mps ?? end.glide.eas_mps) : "–"} / ${airspeed(reach.turn.eas_mps)} / ${airspeed(reach.turn.stallEas_mps)}`,
+          },
+          ...end.path.ledger
+            .filter((entry) => entry.height_m > 0.5)
+            .map((entry) => ({
+              name: entry.name,
+              value: `${format("height", entry.height_m)}${entry.time_s > 0 ? `, ${Math.round(entry.time_s)} s` : ""}`,
+            })),
+          ...(site?.length
+            ? [
+                {
+                  name: "Length needed / there is",
+                  value: `${format("length", site.length.needed_m)} / ${format("length", site.end.length_m)} ${site.end.surface}`,
+                },
+                {
+                  name: "Approach / touchdown over the ground",
+                  value: `${format("speed", site.length.approachTas_mps)} / ${format("speed", site.length.touchdownGroundSpeed_mps)}`,
+                },
+              ]
+            : []),
+        ],
+        table:
+          circuits.length > 0
+            ? {
+                head: ["keys, over aim", "overhead", "abeam", "base", "final"],
+                rows: circuits.map((circuit) => [
+                  circuit.side,
+                  ...circuit.keys.map((key) => format("height", key.height_m)),
+                ]),
+              }
+            : null,
         listHead: "By height over the ground",
-        list: secureList(document).map((item) => ({ when: item.by_m === null ? "at once" : format("height", item.by_m), what: item.what })),
+        list: secureList(document).map((item) => ({
+          when: item.by_m === null ? "at once" : format("height", item.by_m),
+          what: item.what,
+        })),
         call: said,
       };
     }
@@ -76,16 +118,29 @@ export function useLandingCard(ditch: boolean): () => void {
       if (!ditching.answer.ok) return null;
       const answer = ditching.answer.value;
       return {
-        title: "Ditching", sub: `${sub}; ${answer.swells.map(({ swell }) => `swell ${formatWaves(swell.height_m, units)}, ${swell.period_s} s, from ${threeFigures(swell.from_rad)}`).join("; ") || "no swell"}`,
+        title: "Ditching",
+        sub: `${sub}; ${answer.swells.map(({ swell }) => `swell ${formatWaves(swell.height_m, units)}, ${swell.period_s} s, from ${threeFigures(swell.from_rad)}`).join("; ") || "no swell"}`,
         large: [{ name: "Heading", value: headingInWords(answer.best.heading_rad) }],
         rows: [
           { name: "Why", value: answer.rule },
-          { name: `Approach / touchdown, flap ${answer.flapName}`, value: `${format("speed", answer.approachEas_mps)} / ${format("speed", answer.touchdownEas_mps)}` },
-          { name: "Nose above the horizon / over the water", value: `${formatNumber(degrees(answer.pitch_rad))}° / ${format("speed", answer.best.groundSpeed_mps)}` },
+          {
+            name: `Approach / touchdown, flap ${answer.flapName}`,
+            value: `${format("speed", answer.approachEas_mps)} / ${format("speed", answer.touchdownEas_mps)}`,
+          },
+          {
+            name: "Nose above the horizon / over the water",
+            value: `${formatNumber(degrees(answer.pitch_rad))}° / ${format("speed", answer.best.groundSpeed_mps)}`,
+          },
         ],
         table: null,
         listHead: "By height over the water",
-        list: [...timeline(ditchingItems(document), situation.altitude_m, answer.glideSink_mps).map((item) => ({ when: item.late || item.by_m === null ? "at once" : format("height", item.by_m), what: `${item.who}: ${item.what}` })), ...EVACUATION.map((what, i) => ({ when: `out ${i + 1}`, what }))],
+        list: [
+          ...timeline(ditchingItems(document), situation.altitude_m, answer.glideSink_mps).map((item) => ({
+            when: item.late || item.by_m === null ? "at once" : format("height", item.by_m),
+            what: `${item.who}: ${item.what}`,
+          })),
+          ...EVACUATION.map((what, i) => ({ when: `out ${i + 1}`, what })),
+        ],
         call: said,
       };
     }

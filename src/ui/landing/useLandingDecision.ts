@@ -18,8 +18,14 @@ export function useLandingDecision(): Said | null {
     if (!site || !ranked) return null;
     return landingDecision(
       {
-        site, best: ranked.sites[0], reserve_m: plan.reserve_m, tailwindLimit_mps: landing.tailwindLimit_mps, crosswindLimit_mps: ranked.crosswindLimit_mps, intoWind_mps: ranked.intoWind_mps,
-        elevation_m: site.end.elevation_m, advice: keys?.ok ? keys.value.advice : null,
+        site,
+        best: ranked.sites[0],
+        reserve_m: plan.reserve_m,
+        tailwindLimit_mps: landing.tailwindLimit_mps,
+        crosswindLimit_mps: ranked.crosswindLimit_mps,
+        intoWind_mps: ranked.intoWind_mps,
+        elevation_m: site.end.elevation_m,
+        advice: keys?.ok ? keys.value.advice : null,
       },
       format,
     );

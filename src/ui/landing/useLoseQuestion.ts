@@ -13,7 +13,38 @@ export function useLoseQuestion(height_m: number, lose_m: number, eas_mps: numbe
   const end = useShownPlace();
   const tailwind_mps = useReach((state) => shownEnd(state)?.tailwind_mps ?? 0);
   return useMemo(
-    () => end && { aircraft: document, mass_kg, configuration, air, elevation_m: end.elevation_m, height_m, lose_m, tailwind_mps, eas_mps, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin, allowed: landing.allowed, turnFloor_m: landing.turnFloor_m, certain_m: landing.certain_m },
-    [end, document, mass_kg, configuration, air, height_m, lose_m, tailwind_mps, eas_mps, pilot.bank_rad, pilot.stallMargin, landing.allowed, landing.turnFloor_m, landing.certain_m],
+    () =>
+      end && {
+        aircraft: document,
+        mass_kg,
+        configuration,
+        air,
+        elevation_m: end.elevation_m,
+        height_m,
+        lose_m,
+        tailwind_mps,
+        eas_mps,
+        bank_rad: pilot.bank_rad,
+        stallMargin: pilot.stallMargin,
+        allowed: landing.allowed,
+        turnFloor_m: landing.turnFloor_m,
+        certain_m: landing.certain_m,
+      },
+    [
+      end,
+      document,
+      mass_kg,
+      configuration,
+      air,
+      height_m,
+      lose_m,
+      tailwind_mps,
+      eas_mps,
+      pilot.bank_rad,
+      pilot.stallMargin,
+      landing.allowed,
+      landing.turnFloor_m,
+      landing.certain_m,
+    ],
   );
 }

@@ -36,17 +36,41 @@ export function useReachAnswer(): void {
     const answer = async () => {
       const wanted = terrain?.id ?? null;
       if (givenTerrain.current !== wanted && performance.now() > retryTerrainAt.current) {
-        const taken = await core().useTerrain(terrain ? { url: `/api/terrains/${terrain.id}`, frame: terrain.frame } : null);
+        const taken = await core().useTerrain(
+          terrain ? { url: `/api/terrains/${terrain.id}`, frame: terrain.frame } : null,
+        );
         givenTerrain.current = taken ? wanted : null;
         // The stage goes on without the ground, and says so; the next question after a while asks again.
         if (!taken) retryTerrainAt.current = performance.now() + TERRAIN_RETRY_MS;
       }
       const { outcome, ground_m, took_ms } = await core().landing(question, origin);
-      useReach.getState().setAnswer({ question, reach: outcome.ok ? outcome.value.reach : null, sites: outcome.ok ? outcome.value.sites : null, issue: outcome.ok ? null : outcome.issue, ground_m, origin, terrainId: givenTerrain.current, took_ms });
+      useReach.getState().setAnswer({
+        question,
+        reach: outcome.ok ? outcome.value.reach : null,
+        sites: outcome.ok ? outcome.value.sites : null,
+        issue: outcome.ok ? null : outcome.issue,
+        ground_m,
+        origin,
+        terrainId: givenTerrain.current,
+        took_ms,
+      });
     };
     run.current(() =>
       answer().catch((error: unknown) => {
-        useReach.getState().setAnswer({ question, reach: null, sites: null, issue: { code: "core_failed", path: "", message: `The computation failed: ${error instanceof Error ? error.message : String(error)}` }, ground_m: null, origin, terrainId: givenTerrain.current, took_ms: 0 });
+        useReach.getState().setAnswer({
+          question,
+          reach: null,
+          sites: null,
+          issue: {
+            code: "core_failed",
+            path: "",
+            message: `The computation failed: ${error instanceof Error ? error.message : String(error)}`,
+          },
+          ground_m: null,
+          origin,
+          terrainId: givenTerrain.current,
+          took_ms: 0,
+        });
       }),
     );
   }, [question, origin, terrain]);

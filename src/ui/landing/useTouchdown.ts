@@ -15,7 +15,19 @@ export function useTouchdown(): { question: TouchdownQuestion; answer: Outcome<T
   const end = useShownPlace();
   const tailwind_mps = useReach((state) => shownEnd(state)?.tailwind_mps ?? 0);
   return useMemo(() => {
-    const question: TouchdownQuestion = { aircraft: document, mass_kg, configuration, air, elevation_m: end?.elevation_m ?? 0, tailwind_mps, flap: landing.flap, length_m: end ? end.length_m - aimPoint_m(end.length_m) : null, surface: end?.surface ?? "grass", stopping: landing.stopping, wheelsUp: landing.wheelsUp };
+    const question: TouchdownQuestion = {
+      aircraft: document,
+      mass_kg,
+      configuration,
+      air,
+      elevation_m: end?.elevation_m ?? 0,
+      tailwind_mps,
+      flap: landing.flap,
+      length_m: end ? end.length_m - aimPoint_m(end.length_m) : null,
+      surface: end?.surface ?? "grass",
+      stopping: landing.stopping,
+      wheelsUp: landing.wheelsUp,
+    };
     return { question, answer: touchdown(question) };
   }, [document, mass_kg, configuration, air, end, tailwind_mps, landing.flap, landing.stopping, landing.wheelsUp]);
 }

@@ -23,7 +23,8 @@ describe("a way in words", () => {
     expect(wayInWords(skerrow11())).toBe("right, straight, left");
     // Turned along the straight of its path, and along that of the path from there, nothing is left to turn.
     let heading_rad = 0.7;
-    for (let i = 0; i < 4; i += 1) heading_rad = skerrow11({ headingTrue_rad: heading_rad }).path?.legs[0].straightHeading_rad ?? 0;
+    for (let i = 0; i < 4; i += 1)
+      heading_rad = skerrow11({ headingTrue_rad: heading_rad }).path?.legs[0].straightHeading_rad ?? 0;
     expect(firstMove(skerrow11({ headingTrue_rad: heading_rad }))).toBe("straight on");
   });
 

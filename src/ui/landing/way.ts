@@ -11,7 +11,11 @@ export function wayInWords({ path }: Pick<EndReach, "path">): string {
   if (!path) return "";
   return path.legs
     .map((leg) => {
-      const parts = [leg.turn1_rad > NO_TURN && SIDE[leg.word[0] as "L" | "R"], leg.straight_m > 30 && "straight", leg.turn2_rad > NO_TURN && SIDE[leg.word[2] as "L" | "R"]].filter(Boolean);
+      const parts = [
+        leg.turn1_rad > NO_TURN && SIDE[leg.word[0] as "L" | "R"],
+        leg.straight_m > 30 && "straight",
+        leg.turn2_rad > NO_TURN && SIDE[leg.word[2] as "L" | "R"],
+      ].filter(Boolean);
       return parts.length > 0 ? parts.join(", ") : "straight in";
     })
     .join("; key; ");

@@ -26,7 +26,18 @@ interface Props {
 }
 
 /** The account in height: what you have, what each part costs, what is left above the ground line or hangs below it. */
-export function HeightLedger({ name, have_m, over, ledger, margin_m, ground, source, pointed, onPoint: point, height }: Props) {
+export function HeightLedger({
+  name,
+  have_m,
+  over,
+  ledger,
+  margin_m,
+  ground,
+  source,
+  pointed,
+  onPoint: point,
+  height,
+}: Props) {
   const unit = useUnits((state) => state.units.height);
   const format = useFormat();
   const blocks = blocksOf(ledger, have_m);
@@ -43,7 +54,12 @@ export function HeightLedger({ name, have_m, over, ledger, margin_m, ground, sou
   const placed = spread([...rows, marginRow], margin_m >= 0 ? y(0) - 17 : bottom + 2);
   const step = markStep(fromSi("height", unit, have_m - low_m));
   const marks: number[] = [];
-  for (let mark = Math.ceil(fromSi("height", unit, low_m) / step) * step; mark <= fromSi("height", unit, have_m); mark += step) marks.push(mark);
+  for (
+    let mark = Math.ceil(fromSi("height", unit, low_m) / step) * step;
+    mark <= fromSi("height", unit, have_m);
+    mark += step
+  )
+    marks.push(mark);
   const right = COLUMN.left + COLUMN.width;
   const figure = format("height", Math.abs(margin_m), margin_m >= 0 ? "down" : "up");
 
@@ -70,49 +86,103 @@ export function HeightLedger({ name, have_m, over, ledger, margin_m, ground, sou
             </g>
           );
         })}
-        {shown.filter((block) => block.entry.height_m > 0.05).map((block) => (
+        {shown
+          .filter((block) => block.entry.height_m > 0.05)
+          .map((block) => (
+            <rect
+              key={block.index}
+              x={COLUMN.left}
+              width={COLUMN.width}
+              y={y(block.from_m)}
+              height={Math.max(1, y(block.to_m) - y(block.from_m))}
+              fill={block.entry.account === "reserve" ? "url(#hatch-reserve)" : ACCOUNT_FILL[block.entry.account]}
+              stroke="var(--ink)"
+              strokeWidth={pointed === block.index ? 3 : 1}
+              onPointerEnter={() => point(block.index)}
+              onPointerLeave={() => point(null)}
+            />
+          ))}
+        {margin_m >= 0 ? (
           <rect
-            key={block.index}
             x={COLUMN.left}
             width={COLUMN.width}
-            y={y(block.from_m)}
-            height={Math.max(1, y(block.to_m) - y(block.from_m))}
-            fill={block.entry.account === "reserve" ? "url(#hatch-reserve)" : ACCOUNT_FILL[block.entry.account]}
-            stroke="var(--ink)"
-            strokeWidth={pointed === block.index ? 3 : 1}
-            onPointerEnter={() => point(block.index)}
-            onPointerLeave={() => point(null)}
+            y={y(margin_m)}
+            height={Math.max(2, y(0) - y(margin_m))}
+            fill="var(--sheet)"
+            stroke="var(--pine)"
+            strokeWidth="2.5"
           />
-        ))}
-        {margin_m >= 0 ? (
-          <rect x={COLUMN.left} width={COLUMN.width} y={y(margin_m)} height={Math.max(2, y(0) - y(margin_m))} fill="var(--sheet)" stroke="var(--pine)" strokeWidth="2.5" />
         ) : (
-          <rect x={COLUMN.left} width={COLUMN.width} y={y(0)} height={Math.max(2, y(margin_m) - y(0))} fill="url(#hatch-short)" stroke="var(--brick)" strokeWidth="2.5" />
+          <rect
+            x={COLUMN.left}
+            width={COLUMN.width}
+            y={y(0)}
+            height={Math.max(2, y(margin_m) - y(0))}
+            fill="url(#hatch-short)"
+            stroke="var(--brick)"
+            strokeWidth="2.5"
+          />
         )}
         <line x1={COLUMN.left - 14} x2="100%" y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth="2" />
         {[...rows, marginRow].map((from, i) => (
-          <path key={i} d={`M${right + 1} ${from} h6 L${right + 14} ${placed[i]} h4`} fill="none" stroke="var(--rule)" />
+          <path
+            key={i}
+            d={`M${right + 1} ${from} h6 L${right + 14} ${placed[i]} h4`}
+            fill="none"
+            stroke="var(--rule)"
+          />
         ))}
       </svg>
-      <p className="absolute top-0 left-0 text-[14px] font-semibold whitespace-nowrap">You have {format("height", have_m)} over {over}</p>
+      <p className="absolute top-0 left-0 text-[14px] font-semibold whitespace-nowrap">
+        You have {format("height", have_m)} over {over}
+      </p>
       <ol>
         {shown.map((block, i) => (
-          <li key={block.index} className="absolute right-0" style={{ left: right + 18, top: placed[i] - 11 }} onPointerEnter={() => point(block.index)} onPointerLeave={() => point(null)}>
-            <Figure title={`${block.entry.name}, ${name}`} figure={block.entry.name} source={source} className={`grid w-full grid-cols-[1fr_auto_auto] items-baseline gap-x-1 text-left text-[14px] max-[1150px]:text-[12px] ${pointed === block.index ? "bg-mark" : ""}`}>
+          <li
+            key={block.index}
+            className="absolute right-0"
+            style={{ left: right + 18, top: placed[i] - 11 }}
+            onPointerEnter={() => point(block.index)}
+            onPointerLeave={() => point(null)}
+          >
+            <Figure
+              title={`${block.entry.name}, ${name}`}
+              figure={block.entry.name}
+              source={source}
+              className={`grid w-full grid-cols-[1fr_auto_auto] items-baseline gap-x-1 text-left text-[14px] max-[1150px]:text-[12px] ${pointed === block.index ? "bg-mark" : ""}`}
+            >
               <span className="font-sans font-semibold whitespace-nowrap">{block.entry.name}</span>
-              <span>{block.entry.height_m < 0 ? `+${format("height", -block.entry.height_m)}` : format("height", block.entry.height_m)}</span>
-              <span className="min-w-[33px] text-right text-[13px] text-ink2 max-[1150px]:min-w-[27px] max-[1150px]:text-[12px]">{block.entry.time_s > 0 ? `${Math.round(block.entry.time_s)}\u202fs` : ""}</span>
+              <span>
+                {block.entry.height_m < 0
+                  ? `+${format("height", -block.entry.height_m)}`
+                  : format("height", block.entry.height_m)}
+              </span>
+              <span className="min-w-[33px] text-right text-[13px] text-ink2 max-[1150px]:min-w-[27px] max-[1150px]:text-[12px]">
+                {block.entry.time_s > 0 ? `${Math.round(block.entry.time_s)}\u202fs` : ""}
+              </span>
             </Figure>
           </li>
         ))}
         <li className="absolute right-0" style={{ left: right + 18, top: placed[placed.length - 1] - 19 }}>
-          <Figure title={`${margin_m >= 0 ? "Margin" : "Shortfall"}, ${name}`} figure="margin" source={source} className={`flex w-full items-baseline justify-between text-left ${margin_m >= 0 ? "text-pine" : "text-brick"}`}>
+          <Figure
+            title={`${margin_m >= 0 ? "Margin" : "Shortfall"}, ${name}`}
+            figure="margin"
+            source={source}
+            className={`flex w-full items-baseline justify-between text-left ${margin_m >= 0 ? "text-pine" : "text-brick"}`}
+          >
             <span className="font-sans font-semibold whitespace-nowrap">{margin_m >= 0 ? "Margin" : "Short by"}</span>
-            <span className={`leading-9 font-semibold ${figure.length > 7 ? "text-[20px] max-[1150px]:text-[17px]" : "text-[28px] max-[1150px]:text-[24px]"}`}>{figure}</span>
+            <span
+              className={`leading-9 font-semibold ${figure.length > 7 ? "text-[20px] max-[1150px]:text-[17px]" : "text-[28px] max-[1150px]:text-[24px]"}`}
+            >
+              {figure}
+            </span>
           </Figure>
         </li>
       </ol>
-      <figcaption className="num absolute right-0 text-[12px] text-ink2" style={{ top: margin_m >= 0 ? y(0) + 5 : height - 15 }}>
+      <figcaption
+        className="num absolute right-0 text-[12px] text-ink2"
+        style={{ top: margin_m >= 0 ? y(0) + 5 : height - 15 }}
+      >
         {ground}
       </figcaption>
     </figure>

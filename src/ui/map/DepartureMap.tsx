@@ -52,7 +52,17 @@ export function DepartureMap() {
     const palette = mapPalette(appearance);
     const flight = flightLayer(palette);
     const centre = frame(1800, 0);
-    const base = baseMap({ target: element.current, plane, palette, aerodromes, sites, centre, resolution_m: 8, layers: [flight], onResolution: setResolution });
+    const base = baseMap({
+      target: element.current,
+      plane,
+      palette,
+      aerodromes,
+      sites,
+      centre,
+      resolution_m: 8,
+      layers: [flight],
+      onResolution: setResolution,
+    });
     watchPointed(base.map, flight, (entry) => {
       const pointed = entry === -1 ? null : entry;
       if (useDeparture.getState().pointedEntry !== pointed) set({ pointedEntry: pointed });
@@ -62,7 +72,10 @@ export function DepartureMap() {
       const points = [frame(-150, 0), frame(2100, 0), frame(1700, -350), frame(1700, 350)];
       const xs = points.map((point) => point.x_m);
       const ys = points.map((point) => point.y_m);
-      base.map.getView().fit([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)], { padding: FIT_PADDING, size: base.map.getSize() });
+      base.map.getView().fit([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)], {
+        padding: FIT_PADDING,
+        size: base.map.getSize(),
+      });
     }
     setDrawn({ ...base, flight });
     return base.close;
@@ -77,7 +90,11 @@ export function DepartureMap() {
   }, [runwayId]);
 
   useEffect(() => {
-    if (drawn && scan && frame) fillFlight(drawn.flight, flightDrawing(scan.facts, at, choice, frame, (height_m) => format("height", height_m), pointedEntry));
+    if (drawn && scan && frame)
+      fillFlight(
+        drawn.flight,
+        flightDrawing(scan.facts, at, choice, frame, (height_m) => format("height", height_m), pointedEntry),
+      );
   }, [drawn, scan, at, choice, frame, format, pointedEntry]);
 
   useEffect(() => {
@@ -94,11 +111,24 @@ export function DepartureMap() {
 
   return (
     <div className="relative min-h-0">
-      <div ref={element} className="absolute inset-0 bg-paper" tabIndex={0} role="application" aria-roledescription="map" aria-label="Map of the departure: the climb ticked by height and the way of the chosen option. Plus and minus zoom. The list and the ledger say the same in words." onKeyDown={zoom} />
+      <div
+        ref={element}
+        className="absolute inset-0 bg-paper"
+        tabIndex={0}
+        role="application"
+        aria-roledescription="map"
+        aria-label="Map of the departure: the climb ticked by height and the way of the chosen option. Plus and minus zoom. The list and the ledger say the same in words."
+        onKeyDown={zoom}
+      />
       <div className="pointer-events-none absolute bottom-2 left-3">
         <ScaleBar resolution_m={resolution_m} />
       </div>
-      {runway && <WindSign ground_m={runway.elevation_m} at={{ altitude_m: runway.elevation_m + height_m, heading_rad: runway.headingTrue_rad }} />}
+      {runway && (
+        <WindSign
+          ground_m={runway.elevation_m}
+          at={{ altitude_m: runway.elevation_m + height_m, heading_rad: runway.headingTrue_rad }}
+        />
+      )}
     </div>
   );
 }

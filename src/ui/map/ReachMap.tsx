@@ -61,14 +61,30 @@ export function ReachMap({ overlay = null, paths: withPaths = true }: { overlay?
     const aircraft = aircraftLayer(palette);
     const over = overlayLayer(palette);
     const at = plane.toPlane(useSituation.getState().current.position);
-    const base = baseMap({ target: element.current, plane, palette, aerodromes, sites, centre: { x_m: at.x_m + 1400, y_m: at.y_m - 900 }, resolution_m: 16, layers: [paths, over, aircraft], onResolution: setResolution });
+    const base = baseMap({
+      target: element.current,
+      plane,
+      palette,
+      aerodromes,
+      sites,
+      centre: { x_m: at.x_m + 1400, y_m: at.y_m - 900 },
+      resolution_m: 16,
+      layers: [paths, over, aircraft],
+      onResolution: setResolution,
+    });
     const { map } = base;
     map.addInteraction(aircraftDrag(plane));
     watchPointed(map, paths, (entry) => {
       if (useReach.getState().pointedEntry !== entry) useReach.getState().point(entry);
     });
     map.on("singleclick", (event) => {
-      const nearest = [...places.values()].map((end) => ({ id: end.id, point: plane.toPlane(end.threshold) })).map(({ id, point }) => ({ id, away: Math.hypot(point.x_m - event.coordinate[0], point.y_m - event.coordinate[1]) })).sort((a, b) => a.away - b.away)[0];
+      const nearest = [...places.values()]
+        .map((end) => ({ id: end.id, point: plane.toPlane(end.threshold) }))
+        .map(({ id, point }) => ({
+          id,
+          away: Math.hypot(point.x_m - event.coordinate[0], point.y_m - event.coordinate[1]),
+        }))
+        .sort((a, b) => a.away - b.away)[0];
       if (nearest && nearest.away < 30 * (map.getView().getResolution() ?? 20)) useReach.getState().pin(nearest.id);
     });
     setDrawn({ ...base, paths, aircraft, over });
@@ -86,7 +102,13 @@ export function ReachMap({ overlay = null, paths: withPaths = true }: { overlay?
   useEffect(() => {
     if (!drawn) return;
     const at = plane.toPlane(position);
-    placeAircraft(drawn.aircraft, at, heading_rad + plane.convergence_rad(position), format("height", altitude_m), resolution_m);
+    placeAircraft(
+      drawn.aircraft,
+      at,
+      heading_rad + plane.convergence_rad(position),
+      format("height", altitude_m),
+      resolution_m,
+    );
   }, [drawn, plane, position, heading_rad, altitude_m, resolution_m, format]);
 
   const shownId = shownEnd({ answer, pinnedId })?.endId ?? null;

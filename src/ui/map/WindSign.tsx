@@ -27,7 +27,28 @@ export function WindSign({ ground_m, at }: Props) {
           N
         </text>
       </svg>
-      <Figure title="Gliding along this heading in this wind" figure="speedToFly" source={{ calculation: { name: "glide", input: { aircraft: document, mass_kg, configuration, air, wind, altitude_m, ground_m, trackTrue_rad: heading_rad, bank_rad: pilot.bank_rad, stallMargin: pilot.stallMargin } } }} className="flex gap-3">
+      <Figure
+        title="Gliding along this heading in this wind"
+        figure="speedToFly"
+        source={{
+          calculation: {
+            name: "glide",
+            input: {
+              aircraft: document,
+              mass_kg,
+              configuration,
+              air,
+              wind,
+              altitude_m,
+              ground_m,
+              trackTrue_rad: heading_rad,
+              bank_rad: pilot.bank_rad,
+              stallMargin: pilot.stallMargin,
+            },
+          },
+        }}
+        className="flex gap-3"
+      >
         <span className="sr-only">The wind </span>
         <Arrow label="here" wind={windAt(wind, altitude_m, ground_m)} />
         <Arrow label="10 m" wind={windAt(wind, ground_m + 10, ground_m)} />
@@ -37,11 +58,18 @@ export function WindSign({ ground_m, at }: Props) {
 }
 
 /** Wind at an altitude as direction and speed; null when the column contradicts itself. */
-function windAt(column: WindColumn, altitude_m: number, ground_m: number): { from_rad: number; speed_mps: number } | null {
+function windAt(
+  column: WindColumn,
+  altitude_m: number,
+  ground_m: number,
+): { from_rad: number; speed_mps: number } | null {
   const profile = windProfile(column, ground_m);
   if (!profile.ok) return null;
   const vector: WindVector = profile.value(altitude_m);
-  return { from_rad: wrapTurn(Math.atan2(-vector.east_mps, -vector.north_mps)), speed_mps: Math.hypot(vector.east_mps, vector.north_mps) };
+  return {
+    from_rad: wrapTurn(Math.atan2(-vector.east_mps, -vector.north_mps)),
+    speed_mps: Math.hypot(vector.east_mps, vector.north_mps),
+  };
 }
 
 function Arrow({ label, wind }: { label: string; wind: { from_rad: number; speed_mps: number } | null }) {
@@ -50,7 +78,15 @@ function Arrow({ label, wind }: { label: string; wind: { from_rad: number; speed
   return (
     <span className="flex flex-col items-center">
       <svg width="30" height="30" viewBox="-15 -15 30 30" aria-hidden="true">
-        {wind && wind.speed_mps > 0.3 && <path d="M0 -12V11M-4.500 4L0 12 4.500 4" fill="none" stroke="var(--ink)" strokeWidth="2" transform={`rotate(${degrees(wind.from_rad)})`} />}
+        {wind && wind.speed_mps > 0.3 && (
+          <path
+            d="M0 -12V11M-4.500 4L0 12 4.500 4"
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="2"
+            transform={`rotate(${degrees(wind.from_rad)})`}
+          />
+        )}
       </svg>
       <span className="num text-[12px]">
         {label} {text}

@@ -3,7 +3,14 @@ import { Stroke, Style } from "ol/style";
 import type { MapPalette } from "./map-palette";
 
 /** Page colour of each account; `roll` is the ground roll. */
-const COLOUR: Record<string, string> = { reaction: "plum", turn: "steel", straight: "sage", attempt: "wheat", approach: "clay", roll: "ink" };
+const COLOUR: Record<string, string> = {
+  reaction: "plum",
+  turn: "steel",
+  straight: "sage",
+  attempt: "wheat",
+  approach: "clay",
+  roll: "ink",
+};
 
 /** The light band that a way lies on. */
 export function casingStyle(palette: MapPalette): Style {
@@ -12,5 +19,12 @@ export function casingStyle(palette: MapPalette): Style {
 
 /** One part of a way; broad when its block of the ledger is pointed at. */
 export function partStyle(palette: MapPalette, account: string, pointed: boolean): Style {
-  return new Style({ stroke: new Stroke({ color: palette.of(COLOUR[account] ?? "ink2"), width: pointed ? 8 : 4.5, lineDash: account === "roll" ? [2, 5] : undefined }), zIndex: 3 });
+  return new Style({
+    stroke: new Stroke({
+      color: palette.of(COLOUR[account] ?? "ink2"),
+      width: pointed ? 8 : 4.5,
+      lineDash: account === "roll" ? [2, 5] : undefined,
+    }),
+    zIndex: 3,
+  });
 }

@@ -41,10 +41,14 @@ export function aircraftDrag(plane: LocalPlane): PointerInteraction {
     handleDragEvent: (event) => {
       const { current, change } = useSituation.getState();
       if (hold === "aircraft") {
-        change({ position: plane.toLatLon({ x_m: event.coordinate[0] + offset[0], y_m: event.coordinate[1] + offset[1] }) });
+        change({
+          position: plane.toLatLon({ x_m: event.coordinate[0] + offset[0], y_m: event.coordinate[1] + offset[1] }),
+        });
       } else if (hold === "heading") {
         const at = plane.toPlane(current.position);
-        const heading = Math.atan2(event.coordinate[0] - at.x_m, event.coordinate[1] - at.y_m) - plane.convergence_rad(current.position);
+        const heading =
+          Math.atan2(event.coordinate[0] - at.x_m, event.coordinate[1] - at.y_m) -
+          plane.convergence_rad(current.position);
         change({ heading_rad: wrapTurn(heading) });
       }
     },
@@ -55,7 +59,9 @@ export function aircraftDrag(plane: LocalPlane): PointerInteraction {
     },
     handleMoveEvent: (event) => {
       const over = holdAt(event);
-      event.map.getViewport()?.style.setProperty("cursor", over === "aircraft" ? "grab" : over === "heading" ? "pointer" : "");
+      event.map
+        .getViewport()
+        ?.style.setProperty("cursor", over === "aircraft" ? "grab" : over === "heading" ? "pointer" : "");
     },
   });
 }

@@ -29,13 +29,30 @@ export function aircraftLayer(palette: MapPalette): VectorLayer {
     style: (feature) => {
       switch (feature.get("kind")) {
         case "heading":
-          return [new Style({ stroke: new Stroke({ color: casing, width: 4 }) }), new Style({ stroke: new Stroke({ color: ink, width: 1.5 }) })];
+          return [
+            new Style({ stroke: new Stroke({ color: casing, width: 4 }) }),
+            new Style({ stroke: new Stroke({ color: ink, width: 1.5 }) }),
+          ];
         case "handle":
-          return new Style({ image: new Circle({ radius: 6, fill: new Fill({ color: casing }), stroke: new Stroke({ color: palette.of("harbour"), width: 2.2 }) }) });
+          return new Style({
+            image: new Circle({
+              radius: 6,
+              fill: new Fill({ color: casing }),
+              stroke: new Stroke({ color: palette.of("harbour"), width: 2.2 }),
+            }),
+          });
         default:
           return new Style({
             image: new Icon({ src, rotation: feature.get("heading_rad"), rotateWithView: true }),
-            text: new Text({ text: feature.get("label"), font: '600 13px "Atkinson Hyperlegible Next Variable"', fill: new Fill({ color: ink }), stroke: new Stroke({ color: casing, width: 3.5 }), textAlign: "left", offsetX: 22, offsetY: 20 }),
+            text: new Text({
+              text: feature.get("label"),
+              font: '600 13px "Atkinson Hyperlegible Next Variable"',
+              fill: new Fill({ color: ink }),
+              stroke: new Stroke({ color: casing, width: 3.5 }),
+              textAlign: "left",
+              offsetX: 22,
+              offsetY: 20,
+            }),
           });
       }
     },
@@ -43,7 +60,13 @@ export function aircraftLayer(palette: MapPalette): VectorLayer {
 }
 
 /** Puts the aircraft on the map; `heading_rad` is in the plane. */
-export function placeAircraft(layer: VectorLayer, at: { x_m: number; y_m: number }, heading_rad: number, label: string, resolution_m: number): void {
+export function placeAircraft(
+  layer: VectorLayer,
+  at: { x_m: number; y_m: number },
+  heading_rad: number,
+  label: string,
+  resolution_m: number,
+): void {
   const reach = HANDLE_PX * resolution_m;
   const handle = [at.x_m + reach * Math.sin(heading_rad), at.y_m + reach * Math.cos(heading_rad)];
   const source = layer.getSource();

@@ -35,15 +35,37 @@ interface Options {
 }
 
 /** Makes the map. What it looks at is kept on its element, so that a change of day and night does not move it. */
-export function baseMap({ target, plane, palette, aerodromes, sites, centre, resolution_m, layers, onResolution }: Options): BaseMap {
+export function baseMap({
+  target,
+  plane,
+  palette,
+  aerodromes,
+  sites,
+  centre,
+  resolution_m,
+  layers,
+  onResolution,
+}: Options): BaseMap {
   const relief = new ImageLayer<ImageSource>();
   const graticule = graticuleLayer(palette);
   const kept = target.dataset.view?.split(",").map(Number);
-  const view = new View({ projection: PLANE_PROJECTION, center: kept ? [kept[0], kept[1]] : [centre.x_m, centre.y_m], resolution: kept?.[2] ?? resolution_m, minResolution: 1.5, maxResolution: 160, enableRotation: false });
+  const view = new View({
+    projection: PLANE_PROJECTION,
+    center: kept ? [kept[0], kept[1]] : [centre.x_m, centre.y_m],
+    resolution: kept?.[2] ?? resolution_m,
+    minResolution: 1.5,
+    maxResolution: 160,
+    enableRotation: false,
+  });
   const map = new OlMap({
     target,
     controls: [],
-    interactions: defaultInteractions({ altShiftDragRotate: false, pinchRotate: false, keyboard: false, mouseWheelZoom: false }).extend([new MouseWheelZoom({ duration: 0 })]),
+    interactions: defaultInteractions({
+      altShiftDragRotate: false,
+      pinchRotate: false,
+      keyboard: false,
+      mouseWheelZoom: false,
+    }).extend([new MouseWheelZoom({ duration: 0 })]),
     layers: [relief, graticule, stripsLayer(aerodromes, sites, plane, palette), ...layers],
     view,
   });
@@ -67,6 +89,11 @@ export function baseMap({ target, plane, palette, aerodromes, sites, centre, res
 export function watchPointed(map: OlMap, paths: BaseLayer, point: (entry: number | null) => void): void {
   map.on("pointermove", (event) => {
     if (event.dragging) return;
-    point(map.forEachFeatureAtPixel(event.pixel, (feature) => (feature.get("entry") as number | undefined) ?? null, { layerFilter: (layer) => layer === paths, hitTolerance: 4 }) ?? null);
+    point(
+      map.forEachFeatureAtPixel(event.pixel, (feature) => (feature.get("entry") as number | undefined) ?? null, {
+        layerFilter: (layer) => layer === paths,
+        hitTolerance: 4,
+      }) ?? null,
+    );
   });
 }

@@ -41,7 +41,10 @@ export function overlayExtent(overlay: Overlay): [number, number, number, number
   const points = [
     ...overlay.lines.flatMap((line) => line.points),
     ...overlay.marks.map((mark) => mark.at),
-    ...overlay.areas.flatMap(({ centre, radius_m }) => [{ x_m: centre.x_m - radius_m, y_m: centre.y_m - radius_m }, { x_m: centre.x_m + radius_m, y_m: centre.y_m + radius_m }]),
+    ...overlay.areas.flatMap(({ centre, radius_m }) => [
+      { x_m: centre.x_m - radius_m, y_m: centre.y_m - radius_m },
+      { x_m: centre.x_m + radius_m, y_m: centre.y_m + radius_m },
+    ]),
   ];
   if (points.length === 0) return null;
   const xs = points.map((point) => point.x_m);

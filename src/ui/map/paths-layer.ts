@@ -17,7 +17,13 @@ interface EndLabel {
   readonly shown: boolean;
 }
 
-const STATUS_COLOUR: Record<ReachStatus, string> = { reached: "pine", reserve: "ochre", short: "brick", terrain: "brick", none: "brick" };
+const STATUS_COLOUR: Record<ReachStatus, string> = {
+  reached: "pine",
+  reserve: "ochre",
+  short: "brick",
+  terrain: "brick",
+  none: "brick",
+};
 
 /** Paths over the ground: the shown one in the colours of its ledger, the others within reach as thin lines. */
 export function pathsLayer(palette: MapPalette): VectorLayer {
@@ -56,7 +62,15 @@ export function pathsLayer(palette: MapPalette): VectorLayer {
 }
 
 /** Puts the answer on the map. */
-export function fillPaths(layer: VectorLayer, ends: readonly EndReach[], places: ReadonlyMap<string, LandingEnd>, plane: LocalPlane, shownId: string | null, pointedEntry: number | null, say: (end: EndReach) => string): void {
+export function fillPaths(
+  layer: VectorLayer,
+  ends: readonly EndReach[],
+  places: ReadonlyMap<string, LandingEnd>,
+  plane: LocalPlane,
+  shownId: string | null,
+  pointedEntry: number | null,
+  say: (end: EndReach) => string,
+): void {
   const features: Feature[] = [];
   for (const end of ends) {
     const place = places.get(end.endId);
@@ -64,13 +78,24 @@ export function fillPaths(layer: VectorLayer, ends: readonly EndReach[], places:
     const unprepared = place?.unprepared ?? true;
     if (!place || (!shown && (end.status === "none" || (end.path && end.path.margin_m < -end.path.have_m)))) continue;
     if (shown) features.push(...shownPath(end, pointedEntry));
-    else if (end.status === "reached") features.push(new Feature({ geometry: new LineString(end.points.map((point) => [point.x_m, point.y_m])), kind: "other" }));
+    else if (end.status === "reached")
+      features.push(
+        new Feature({ geometry: new LineString(end.points.map((point) => [point.x_m, point.y_m])), kind: "other" }),
+      );
     const at = plane.toPlane(place.threshold);
     // A field that falls short is one of many: the ranking says so, the map stays readable.
     if (!shown && unprepared && end.status !== "reached") continue;
     // Beside the threshold, away from the strip, so that the two ends of a strip do not lie on each other.
     const outward = place.headingTrue_rad + Math.PI + plane.convergence_rad(place.threshold);
-    features.push(new Feature({ geometry: new Point([at.x_m, at.y_m]), kind: "label", label: { text: say(end), status: end.status, shown }, offsetX: 34 * Math.sin(outward), offsetY: -16 * Math.cos(outward) + 4 }));
+    features.push(
+      new Feature({
+        geometry: new Point([at.x_m, at.y_m]),
+        kind: "label",
+        label: { text: say(end), status: end.status, shown },
+        offsetX: 34 * Math.sin(outward),
+        offsetY: -16 * Math.cos(outward) + 4,
+      }),
+    );
   }
   const source = layer.getSource();
   source?.clear(true);
@@ -86,7 +111,16 @@ function shownPath(end: EndReach, pointedEntry: number | null): Feature[] {
     if (first < 0) return;
     const last = end.points.findLastIndex((point) => point.entry === index);
     const part = line.slice(Math.max(0, first - 1), last + 1);
-    if (part.length > 1) features.push(new Feature({ geometry: new LineString(part), kind: "part", account: entry.account, entry: index, pointed: pointedEntry === index }));
+    if (part.length > 1)
+      features.push(
+        new Feature({
+          geometry: new LineString(part),
+          kind: "part",
+          account: entry.account,
+          entry: index,
+          pointed: pointedEntry === index,
+        }),
+      );
   });
   return features;
 }

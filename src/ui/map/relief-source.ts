@@ -16,8 +16,15 @@ export function reliefSource(palette: MapPalette): ImageSource {
       const height = Math.ceil(((extent[3] - extent[1]) * (1 + 2 * BEYOND)) / resolution_m);
       const west_m = (extent[0] + extent[2] - width * resolution_m) / 2;
       const south_m = (extent[1] + extent[3] - height * resolution_m) / 2;
-      const image = (await core().relief({ west_m, south_m, resolution_m, width, height }, palette.relief)) ?? (await createImageBitmap(new ImageData(1, 1)));
-      return { image, extent: [west_m, south_m, west_m + width * resolution_m, south_m + height * resolution_m], resolution: resolution_m, pixelRatio };
+      const image =
+        (await core().relief({ west_m, south_m, resolution_m, width, height }, palette.relief)) ??
+        (await createImageBitmap(new ImageData(1, 1)));
+      return {
+        image,
+        extent: [west_m, south_m, west_m + width * resolution_m, south_m + height * resolution_m],
+        resolution: resolution_m,
+        pixelRatio,
+      };
     },
   });
 }

@@ -13,13 +13,20 @@ import type { MapPalette } from "./map-palette";
 const FIELD_NAMES_TO = 55;
 
 /** Runways, fields and beaches to scale, with the names of the places. */
-export function stripsLayer(aerodromes: readonly Aerodrome[], sites: readonly LandingSite[], plane: LocalPlane, palette: MapPalette): VectorLayer {
+export function stripsLayer(
+  aerodromes: readonly Aerodrome[],
+  sites: readonly LandingSite[],
+  plane: LocalPlane,
+  palette: MapPalette,
+): VectorLayer {
   const ink = palette.of("ink");
   const casing = palette.of("casing");
   const features = [
     ...aerodromes.flatMap((aerodrome) => aerodrome.runways.flatMap((strip) => stripFeatures(strip, plane, false))),
     ...sites.flatMap((site) => stripFeatures(site.strip, plane, true)),
-    ...aerodromes.map((aerodrome) => named(aerodrome.name, plane.toPlane(aerodrome.position), "aerodrome", aerodrome.kind === "helipad")),
+    ...aerodromes.map((aerodrome) =>
+      named(aerodrome.name, plane.toPlane(aerodrome.position), "aerodrome", aerodrome.kind === "helipad"),
+    ),
     ...sites.map((site) => {
       const [a, b] = site.strip.ends.map((end) => plane.toPlane(end.threshold));
       return named(site.name, { x_m: (a.x_m + b.x_m) / 2, y_m: (a.y_m + b.y_m) / 2 }, "site", false);
@@ -32,11 +39,19 @@ export function stripsLayer(aerodromes: readonly Aerodrome[], sites: readonly La
     style: (feature, resolution) => {
       switch (feature.get("kind")) {
         case "runway":
-          return [new Style({ stroke: new Stroke({ color: casing, width: 4 }) }), new Style({ fill: new Fill({ color: ink }), stroke: new Stroke({ color: ink, width: 1.6 }) })];
+          return [
+            new Style({ stroke: new Stroke({ color: casing, width: 4 }) }),
+            new Style({ fill: new Fill({ color: ink }), stroke: new Stroke({ color: ink, width: 1.6 }) }),
+          ];
         case "centre":
-          return resolution < 12 ? new Style({ stroke: new Stroke({ color: casing, width: 1, lineDash: [7, 6] }) }) : undefined;
+          return resolution < 12
+            ? new Style({ stroke: new Stroke({ color: casing, width: 1, lineDash: [7, 6] }) })
+            : undefined;
         case "field":
-          return new Style({ fill: new Fill({ color: casing }), stroke: new Stroke({ color: ink, width: 1.3, lineDash: [4, 2.5] }) });
+          return new Style({
+            fill: new Fill({ color: casing }),
+            stroke: new Stroke({ color: ink, width: 1.3, lineDash: [4, 2.5] }),
+          });
         default: {
           const site = feature.get("kind") === "site";
           if (site && resolution > FIELD_NAMES_TO) return undefined;
@@ -72,7 +87,16 @@ function stripFeatures(strip: Strip, plane: LocalPlane, unprepared: boolean): Fe
   ];
   const ground = new Feature({ geometry: new Polygon([[...ring, ring[0]]]), kind: unprepared ? "field" : "runway" });
   if (unprepared) return [ground];
-  return [ground, new Feature({ geometry: new LineString([[a.x_m, a.y_m], [b.x_m, b.y_m]]), kind: "centre" })];
+  return [
+    ground,
+    new Feature({
+      geometry: new LineString([
+        [a.x_m, a.y_m],
+        [b.x_m, b.y_m],
+      ]),
+      kind: "centre",
+    }),
+  ];
 }
 
 function named(name: string, at: { x_m: number; y_m: number }, kind: "aerodrome" | "site", helipad: boolean): Feature {

@@ -11,11 +11,20 @@ export const cardStyles = StyleSheet.create({
   large: { fontSize: 20, fontWeight: 700, lineHeight: 1.2 },
   bold: { fontWeight: 700 },
   head: { fontSize: 11, fontWeight: 700, marginTop: 7, marginBottom: 2 },
-  foot: { position: "absolute", bottom: 16, left: 26, right: 26, fontSize: 8, borderTop: "0.6pt solid #000", paddingTop: 3 },
+  foot: {
+    position: "absolute",
+    bottom: 16,
+    left: 26,
+    right: 26,
+    fontSize: 8,
+    borderTop: "0.6pt solid #000",
+    paddingTop: 3,
+  },
 });
 
 /** What is said at the foot of every card. */
-const FOOT = "Estimate for planning and practice. The approved flight manual, local rules and a qualified instructor come first.";
+const FOOT =
+  "Estimate for planning and practice. The approved flight manual, local rules and a qualified instructor come first.";
 
 /** One A5 page with a title, what it is for, and the caution at its foot. */
 export function Card({ title, sub, children }: { title: string; sub: string; children: ReactNode }) {
@@ -78,14 +87,30 @@ export function CardLines({ large, rows }: { large: readonly CardLine[]; rows: r
  *
  * @param bold - column that stands out
  */
-export function CardTable({ head, rows, bold }: { head: readonly string[]; rows: readonly (readonly string[])[]; bold: number }) {
+export function CardTable({
+  head,
+  rows,
+  bold,
+}: {
+  head: readonly string[];
+  rows: readonly (readonly string[])[];
+  bold: number;
+}) {
   const width = `${100 / head.length}%`;
   return (
     <>
       {[head, ...rows].map((cells, i) => (
         <View key={cells.join()} style={{ ...cardStyles.row, paddingVertical: 1 }}>
           {cells.map((cell, at) => (
-            <Text key={at} style={{ width, textAlign: at === 0 ? "left" : "right", fontWeight: i > 0 && at === bold ? 700 : 400, fontSize: i === 0 ? 8.5 : 9.5 }}>
+            <Text
+              key={at}
+              style={{
+                width,
+                textAlign: at === 0 ? "left" : "right",
+                fontWeight: i > 0 && at === bold ? 700 : 400,
+                fontSize: i === 0 ? 8.5 : 9.5,
+              }}
+            >
               {forPaper(cell)}
             </Text>
           ))}

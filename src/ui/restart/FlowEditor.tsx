@@ -32,7 +32,8 @@ export function FlowEditor() {
   const { save } = useAircraftActions();
   const [items, setItems] = useState<readonly CauseItem[] | null>(null);
   const list = items ?? [];
-  const change = (i: number, patch: Partial<CauseItem>) => setItems(list.map((item, at) => (at === i ? { ...item, ...patch } : item)));
+  const change = (i: number, patch: Partial<CauseItem>) =>
+    setItems(list.map((item, at) => (at === i ? { ...item, ...patch } : item)));
   const move = (i: number, by: number) => {
     const next = [...list];
     next.splice(i + by, 0, ...next.splice(i, 1));
@@ -40,16 +41,26 @@ export function FlowEditor() {
   };
   const sound = list.length > 0 && list.every((item) => CauseItem.safeParse(item).success);
   return (
-    <Dialog.Root open={items !== null} onOpenChange={(open) => setItems(open ? causeFlow(document).map((item) => ({ ...item })) : null)}>
+    <Dialog.Root
+      open={items !== null}
+      onOpenChange={(open) => setItems(open ? causeFlow(document).map((item) => ({ ...item })) : null)}
+    >
       <Dialog.Trigger className="btn btn-quiet whitespace-nowrap">
         <ListChecks size={15} aria-hidden="true" /> Edit the check
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-[#0b0e13]/25" />
-        <Dialog.Content className="panel fixed top-[4vh] left-1/2 z-50 flex max-h-[92vh] w-[900px] max-w-[96vw] -translate-x-1/2 flex-col" aria-describedby={undefined}>
+        <Dialog.Content
+          className="panel fixed top-[4vh] left-1/2 z-50 flex max-h-[92vh] w-[900px] max-w-[96vw] -translate-x-1/2 flex-col"
+          aria-describedby={undefined}
+        >
           <div className="flex items-center gap-3 border-b border-rule px-5 py-3">
             <Dialog.Title className="mr-auto text-lg font-bold">Cause check of {document.name}</Dialog.Title>
-            <button type="button" className="btn btn-quiet" onClick={() => setItems(PISTON_FLOW.map((item) => ({ ...item })))}>
+            <button
+              type="button"
+              className="btn btn-quiet"
+              onClick={() => setItems(PISTON_FLOW.map((item) => ({ ...item })))}
+            >
               The usual one
             </button>
             <Dialog.Close className="rounded p-1 hover:bg-mark" aria-label="Close">
@@ -58,18 +69,57 @@ export function FlowEditor() {
           </div>
           <ol className="min-h-0 overflow-auto px-5 py-2">
             {list.map((item, i) => (
-              <li key={item.id} className="grid grid-cols-[170px_minmax(0,1fr)_auto_auto] items-end gap-3 border-b border-rule py-2">
-                <TextField label={`Item ${i + 1}`} value={item.name} fault={nameCheck(item.name)} onChange={(name) => change(i, { name })} />
-                <TextField label="Do" value={item.action} fault={actionCheck(item.action)} onChange={(action) => change(i, { action })} />
-                <NumberField label="Takes" value={item.time_s} unit="s" digits={0} step={1} check={timeCheck} onChange={(time_s) => change(i, { time_s })} />
+              <li
+                key={item.id}
+                className="grid grid-cols-[170px_minmax(0,1fr)_auto_auto] items-end gap-3 border-b border-rule py-2"
+              >
+                <TextField
+                  label={`Item ${i + 1}`}
+                  value={item.name}
+                  fault={nameCheck(item.name)}
+                  onChange={(name) => change(i, { name })}
+                />
+                <TextField
+                  label="Do"
+                  value={item.action}
+                  fault={actionCheck(item.action)}
+                  onChange={(action) => change(i, { action })}
+                />
+                <NumberField
+                  label="Takes"
+                  value={item.time_s}
+                  unit="s"
+                  digits={0}
+                  step={1}
+                  check={timeCheck}
+                  onChange={(time_s) => change(i, { time_s })}
+                />
                 <span className="flex gap-1 pb-1.5">
-                  <button type="button" className="rounded p-1 hover:bg-mark disabled:opacity-30" disabled={i === 0} aria-label={`${item.name} earlier`} onClick={() => move(i, -1)}>
+                  <button
+                    type="button"
+                    className="rounded p-1 hover:bg-mark disabled:opacity-30"
+                    disabled={i === 0}
+                    aria-label={`${item.name} earlier`}
+                    onClick={() => move(i, -1)}
+                  >
                     <ArrowUp size={16} aria-hidden="true" />
                   </button>
-                  <button type="button" className="rounded p-1 hover:bg-mark disabled:opacity-30" disabled={i === list.length - 1} aria-label={`${item.name} later`} onClick={() => move(i, 1)}>
+                  <button
+                    type="button"
+                    className="rounded p-1 hover:bg-mark disabled:opacity-30"
+                    disabled={i === list.length - 1}
+                    aria-label={`${item.name} later`}
+                    onClick={() => move(i, 1)}
+                  >
                     <ArrowDown size={16} aria-hidden="true" />
                   </button>
-                  <button type="button" className="rounded p-1 hover:bg-mark disabled:opacity-30" disabled={list.length === 1} aria-label={`Remove ${item.name}`} onClick={() => setItems(list.filter((_, at) => at !== i))}>
+                  <button
+                    type="button"
+                    className="rounded p-1 hover:bg-mark disabled:opacity-30"
+                    disabled={list.length === 1}
+                    aria-label={`Remove ${item.name}`}
+                    onClick={() => setItems(list.filter((_, at) => at !== i))}
+                  >
                     <Trash2 size={16} aria-hidden="true" />
                   </button>
                 </span>
@@ -77,7 +127,18 @@ export function FlowEditor() {
                   <legend className="float-left mr-3 text-ink2">first when it stopped</legend>
                   {SYMPTOMS.map(({ value, label }) => (
                     <label key={value} className="flex items-center gap-1.5">
-                      <input type="checkbox" className="size-3.5 accent-harbour" checked={item.symptoms.includes(value)} onChange={(event) => change(i, { symptoms: event.currentTarget.checked ? [...item.symptoms, value] : item.symptoms.filter((other) => other !== value) })} />
+                      <input
+                        type="checkbox"
+                        className="size-3.5 accent-harbour"
+                        checked={item.symptoms.includes(value)}
+                        onChange={(event) =>
+                          change(i, {
+                            symptoms: event.currentTarget.checked
+                              ? [...item.symptoms, value]
+                              : item.symptoms.filter((other) => other !== value),
+                          })
+                        }
+                      />
                       {label}
                     </label>
                   ))}
@@ -86,11 +147,27 @@ export function FlowEditor() {
             ))}
           </ol>
           <div className="flex items-center gap-3 border-t border-rule px-5 py-3">
-            <button type="button" className="btn btn-quiet" disabled={list.length >= 30} onClick={() => setItems([...list, { id: freshId(list), name: "New item", action: "", time_s: 3, symptoms: [] }])}>
+            <button
+              type="button"
+              className="btn btn-quiet"
+              disabled={list.length >= 30}
+              onClick={() =>
+                setItems([...list, { id: freshId(list), name: "New item", action: "", time_s: 3, symptoms: [] }])
+              }
+            >
               <Plus size={15} aria-hidden="true" /> Item
             </button>
-            <p className="text-[13px] text-ink2">{shared ? "Saved as an aircraft of your own: the library’s stays as it is." : "Saved with the aircraft."}</p>
-            <button type="button" className="btn btn-primary ml-auto" disabled={!sound} onClick={() => void save(id, shared, { ...document, causeFlow: [...list] }).then((saved) => saved && setItems(null))}>
+            <p className="text-[13px] text-ink2">
+              {shared ? "Saved as an aircraft of your own: the library’s stays as it is." : "Saved with the aircraft."}
+            </p>
+            <button
+              type="button"
+              className="btn btn-primary ml-auto"
+              disabled={!sound}
+              onClick={() =>
+                void save(id, shared, { ...document, causeFlow: [...list] }).then((saved) => saved && setItems(null))
+              }
+            >
               Save the check
             </button>
           </div>

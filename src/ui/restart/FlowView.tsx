@@ -38,14 +38,25 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
   if (budget.items.length === 0) {
     return (
       <div className="p-6">
-        <p className="max-w-prose">{question.aircraft.relight ? "A jet engine is lit again rather than checked: see Relight." : "There is no cause check for this kind of engine yet."}</p>
+        <p className="max-w-prose">
+          {question.aircraft.relight
+            ? "A jet engine is lit again rather than checked: see Relight."
+            : "There is no cause check for this kind of engine yet."}
+        </p>
       </div>
     );
   }
   return (
     <div className="min-h-0 overflow-auto px-4 py-3" tabIndex={0} role="region" aria-label="Cause check">
       <div className="mb-2 grid grid-cols-[250px_minmax(0,1fr)] items-end gap-4">
-        <ChoiceField label="What was noticed" value={symptom ?? ""} choices={SYMPTOMS} onChange={(value) => change((current) => ({ restart: { ...current.restart, symptom: value === "" ? null : value } }))} />
+        <ChoiceField
+          label="What was noticed"
+          value={symptom ?? ""}
+          choices={SYMPTOMS}
+          onChange={(value) =>
+            change((current) => ({ restart: { ...current.restart, symptom: value === "" ? null : value } }))
+          }
+        />
         <div className="flex items-center gap-2">
           {run.started ? (
             <>
@@ -82,8 +93,13 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
             const tick = run.ticks[i];
             const after = i >= budget.items.length;
             return (
-              <tr key={item.id} className={`border-t border-rule ${run.started && !run.done && i === run.ticks.length ? "bg-mark" : ""}`}>
-                <th className={`py-1 text-left ${after ? "font-normal" : "font-semibold"} ${fits ? "" : "text-ink2"}`}>{after ? `then: ${item.name.toLowerCase()}` : item.name}</th>
+              <tr
+                key={item.id}
+                className={`border-t border-rule ${run.started && !run.done && i === run.ticks.length ? "bg-mark" : ""}`}
+              >
+                <th className={`py-1 text-left ${after ? "font-normal" : "font-semibold"} ${fits ? "" : "text-ink2"}`}>
+                  {after ? `then: ${item.name.toLowerCase()}` : item.name}
+                </th>
                 <td className="px-2 text-left text-[13px] text-ink2">{item.action}</td>
                 <td className="num px-2 whitespace-nowrap">{formatNumber(to_s, 0)} s</td>
                 <td className="px-2 whitespace-nowrap">
@@ -91,29 +107,52 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
                     {format("height", cost_m)}
                   </Figure>
                 </td>
-                <td className="num px-2 whitespace-nowrap">{end_m > question.ground_m ? format("height", end_m) : "on the ground"}</td>
+                <td className="num px-2 whitespace-nowrap">
+                  {end_m > question.ground_m ? format("height", end_m) : "on the ground"}
+                </td>
                 <td className={`pl-3 text-left ${fits ? "text-pine" : "text-brick"}`}>{fits ? "fits" : "too late"}</td>
-                {run.started && <td className={`num ${tick && tick.at_s > tick.planned_s + 1 ? "text-brick" : ""}`}>{tick ? `${tick.at_s.toFixed(1)} s` : "–"}</td>}
+                {run.started && (
+                  <td className={`num ${tick && tick.at_s > tick.planned_s + 1 ? "text-brick" : ""}`}>
+                    {tick ? `${tick.at_s.toFixed(1)} s` : "–"}
+                  </td>
+                )}
               </tr>
             );
           })}
         </tbody>
       </table>
       {run.ticks.length > 0 && (
-        <button type="button" className="btn btn-quiet mt-2" onClick={() => void navigator.clipboard.writeText(runLog(run.ticks)).then(() => toast("The run is on the clipboard."), () => toast("The browser does not let the page use the clipboard."))}>
+        <button
+          type="button"
+          className="btn btn-quiet mt-2"
+          onClick={() =>
+            void navigator.clipboard.writeText(runLog(run.ticks)).then(
+              () => toast("The run is on the clipboard."),
+              () => toast("The browser does not let the page use the clipboard."),
+            )
+          }
+        >
           Copy the run
         </button>
       )}
       {runs.length > 0 && (
         <p className="mt-2 flex items-center gap-3 text-[13px] text-ink2">
           {runs.length} {runs.length === 1 ? "run is" : "runs are"} kept in this browser for the log.
-          <button type="button" className="btn btn-quiet px-2 py-0" onClick={() => download("cause-checks.csv", "text/csv", runsCsv(runs))}>
+          <button
+            type="button"
+            className="btn btn-quiet px-2 py-0"
+            onClick={() => download("cause-checks.csv", "text/csv", runsCsv(runs))}
+          >
             As CSV
           </button>
-          <button type="button" className="btn btn-quiet px-2 py-0" onClick={() => {
+          <button
+            type="button"
+            className="btn btn-quiet px-2 py-0"
+            onClick={() => {
               clear();
               toast("The runs are gone.", { action: { label: "Undo", onClick: () => runs.forEach(keep) } });
-            }}>
+            }}
+          >
             Forget them
           </button>
         </p>
@@ -142,7 +181,9 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
                   </td>
                   <td className="num px-3">{format("speed", entry.eas_mps)}</td>
                   <td className="num px-3">{formatNumber(entry.ratio, 1)}:1</td>
-                  <td className="num pl-3">{timeInWords(Math.max(question.altitude_m - question.commit_m, 0) / entry.sink_mps)}</td>
+                  <td className="num pl-3">
+                    {timeInWords(Math.max(question.altitude_m - question.commit_m, 0) / entry.sink_mps)}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -171,7 +212,9 @@ function useRun(budget: RestartBudget, onDone: (ticks: readonly Tick[]) => void)
   const [ticks, setTicks] = useState<readonly Tick[]>([]);
   const elapsed_s = () => (began.current === null ? 0 : (performance.now() - began.current) / 1000);
   return {
-    started, ticks, elapsed_s,
+    started,
+    ticks,
+    elapsed_s,
     done: ticks.length >= budget.items.length,
     start: () => {
       began.current = performance.now();
@@ -211,8 +254,17 @@ function Clock({ run, budget }: { run: Run; budget: RestartBudget }) {
   const late = behind_s(run.ticks, done ? 0 : now_s, next ? next.to_s : null);
   return (
     <p className="text-[14px] whitespace-nowrap" role="timer">
-      <span className="num text-[20px] font-semibold">{formatNumber(done ? (run.ticks.at(-1)?.at_s ?? 0) : now_s, 1)} s</span> <span className="text-ink2">−{format("height", budget.sink_mps * (done ? (run.ticks.at(-1)?.at_s ?? 0) : now_s))}</span>{" "}
-      {late > 1 ? <strong className="text-brick">{formatNumber(late)} s behind</strong> : <span className="text-pine">in time</span>}
+      <span className="num text-[20px] font-semibold">
+        {formatNumber(done ? (run.ticks.at(-1)?.at_s ?? 0) : now_s, 1)} s
+      </span>{" "}
+      <span className="text-ink2">
+        −{format("height", budget.sink_mps * (done ? (run.ticks.at(-1)?.at_s ?? 0) : now_s))}
+      </span>{" "}
+      {late > 1 ? (
+        <strong className="text-brick">{formatNumber(late)} s behind</strong>
+      ) : (
+        <span className="text-pine">in time</span>
+      )}
     </p>
   );
 }

@@ -21,7 +21,10 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/units/units-store";
 import { Figure } from "@/ui/working/Figure";
 
-const ReachMap = dynamic(() => import("@/ui/map/ReachMap").then((module) => module.ReachMap), { ssr: false, loading: () => <p className="p-4 text-ink2">Drawing the map …</p> });
+const ReachMap = dynamic(() => import("@/ui/map/ReachMap").then((module) => module.ReachMap), {
+  ssr: false,
+  loading: () => <p className="p-4 text-ink2">Drawing the map …</p>,
+});
 
 type Minutes = RestartPlan["minutes"];
 const leftCheck = checkBy(RestartPlan.shape.minutes.unwrap().shape.left_s);
@@ -34,7 +37,11 @@ const SCHOOLS: readonly { value: Minutes["school"]; label: string }[] = [
   { value: "use", label: "use every minute for height" },
   { value: "save", label: "shut down early to save it" },
 ];
-const NAMES: Record<MinutesChoice, string> = { climb: "Climb with it", level: "Fly level, fast", "shut-down": "Shut it down now" };
+const NAMES: Record<MinutesChoice, string> = {
+  climb: "Climb with it",
+  level: "Fly level, fast",
+  "shut-down": "Shut it down now",
+};
 const COLOURS: Record<MinutesChoice, string> = { climb: "pine", level: "harbour", "shut-down": "brick" };
 const WHY: Record<Minutes["losing"], string> = {
   coolant: "Without coolant it overheats and seizes; at low power it lasts longer than the book’s minutes.",
@@ -55,14 +62,23 @@ export function MinutesView() {
   const origin = usePlaneOrigin();
   const format = useFormat();
   const headingInWords = useHeadingInWords();
-  const set = (patch: Partial<Minutes>) => change((current) => ({ restart: { ...current.restart, minutes: { ...current.restart.minutes, ...patch } } }));
+  const set = (patch: Partial<Minutes>) =>
+    change((current) => ({ restart: { ...current.restart, minutes: { ...current.restart.minutes, ...patch } } }));
   const overlay = useMemo((): Overlay | null => {
     if (!answer?.ok) return null;
     const plane = localPlane(origin);
     const at = plane.toPlane(position);
     return {
-      key: "minutes", lines: [], marks: [],
-      areas: answer.value.plans.map((plan) => ({ centre: { x_m: at.x_m + plan.drift.east_m, y_m: at.y_m + plan.drift.north_m }, radius_m: plan.radius_m, label: NAMES[plan.choice].toLowerCase(), colour: COLOURS[plan.choice], dashed: plan.choice === "shut-down" })),
+      key: "minutes",
+      lines: [],
+      marks: [],
+      areas: answer.value.plans.map((plan) => ({
+        centre: { x_m: at.x_m + plan.drift.east_m, y_m: at.y_m + plan.drift.north_m },
+        radius_m: plan.radius_m,
+        label: NAMES[plan.choice].toLowerCase(),
+        colour: COLOURS[plan.choice],
+        dashed: plan.choice === "shut-down",
+      })),
     };
   }, [answer, origin, position]);
   const source = { calculation: { name: "minutes-left", input: question } };
@@ -72,29 +88,62 @@ export function MinutesView() {
   return (
     <div className="grid min-h-0 grid-rows-[auto_minmax(180px,1fr)_auto]">
       <div className="grid grid-cols-[170px_170px_minmax(0,1fr)] items-end gap-4 border-b border-rule px-4 py-2">
-        <NumberField label="It runs for another" value={minutes.left_s / 60} unit="min" digits={1} step={1} check={(shown) => leftCheck(shown * 60)} onChange={(shown) => set({ left_s: shown * 60 })} />
-        <ChoiceField label="It is losing" value={minutes.losing} choices={LOSING} onChange={(losing) => set({ losing, ...(losing === "coolant" && coolant_s ? { left_s: coolant_s } : {}) })} />
+        <NumberField
+          label="It runs for another"
+          value={minutes.left_s / 60}
+          unit="min"
+          digits={1}
+          step={1}
+          check={(shown) => leftCheck(shown * 60)}
+          onChange={(shown) => set({ left_s: shown * 60 })}
+        />
+        <ChoiceField
+          label="It is losing"
+          value={minutes.losing}
+          choices={LOSING}
+          onChange={(losing) => set({ losing, ...(losing === "coolant" && coolant_s ? { left_s: coolant_s } : {}) })}
+        />
         <ChoiceField label="School" value={minutes.school} choices={SCHOOLS} onChange={(school) => set({ school })} />
       </div>
       <ReachMap overlay={overlay} paths={false} />
-      <section className="overflow-auto border-t border-rule px-4 py-2" aria-label="Minutes left" tabIndex={0} role="region">
+      <section
+        className="overflow-auto border-t border-rule px-4 py-2"
+        aria-label="Minutes left"
+        tabIndex={0}
+        role="region"
+      >
         {!answer && <p className="text-ink2">Computing …</p>}
-        {answer && !answer.ok && <p role="alert" className="text-brick">{answer.issue.message}</p>}
+        {answer && !answer.ok && (
+          <p role="alert" className="text-brick">
+            {answer.issue.message}
+          </p>
+        )}
         {best && now && (
           <>
             <p>
-              <strong className="text-[20px] leading-6">{minutes.school === "save" ? "Shut it down now." : `${NAMES[best.choice]}.`}</strong>{" "}
+              <strong className="text-[20px] leading-6">
+                {minutes.school === "save" ? "Shut it down now." : `${NAMES[best.choice]}.`}
+              </strong>{" "}
               {minutes.school === "save"
                 ? `It stays whole for a landing that needs it, and costs ${format("distance", best.upwind_m - now.upwind_m)} of reach into the wind and ${formatClock(best.time_s - now.time_s)} of time. ${WHY[minutes.losing]}`
                 : `It reaches ${format("distance", best.upwind_m)} into the wind; shut down now ${format("distance", now.upwind_m)}. ${WHY[minutes.losing]}`}
             </p>
             <table className="mt-1 w-full text-right text-[14px]">
-              <TableHead names={["with the minutes", "speed", "stops at", "into the wind", "down the wind", "aloft for"]} />
+              <TableHead
+                names={["with the minutes", "speed", "stops at", "into the wind", "down the wind", "aloft for"]}
+              />
               <tbody>
                 {plans.map((plan) => (
                   <tr key={plan.choice} className="border-t border-rule">
                     <th className="py-0.5 text-left font-normal">
-                      <span aria-hidden="true" className="mr-2 inline-block h-0 w-5 border-t-[3px] align-middle" style={{ borderColor: `var(--${COLOURS[plan.choice]})`, borderStyle: plan.choice === "shut-down" ? "dashed" : "solid" }} />
+                      <span
+                        aria-hidden="true"
+                        className="mr-2 inline-block h-0 w-5 border-t-[3px] align-middle"
+                        style={{
+                          borderColor: `var(--${COLOURS[plan.choice]})`,
+                          borderStyle: plan.choice === "shut-down" ? "dashed" : "solid",
+                        }}
+                      />
                       {NAMES[plan.choice]}
                     </th>
                     <td className="num px-2">{format("speed", plan.eas_mps)}</td>
@@ -114,9 +163,16 @@ export function MinutesView() {
                 ))}
               </tbody>
             </table>
-            {answer?.ok && answer.value.issues.map((issue) => <p key={issue.choice} className="text-[13px] text-ochre">{NAMES[issue.choice]}: {issue.message}</p>)}
+            {answer?.ok &&
+              answer.value.issues.map((issue) => (
+                <p key={issue.choice} className="text-[13px] text-ochre">
+                  {NAMES[issue.choice]}: {issue.message}
+                </p>
+              ))}
             <p className="mt-1 text-[13px] text-ink2">
-              Areas end at the height of the ground below you; hills in between are not looked at. The wind carries them towards {headingInWords(Math.atan2(now.drift.east_m, now.drift.north_m))}. A failing engine may not give its minutes: a place to land in reach at every moment comes first.
+              Areas end at the height of the ground below you; hills in between are not looked at. The wind carries them
+              towards {headingInWords(Math.atan2(now.drift.east_m, now.drift.north_m))}. A failing engine may not give
+              its minutes: a place to land in reach at every moment comes first.
             </p>
           </>
         )}
@@ -131,5 +187,8 @@ function useMinutesQuestion(): MinutesQuestion {
   const { mass_kg, configuration, air, wind, altitude_m, restart } = useSituation((state) => state.current);
   const ground_m = useReach((state) => state.answer?.ground_m ?? 0);
   const { left_s } = restart.minutes;
-  return useMemo(() => ({ aircraft: document, mass_kg, configuration, air, wind, altitude_m, ground_m, left_s }), [document, mass_kg, configuration, air, wind, altitude_m, ground_m, left_s]);
+  return useMemo(
+    () => ({ aircraft: document, mass_kg, configuration, air, wind, altitude_m, ground_m, left_s }),
+    [document, mass_kg, configuration, air, wind, altitude_m, ground_m, left_s],
+  );
 }

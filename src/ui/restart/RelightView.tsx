@@ -32,27 +32,105 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
       const height = (si: number) => fromSi("height", units.height, si);
       const outline = (name: string, kind: "windmill" | "assisted", colour: string, dash: unknown) => {
         const corners = relight?.[kind] ?? [];
-        const points = [...corners, ...corners.slice(0, 1)].map((corner) => [speed(corner.speedCalibrated_mps), height(corner.altitudePressure_m)]);
-        const top = points.reduce((best, at) => (at[1] > best[1] || (at[1] === best[1] && at[0] > best[0]) ? at : best), points[0] ?? [0, 0]);
+        const points = [...corners, ...corners.slice(0, 1)].map((corner) => [
+          speed(corner.speedCalibrated_mps),
+          height(corner.altitudePressure_m),
+        ]);
+        const top = points.reduce(
+          (best, at) => (at[1] > best[1] || (at[1] === best[1] && at[0] > best[0]) ? at : best),
+          points[0] ?? [0, 0],
+        );
         return [
-          { name, type: "line", showSymbol: false, lineStyle: { color: ink.of(colour), width: 2, type: dash }, itemStyle: { color: ink.of(colour) }, data: points },
-          { name: `${name} name`, type: "scatter", symbolSize: 0.1, silent: true, tooltip: { show: false }, label: { show: true, formatter: name, position: "top", color: ink.of(colour), fontFamily: ink.sans, fontSize: 13, fontWeight: 600 }, data: [top] },
+          {
+            name,
+            type: "line",
+            showSymbol: false,
+            lineStyle: { color: ink.of(colour), width: 2, type: dash },
+            itemStyle: { color: ink.of(colour) },
+            data: points,
+          },
+          {
+            name: `${name} name`,
+            type: "scatter",
+            symbolSize: 0.1,
+            silent: true,
+            tooltip: { show: false },
+            label: {
+              show: true,
+              formatter: name,
+              position: "top",
+              color: ink.of(colour),
+              fontFamily: ink.sans,
+              fontSize: 13,
+              fontWeight: 600,
+            },
+            data: [top],
+          },
         ];
       };
       const way = (plan: RelightPlan, colour: string) => [
-        { name: `way down, ${plan.kind}`, type: "line", showSymbol: false, lineStyle: { color: ink.of(colour), width: 1.4, type: [3, 3] }, itemStyle: { color: ink.of(colour) }, data: plan.path.map((point) => [speed(point.cas_mps), height(pressureAltitudeOnQnh_m(point.altitude_m, qnh_Pa))]) },
-        ...plan.attempts.map((attempt, i) => ({ name: `attempt ${i + 1}, ${plan.kind}`, type: "line", showSymbol: false, lineStyle: { color: ink.of(colour), width: 5 }, itemStyle: { color: ink.of(colour) }, data: [attempt.from, attempt.to].map((point) => [speed(point.cas_mps), height(pressureAltitudeOnQnh_m(point.altitude_m, qnh_Pa))]) })),
+        {
+          name: `way down, ${plan.kind}`,
+          type: "line",
+          showSymbol: false,
+          lineStyle: { color: ink.of(colour), width: 1.4, type: [3, 3] },
+          itemStyle: { color: ink.of(colour) },
+          data: plan.path.map((point) => [
+            speed(point.cas_mps),
+            height(pressureAltitudeOnQnh_m(point.altitude_m, qnh_Pa)),
+          ]),
+        },
+        ...plan.attempts.map((attempt, i) => ({
+          name: `attempt ${i + 1}, ${plan.kind}`,
+          type: "line",
+          showSymbol: false,
+          lineStyle: { color: ink.of(colour), width: 5 },
+          itemStyle: { color: ink.of(colour) },
+          data: [attempt.from, attempt.to].map((point) => [
+            speed(point.cas_mps),
+            height(pressureAltitudeOnQnh_m(point.altitude_m, qnh_Pa)),
+          ]),
+        })),
       ];
       return {
         grid: { left: 66, right: 40, top: 34, bottom: 42 },
-        tooltip: { ...ink.tooltip, trigger: "item", formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) => `${seriesName}: ${formatNumber(value[0])} ${unitOf("speed", units.speed).label}, ${formatNumber(value[1], 0, 100)} ${unitOf("height", units.height).label}` },
-        xAxis: { ...ink.axis(`calibrated airspeed, ${unitOf("speed", units.speed).label}`), nameLocation: "middle", nameGap: 26, scale: true },
-        yAxis: { ...ink.axis(`pressure altitude, ${unitOf("height", units.height).label}`), nameTextStyle: { color: ink.of("ink2"), fontSize: 13, align: "left", padding: [0, 0, 0, -54] }, min: 0 },
+        tooltip: {
+          ...ink.tooltip,
+          trigger: "item",
+          formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
+            `${seriesName}: ${formatNumber(value[0])} ${unitOf("speed", units.speed).label}, ${formatNumber(value[1], 0, 100)} ${unitOf("height", units.height).label}`,
+        },
+        xAxis: {
+          ...ink.axis(`calibrated airspeed, ${unitOf("speed", units.speed).label}`),
+          nameLocation: "middle",
+          nameGap: 26,
+          scale: true,
+        },
+        yAxis: {
+          ...ink.axis(`pressure altitude, ${unitOf("height", units.height).label}`),
+          nameTextStyle: { color: ink.of("ink2"), fontSize: 13, align: "left", padding: [0, 0, 0, -54] },
+          min: 0,
+        },
         series: [
           ...outline("windmilling", "windmill", "brick", "solid"),
           ...outline("with auxiliary power", "assisted", "pine", [8, 4]),
           ...(plans ? [...way(plans.windmill, "clay"), ...way(plans.assisted, "harbour")] : []),
-          { name: "commit", type: "line", data: [], markLine: { silent: true, symbol: "none", data: [{ yAxis: height(commit_m), lineStyle: { color: ink.of("ochre"), type: "dashed" }, label: { formatter: "commit", color: ink.of("ochre"), position: "insideEndTop" } }] } },
+          {
+            name: "commit",
+            type: "line",
+            data: [],
+            markLine: {
+              silent: true,
+              symbol: "none",
+              data: [
+                {
+                  yAxis: height(commit_m),
+                  lineStyle: { color: ink.of("ochre"), type: "dashed" },
+                  label: { formatter: "commit", color: ink.of("ochre"), position: "insideEndTop" },
+                },
+              ],
+            },
+          },
         ],
       };
     },
@@ -63,7 +141,12 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
   const { windmill, assisted, better } = outcome.value;
   const source = { calculation: { name: "relight", input: asked } };
   return (
-    <div className="grid min-h-0 grid-rows-[minmax(220px,1fr)_auto] overflow-auto" tabIndex={0} role="region" aria-label="Relight">
+    <div
+      className="grid min-h-0 grid-rows-[minmax(220px,1fr)_auto] overflow-auto"
+      tabIndex={0}
+      role="region"
+      aria-label="Relight"
+    >
       <Chart
         label="Relight envelope with the way down"
         option={option}
@@ -99,16 +182,48 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
       <section className="border-t border-rule px-4 py-2" aria-label="Attempts">
         <div className="grid grid-cols-[minmax(0,1fr)_190px_190px] items-end gap-5">
           <p>
-            <strong className={better === null ? "text-[20px] text-brick" : ""}>{better === null ? "No attempt fits: land." : better === "windmill" ? "Windmilling gives the better chance." : "With auxiliary power is the better plan."}</strong>{" "}
-            {better !== null && `After ${(better === "windmill" ? windmill : assisted).attempts.length} attempts, at ${format("height", (better === "windmill" ? windmill : assisted).attempts.at(-1)?.to.altitude_m ?? 0)}, stop trying.`}
+            <strong className={better === null ? "text-[20px] text-brick" : ""}>
+              {better === null
+                ? "No attempt fits: land."
+                : better === "windmill"
+                  ? "Windmilling gives the better chance."
+                  : "With auxiliary power is the better plan."}
+            </strong>{" "}
+            {better !== null &&
+              `After ${(better === "windmill" ? windmill : assisted).attempts.length} attempts, at ${format("height", (better === "windmill" ? windmill : assisted).attempts.at(-1)?.to.altitude_m ?? 0)}, stop trying.`}
           </p>
-          <SliderField label="One windmilling" value={chance} min={0.05} max={0.95} step={0.05} shown={`${Math.round(chance * 100)} %`} onChange={(value) => change((current) => ({ restart: { ...current.restart, chance: value } }))} />
-          <SliderField label="One with auxiliary power" value={assistedChance} min={0.05} max={0.95} step={0.05} shown={`${Math.round(assistedChance * 100)} %`} onChange={(value) => change((current) => ({ restart: { ...current.restart, assistedChance: value } }))} />
+          <SliderField
+            label="One windmilling"
+            value={chance}
+            min={0.05}
+            max={0.95}
+            step={0.05}
+            shown={`${Math.round(chance * 100)} %`}
+            onChange={(value) => change((current) => ({ restart: { ...current.restart, chance: value } }))}
+          />
+          <SliderField
+            label="One with auxiliary power"
+            value={assistedChance}
+            min={0.05}
+            max={0.95}
+            step={0.05}
+            shown={`${Math.round(assistedChance * 100)} %`}
+            onChange={(value) => change((current) => ({ restart: { ...current.restart, assistedChance: value } }))}
+          />
         </div>
         <table className="mt-1 w-full text-right text-[14px]">
           <thead className="text-[13px] text-ink2">
             <tr>
-              {["", "speed", "attempts", "first begins", "dive costs", "slowing is worth", "chance", "left over commit"].map((head, i) => (
+              {[
+                "",
+                "speed",
+                "attempts",
+                "first begins",
+                "dive costs",
+                "slowing is worth",
+                "chance",
+                "left over commit",
+              ].map((head, i) => (
                 <th key={head} className="font-normal">
                   {i === 0 ? <span className="sr-only">kind</span> : head}
                 </th>
@@ -118,14 +233,25 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
           <tbody>
             {[windmill, assisted].map((plan) => (
               <tr key={plan.kind} className={`border-t border-rule ${plan.kind === better ? "font-semibold" : ""}`}>
-                <th className="text-left font-[inherit]">{plan.kind === "windmill" ? "windmilling" : "auxiliary power"}</th>
+                <th className="text-left font-[inherit]">
+                  {plan.kind === "windmill" ? "windmilling" : "auxiliary power"}
+                </th>
                 <td className="num">{format("speed", plan.cas_mps)}</td>
                 <td>
-                  <Figure title="Attempts that fit" figure={plan.kind} source={source} className={plan.attempts.length === 0 ? "text-brick" : ""}>
+                  <Figure
+                    title="Attempts that fit"
+                    figure={plan.kind}
+                    source={source}
+                    className={plan.attempts.length === 0 ? "text-brick" : ""}
+                  >
                     {plan.attempts.length}
                   </Figure>
                 </td>
-                <td className="num">{plan.attempts[0] ? `${Math.round(plan.attempts[0].from.time_s)} s, ${format("height", plan.attempts[0].from.altitude_m)}` : "–"}</td>
+                <td className="num">
+                  {plan.attempts[0]
+                    ? `${Math.round(plan.attempts[0].from.time_s)} s, ${format("height", plan.attempts[0].from.altitude_m)}`
+                    : "–"}
+                </td>
                 <td className="num">{format("height", plan.dive_m)}</td>
                 <td className="num">{format("height", plan.back_m)}</td>
                 <td className="num">{Math.round(plan.chance * 100)} %</td>
@@ -134,8 +260,21 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
             ))}
           </tbody>
         </table>
-        {stopped !== "both" && <p className="text-[13px] text-ochre">One engine runs: the decision beside says what height it holds. The attempts here are counted as if both had stopped.</p>}
-        {[windmill, assisted].map((plan) => plan.why && <p key={plan.kind} className="text-[13px] text-ink2">{`${plan.kind === "windmill" ? "Windmilling" : "Auxiliary power"}: ${plan.why}`}</p>)}
+        {stopped !== "both" && (
+          <p className="text-[13px] text-ochre">
+            One engine runs: the decision beside says what height it holds. The attempts here are counted as if both had
+            stopped.
+          </p>
+        )}
+        {[windmill, assisted].map(
+          (plan) =>
+            plan.why && (
+              <p
+                key={plan.kind}
+                className="text-[13px] text-ink2"
+              >{`${plan.kind === "windmill" ? "Windmilling" : "Auxiliary power"}: ${plan.why}`}</p>
+            ),
+        )}
       </section>
     </div>
   );

@@ -29,11 +29,32 @@ export function RestartEditor() {
   const set = (patch: Partial<RestartPlan>) => change((current) => ({ restart: { ...current.restart, ...patch } }));
   return (
     <PlanPopover label="Restart plan" changed={changed} width={340}>
-      {twin && <ChoiceField label="Which engine has stopped" value={stopped} choices={STOPPED} onChange={(value) => set({ stopped: value })} />}
+      {twin && (
+        <ChoiceField
+          label="Which engine has stopped"
+          value={stopped}
+          choices={STOPPED}
+          onChange={(value) => set({ stopped: value })}
+        />
+      )}
       <h2 className="font-bold">Commit height</h2>
-      <CheckField label="From the planned landing" checked={set_m === null} onChange={(planned) => set({ commit_m: planned ? null : commit.altitude_m })} />
-      <QuantityField label="Checking ends at, above the sea" kind="height" value={set_m ?? commit.altitude_m} step={100} check={commitCheck} onChange={(commit_m) => set({ commit_m })} />
-      <p className="text-[13px] text-ink2">Below it the landing has all the attention. From the Landing stage it is the height that the landing shown there needs from here, with its reserve.</p>
+      <CheckField
+        label="From the planned landing"
+        checked={set_m === null}
+        onChange={(planned) => set({ commit_m: planned ? null : commit.altitude_m })}
+      />
+      <QuantityField
+        label="Checking ends at, above the sea"
+        kind="height"
+        value={set_m ?? commit.altitude_m}
+        step={100}
+        check={commitCheck}
+        onChange={(commit_m) => set({ commit_m })}
+      />
+      <p className="text-[13px] text-ink2">
+        Below it the landing has all the attention. From the Landing stage it is the height that the landing shown there
+        needs from here, with its reserve.
+      </p>
     </PlanPopover>
   );
 }

@@ -31,14 +31,25 @@ export function RestartStage() {
   const jet = question.aircraft.relight !== null;
   const [view, setView] = useQueryState("restart", parseAsStringLiteral(VIEWS));
   const feathers = typeof question.aircraft.polar?.deadPropeller?.feathered === "number";
-  const views = { ...(jet ? { relight: "Relight" } : {}), flow: feathers ? "Fix or feather" : "Fix or land", ...(feathers ? { order: "Feather, unfeather" } : {}), minutes: "Minutes left" };
+  const views = {
+    ...(jet ? { relight: "Relight" } : {}),
+    flow: feathers ? "Fix or feather" : "Fix or land",
+    ...(feathers ? { order: "Feather, unfeather" } : {}),
+    minutes: "Minutes left",
+  };
   const shown = view !== null && view in views ? view : jet ? "relight" : "flow";
   return (
-    <Tabs.Root value={shown} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]">
+    <Tabs.Root
+      value={shown}
+      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
+      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]"
+    >
       <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)] bg-sheet" aria-label="Restart">
         <header className="border-b border-rule px-4 pt-1.5">
           <div className="flex items-center gap-4">
-            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">Is there height for a restart?</h1>
+            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">
+              Is there height for a restart?
+            </h1>
             <span className="ml-auto flex shrink-0 gap-2">
               {question.flow.length > 0 && <FlowEditor />}
               <RestartEditor />
@@ -84,31 +95,64 @@ function Account({ question, budget, commit }: { question: RestartQuestion; budg
   const said = budgetSentence(budget, question, leastHeight_m, format);
   const have_m = question.altitude_m - commit.altitude_m;
   // An engine that holds height spends none.
-  const entries: LedgerEntry[] = budget.spend_s === null ? [] : [
-    { account: "reaction", name: "Reaction", height_m: budget.reaction_m, time_s: question.reaction_s },
-    ...budget.items.filter(({ fits }) => fits).map(({ item, cost_m }): LedgerEntry => ({ account: "attempt", name: item.name, height_m: cost_m, time_s: item.time_s })),
-  ];
+  const entries: LedgerEntry[] =
+    budget.spend_s === null
+      ? []
+      : [
+          { account: "reaction", name: "Reaction", height_m: budget.reaction_m, time_s: question.reaction_s },
+          ...budget.items
+            .filter(({ fits }) => fits)
+            .map(({ item, cost_m }): LedgerEntry => ({
+              account: "attempt",
+              name: item.name,
+              height_m: cost_m,
+              time_s: item.time_s,
+            })),
+        ];
   const margin_m = have_m - entries.reduce((sum, entry) => sum + entry.height_m, 0);
-  const from = commit.from === "set" ? "as set" : commit.from === "one-engine" ? `${format("height", COMMIT_ABOVE_M)} over the ground: the engine that runs keeps it above that` : commit.from === "landing" ? `what landing on ${commit.end} needs from here` : `${format("height", COMMIT_ABOVE_M)} over the ground: no landing is in reach yet`;
+  const from =
+    commit.from === "set"
+      ? "as set"
+      : commit.from === "one-engine"
+        ? `${format("height", COMMIT_ABOVE_M)} over the ground: the engine that runs keeps it above that`
+        : commit.from === "landing"
+          ? `what landing on ${commit.end} needs from here`
+          : `${format("height", COMMIT_ABOVE_M)} over the ground: no landing is in reach yet`;
   const cautions = [
     "Fly the aeroplane first: best glide, a place to land, then the check. Estimate; the flight manual’s drill comes first.",
     "Fire, heavy vibration, lost oil: no restart. Secure it.",
-    question.aircraft.asymmetric && question.stopped === "both" && "Both engines are counted as stopped. With one running choose which in the plan: time is counted by what it gives.",
-    budget.oneEngine && "Best rate on one engine without sideslip, flown without error. The wrong engine shut down costs all of it: identify, verify.",
-    commit.from === "ground" && "No landing is planned: pick one in the Landing stage, and the commit height follows from it.",
+    question.aircraft.asymmetric &&
+      question.stopped === "both" &&
+      "Both engines are counted as stopped. With one running choose which in the plan: time is counted by what it gives.",
+    budget.oneEngine &&
+      "Best rate on one engine without sideslip, flown without error. The wrong engine shut down costs all of it: identify, verify.",
+    commit.from === "ground" &&
+      "No landing is planned: pick one in the Landing stage, and the commit height follows from it.",
   ].filter((text): text is string => Boolean(text));
   return (
     <>
       <div ref={ledger} className="min-h-[300px] flex-1 px-4 pt-3">
         <h2 className="mb-1 font-bold">Height ledger</h2>
-        <HeightLedger name="the commit height" have_m={Math.max(have_m, 0)} over="the commit height" ledger={have_m > 0 ? entries : []} margin_m={have_m > 0 ? margin_m : have_m} ground={`commit, ${format("height", commit.altitude_m)}`} source={{ calculation: { name: "restart-budget", input: question } }} pointed={pointed} onPoint={point} height={Math.max(height - 40, 240)} />
+        <HeightLedger
+          name="the commit height"
+          have_m={Math.max(have_m, 0)}
+          over="the commit height"
+          ledger={have_m > 0 ? entries : []}
+          margin_m={have_m > 0 ? margin_m : have_m}
+          ground={`commit, ${format("height", commit.altitude_m)}`}
+          source={{ calculation: { name: "restart-budget", input: question } }}
+          pointed={pointed}
+          onPoint={point}
+          height={Math.max(height - 40, 240)}
+        />
       </div>
       <section className="border-t border-rule px-4 py-3" aria-label="Decision">
         <p className={said.tone === "brick" ? "text-brick" : said.tone === "ochre" ? "text-ochre" : ""}>
           <strong className="block text-[24px] leading-7">{said.lead}</strong> {said.rest}
         </p>
         <p className="mt-2 text-[13px] text-ink2">
-          {budget.sink_mps >= 0 ? "Sinking" : "Climbing"} {format("verticalSpeed", Math.abs(budget.sink_mps))} at {format("speed", budget.eas_mps)}. The commit height is {format("height", commit.altitude_m)}, {from}.
+          {budget.sink_mps >= 0 ? "Sinking" : "Climbing"} {format("verticalSpeed", Math.abs(budget.sink_mps))} at{" "}
+          {format("speed", budget.eas_mps)}. The commit height is {format("height", commit.altitude_m)}, {from}.
         </p>
       </section>
       <Cautions texts={cautions} />

@@ -1,7 +1,14 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { runsCsv, useFlowRuns } from "./flow-runs";
 
-const RUN = { at: "2026-11-24T10:00:00.000Z", aircraft: "Alder S1, mine", ticks: [{ id: "last", name: "Last touched", at_s: 6.24, planned_s: 6 }, { id: "pump", name: "Fuel pump", at_s: 9, planned_s: 8 }] };
+const RUN = {
+  at: "2026-11-24T10:00:00.000Z",
+  aircraft: "Alder S1, mine",
+  ticks: [
+    { id: "last", name: "Last touched", at_s: 6.24, planned_s: 6 },
+    { id: "pump", name: "Fuel pump", at_s: 9, planned_s: 8 },
+  ],
+};
 
 describe("runs of the cause check", () => {
   beforeEach(() => useFlowRuns.getState().clear());
@@ -13,6 +20,10 @@ describe("runs of the cause check", () => {
   });
 
   it("leave as CSV with order and seconds, names with commas quoted", () => {
-    expect(runsCsv([RUN]).split("\r\n")).toEqual(["at,aircraft,order,item,done_s,flow_s", '2026-11-24T10:00:00.000Z,"Alder S1, mine",1,Last touched,6.2,6.0', '2026-11-24T10:00:00.000Z,"Alder S1, mine",2,Fuel pump,9.0,8.0']);
+    expect(runsCsv([RUN]).split("\r\n")).toEqual([
+      "at,aircraft,order,item,done_s,flow_s",
+      '2026-11-24T10:00:00.000Z,"Alder S1, mine",1,Last touched,6.2,6.0',
+      '2026-11-24T10:00:00.000Z,"Alder S1, mine",2,Fuel pump,9.0,8.0',
+    ]);
   });
 });

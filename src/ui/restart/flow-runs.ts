@@ -20,9 +20,29 @@ interface RunsState {
 const MOST = 50;
 
 /** Runs kept in this browser. */
-export const useFlowRuns = create<RunsState>()(persist((set) => ({ runs: [], keep: (run) => set((state) => ({ runs: [...state.runs, run].slice(-MOST) })), clear: () => set({ runs: [] }) }), { name: "utrimax:flow-runs" }));
+export const useFlowRuns = create<RunsState>()(
+  persist(
+    (set) => ({
+      runs: [],
+      keep: (run) => set((state) => ({ runs: [...state.runs, run].slice(-MOST) })),
+      clear: () => set({ runs: [] }),
+    }),
+    { name: "utrimax:flow-runs" },
+  ),
+);
 
 /** The runs as CSV: a line an item, in the order in which they were done. */
 export function runsCsv(runs: readonly FlowRun[]): string {
-  return Papa.unparse(runs.flatMap((run) => run.ticks.map((tick, i) => ({ at: run.at, aircraft: run.aircraft, order: i + 1, item: tick.name, done_s: tick.at_s.toFixed(1), flow_s: tick.planned_s.toFixed(1) }))));
+  return Papa.unparse(
+    runs.flatMap((run) =>
+      run.ticks.map((tick, i) => ({
+        at: run.at,
+        aircraft: run.aircraft,
+        order: i + 1,
+        item: tick.name,
+        done_s: tick.at_s.toFixed(1),
+        flow_s: tick.planned_s.toFixed(1),
+      })),
+    ),
+  );
 }

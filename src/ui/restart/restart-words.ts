@@ -38,19 +38,52 @@ export function timeInWords(time_s: number): string {
  *
  * @param leastHeight_m - over the ground; below it nothing is done on one engine but flying and climbing
  */
-export function budgetSentence(budget: RestartBudget, question: Pick<RestartQuestion, "aircraft" | "altitude_m" | "ground_m">, leastHeight_m: number, format: Format): BudgetSaid {
+export function budgetSentence(
+  budget: RestartBudget,
+  question: Pick<RestartQuestion, "aircraft" | "altitude_m" | "ground_m">,
+  leastHeight_m: number,
+  format: Format,
+): BudgetSaid {
   const height = (si: number) => format("height", si);
   const { fitting, items, spend_s, oneEngine } = budget;
   const land = landWords(question, oneEngine);
   if (oneEngine && spend_s === null) return onOneEngine(oneEngine, items.length, question, leastHeight_m, format);
   const time = timeInWords(spend_s ?? 0);
-  const way = oneEngine ? ` On one engine it sinks ${format("verticalSpeed", budget.sink_mps)} at ${format("speed", budget.eas_mps)}${climbsMended(oneEngine) ? ` as configured; mended it climbs ${format("verticalSpeed", oneEngine.mended_mps ?? 0, "down")}` : ""}.` : "";
-  if (items.length === 0 && (spend_s ?? 0) < LEAST_S) return climbsMended(oneEngine) ? { lead: sentence(land), rest: `There is no height for a relight first.${way}`, tone: "ochre" } : { lead: "Land.", rest: `It is at the commit height, or all but: a relight only if it costs no height.${way}`, tone: "brick" };
-  if (items.length === 0) return { lead: `${time}.`, rest: `This engine has no cause check: see relight.${way}`, tone: (spend_s ?? 0) < 60 ? "ochre" : "pine" };
-  if (fitting === 0) return { lead: sentence(land), rest: `There is no height for a cause check: the first item asks for ${height(budget.landFrom_m)}.${way}`, tone: climbsMended(oneEngine) ? "ochre" : "brick" };
-  if (fitting < items.length) return { lead: `${time}.`, rest: `${fitting === 1 ? `Only the first of ${items.length} fits` : `The first ${fitting} of ${items.length} fit`}, to ${items[fitting - 1].item.name.toLowerCase()}; then ${land.replace("fly, ", "").replace("fly and ", "").replace(", ", " and ")}.${way}`, tone: "ochre" };
+  const way = oneEngine
+    ? ` On one engine it sinks ${format("verticalSpeed", budget.sink_mps)} at ${format("speed", budget.eas_mps)}${climbsMended(oneEngine) ? ` as configured; mended it climbs ${format("verticalSpeed", oneEngine.mended_mps ?? 0, "down")}` : ""}.`
+    : "";
+  if (items.length === 0 && (spend_s ?? 0) < LEAST_S)
+    return climbsMended(oneEngine)
+      ? { lead: sentence(land), rest: `There is no height for a relight first.${way}`, tone: "ochre" }
+      : {
+          lead: "Land.",
+          rest: `It is at the commit height, or all but: a relight only if it costs no height.${way}`,
+          tone: "brick",
+        };
+  if (items.length === 0)
+    return {
+      lead: `${time}.`,
+      rest: `This engine has no cause check: see relight.${way}`,
+      tone: (spend_s ?? 0) < 60 ? "ochre" : "pine",
+    };
+  if (fitting === 0)
+    return {
+      lead: sentence(land),
+      rest: `There is no height for a cause check: the first item asks for ${height(budget.landFrom_m)}.${way}`,
+      tone: climbsMended(oneEngine) ? "ochre" : "brick",
+    };
+  if (fitting < items.length)
+    return {
+      lead: `${time}.`,
+      rest: `${fitting === 1 ? `Only the first of ${items.length} fits` : `The first ${fitting} of ${items.length} fit`}, to ${items[fitting - 1].item.name.toLowerCase()}; then ${land.replace("fly, ", "").replace("fly and ", "").replace(", ", " and ")}.${way}`,
+      tone: "ochre",
+    };
   const then = budget.then.filter(({ fits }) => fits).map(({ item }) => item.name.toLowerCase());
-  return { lead: `${time}.`, rest: `The whole flow fits, ${Math.round(budget.whole_s)} s of it${then.length > 0 ? `; then ${then.join(", ")}` : ""}. Below ${height(budget.wholeFrom_m)} no longer; below ${height(budget.landFrom_m)} ${land}.${way}`, tone: "pine" };
+  return {
+    lead: `${time}.`,
+    rest: `The whole flow fits, ${Math.round(budget.whole_s)} s of it${then.length > 0 ? `; then ${then.join(", ")}` : ""}. Below ${height(budget.wholeFrom_m)} no longer; below ${height(budget.landFrom_m)} ${land}.${way}`,
+    tone: "pine",
+  };
 }
 
 function sentence(words: string): string {
@@ -58,19 +91,55 @@ function sentence(words: string): string {
 }
 
 /** The other engine holds height, here or lower down. */
-function onOneEngine({ climb_mps, eas_mps, levelsOff_m }: OneEngineHeight, items: number, { altitude_m, ground_m }: Pick<RestartQuestion, "altitude_m" | "ground_m">, leastHeight_m: number, format: Format): BudgetSaid {
-  const flown = levelsOff_m === null ? `The other engine holds it: ${format("verticalSpeed", climb_mps, "down")} of climb at ${format("speed", eas_mps)} as configured.` : `The other engine holds it from ${format("height", levelsOff_m, "down")} on: it drifts down there, ${format("verticalSpeed", -climb_mps)} at first, at ${format("speed", eas_mps)}.`;
-  if (altitude_m - ground_m < leastHeight_m) return { lead: "Fly and climb first.", rest: `${flown} No check below ${format("height", leastHeight_m)} over the ground.`, tone: "ochre" };
-  return { lead: "Time is plenty.", rest: `${flown} ${items > 0 ? "Identify, verify; the whole check fits, and feathering is decided by it." : "Identify, verify, then see relight."}`, tone: "pine" };
+function onOneEngine(
+  { climb_mps, eas_mps, levelsOff_m }: OneEngineHeight,
+  items: number,
+  { altitude_m, ground_m }: Pick<RestartQuestion, "altitude_m" | "ground_m">,
+  leastHeight_m: number,
+  format: Format,
+): BudgetSaid {
+  const flown =
+    levelsOff_m === null
+      ? `The other engine holds it: ${format("verticalSpeed", climb_mps, "down")} of climb at ${format("speed", eas_mps)} as configured.`
+      : `The other engine holds it from ${format("height", levelsOff_m, "down")} on: it drifts down there, ${format("verticalSpeed", -climb_mps)} at first, at ${format("speed", eas_mps)}.`;
+  if (altitude_m - ground_m < leastHeight_m)
+    return {
+      lead: "Fly and climb first.",
+      rest: `${flown} No check below ${format("height", leastHeight_m)} over the ground.`,
+      tone: "ochre",
+    };
+  return {
+    lead: "Time is plenty.",
+    rest: `${flown} ${items > 0 ? "Identify, verify; the whole check fits, and feathering is decided by it." : "Identify, verify, then see relight."}`,
+    tone: "pine",
+  };
 }
 
 /** The spine's few words. */
-export function budgetHeadline(budget: RestartBudget, question: Pick<RestartQuestion, "aircraft">): { text: string; tone: string } {
+export function budgetHeadline(
+  budget: RestartBudget,
+  question: Pick<RestartQuestion, "aircraft">,
+): { text: string; tone: string } {
   const { spend_s, items, fitting, oneEngine } = budget;
-  if (oneEngine && spend_s === null) return { text: oneEngine.levelsOff_m === null ? "one engine holds it" : "one engine, drifts down", tone: "text-pine" };
+  if (oneEngine && spend_s === null)
+    return {
+      text: oneEngine.levelsOff_m === null ? "one engine holds it" : "one engine, drifts down",
+      tone: "text-pine",
+    };
   const time = (spend_s ?? 0) < 120 ? `${Math.floor(spend_s ?? 0)} s` : `${Math.floor((spend_s ?? 0) / 60)} min`;
-  if (items.length === 0) return (spend_s ?? 0) < LEAST_S ? { text: climbsMended(oneEngine) ? landWords(question, oneEngine) : "land", tone: climbsMended(oneEngine) ? "text-ochre" : "text-brick" } : { text: `${time} to commit`, tone: "" };
-  return fitting === 0 ? { text: landWords(question, oneEngine), tone: climbsMended(oneEngine) ? "text-ochre" : "text-brick" } : { text: `${time}, ${fitting} of ${items.length} fit`, tone: fitting === items.length ? "text-pine" : "text-ochre" };
+  if (items.length === 0)
+    return (spend_s ?? 0) < LEAST_S
+      ? {
+          text: climbsMended(oneEngine) ? landWords(question, oneEngine) : "land",
+          tone: climbsMended(oneEngine) ? "text-ochre" : "text-brick",
+        }
+      : { text: `${time} to commit`, tone: "" };
+  return fitting === 0
+    ? { text: landWords(question, oneEngine), tone: climbsMended(oneEngine) ? "text-ochre" : "text-brick" }
+    : {
+        text: `${time}, ${fitting} of ${items.length} fit`,
+        tone: fitting === items.length ? "text-pine" : "text-ochre",
+      };
 }
 
 /** An item done in a run. */
@@ -92,5 +161,7 @@ export function behind_s(ticks: readonly Tick[], elapsed_s: number, nextPlanned_
 
 /** The run as text for a log: order, seconds, and how far behind. */
 export function runLog(ticks: readonly Tick[]): string {
-  return ticks.map((tick, i) => `${i + 1}. ${tick.name}: ${tick.at_s.toFixed(1)} s (flow ${tick.planned_s.toFixed(0)} s)`).join("\n");
+  return ticks
+    .map((tick, i) => `${i + 1}. ${tick.name}: ${tick.at_s.toFixed(1)} s (flow ${tick.planned_s.toFixed(0)} s)`)
+    .join("\n");
 }

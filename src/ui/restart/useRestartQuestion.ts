@@ -13,11 +13,27 @@ import { useSituation } from "@/ui/situation/situation-store";
  */
 export function useCommit(stopped?: RestartQuestion["stopped"]): Commit {
   const { document } = useAircraft();
-  const { mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart } = useSituation((state) => state.current);
+  const { mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart } = useSituation(
+    (state) => state.current,
+  );
   const answer = useReach((state) => state.answer);
   const pinnedId = useReach((state) => state.pinnedId);
   return useMemo(
-    () => commitHeight({ mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart: { ...restart, stopped: stopped ?? restart.stopped } }, document, shownSite({ answer, pinnedId }) ?? null, answer?.ground_m ?? 0),
+    () =>
+      commitHeight(
+        {
+          mass_kg,
+          centreOfGravity,
+          configuration,
+          air,
+          altitude_m,
+          pilot,
+          restart: { ...restart, stopped: stopped ?? restart.stopped },
+        },
+        document,
+        shownSite({ answer, pinnedId }) ?? null,
+        answer?.ground_m ?? 0,
+      ),
     [document, mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart, stopped, answer, pinnedId],
   );
 }
@@ -29,11 +45,27 @@ export function useCommit(stopped?: RestartQuestion["stopped"]): Commit {
  */
 export function useRestartQuestion(stopped?: RestartQuestion["stopped"]): RestartQuestion {
   const { document } = useAircraft();
-  const { mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart } = useSituation((state) => state.current);
+  const { mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart } = useSituation(
+    (state) => state.current,
+  );
   const ground_m = useReach((state) => state.answer?.ground_m ?? 0);
   const { altitude_m: commit_m } = useCommit(stopped);
   return useMemo(
-    () => restartQuestion({ mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart: { ...restart, stopped: stopped ?? restart.stopped } }, document, commit_m, ground_m),
+    () =>
+      restartQuestion(
+        {
+          mass_kg,
+          centreOfGravity,
+          configuration,
+          air,
+          altitude_m,
+          pilot,
+          restart: { ...restart, stopped: stopped ?? restart.stopped },
+        },
+        document,
+        commit_m,
+        ground_m,
+      ),
     [document, mass_kg, configuration, air, altitude_m, commit_m, ground_m, pilot, restart, stopped, centreOfGravity],
   );
 }

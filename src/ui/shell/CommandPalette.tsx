@@ -18,11 +18,18 @@ export function CommandPalette() {
       overlayClassName="fixed inset-0 z-40 bg-[#0b0e13]/35"
       contentClassName="panel fixed top-[14vh] left-1/2 z-50 w-[92vw] max-w-xl -translate-x-1/2"
     >
-      <Command.Input placeholder="What would you like to do?" className="w-full border-b border-rule bg-transparent px-4 py-3 outline-none" />
+      <Command.Input
+        placeholder="What would you like to do?"
+        className="w-full border-b border-rule bg-transparent px-4 py-3 outline-none"
+      />
       <Command.List className="max-h-[52vh] overflow-auto p-2">
         <Command.Empty className="px-3 py-2 text-ink2">Nothing of that name.</Command.Empty>
         {GROUPS.map((group) => (
-          <Command.Group key={group} heading={group} className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-[13px] [&_[cmdk-group-heading]]:text-ink2">
+          <Command.Group
+            key={group}
+            heading={group}
+            className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-[13px] [&_[cmdk-group-heading]]:text-ink2"
+          >
             {commands
               .filter((command) => command.group === group)
               .map((command) => (

@@ -12,7 +12,10 @@ export function ErrorNotice({ reset }: { error: Error; reset: () => void }) {
         </button>
       }
     >
-      <p>The server or its database did not answer. Nothing has been lost: changes that were not saved yet are kept in this browser.</p>
+      <p>
+        The server or its database did not answer. Nothing has been lost: changes that were not saved yet are kept in
+        this browser.
+      </p>
     </Notice>
   );
 }

@@ -27,7 +27,10 @@ export function KeyList() {
           <Row key={keys} keys={keys} says={says} />
         ))}
       </dl>
-      <p className="mt-4 text-ink2">In a number field the arrows change the value by a step, with Shift by ten steps. Tab goes from figure to figure; Enter opens its working.</p>
+      <p className="mt-4 text-ink2">
+        In a number field the arrows change the value by a step, with Shift by ten steps. Tab goes from figure to
+        figure; Enter opens its working.
+      </p>
     </Panel>
   );
 }

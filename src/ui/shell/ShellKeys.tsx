@@ -18,6 +18,11 @@ export function ShellKeys() {
 function CommandKey({ command }: { command: Command }) {
   const saves = command.keys.includes("ctrl+s");
   // The character counts, not the place on the keyboard. Saving works from inside a field too; undoing there is the field's own.
-  useHotkeys(command.keys, command.run, { useKey: true, preventDefault: true, enableOnFormTags: true, ignoreEventWhen: (event) => !saves && typesInto(event.target) });
+  useHotkeys(command.keys, command.run, {
+    useKey: true,
+    preventDefault: true,
+    enableOnFormTags: true,
+    ignoreEventWhen: (event) => !saves && typesInto(event.target),
+  });
   return null;
 }

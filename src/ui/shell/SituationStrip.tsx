@@ -27,7 +27,12 @@ export function SituationStrip() {
         <button type="button" className="key" aria-label="Commands (key /)" onClick={() => show("commands")}>
           /
         </button>
-        <button type="button" className="btn" disabled={saveState === "saved" || saveState === "saving"} onClick={() => void saveSituation()}>
+        <button
+          type="button"
+          className="btn"
+          disabled={saveState === "saved" || saveState === "saving"}
+          onClick={() => void saveSituation()}
+        >
           {saveState === "saved" ? "Saved" : saveState === "saving" ? "Saving" : "Save"}
         </button>
       </div>

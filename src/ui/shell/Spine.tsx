@@ -39,18 +39,28 @@ export function Spine() {
           const headline = headlines[slug];
           return (
             <li key={slug} className="border-b border-rule first:border-t">
-              <Link href={`/${slug}`} aria-current={current ? "page" : undefined} className={`flex min-h-[54px] items-start gap-3 border-l-4 py-1.5 pr-1.5 pl-3 ${current ? "relative z-10 -mr-px border-harbour bg-sheet" : "border-transparent hover:bg-mark"}`}>
+              <Link
+                href={`/${slug}`}
+                aria-current={current ? "page" : undefined}
+                className={`flex min-h-[54px] items-start gap-3 border-l-4 py-1.5 pr-1.5 pl-3 ${current ? "relative z-10 -mr-px border-harbour bg-sheet" : "border-transparent hover:bg-mark"}`}
+              >
                 <span className="num pt-0.5 text-[13px] text-ink2">{i + 1}</span>
                 <span className="flex min-w-0 flex-col">
                   <span className="font-semibold">{title}</span>
-                  <span className={`num truncate text-[13px] ${headline?.tone ?? "text-ink2"}`}>{headline?.text ?? (built ? "…" : "not built yet")}</span>
+                  <span className={`num truncate text-[13px] ${headline?.tone ?? "text-ink2"}`}>
+                    {headline?.text ?? (built ? "…" : "not built yet")}
+                  </span>
                 </span>
               </Link>
             </li>
           );
         })}
       </ol>
-      <button type="button" className="mt-auto border-t border-rule px-4 py-3 text-left text-[13px] text-ink2 hover:bg-mark" onClick={() => show("situations")}>
+      <button
+        type="button"
+        className="mt-auto border-t border-rule px-4 py-3 text-left text-[13px] text-ink2 hover:bg-mark"
+        onClick={() => show("situations")}
+      >
         <span className="block truncate font-semibold text-ink">{name}</span>
         {saveState === "saved" && "saved"}
         {saveState === "saving" && "saving …"}
@@ -73,13 +83,30 @@ function useHeadlines(): Partial<Record<(typeof STAGES)[number]["slug"], Headlin
   const end = shownEnd({ answer, pinnedId });
   const best = answer?.reach?.best;
   const site = shownSite({ answer, pinnedId });
-  const landing: Headline | undefined = answer?.issue ? { text: "no answer", tone: "text-brick" } : site ? landingHeadline(site, format) : end ? { text: answer?.reach?.ends.every(({ status }) => status === "none") ? "no path to any place" : `no path, ${end.name}`, tone: "text-brick" } : undefined;
+  const landing: Headline | undefined = answer?.issue
+    ? { text: "no answer", tone: "text-brick" }
+    : site
+      ? landingHeadline(site, format)
+      : end
+        ? {
+            text: answer?.reach?.ends.every(({ status }) => status === "none")
+              ? "no path to any place"
+              : `no path, ${end.name}`,
+            tone: "text-brick",
+          }
+        : undefined;
   const departure = useDepartureHeadline();
   const takeOff = useTakeOffHeadline();
   const restart = useRestartHeadline();
   const engineOut = useEngineOutHeadline();
   const twin = useAircraft().document.asymmetric !== null;
-  return { restart, departure: twin ? takeOff : departure, "engine-out": twin ? engineOut : { text: "no twin" }, aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` }, landing };
+  return {
+    restart,
+    departure: twin ? takeOff : departure,
+    "engine-out": twin ? engineOut : { text: "no twin" },
+    aircraft: best && { text: `${format("speed", best.eas_mps)} · ${formatNumber(best.ratio, 1)}:1` },
+    landing,
+  };
 }
 
 /** Seconds for a cause check, or that there are none. */
@@ -118,7 +145,19 @@ function useDepartureHeadline(): Headline | undefined {
   const chance = useDeparture((state) => state.chance);
   const progress = useDeparture((state) => state.progress);
   const format = useFormat();
-  if (issue) return { text: issue.code === "not_single" ? "not for rotorcraft" : "no answer", tone: issue.code === "not_single" ? undefined : "text-brick" };
+  if (issue)
+    return {
+      text: issue.code === "not_single" ? "not for rotorcraft" : "no answer",
+      tone: issue.code === "not_single" ? undefined : "text-brick",
+    };
   if (!scan) return undefined;
-  return gateHeadline({ plan: scan.input.plan, bands: scan.bands, gates: currentChance({ scan, chance })?.gates ?? null, computing: progress !== null }, format);
+  return gateHeadline(
+    {
+      plan: scan.input.plan,
+      bands: scan.bands,
+      gates: currentChance({ scan, chance })?.gates ?? null,
+      computing: progress !== null,
+    },
+    format,
+  );
 }

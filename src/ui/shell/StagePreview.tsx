@@ -10,7 +10,9 @@ export function StagePreview({ slug }: { slug: string }) {
     <section className="flex flex-col gap-4 p-8">
       <h1 className="text-2xl font-bold">{stage.question}</h1>
       <p className="max-w-prose text-lg">{stage.answers}</p>
-      <p className="max-w-prose text-ink2">This stage is not built yet. The situation above stays as you set it, and is the one it will use.</p>
+      <p className="max-w-prose text-ink2">
+        This stage is not built yet. The situation above stays as you set it, and is the one it will use.
+      </p>
       <div>
         <Link className="btn" href="/landing">
           Plan a landing from here

@@ -7,7 +7,11 @@ export function StageTabList({ label, views }: { label: string; views: Readonly<
   return (
     <Tabs.List className="flex gap-5" aria-label={label}>
       {Object.entries(views).map(([value, name]) => (
-        <Tabs.Trigger key={value} value={value} className="border-b-[3px] border-transparent pb-1 whitespace-nowrap text-ink2 data-[state=active]:border-harbour data-[state=active]:font-semibold data-[state=active]:text-ink">
+        <Tabs.Trigger
+          key={value}
+          value={value}
+          className="border-b-[3px] border-transparent pb-1 whitespace-nowrap text-ink2 data-[state=active]:border-harbour data-[state=active]:font-semibold data-[state=active]:text-ink"
+        >
           {name}
         </Tabs.Trigger>
       ))}
@@ -16,7 +20,15 @@ export function StageTabList({ label, views }: { label: string; views: Readonly<
 }
 
 /** What one view shows. */
-export function StageView({ value, className = "", children }: { value: string; className?: string; children: ReactNode }) {
+export function StageView({
+  value,
+  className = "",
+  children,
+}: {
+  value: string;
+  className?: string;
+  children: ReactNode;
+}) {
   return (
     <Tabs.Content value={value} className={`grid min-h-0 data-[state=inactive]:hidden ${className}`}>
       {children}

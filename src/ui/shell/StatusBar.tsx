@@ -24,7 +24,11 @@ export function StatusBar() {
         <kbd className="key">?</kbd> keys
       </button>
       <span className="ml-auto" role="status">
-        {saveState === "away" && <strong className="text-ochre">Database away: your work is kept in this browser and saved when it is back.</strong>}
+        {saveState === "away" && (
+          <strong className="text-ochre">
+            Database away: your work is kept in this browser and saved when it is back.
+          </strong>
+        )}
       </span>
       {saveState !== "away" && <Took />}
     </footer>
@@ -36,11 +40,20 @@ function Took() {
   const stage = useSelectedLayoutSegment();
   const reach = useReach((state) => state.answer);
   const scan = useDeparture((state) => state.scan);
-  if (stage === "departure") return scan && <span>{scan.ahead.length} heights, {scan.byBank.size} banks in {(scan.took_ms / 1000).toFixed(1)} s · point mass in wind, parabolic polar</span>;
+  if (stage === "departure")
+    return (
+      scan && (
+        <span>
+          {scan.ahead.length} heights, {scan.byBank.size} banks in {(scan.took_ms / 1000).toFixed(1)} s · point mass in
+          wind, parabolic polar
+        </span>
+      )
+    );
   if (!reach?.reach || stage === "aircraft" || stage === "engine-out") return null;
   return (
     <span>
-      {reach.reach.ends.length} landing ends in {Math.max(1, Math.round(reach.took_ms))} ms · parabolic polar from the aircraft document
+      {reach.reach.ends.length} landing ends in {Math.max(1, Math.round(reach.took_ms))} ms · parabolic polar from the
+      aircraft document
     </span>
   );
 }

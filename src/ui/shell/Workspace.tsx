@@ -40,7 +40,15 @@ export function Workspace({ children, ...data }: WorkspaceData & { children: Rea
 }
 
 /** Opens the situation worked on last in this browser, or the account's latest, before anything reads the store. */
-function OpenFirst({ situations, preferences, children }: { situations: readonly StoredSituation[]; preferences: Preferences; children: ReactNode }) {
+function OpenFirst({
+  situations,
+  preferences,
+  children,
+}: {
+  situations: readonly StoredSituation[];
+  preferences: Preferences;
+  children: ReactNode;
+}) {
   const ready = useSituation((state) => state.id !== "");
   const firstPreferences = useRef(preferences);
   useEffect(() => {
@@ -69,7 +77,11 @@ function Frame({ children }: { children: ReactNode }) {
         <SkipLink />
         <Spine />
         <SituationStrip />
-        <main className="col-start-2 row-start-2 min-h-0 overflow-auto border-l border-rule outline-none" id="stage" tabIndex={-1}>
+        <main
+          className="col-start-2 row-start-2 min-h-0 overflow-auto border-l border-rule outline-none"
+          id="stage"
+          tabIndex={-1}
+        >
           {children}
         </main>
         <StatusBar />
@@ -82,7 +94,10 @@ function Frame({ children }: { children: ReactNode }) {
       <SituationsDialog />
       <UnitsDialog />
       <AccountDialog />
-      <Toaster position="bottom-center" toastOptions={{ className: "panel !bg-sheet !text-ink !font-sans !text-[15px]", duration: 8000 }} />
+      <Toaster
+        position="bottom-center"
+        toastOptions={{ className: "panel !bg-sheet !text-ink !font-sans !text-[15px]", duration: 8000 }}
+      />
     </Tooltip.Provider>
   );
 }

@@ -36,31 +36,85 @@ export function useCommands(): Command[] {
   /** On the aircraft's stage the changes of the aircraft are undone first. */
   const history = () => {
     const drafts = useDrafts.temporal.getState();
-    return stage === "aircraft" && drafts.pastStates.length + drafts.futureStates.length > 0 ? drafts : useSituation.temporal.getState();
+    return stage === "aircraft" && drafts.pastStates.length + drafts.futureStates.length > 0
+      ? drafts
+      : useSituation.temporal.getState();
   };
   return [
-    ...STAGES.map(({ slug, name }, i): Command => ({ title: name, group: "Stages", keys: String(i + 1), keyLabel: String(i + 1), run: () => router.push(`/${slug}`) })),
-    { title: "Save the situation", group: "Situation", keys: "ctrl+s, meta+s", keyLabel: "Ctrl S", run: () => void saveSituation() },
+    ...STAGES.map(({ slug, name }, i): Command => ({
+      title: name,
+      group: "Stages",
+      keys: String(i + 1),
+      keyLabel: String(i + 1),
+      run: () => router.push(`/${slug}`),
+    })),
+    {
+      title: "Save the situation",
+      group: "Situation",
+      keys: "ctrl+s, meta+s",
+      keyLabel: "Ctrl S",
+      run: () => void saveSituation(),
+    },
     { title: "Undo", group: "Situation", keys: "ctrl+z, meta+z", keyLabel: "Ctrl Z", run: () => history().undo() },
-    { title: "Redo", group: "Situation", keys: "ctrl+shift+z, meta+shift+z, ctrl+y", keyLabel: "Ctrl Shift Z", run: () => history().redo() },
-    { title: "Open, rename, delete or import situations", group: "Situation", keys: "o", keyLabel: "o", run: () => show("situations") },
+    {
+      title: "Redo",
+      group: "Situation",
+      keys: "ctrl+shift+z, meta+shift+z, ctrl+y",
+      keyLabel: "Ctrl Shift Z",
+      run: () => history().redo(),
+    },
+    {
+      title: "Open, rename, delete or import situations",
+      group: "Situation",
+      keys: "o",
+      keyLabel: "o",
+      run: () => show("situations"),
+    },
     { title: "Copy the situation", group: "Situation", keys: "", keyLabel: "", run: () => void copy() },
-    { title: "Export the situation as JSON", group: "Situation", keys: "", keyLabel: "", run: () => downloadSituation(useSituation.getState().current, library) },
+    {
+      title: "Export the situation as JSON",
+      group: "Situation",
+      keys: "",
+      keyLabel: "",
+      run: () => downloadSituation(useSituation.getState().current, library),
+    },
     {
       title: "Copy a link to this situation",
       group: "Situation",
       keys: "",
       keyLabel: "",
-      run: () => void navigator.clipboard.writeText(situationLink(location.href, useSituation.getState().current)).then(() => toast("The link is on the clipboard. It holds aircraft, mass, place, wind and air."), () => toast("The browser does not let the page use the clipboard.")),
+      run: () =>
+        void navigator.clipboard.writeText(situationLink(location.href, useSituation.getState().current)).then(
+          () => toast("The link is on the clipboard. It holds aircraft, mass, place, wind and air."),
+          () => toast("The browser does not let the page use the clipboard."),
+        ),
     },
     { title: "Export the path as GeoJSON", group: "Path", keys: "", keyLabel: "", run: () => exportPath("geojson") },
     { title: "Export the path as GPX", group: "Path", keys: "", keyLabel: "", run: () => exportPath("gpx") },
-    { title: "Follow the best landing end", group: "Path", keys: "b", keyLabel: "b", run: () => useReach.getState().pin(null) },
+    {
+      title: "Follow the best landing end",
+      group: "Path",
+      keys: "b",
+      keyLabel: "b",
+      run: () => useReach.getState().pin(null),
+    },
     { title: "Commands", group: "Page", keys: "/, shift+/", keyLabel: "/", run: () => show("commands") },
     { title: "List of keys", group: "Page", keys: "?, shift+?", keyLabel: "?", run: () => show("keys") },
     { title: "Units", group: "Page", keys: "u", keyLabel: "u", run: () => show("units") },
     { title: "Print the card", group: "Page", keys: "p", keyLabel: "p", run: printCard },
-    { title: "Day or night", group: "Page", keys: "t", keyLabel: "t", run: () => chooseAndTellAppearance(shownAppearance() === "day" ? "night" : "day") },
-    { title: "Account, export and import of everything", group: "Page", keys: "", keyLabel: "", run: () => show("account") },
+    {
+      title: "Day or night",
+      group: "Page",
+      keys: "t",
+      keyLabel: "t",
+      run: () => chooseAndTellAppearance(shownAppearance() === "day" ? "night" : "day"),
+    },
+    {
+      title: "Account, export and import of everything",
+      group: "Page",
+      keys: "",
+      keyLabel: "",
+      run: () => show("account"),
+    },
   ];
 }

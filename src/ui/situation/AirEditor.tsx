@@ -26,9 +26,21 @@ export function AirEditor() {
   const seaLevel_K = airAtAltitude(0, air).temperature_K;
   const here = airAtAltitude(altitude_m, air);
   return (
-    <ChipEditor label="Air" value={`${format("temperature", seaLevel_K)} ${formatSi("pressure", units.pressure, air.qnh_Pa)}`} changed={useChanged("air", "metar")} width={320}>
+    <ChipEditor
+      label="Air"
+      value={`${format("temperature", seaLevel_K)} ${formatSi("pressure", units.pressure, air.qnh_Pa)}`}
+      changed={useChanged("air", "metar")}
+      width={320}
+    >
       <div className="grid grid-cols-2 gap-3">
-        <QuantityField label="QNH" kind="pressure" value={air.qnh_Pa} autoFocus check={qnhCheck} onChange={(qnh_Pa) => set({ qnh_Pa })} />
+        <QuantityField
+          label="QNH"
+          kind="pressure"
+          value={air.qnh_Pa}
+          autoFocus
+          check={qnhCheck}
+          onChange={(qnh_Pa) => set({ qnh_Pa })}
+        />
         <QuantityField
           label="Temperature at sea level"
           kind="temperature"
@@ -36,11 +48,23 @@ export function AirEditor() {
           check={(value) => deviationCheck(deviationAtStation_K(value, 0, air.qnh_Pa))}
           onChange={(value) => set({ deviation_K: deviationAtStation_K(value, 0, air.qnh_Pa) })}
         />
-        <NumberField label="Warmer than standard by" value={air.deviation_K} unit="°C" digits={0} step={1} check={deviationCheck} onChange={(deviation_K) => set({ deviation_K })} />
+        <NumberField
+          label="Warmer than standard by"
+          value={air.deviation_K}
+          unit="°C"
+          digits={0}
+          step={1}
+          check={deviationCheck}
+          onChange={(deviation_K) => set({ deviation_K })}
+        />
       </div>
       <p className="border-t border-rule pt-2">
         At your altitude: {format("temperature", here.temperature_K)}, density altitude{" "}
-        <Figure title="Density altitude" figure="altitudeDensity_m" source={{ calculation: { name: "atmosphere", input: { altitude_m, ...air } } }}>
+        <Figure
+          title="Density altitude"
+          figure="altitudeDensity_m"
+          source={{ calculation: { name: "atmosphere", input: { altitude_m, ...air } } }}
+        >
           {format("height", densityAltitude_m(here.density))}
         </Figure>
         .

@@ -11,7 +11,13 @@ import { ChipEditor } from "./ChipEditor";
 import { useSituation } from "./situation-store";
 import { useChanged } from "./useChanged";
 
-const PROPELLER_WORDS: Record<PropellerState, string> = { windmilling: "windmilling", stopped: "stopped", coarse: "coarse pitch", feathered: "feathered", none: "does not matter" };
+const PROPELLER_WORDS: Record<PropellerState, string> = {
+  windmilling: "windmilling",
+  stopped: "stopped",
+  coarse: "coarse pitch",
+  feathered: "feathered",
+  none: "does not matter",
+};
 const slipCheck = checkBy(Configuration.shape.slip);
 
 /** Which aircraft, and what of it is out, open or turning. */
@@ -22,33 +28,80 @@ export function AircraftEditor() {
   const change = useSituation((state) => state.change);
   const changed = useChanged("aircraftId", "configuration");
   const { polar } = document;
-  const set = (patch: Partial<Configuration>) => change((current) => ({ configuration: { ...current.configuration, ...patch } }));
+  const set = (patch: Partial<Configuration>) =>
+    change((current) => ({ configuration: { ...current.configuration, ...patch } }));
   const choose = (aircraftId: string) => {
     const next = aircraft.find((candidate) => candidate.id === aircraftId)?.document;
     // Another aircraft starts as its dead engine leaves it, at its usual mass: nothing of the old one's fits.
     if (next) {
       change(({ landing, departure }) => ({
-        aircraftId, mass_kg: next.mass.usual_kg, configuration: cleanGlide(next),
-        landing: { ...landing, flap: null }, departure: { ...departure, flap: null, landingFlap: null, climb_mps: null },
+        aircraftId,
+        mass_kg: next.mass.usual_kg,
+        configuration: cleanGlide(next),
+        landing: { ...landing, flap: null },
+        departure: { ...departure, flap: null, landingFlap: null, climb_mps: null },
       }));
     }
   };
-  const propellers = PropellerState.options.filter((state) => state !== "none" && (polar?.deadPropeller?.[state] ?? null) !== null);
+  const propellers = PropellerState.options.filter(
+    (state) => state !== "none" && (polar?.deadPropeller?.[state] ?? null) !== null,
+  );
 
   return (
     <ChipEditor label="Aircraft" value={document.name} changed={changed}>
-      <ChoiceField label="Aircraft" value={id} autoFocus onChange={choose} choices={aircraft.map((entry) => ({ value: entry.id, label: entry.document.name }))} hint={document.description} />
+      <ChoiceField
+        label="Aircraft"
+        value={id}
+        autoFocus
+        onChange={choose}
+        choices={aircraft.map((entry) => ({ value: entry.id, label: entry.document.name }))}
+        hint={document.description}
+      />
       {polar ? (
         <>
           {propellers.length > 0 && (
-            <ChoiceField label="Propeller of the dead engine" value={configuration.propeller} onChange={(propeller) => set({ propeller })} choices={propellers.map((value) => ({ value, label: PROPELLER_WORDS[value] }))} />
+            <ChoiceField
+              label="Propeller of the dead engine"
+              value={configuration.propeller}
+              onChange={(propeller) => set({ propeller })}
+              choices={propellers.map((value) => ({ value, label: PROPELLER_WORDS[value] }))}
+            />
           )}
-          <ChoiceField label="Flap" value={String(configuration.flap)} onChange={(flap) => set({ flap: Number(flap) })} choices={polar.flaps.map((flap, i) => ({ value: String(i), label: flap.name }))} />
-          <CheckField label={polar.gear.retractable ? "Gear down" : "Gear down (fixed)"} checked={configuration.gearDown} disabled={!polar.gear.retractable} onChange={(gearDown) => set({ gearDown })} />
+          <ChoiceField
+            label="Flap"
+            value={String(configuration.flap)}
+            onChange={(flap) => set({ flap: Number(flap) })}
+            choices={polar.flaps.map((flap, i) => ({ value: String(i), label: flap.name }))}
+          />
+          <CheckField
+            label={polar.gear.retractable ? "Gear down" : "Gear down (fixed)"}
+            checked={configuration.gearDown}
+            disabled={!polar.gear.retractable}
+            onChange={(gearDown) => set({ gearDown })}
+          />
           {polar.items.map((item) => (
-            <CheckField key={item.id} label={item.name} checked={configuration.items.includes(item.id)} onChange={(open) => set({ items: open ? [...configuration.items, item.id] : configuration.items.filter((entry) => entry !== item.id) })} />
+            <CheckField
+              key={item.id}
+              label={item.name}
+              checked={configuration.items.includes(item.id)}
+              onChange={(open) =>
+                set({
+                  items: open
+                    ? [...configuration.items, item.id]
+                    : configuration.items.filter((entry) => entry !== item.id),
+                })
+              }
+            />
           ))}
-          <NumberField label="Sideslip, share of a full slip" value={configuration.slip * 100} unit="%" digits={0} step={10} check={(shown) => slipCheck(shown / 100) && "Slip is 0 to 100 %."} onChange={(shown) => set({ slip: shown / 100 })} />
+          <NumberField
+            label="Sideslip, share of a full slip"
+            value={configuration.slip * 100}
+            unit="%"
+            digits={0}
+            step={10}
+            check={(shown) => slipCheck(shown / 100) && "Slip is 0 to 100 %."}
+            onChange={(shown) => set({ slip: shown / 100 })}
+          />
         </>
       ) : (
         <p className="text-ink2">Without a fixed wing it has no glide of the kind planned here.</p>

@@ -17,7 +17,9 @@ interface Props {
 export function ChipEditor({ label, value, changed, children, width = 320, yields = false }: Props) {
   return (
     <Popover.Root>
-      <Popover.Trigger className={`flex flex-col items-start border-r border-rule px-2.5 ${yields ? "min-w-16" : "shrink-0"} py-1.5 text-left hover:bg-mark data-[state=open]:bg-mark`}>
+      <Popover.Trigger
+        className={`flex flex-col items-start border-r border-rule px-2.5 ${yields ? "min-w-16" : "shrink-0"} py-1.5 text-left hover:bg-mark data-[state=open]:bg-mark`}
+      >
         <span className="text-[13px] text-ink2">{label}</span>
         <span className="num max-w-full truncate text-[14px]">
           {value}
@@ -30,7 +32,14 @@ export function ChipEditor({ label, value, changed, children, width = 320, yield
         </span>
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content className="panel z-30 flex max-h-[84vh] flex-col gap-3 overflow-auto p-4" style={{ width }} align="start" sideOffset={4} collisionPadding={8} aria-label={label}>
+        <Popover.Content
+          className="panel z-30 flex max-h-[84vh] flex-col gap-3 overflow-auto p-4"
+          style={{ width }}
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+          aria-label={label}
+        >
           {children}
         </Popover.Content>
       </Popover.Portal>

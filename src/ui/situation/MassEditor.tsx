@@ -26,9 +26,32 @@ export function MassEditor() {
     return value < minimum_kg - 0.5 ? `Below the minimum mass of ${document.name}: ${range}.` : null;
   };
   return (
-    <ChipEditor label="Mass" value={format("mass", mass_kg)} changed={useChanged("mass_kg", "centreOfGravity")} width={280}>
-      <QuantityField label="Mass" kind="mass" value={mass_kg} step={10} autoFocus check={check} onChange={(value) => change({ mass_kg: Math.min(Math.max(value, minimum_kg), maximum_kg) })} hint={range} />
-      <NumberField label="Centre of gravity, share from forward to aft limit" value={centreOfGravity * 100} unit="%" digits={0} step={10} check={(shown) => cgCheck(shown / 100) && "0 % is the forward limit, 100 % the aft limit."} onChange={(shown) => change({ centreOfGravity: shown / 100 })} hint="Glides do not depend on it in this model; control on one engine does." />
+    <ChipEditor
+      label="Mass"
+      value={format("mass", mass_kg)}
+      changed={useChanged("mass_kg", "centreOfGravity")}
+      width={280}
+    >
+      <QuantityField
+        label="Mass"
+        kind="mass"
+        value={mass_kg}
+        step={10}
+        autoFocus
+        check={check}
+        onChange={(value) => change({ mass_kg: Math.min(Math.max(value, minimum_kg), maximum_kg) })}
+        hint={range}
+      />
+      <NumberField
+        label="Centre of gravity, share from forward to aft limit"
+        value={centreOfGravity * 100}
+        unit="%"
+        digits={0}
+        step={10}
+        check={(shown) => cgCheck(shown / 100) && "0 % is the forward limit, 100 % the aft limit."}
+        onChange={(shown) => change({ centreOfGravity: shown / 100 })}
+        hint="Glides do not depend on it in this model; control on one engine does."
+      />
     </ChipEditor>
   );
 }

@@ -28,8 +28,19 @@ export function MetarField() {
       const pressure_Pa = qnh_Pa ?? current.air.qnh_Pa;
       return {
         metar: text,
-        air: { qnh_Pa: pressure_Pa, deviation_K: temperature_K === null ? current.air.deviation_K : deviationAtStation_K(temperature_K, elevation_m, pressure_Pa) },
-        wind: wind ? { ...current.wind, surface: { from_rad: wind.from_rad ?? 0, speed_mps: wind.from_rad === null ? 0 : wind.speed_mps } } : current.wind,
+        air: {
+          qnh_Pa: pressure_Pa,
+          deviation_K:
+            temperature_K === null
+              ? current.air.deviation_K
+              : deviationAtStation_K(temperature_K, elevation_m, pressure_Pa),
+        },
+        wind: wind
+          ? {
+              ...current.wind,
+              surface: { from_rad: wind.from_rad ?? 0, speed_mps: wind.from_rad === null ? 0 : wind.speed_mps },
+            }
+          : current.wind,
       };
     });
   };
@@ -64,12 +75,18 @@ export function MetarField() {
 
 function Said({ report }: { report: MetarReport }) {
   const { wind } = report;
-  const taken = [wind && "wind", report.temperature_K !== null && "temperature", report.qnh_Pa !== null && "QNH"].filter(Boolean).join(", ");
+  const taken = [wind && "wind", report.temperature_K !== null && "temperature", report.qnh_Pa !== null && "QNH"]
+    .filter(Boolean)
+    .join(", ");
   return (
     <>
       <p className="text-pine">Taken: {taken}. Layers aloft are unchanged.</p>
-      {wind && wind.from_rad === null && <p className="text-ochre">Caution: the wind is variable. It is planned as calm; try the worst direction too.</p>}
-      {typeof wind?.gust_mps === "number" && <p className="text-ochre">Caution: gusts are reported. The mean wind is used; leave a larger reserve.</p>}
+      {wind && wind.from_rad === null && (
+        <p className="text-ochre">Caution: the wind is variable. It is planned as calm; try the worst direction too.</p>
+      )}
+      {typeof wind?.gust_mps === "number" && (
+        <p className="text-ochre">Caution: gusts are reported. The mean wind is used; leave a larger reserve.</p>
+      )}
       {wind?.variesBetween_rad && <p className="text-ochre">Caution: the direction varies; the mean is used.</p>}
       {wind?.atLeast && <p className="text-ochre">Caution: the report says this speed or more.</p>}
       {report.missing.length > 0 && <p>Missing in the report: {report.missing.join(", ")}.</p>}

@@ -20,12 +20,41 @@ const TURNS: readonly { value: OneEnginePlan["turns"]; label: string }[] = [
 export function OneEngineFields() {
   const plan = useSituation((state) => state.current.oneEngine);
   const change = useSituation((state) => state.change);
-  const set = (patch: Partial<OneEnginePlan>) => change((current) => ({ oneEngine: { ...current.oneEngine, ...patch } }));
+  const set = (patch: Partial<OneEnginePlan>) =>
+    change((current) => ({ oneEngine: { ...current.oneEngine, ...patch } }));
   return (
     <div className="grid grid-cols-2 gap-3">
-      <ChoiceField label="On one engine go, or go around, by" value={plan.least} choices={LEAST} onChange={(least) => set({ least })} />
-      {plan.least === "height" ? <QuantityField label="Least height" kind="height" value={plan.leastHeight_m} step={50} check={heightCheck} onChange={(leastHeight_m) => set({ leastHeight_m })} /> : <QuantityField label="Least climb" kind="verticalSpeed" value={plan.leastClimb_mps} step={50} check={climbCheck} onChange={(leastClimb_mps) => set({ leastClimb_mps })} />}
-      <ChoiceField label="Turns on one engine" value={plan.turns} choices={TURNS} onChange={(turns) => set({ turns })} />
+      <ChoiceField
+        label="On one engine go, or go around, by"
+        value={plan.least}
+        choices={LEAST}
+        onChange={(least) => set({ least })}
+      />
+      {plan.least === "height" ? (
+        <QuantityField
+          label="Least height"
+          kind="height"
+          value={plan.leastHeight_m}
+          step={50}
+          check={heightCheck}
+          onChange={(leastHeight_m) => set({ leastHeight_m })}
+        />
+      ) : (
+        <QuantityField
+          label="Least climb"
+          kind="verticalSpeed"
+          value={plan.leastClimb_mps}
+          step={50}
+          check={climbCheck}
+          onChange={(leastClimb_mps) => set({ leastClimb_mps })}
+        />
+      )}
+      <ChoiceField
+        label="Turns on one engine"
+        value={plan.turns}
+        choices={TURNS}
+        onChange={(turns) => set({ turns })}
+      />
     </div>
   );
 }

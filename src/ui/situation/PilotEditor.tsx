@@ -22,17 +22,59 @@ export function PilotEditor() {
   const factor = practiceFactor(pilot.daysSincePractised);
   const set = (patch: Partial<Pilot>) => change((current) => ({ pilot: { ...current.pilot, ...patch } }));
   return (
-    <ChipEditor label="Pilot" value={`${pilot.reaction_s.toFixed(pilot.reaction_s % 1 ? 1 : 0)} s · ${Math.round(degrees(pilot.bank_rad))}°`} changed={useChanged("pilot")} width={320}>
+    <ChipEditor
+      label="Pilot"
+      value={`${pilot.reaction_s.toFixed(pilot.reaction_s % 1 ? 1 : 0)} s · ${Math.round(degrees(pilot.bank_rad))}°`}
+      changed={useChanged("pilot")}
+      width={320}
+    >
       <div className="grid grid-cols-2 gap-3">
-        <NumberField label="Reaction" value={pilot.reaction_s} unit="s" digits={pilot.reaction_s % 1 ? 1 : 0} step={1} autoFocus check={reactionCheck} onChange={(reaction_s) => set({ reaction_s })} />
-        <AngleField label="Bank in turns" value={pilot.bank_rad} check={bankCheck} onChange={(bank_rad) => set({ bank_rad })} />
-        <NumberField label="Stall margin in turns" value={pilot.stallMargin} unit="× V_S" digits={2} step={0.05} check={marginCheck} onChange={(stallMargin) => set({ stallMargin })} />
-        <NumberField label="Days since practised" value={pilot.daysSincePractised} unit="d" digits={0} step={1} check={daysCheck} onChange={(daysSincePractised) => set({ daysSincePractised })} />
+        <NumberField
+          label="Reaction"
+          value={pilot.reaction_s}
+          unit="s"
+          digits={pilot.reaction_s % 1 ? 1 : 0}
+          step={1}
+          autoFocus
+          check={reactionCheck}
+          onChange={(reaction_s) => set({ reaction_s })}
+        />
+        <AngleField
+          label="Bank in turns"
+          value={pilot.bank_rad}
+          check={bankCheck}
+          onChange={(bank_rad) => set({ bank_rad })}
+        />
+        <NumberField
+          label="Stall margin in turns"
+          value={pilot.stallMargin}
+          unit="× V_S"
+          digits={2}
+          step={0.05}
+          check={marginCheck}
+          onChange={(stallMargin) => set({ stallMargin })}
+        />
+        <NumberField
+          label="Days since practised"
+          value={pilot.daysSincePractised}
+          unit="d"
+          digits={0}
+          step={1}
+          check={daysCheck}
+          onChange={(daysSincePractised) => set({ daysSincePractised })}
+        />
       </div>
       <p className={factor > 1 ? "text-sm text-ochre" : "text-sm text-ink2"}>
-        {factor > 1 ? `Not practised for ${pilot.daysSincePractised} days: reaction ${formatNumber(plannedReaction_s(pilot), 1)} s is planned with, and bank, speed and delay scatter ${formatNumber(factor, 2)} times as much.` : `In practice up to ${IN_PRACTICE_DAYS} days.`} Each doubling beyond {IN_PRACTICE_DAYS} days adds a tenth, half at the most: a rule of ours, until flights measure it.
+        {factor > 1
+          ? `Not practised for ${pilot.daysSincePractised} days: reaction ${formatNumber(plannedReaction_s(pilot), 1)} s is planned with, and bank, speed and delay scatter ${formatNumber(factor, 2)} times as much.`
+          : `In practice up to ${IN_PRACTICE_DAYS} days.`}{" "}
+        Each doubling beyond {IN_PRACTICE_DAYS} days adds a tenth, half at the most: a rule of ours, until flights
+        measure it.
       </p>
-      <p className="text-sm text-ink2">The reaction is flown straight on at the glide’s sink. Bank no steeper than you have practised: a low steep turn ends in a stall when the margin goes.</p>
+      <p className="text-sm text-ink2">
+        The reaction is flown straight on at the glide’s sink. Bank no steeper than you have practised: a low steep turn
+        ends in a stall when the margin goes.
+      </p>
     </ChipEditor>
   );
 }

@@ -20,7 +20,8 @@ const altitudeCheck = checkBy(SituationDocument.shape.altitude_m);
 const headingCheck = checkBy(SituationDocument.shape.heading_rad);
 const latitudeCheck = checkBy(LatLon.shape.latitude_deg);
 const longitudeCheck = checkBy(LatLon.shape.longitude_deg);
-const dayCheck = (text: string) => (SituationDocument.shape.day.safeParse(text).success ? null : "A day is written 2026-11-24.");
+const dayCheck = (text: string) =>
+  SituationDocument.shape.day.safeParse(text).success ? null : "A day is written 2026-11-24.";
 
 /** Where, how high, which way; terrain and magnetic variation of the place. */
 export function PlaceEditor() {
@@ -33,19 +34,65 @@ export function PlaceEditor() {
   const place = near ? `${format("distance", near.distance_m)} ${near.point} ${near.name}` : "set a position";
   const lean_rad = variation?.variation_rad ?? 0;
   return (
-    <ChipEditor label="Place" value={`${place} · ${format("height", altitude_m)}`} changed={useChanged("position", "altitude_m", "heading_rad", "day", "terrainId")} width={340} yields>
+    <ChipEditor
+      label="Place"
+      value={`${place} · ${format("height", altitude_m)}`}
+      changed={useChanged("position", "altitude_m", "heading_rad", "day", "terrainId")}
+      width={340}
+      yields
+    >
       <div className="grid grid-cols-2 gap-3">
-        <QuantityField label="Altitude above sea level" kind="height" value={altitude_m} step={100} autoFocus check={altitudeCheck} onChange={(value) => change({ altitude_m: value })} />
-        <AngleField label="Heading, magnetic" value={wrapTurn(heading_rad - lean_rad)} check={headingCheck} onChange={(value) => change({ heading_rad: wrapTurn(value + lean_rad) })} hint={variation ? `${threeFigures(heading_rad)}° true` : "variation not known yet: true"} />
-        <NumberField label="Latitude, north +" value={position.latitude_deg} unit="°" digits={4} step={0.01} check={latitudeCheck} onChange={(latitude_deg) => change({ position: { ...position, latitude_deg } })} />
-        <NumberField label="Longitude, east +" value={position.longitude_deg} unit="°" digits={4} step={0.01} check={longitudeCheck} onChange={(longitude_deg) => change({ position: { ...position, longitude_deg } })} />
+        <QuantityField
+          label="Altitude above sea level"
+          kind="height"
+          value={altitude_m}
+          step={100}
+          autoFocus
+          check={altitudeCheck}
+          onChange={(value) => change({ altitude_m: value })}
+        />
+        <AngleField
+          label="Heading, magnetic"
+          value={wrapTurn(heading_rad - lean_rad)}
+          check={headingCheck}
+          onChange={(value) => change({ heading_rad: wrapTurn(value + lean_rad) })}
+          hint={variation ? `${threeFigures(heading_rad)}° true` : "variation not known yet: true"}
+        />
+        <NumberField
+          label="Latitude, north +"
+          value={position.latitude_deg}
+          unit="°"
+          digits={4}
+          step={0.01}
+          check={latitudeCheck}
+          onChange={(latitude_deg) => change({ position: { ...position, latitude_deg } })}
+        />
+        <NumberField
+          label="Longitude, east +"
+          value={position.longitude_deg}
+          unit="°"
+          digits={4}
+          step={0.01}
+          check={longitudeCheck}
+          onChange={(longitude_deg) => change({ position: { ...position, longitude_deg } })}
+        />
       </div>
       <p className="text-sm text-ink2">Or drag the aircraft on the map; its handle turns the heading.</p>
-      <ChoiceField label="Terrain" value={terrainId ?? ""} onChange={(id) => change({ terrainId: id === "" ? null : id })} choices={[{ value: "", label: "none (paths are not checked against ground)" }, ...terrains.map((terrain) => ({ value: terrain.id, label: terrain.name }))]} />
+      <ChoiceField
+        label="Terrain"
+        value={terrainId ?? ""}
+        onChange={(id) => change({ terrainId: id === "" ? null : id })}
+        choices={[
+          { value: "", label: "none (paths are not checked against ground)" },
+          ...terrains.map((terrain) => ({ value: terrain.id, label: terrain.name })),
+        ]}
+      />
       <DayField value={day} onChange={(value) => change({ day: value })} />
       {variation && (
         <p className={variation.warning ? "text-sm text-ochre" : "text-sm text-ink2"}>
-          Magnetic variation {Math.abs(degrees(variation.variation_rad)).toFixed(1)}° {variation.variation_rad >= 0 ? "east" : "west"}, {variation.model}, epoch {variation.epoch_year}.{variation.warning && ` Caution: ${variation.warning}`}
+          Magnetic variation {Math.abs(degrees(variation.variation_rad)).toFixed(1)}°{" "}
+          {variation.variation_rad >= 0 ? "east" : "west"}, {variation.model}, epoch {variation.epoch_year}.
+          {variation.warning && ` Caution: ${variation.warning}`}
         </p>
       )}
     </ChipEditor>

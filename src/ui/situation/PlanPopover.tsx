@@ -4,7 +4,17 @@ import { Popover } from "radix-ui";
 import type { ReactNode } from "react";
 
 /** A stage's plan behind a button of its heading; a dot says that it differs from what is saved. */
-export function PlanPopover({ label, changed, width, children }: { label: string; changed: boolean; width: number; children: ReactNode }) {
+export function PlanPopover({
+  label,
+  changed,
+  width,
+  children,
+}: {
+  label: string;
+  changed: boolean;
+  width: number;
+  children: ReactNode;
+}) {
   return (
     <Popover.Root>
       <Popover.Trigger className="btn btn-quiet whitespace-nowrap">
@@ -17,7 +27,14 @@ export function PlanPopover({ label, changed, width, children }: { label: string
         )}
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content className="panel z-30 flex max-h-[84vh] flex-col gap-3 overflow-auto p-4" style={{ width }} align="end" sideOffset={4} collisionPadding={8} aria-label={label}>
+        <Popover.Content
+          className="panel z-30 flex max-h-[84vh] flex-col gap-3 overflow-auto p-4"
+          style={{ width }}
+          align="end"
+          sideOffset={4}
+          collisionPadding={8}
+          aria-label={label}
+        >
           {children}
         </Popover.Content>
       </Popover.Portal>

@@ -23,7 +23,10 @@ export function SharedSituation() {
       toast("The link names an aircraft that is not in your library; it was not used.");
       return;
     }
-    change({ ...shared.change, ...(shared.change.aircraftId === current.aircraftId ? {} : { configuration: cleanGlide(next) }) });
+    change({
+      ...shared.change,
+      ...(shared.change.aircraftId === current.aircraftId ? {} : { configuration: cleanGlide(next) }),
+    });
     toast("The link’s aircraft, place, wind and air are in use. Undo brings yours back.");
   }, [aircraft]);
   return null;

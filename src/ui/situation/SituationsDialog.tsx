@@ -35,7 +35,12 @@ export function SituationsDialog() {
         <button type="button" className="btn btn-quiet" onClick={() => downloadSituation(current, library)}>
           <Download size={15} aria-hidden="true" /> Export JSON
         </button>
-        <FileButton label="Import JSON" fileLabel="Situation file" accept="application/json,.json" onChoose={(chosen) => void actions.importFile(chosen, library)} />
+        <FileButton
+          label="Import JSON"
+          fileLabel="Situation file"
+          accept="application/json,.json"
+          onChoose={(chosen) => void actions.importFile(chosen, library)}
+        />
       </div>
       <ul className="mt-2">
         {deleted.map((situation) => (
@@ -64,13 +69,21 @@ export function SituationsDialog() {
                 {situation.id === id ? "open now" : `saved ${situation.updatedAt.slice(0, 16).replace("T", " ")} UTC`}
               </span>
             </button>
-            <button type="button" className="rounded p-1.5 hover:bg-mark disabled:opacity-40" disabled={situation.id === id} aria-label={`Delete ${situation.document.name}`} onClick={() => void remove({ id: situation.id, name: situation.document.name })}>
+            <button
+              type="button"
+              className="rounded p-1.5 hover:bg-mark disabled:opacity-40"
+              disabled={situation.id === id}
+              aria-label={`Delete ${situation.document.name}`}
+              onClick={() => void remove({ id: situation.id, name: situation.document.name })}
+            >
               <Trash2 size={16} aria-hidden="true" />
             </button>
           </li>
         ))}
       </ul>
-      <p className="mt-3 text-[13px] text-ink2">The open situation cannot be deleted; open another first. A deletion can be undone.</p>
+      <p className="mt-3 text-[13px] text-ink2">
+        The open situation cannot be deleted; open another first. A deletion can be undone.
+      </p>
     </Panel>
   );
 }

@@ -22,7 +22,10 @@ const serialize = createSerializer(PARTS);
 const rounded = (value: number, decimals: number) => Number(value.toFixed(decimals));
 
 /** An address that carries the situation. */
-export function situationLink(href: string, { aircraftId, mass_kg, position, altitude_m, heading_rad, wind, air }: SituationDocument): string {
+export function situationLink(
+  href: string,
+  { aircraftId, mass_kg, position, altitude_m, heading_rad, wind, air }: SituationDocument,
+): string {
   const url = new URL(href);
   return serialize(`${url.origin}${url.pathname}`, {
     aircraft: aircraftId,
@@ -39,18 +42,32 @@ export function situationLink(href: string, { aircraftId, mass_kg, position, alt
 }
 
 /** What an address changes in a situation; null when it carries nothing, a fault when it is damaged. */
-export function situationOfLink(search: string, current: SituationDocument): { change: Partial<SituationDocument> } | { fault: string } | null {
+export function situationOfLink(
+  search: string,
+  current: SituationDocument,
+): { change: Partial<SituationDocument> } | { fault: string } | null {
   const parts = load(new URLSearchParams(search));
   if (Object.values(parts).every((part) => part === null)) return null;
   const change: Partial<SituationDocument> = {
     aircraftId: parts.aircraft ?? current.aircraftId,
     mass_kg: parts.mass_kg ?? current.mass_kg,
-    position: { latitude_deg: parts.lat_deg ?? current.position.latitude_deg, longitude_deg: parts.lon_deg ?? current.position.longitude_deg },
+    position: {
+      latitude_deg: parts.lat_deg ?? current.position.latitude_deg,
+      longitude_deg: parts.lon_deg ?? current.position.longitude_deg,
+    },
     altitude_m: parts.alt_m ?? current.altitude_m,
     heading_rad: parts.hdg_rad ?? current.heading_rad,
-    wind: { ...current.wind, surface: parts.from_rad !== null && parts.wind_mps !== null ? { from_rad: parts.from_rad, speed_mps: parts.wind_mps } : current.wind.surface },
+    wind: {
+      ...current.wind,
+      surface:
+        parts.from_rad !== null && parts.wind_mps !== null
+          ? { from_rad: parts.from_rad, speed_mps: parts.wind_mps }
+          : current.wind.surface,
+    },
     air: { qnh_Pa: parts.qnh_Pa ?? current.air.qnh_Pa, deviation_K: parts.dev_K ?? current.air.deviation_K },
   };
   const parsed = SituationDocument.safeParse({ ...current, ...change });
-  return parsed.success ? { change } : { fault: `The link is damaged and was not used: ${parsed.error.issues[0].message}` };
+  return parsed.success
+    ? { change }
+    : { fault: `The link is damaged and was not used: ${parsed.error.issues[0].message}` };
 }

@@ -7,8 +7,14 @@ const aircraft = demoAircraft("alder-s1");
 
 describe("situation file", () => {
   it("comes back as it went, with and without its aircraft", () => {
-    expect(readSituationFile(writeSituationFile(document, null))).toEqual({ ok: true, value: { document, aircraft: null } });
-    expect(readSituationFile(writeSituationFile(document, aircraft))).toEqual({ ok: true, value: { document, aircraft } });
+    expect(readSituationFile(writeSituationFile(document, null))).toEqual({
+      ok: true,
+      value: { document, aircraft: null },
+    });
+    expect(readSituationFile(writeSituationFile(document, aircraft))).toEqual({
+      ok: true,
+      value: { document, aircraft },
+    });
   });
 
   it.each([

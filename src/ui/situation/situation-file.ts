@@ -25,7 +25,8 @@ export function writeSituationFile(document: SituationDocument, aircraft: Aircra
  * @returns `not_json`, `too_large`, `future_version`, `situation_invalid` or `aircraft_invalid`, in a pilot's words
  */
 export function readSituationFile(text: string): Outcome<SituationFile> {
-  if (text.length > LIMIT) return failure("too_large", "A situation file is smaller than 1 MB; this is something else. Nothing was imported.");
+  if (text.length > LIMIT)
+    return failure("too_large", "A situation file is smaller than 1 MB; this is something else. Nothing was imported.");
   let value: unknown;
   try {
     value = JSON.parse(text);
@@ -39,7 +40,10 @@ export function readSituationFile(text: string): Outcome<SituationFile> {
   const parsed = AircraftOfAnyVersion.safeParse(aircraft);
   if (!parsed.success) {
     const [first] = issuesOf(parsed.error);
-    return failure("aircraft_invalid", `The aircraft in this file is damaged (${first.path}: ${first.message}). Nothing was imported.`);
+    return failure(
+      "aircraft_invalid",
+      `The aircraft in this file is damaged (${first.path}: ${first.message}). Nothing was imported.`,
+    );
   }
   return success({ document: document.value, aircraft: parsed.data });
 }

@@ -40,7 +40,10 @@ export const useSituation = create<SituationState>()(
         useSituation.temporal.getState().clear();
         groups.end();
       },
-      change: (patch) => set((state) => ({ current: { ...state.current, ...(typeof patch === "function" ? patch(state.current) : patch) } })),
+      change: (patch) =>
+        set((state) => ({
+          current: { ...state.current, ...(typeof patch === "function" ? patch(state.current) : patch) },
+        })),
       setLink: (link) => set({ link }),
       markSaved: (document) => set({ saved: document, link: "idle" }),
     }),

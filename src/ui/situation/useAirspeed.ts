@@ -8,5 +8,11 @@ import { useUnits } from "@/ui/units/units-store";
 export function useAirspeed(): (speed_mps: number) => string {
   const unit = useUnits((state) => state.units.speed);
   const { speedUnit } = useAircraft().document;
-  return useCallback((speed_mps: number) => (speedUnit === unit ? formatSi("speed", unit, speed_mps) : `${formatSi("speed", speedUnit, speed_mps)} (${formatSi("speed", unit, speed_mps)})`), [speedUnit, unit]);
+  return useCallback(
+    (speed_mps: number) =>
+      speedUnit === unit
+        ? formatSi("speed", unit, speed_mps)
+        : `${formatSi("speed", speedUnit, speed_mps)} (${formatSi("speed", unit, speed_mps)})`,
+    [speedUnit, unit],
+  );
 }

@@ -50,7 +50,10 @@ export function useSituationActions() {
       if (await add({ ...current, name })) toast(`“${name}” is open.`);
     },
     importFile: async (file: File, library: Library) => {
-      const read = file.size > 4 * 1024 * 1024 ? readSituationFile("x".repeat(1024 * 1024 + 1)) : readSituationFile(await file.text());
+      const read =
+        file.size > 4 * 1024 * 1024
+          ? readSituationFile("x".repeat(1024 * 1024 + 1))
+          : readSituationFile(await file.text());
       if (!read.ok) return say([read.issue]);
       const { aircraft } = read.value;
       let { document } = read.value;
@@ -60,8 +63,16 @@ export function useSituationActions() {
         if (!answer.ok) return say(answer.issues);
         document = { ...document, aircraftId: answer.value.id };
       }
-      if (!known && !aircraft) return say([{ code: "no_such_aircraft", path: "aircraftId", message: "The aircraft of this situation is neither in the file nor in your library. Nothing was imported." }]);
-      if (!library.terrains.some((terrain) => terrain.id === document.terrainId)) document = { ...document, terrainId: null };
+      if (!known && !aircraft)
+        return say([
+          {
+            code: "no_such_aircraft",
+            path: "aircraftId",
+            message: "The aircraft of this situation is neither in the file nor in your library. Nothing was imported.",
+          },
+        ]);
+      if (!library.terrains.some((terrain) => terrain.id === document.terrainId))
+        document = { ...document, terrainId: null };
       if (await add(document)) toast(`“${document.name}” is imported and open.`);
     },
     rename: (name: string) => useSituation.getState().change({ name }),

@@ -20,7 +20,9 @@ describe("wind in words", () => {
     const high = { altitude_m: 1828.8, from_rad: rad(280), speed_mps: 14.4 };
     const low = { altitude_m: 914.4, from_rad: rad(270), speed_mps: 11.3 };
     expect(windInWords({ surface, layers: [high, low] }, DEFAULT_UNITS)).toBe("250/14 · 270/22 at 3k");
-    expect(windInWords({ surface: null, layers: [low] }, { ...DEFAULT_UNITS, height: "m", speed: "kmh" })).toBe("270/41 at 0.9k");
+    expect(windInWords({ surface: null, layers: [low] }, { ...DEFAULT_UNITS, height: "m", speed: "kmh" })).toBe(
+      "270/41 at 0.9k",
+    );
     expect(windInWords({ surface: null, layers: [] }, DEFAULT_UNITS)).toBe("calm");
   });
 });

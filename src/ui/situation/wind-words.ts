@@ -12,6 +12,8 @@ export function formatWind(wind: { from_rad: number; speed_mps: number }, units:
 /** Surface wind and the lowest layer: "250/14 · 270/22 at 3k". */
 export function windInWords({ surface, layers }: WindColumn, units: UnitChoice): string {
   const lowest = [...layers].sort((a, b) => a.altitude_m - b.altitude_m)[0];
-  const aloft = lowest ? `${formatWind(lowest, units)} at ${(fromSi("height", units.height, lowest.altitude_m) / 1000).toFixed(units.height === "ft" ? 0 : 1)}k` : "";
+  const aloft = lowest
+    ? `${formatWind(lowest, units)} at ${(fromSi("height", units.height, lowest.altitude_m) / 1000).toFixed(units.height === "ft" ? 0 : 1)}k`
+    : "";
   return [surface ? formatWind(surface, units) : "", aloft].filter(Boolean).join(" · ") || "calm";
 }

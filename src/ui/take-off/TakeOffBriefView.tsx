@@ -8,7 +8,17 @@ import type { TakeOffAnswer } from "@/workers/take-off-work";
 import { useTakeOffBrief } from "./useTakeOffBrief";
 import { useTakeOffCard } from "./useTakeOffCard";
 
-const EVENTS: Record<PathEventKind, string> = { "lift-off": "Lift-off", failure: "Engine stops", screen: "Screen height", "gear-up": "Gear up", feathered: "Feathered", "acceleration-height": "Level, accelerate", "flap-up": "Flap up", continuous: "Maximum continuous", top: "1 500 ft" };
+const EVENTS: Record<PathEventKind, string> = {
+  "lift-off": "Lift-off",
+  failure: "Engine stops",
+  screen: "Screen height",
+  "gear-up": "Gear up",
+  feathered: "Feathered",
+  "acceleration-height": "Level, accelerate",
+  "flap-up": "Flap up",
+  continuous: "Maximum continuous",
+  top: "1 500 ft",
+};
 
 /** The brief to read aloud, the card, and the schedule after a failure on the runway. */
 export function TakeOffBriefView({ answer }: { answer: TakeOffAnswer }) {
@@ -16,7 +26,11 @@ export function TakeOffBriefView({ answer }: { answer: TakeOffAnswer }) {
   const card = useTakeOffCard(answer, brief);
   const format = useFormat();
   const events = answer.accelerate.path?.events ?? [];
-  const copy = () => void navigator.clipboard.writeText([...brief, TAKE_OFF_CAUTION].join("\n")).then(() => toast("The brief is on the clipboard."), () => toast("The browser does not let the page use the clipboard."));
+  const copy = () =>
+    void navigator.clipboard.writeText([...brief, TAKE_OFF_CAUTION].join("\n")).then(
+      () => toast("The brief is on the clipboard."),
+      () => toast("The browser does not let the page use the clipboard."),
+    );
   return (
     <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Brief">
       <div className="mb-2 flex items-baseline gap-3">
@@ -36,7 +50,9 @@ export function TakeOffBriefView({ answer }: { answer: TakeOffAnswer }) {
         ))}
       </ol>
       <p className="mt-3 max-w-prose text-[14px] text-ink2">{TAKE_OFF_CAUTION}</p>
-      <h2 className="mt-5 mb-1 text-[17px] font-bold">After a failure at {format("speed", answer.accelerate.failure_mps)} on the runway</h2>
+      <h2 className="mt-5 mb-1 text-[17px] font-bold">
+        After a failure at {format("speed", answer.accelerate.failure_mps)} on the runway
+      </h2>
       {events.length === 0 ? (
         <p className="text-ink2">It does not come to rotation on one engine.</p>
       ) : (

@@ -12,7 +12,11 @@ import { TakeOffProfile } from "./TakeOffProfile";
 import { useTakeOff } from "./take-off-store";
 
 const VIEWS = ["phases", "segments", "brief"] as const;
-const NAMES: Record<(typeof VIEWS)[number], string> = { phases: "By phase", segments: "Segments and mass", brief: "Brief" };
+const NAMES: Record<(typeof VIEWS)[number], string> = {
+  phases: "By phase",
+  segments: "Segments and mass",
+  brief: "Brief",
+};
 
 /** What to do when an engine of two stops during the take-off. */
 export function TakeOffStage() {
@@ -23,11 +27,17 @@ export function TakeOffStage() {
   const shown = view === "segments" && answer && !jet ? "phases" : view;
   const names = jet ? NAMES : { phases: NAMES.phases, brief: NAMES.brief };
   return (
-    <Tabs.Root value={shown} onValueChange={(value) => void setView(value as (typeof VIEWS)[number])} className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]">
+    <Tabs.Root
+      value={shown}
+      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
+      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]"
+    >
       <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)] bg-sheet" aria-label="Departure">
         <header className="border-b border-rule px-4 pt-1.5">
           <div className="flex items-center gap-4">
-            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">An engine stops: stop, land, or go?</h1>
+            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">
+              An engine stops: stop, land, or go?
+            </h1>
             <span className="ml-auto shrink-0">
               <TakeOffEditor />
             </span>

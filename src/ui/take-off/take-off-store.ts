@@ -11,4 +11,9 @@ interface TakeOffState {
 }
 
 /** What the Departure stage shows of twins and jets. */
-export const useTakeOff = create<TakeOffState>()((set) => ({ answer: null, issue: null, shown: -1, set: (patch) => set(patch) }));
+export const useTakeOff = create<TakeOffState>()((set) => ({
+  answer: null,
+  issue: null,
+  shown: -1,
+  set: (patch) => set(patch),
+}));

@@ -11,7 +11,12 @@ function said(change: Parameters<typeof demoTakeOffInput>[0]) {
   const found = takeOff(demoTakeOffInput(change));
   if (!found.ok) throw new Error(found.issue.message);
   const { lead, rest } = takeOffDecision(found.value, format);
-  return { lead, rest: rest.replace(/\s/g, " "), spine: takeOffHeadline(found.value, format).text.replace(/\s/g, " "), answer: found.value };
+  return {
+    lead,
+    rest: rest.replace(/\s/g, " "),
+    spine: takeOffHeadline(found.value, format).text.replace(/\s/g, " "),
+    answer: found.value,
+  };
 }
 
 describe("the decision of a take-off with two engines", () => {
@@ -37,7 +42,9 @@ describe("the decision of a take-off with two engines", () => {
 
   it("turns by the school chosen, each side with its control", () => {
     const { back } = said({ mass_kg: 1600 }).answer;
-    expect(returnInWords(back, "either", format)).toMatch(/^To either side, 15°: towards the dead engine \d+ % of the rudder, held down to \d+\skt; towards the live \d+ %/);
+    expect(returnInWords(back, "either", format)).toMatch(
+      /^To either side, 15°: towards the dead engine \d+ % of the rudder, held down to \d+\skt; towards the live \d+ %/,
+    );
     expect(returnInWords(back, "live", format)).toMatch(/^Only towards the live engine: \d+ %/);
   });
 });

@@ -18,11 +18,34 @@ export function useHasTwoEngines(): boolean {
 export function useTakeOffQuestion(): TakeOffInput | null {
   const { document } = useAircraft();
   const ends = useLandingEnds();
-  const { departure, oneEngine, mass_kg, centreOfGravity, air, wind, position } = useSituation((state) => state.current);
-  const runway = useMemo(() => ends.find((end) => end.id === departure.endId && !end.unprepared) ?? departureRunways({ position, wind }, ends)[0] ?? null, [ends, departure.endId, position, wind]);
+  const { departure, oneEngine, mass_kg, centreOfGravity, air, wind, position } = useSituation(
+    (state) => state.current,
+  );
+  const runway = useMemo(
+    () =>
+      ends.find((end) => end.id === departure.endId && !end.unprepared) ??
+      departureRunways({ position, wind }, ends)[0] ??
+      null,
+    [ends, departure.endId, position, wind],
+  );
   const { intersection_m, flap, twoEngines } = departure;
   return useMemo(
-    () => (document.asymmetric && runway ? { aircraft: document, mass_kg, centreOfGravity, air, wind, runway, intersection_m, flap: flap !== null && flap < (document.polar?.flaps.length ?? 0) ? flap : null, failed: "left", plan: twoEngines, oneEngine } : null),
+    () =>
+      document.asymmetric && runway
+        ? {
+            aircraft: document,
+            mass_kg,
+            centreOfGravity,
+            air,
+            wind,
+            runway,
+            intersection_m,
+            flap: flap !== null && flap < (document.polar?.flaps.length ?? 0) ? flap : null,
+            failed: "left",
+            plan: twoEngines,
+            oneEngine,
+          }
+        : null,
     [document, runway, mass_kg, centreOfGravity, air, wind, intersection_m, flap, twoEngines, oneEngine],
   );
 }
@@ -41,7 +64,9 @@ export function useTakeOffAnswer(): void {
     // An answer about another aircraft is no answer.
     if (useTakeOff.getState().answer?.input.aircraft !== question.aircraft) set({ answer: null, issue: null });
     run.current(async () => {
-      const outcome = await core().takeOff(question).catch(() => null);
+      const outcome = await core()
+        .takeOff(question)
+        .catch(() => null);
       if (outcome) set(outcome.ok ? { answer: outcome.value, issue: null } : { answer: null, issue: outcome.issue });
     });
   }, [question, terrain]);

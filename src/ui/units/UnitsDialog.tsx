@@ -24,16 +24,26 @@ export function UnitsDialog() {
     <Panel name="units" title="Units">
       <div className="grid grid-cols-2 gap-3">
         {(Object.keys(UNITS) as QuantityKind[]).map((kind) => (
-          <ChoiceField key={kind} label={KIND_WORDS[kind]} value={units[kind]} choices={Object.entries(UNITS[kind]).map(([value, unit]) => ({ value, label: unit.label }))} onChange={(unit) => {
+          <ChoiceField
+            key={kind}
+            label={KIND_WORDS[kind]}
+            value={units[kind]}
+            choices={Object.entries(UNITS[kind]).map(([value, unit]) => ({ value, label: unit.label }))}
+            onChange={(unit) => {
               choose(kind, unit);
               tellPreferences();
-            }} />
+            }}
+          />
         ))}
       </div>
-      <button type="button" className="btn btn-quiet mt-4" onClick={() => {
+      <button
+        type="button"
+        className="btn btn-quiet mt-4"
+        onClick={() => {
           reset();
           tellPreferences();
-        }}>
+        }}
+      >
         Back to the usual ones
       </button>
     </Panel>

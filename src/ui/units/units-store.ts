@@ -1,7 +1,14 @@
 import { useMemo } from "react";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
-import { DEFAULT_UNITS, type QuantityKind, type Rounding, UNITS, type UnitChoice, formatSi } from "@/core/quantities/units";
+import {
+  DEFAULT_UNITS,
+  type QuantityKind,
+  type Rounding,
+  UNITS,
+  type UnitChoice,
+  formatSi,
+} from "@/core/quantities/units";
 
 interface UnitsState {
   readonly units: UnitChoice;
@@ -15,7 +22,10 @@ export const useUnits = create<UnitsState>()(
   persist(
     (set) => ({
       units: DEFAULT_UNITS,
-      choose: (kind, unit) => set((state) => (kind in UNITS && unit in UNITS[kind as QuantityKind] ? { units: { ...state.units, [kind]: unit } } : state)),
+      choose: (kind, unit) =>
+        set((state) =>
+          kind in UNITS && unit in UNITS[kind as QuantityKind] ? { units: { ...state.units, [kind]: unit } } : state,
+        ),
       reset: () => set({ units: DEFAULT_UNITS }),
     }),
     { name: "utrimax:units", skipHydration: true },

@@ -21,15 +21,41 @@ export function WorkingPanel() {
   const loaded = useSteps(request);
   const steps = loaded && "steps" in loaded ? figureFirst(loaded.steps, request?.figure ?? "") : [];
   const text = () =>
-    [request?.title ?? "", ...steps.map((step) => [step.symbol, step.meaning, step.formula, stepValue(step, units).shown, stepValue(step, units).si ?? "", step.source].filter(Boolean).join("\t"))].join("\n");
+    [
+      request?.title ?? "",
+      ...steps.map((step) =>
+        [
+          step.symbol,
+          step.meaning,
+          step.formula,
+          stepValue(step, units).shown,
+          stepValue(step, units).si ?? "",
+          step.source,
+        ]
+          .filter(Boolean)
+          .join("\t"),
+      ),
+    ].join("\n");
   return (
     <Dialog.Root open={request !== null} onOpenChange={(open) => !open && close()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-[#0b0e13]/25" />
-        <Dialog.Content className="print-sheet fixed inset-y-0 right-0 z-50 flex w-[720px] max-w-[94vw] flex-col border-l border-ink2 bg-sheet" aria-describedby={undefined}>
+        <Dialog.Content
+          className="print-sheet fixed inset-y-0 right-0 z-50 flex w-[720px] max-w-[94vw] flex-col border-l border-ink2 bg-sheet"
+          aria-describedby={undefined}
+        >
           <div className="flex items-center gap-2 border-b border-rule px-5 py-3">
             <Dialog.Title className="mr-auto text-lg font-bold">{request?.title}: the working</Dialog.Title>
-            <button type="button" className="btn btn-quiet" onClick={() => void navigator.clipboard.writeText(text()).then(() => toast("The working is on the clipboard."), () => toast("The browser does not let the page use the clipboard."))}>
+            <button
+              type="button"
+              className="btn btn-quiet"
+              onClick={() =>
+                void navigator.clipboard.writeText(text()).then(
+                  () => toast("The working is on the clipboard."),
+                  () => toast("The browser does not let the page use the clipboard."),
+                )
+              }
+            >
               <Copy size={15} aria-hidden="true" /> Copy
             </button>
             <button type="button" className="btn btn-quiet" onClick={() => window.print()}>
@@ -41,7 +67,11 @@ export function WorkingPanel() {
           </div>
           <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Steps">
             {!loaded && <p className="text-ink2">Computing …</p>}
-            {loaded && "fault" in loaded && <p role="alert" className="text-brick">{loaded.fault}</p>}
+            {loaded && "fault" in loaded && (
+              <p role="alert" className="text-brick">
+                {loaded.fault}
+              </p>
+            )}
             {steps.length > 0 && <Steps steps={steps} figure={request?.figure ?? ""} />}
           </div>
         </Dialog.Content>
@@ -68,7 +98,10 @@ function Steps({ steps, figure }: { steps: readonly WorkingStep[]; figure: strin
           const { shown, si } = stepValue(step, units);
           const first = i === 0 || steps[i - 1].figure !== step.figure;
           return (
-            <tr key={i} className={`align-top ${first && i > 0 ? "border-t border-ink2" : "border-t border-rule"} ${own && step.figure === figure ? "bg-mark" : ""}`}>
+            <tr
+              key={i}
+              className={`align-top ${first && i > 0 ? "border-t border-ink2" : "border-t border-rule"} ${own && step.figure === figure ? "bg-mark" : ""}`}
+            >
               <td className="num py-1 pr-3 whitespace-nowrap">{step.symbol}</td>
               <td className="py-1 pr-3">
                 {step.meaning}
@@ -102,7 +135,10 @@ function useSteps(request: WorkingRequest | null): Loaded | null {
       if ("endId" in source) {
         return told(await core().working(question, source.endId));
       }
-      if ("turnback" in source) return departure.ok ? told(await core().departureWorking(departure.value, source.turnback.height_m, source.turnback.side)) : told(departure);
+      if ("turnback" in source)
+        return departure.ok
+          ? told(await core().departureWorking(departure.value, source.turnback.height_m, source.turnback.side))
+          : told(departure);
       const result = await core().calculate(source.calculation.name, source.calculation.input);
       if (result.ok) return { steps: (result.value as { working: WorkingStep[] }).working };
       return { fault: result.issues.map((issue: Issue) => issue.message).join(" ") };

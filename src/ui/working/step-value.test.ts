@@ -22,7 +22,17 @@ describe("value of a step", () => {
   });
 
   it("brings the figure's own lines to the front and keeps the rest in order", () => {
-    const step = (figure: string, symbol: string) => ({ figure, symbol, meaning: "", formula: "", value: 0, unit: "", source: "" });
-    expect(figureFirst([step("a", "1"), step("b", "2"), step("a", "3"), step("b", "4")], "b").map((line) => line.symbol)).toEqual(["2", "4", "1", "3"]);
+    const step = (figure: string, symbol: string) => ({
+      figure,
+      symbol,
+      meaning: "",
+      formula: "",
+      value: 0,
+      unit: "",
+      source: "",
+    });
+    expect(
+      figureFirst([step("a", "1"), step("b", "2"), step("a", "3"), step("b", "4")], "b").map((line) => line.symbol),
+    ).toEqual(["2", "4", "1", "3"]);
   });
 });

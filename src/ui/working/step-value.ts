@@ -3,7 +3,13 @@ import { degrees } from "@/core/quantities/angle";
 import { type QuantityKind, type UnitChoice, fromSi, unitOf } from "@/core/quantities/units";
 import type { WorkingStep } from "@/core/working";
 
-const KIND_OF_UNIT: Record<string, QuantityKind> = { "m/s": "speed", m: "height", kg: "mass", Pa: "pressure", K: "temperature" };
+const KIND_OF_UNIT: Record<string, QuantityKind> = {
+  "m/s": "speed",
+  m: "height",
+  kg: "mass",
+  Pa: "pressure",
+  K: "temperature",
+};
 
 /** Speeds downwards, which pilots read in other units than those along the path. */
 const VERTICAL_SYMBOLS = new Set(["sink", "RoC", "RoC2", "Δ"]);
@@ -16,7 +22,10 @@ function digits(value: number): string {
 }
 
 /** The value in the user's unit and, when that is another, in SI. */
-export function stepValue({ symbol, value, unit }: Pick<WorkingStep, "symbol" | "value" | "unit">, units: UnitChoice): { shown: string; si: string | null } {
+export function stepValue(
+  { symbol, value, unit }: Pick<WorkingStep, "symbol" | "value" | "unit">,
+  units: UnitChoice,
+): { shown: string; si: string | null } {
   if (typeof value === "string") return { shown: value, si: null };
   const si = `${digits(value)}\u202f${unit}`.trimEnd();
   if (unit === "rad") return { shown: `${digits(degrees(value))}°`, si };

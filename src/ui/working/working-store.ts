@@ -2,7 +2,10 @@ import { create } from "zustand";
 import type { WorkingStep } from "@/core/working";
 
 /** Where a figure's working comes from: a calculation of the registry, one landing end of the question in hand, or the departure's turnback from a height. */
-export type WorkingSource = { readonly calculation: { readonly name: string; readonly input: unknown } } | { readonly endId: string } | { readonly turnback: { readonly height_m: number; readonly side: 1 | -1 | null } };
+export type WorkingSource =
+  | { readonly calculation: { readonly name: string; readonly input: unknown } }
+  | { readonly endId: string }
+  | { readonly turnback: { readonly height_m: number; readonly side: 1 | -1 | null } };
 
 /** What the panel was asked to show. */
 export interface WorkingRequest {
@@ -19,7 +22,11 @@ interface WorkingState {
 }
 
 /** Which working is open. */
-export const useWorking = create<WorkingState>()((set) => ({ request: null, open: (request) => set({ request }), close: () => set({ request: null }) }));
+export const useWorking = create<WorkingState>()((set) => ({
+  request: null,
+  open: (request) => set({ request }),
+  close: () => set({ request: null }),
+}));
 
 /** The lines in the order in which they are shown: the figure's own first. */
 export function figureFirst(steps: readonly WorkingStep[], figure: string): WorkingStep[] {

@@ -10,7 +10,13 @@ export const POST = route(async (request) => {
   if (wait_s > 0) return refuse(429, "too_many_attempts", `Too many new accounts from here. Try again in ${wait_s} s.`);
   const credentials = await readBody(request, Credentials);
   const accountId = await createUser(credentials);
-  if (!accountId) return refuse(409, "address_taken", "There is an account with this e-mail address already. Sign in instead.", "email");
+  if (!accountId)
+    return refuse(
+      409,
+      "address_taken",
+      "There is an account with this e-mail address already. Sign in instead.",
+      "email",
+    );
   // A first situation to change, rather than an empty page.
   await addSituation(accountId, { ...(await demoSituation()), name: "My first situation" });
   await closeSession();

@@ -9,5 +9,8 @@ export const GET = route(async () => {
 
 export const POST = route(async (request) => {
   const account = await requireAccount();
-  return Response.json({ id: await addAircraft(account.id, await readBody(request, AircraftDocument)) }, { status: 201 });
+  return Response.json(
+    { id: await addAircraft(account.id, await readBody(request, AircraftDocument)) },
+    { status: 201 },
+  );
 });

@@ -27,7 +27,12 @@ export const POST = route(async (request) => {
   const metres = searchParams.has("latitude_deg") || searchParams.has("longitude_deg");
   const query = Query.safeParse({
     name: searchParams.get("name") ?? "",
-    origin: metres ? { latitude_deg: Number(searchParams.get("latitude_deg") ?? NaN), longitude_deg: Number(searchParams.get("longitude_deg") ?? NaN) } : null,
+    origin: metres
+      ? {
+          latitude_deg: Number(searchParams.get("latitude_deg") ?? NaN),
+          longitude_deg: Number(searchParams.get("longitude_deg") ?? NaN),
+        }
+      : null,
   });
   if (!query.success) return refusal(422, issuesOf(query.error));
   const read = readEsriAscii(await readText(request, UPLOAD_LIMIT), query.data.origin);

@@ -8,7 +8,12 @@ interface Context {
   params: Promise<{ id: string }>;
 }
 
-const missing = () => refuse(404, "no_such_aircraft", "There is no such aircraft of your own. Those of the shared library can be copied, not changed.");
+const missing = () =>
+  refuse(
+    404,
+    "no_such_aircraft",
+    "There is no such aircraft of your own. Those of the shared library can be copied, not changed.",
+  );
 
 export const PUT = route<Context>(async (request, { params }) => {
   const account = await requireAccount();
@@ -22,6 +27,11 @@ export const PATCH = route<Context>(async (request, { params }) => {
   const { id } = await params;
   const { deleted } = await readBody(request, z.strictObject({ deleted: z.boolean() }));
   const using = deleted ? await situationsWithAircraft(account.id, id) : [];
-  if (using.length > 0) return refuse(409, "aircraft_in_use", `${using.map((name) => `“${name}”`).join(", ")} ${using.length === 1 ? "flies" : "fly"} this aircraft: give ${using.length === 1 ? "it" : "them"} another one first.`);
+  if (using.length > 0)
+    return refuse(
+      409,
+      "aircraft_in_use",
+      `${using.map((name) => `“${name}”`).join(", ")} ${using.length === 1 ? "flies" : "fly"} this aircraft: give ${using.length === 1 ? "it" : "them"} another one first.`,
+    );
   return (await markAircraft(account.id, id, deleted)) ? Response.json({ ok: true }) : missing();
 });

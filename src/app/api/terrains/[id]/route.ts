@@ -12,7 +12,9 @@ export const GET = route<Context>(async (_, { params }) => {
   const account = await requireAccount();
   const elevations = await terrainElevations(account.id, (await params).id);
   if (!elevations) return missing();
-  return new Response(new Uint8Array(elevations), { headers: { "content-type": "application/gzip", "cache-control": "private, max-age=86400" } });
+  return new Response(new Uint8Array(elevations), {
+    headers: { "content-type": "application/gzip", "cache-control": "private, max-age=86400" },
+  });
 });
 
 export const DELETE = route<Context>(async (_, { params }) => {

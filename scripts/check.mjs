@@ -18,7 +18,7 @@ try {
   );
   await step("lint", () => run(bin("eslint"), [".", "--max-warnings=0"], { cwd: ROOT }));
   await step("import directions", async () => {
-    const report = await run(bin("depcruise"), ["--config", ".dependency-cruiser.cjs", "--output-type", "err", "src"], {
+    const report = await run(bin("depcruise"), ["--config", ".dependency-cruiser.mjs", "--output-type", "err", "src"], {
       cwd: ROOT,
       quiet: true,
     });

@@ -1,4 +1,4 @@
 "use client";
-import { ErrorNotice } from "@/ui/shell/ErrorNotice";
+import { ErrorNotice } from "@/ui/kit/page/ErrorNotice";
 
 export default ErrorNotice;

@@ -1,5 +1,5 @@
 "use client";
-import { ErrorNotice } from "@/ui/shell/ErrorNotice";
+import { ErrorNotice } from "@/ui/kit/page/ErrorNotice";
 import "./globals.css";
 
 export default function GlobalError(props: { error: Error; reset: () => void }) {

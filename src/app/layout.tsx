@@ -1,6 +1,6 @@
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
-import { APPEARANCE_SCRIPT } from "@/ui/shell/appearance";
+import { APPEARANCE_SCRIPT } from "@/ui/kit/appearance/appearance";
 import "./globals.css";
 
 export const metadata: Metadata = {

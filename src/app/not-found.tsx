@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { Notice } from "@/ui/shell/Notice";
+import { Notice } from "@/ui/kit/page/Notice";
 
 export const metadata: Metadata = { title: "No such page" };
 

@@ -1,6 +1,6 @@
 import { redirect } from "next/navigation";
 import { currentAccount } from "@/server/sessions";
-import { Welcome } from "@/ui/account/Welcome";
+import { Welcome } from "@/ui/shell/Welcome";
 
 export const dynamic = "force-dynamic";
 

@@ -20,15 +20,9 @@ import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
 let terrain: TerrainGrid | null = null;
 
 const api = {
-  /** Takes the terrain that later questions are about, null for none; false when it cannot be had, and then there is none. */
-  async useTerrain(source: { url: string; frame: Omit<TerrainGrid, "elevations_m"> } | null): Promise<boolean> {
-    terrain = null;
-    if (!source) return true;
-    const answer = await fetch(source.url).catch(() => null);
-    if (!answer?.ok || !answer.body) return false;
-    const raw = await new Response(answer.body.pipeThrough(new DecompressionStream("gzip"))).arrayBuffer();
-    terrain = { ...source.frame, elevations_m: new Int16Array(raw) };
-    return true;
+  /** Takes the terrain that later questions are about, null for none. */
+  useTerrain(grid: TerrainGrid | null): void {
+    terrain = grid;
   },
 
   /** Every way and place to land, the best first, with the ground height under the aircraft. */

@@ -1,4 +1,4 @@
-import { NoticeText } from "@/ui/shell/Notice";
+import { NoticeText } from "@/ui/kit/page/Notice";
 
 export default function NotFound() {
   return (

@@ -1,6 +1,6 @@
 "use client";
 import { Command } from "cmdk";
-import { useDialogs } from "./dialogs-store";
+import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 import { useCommands } from "./useCommands";
 
 const GROUPS = ["Stages", "Situation", "Path", "Page"] as const;

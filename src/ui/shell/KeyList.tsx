@@ -1,5 +1,5 @@
 "use client";
-import { Panel } from "./Panel";
+import { Panel } from "@/ui/kit/dialogs/Panel";
 import { useCommands } from "./useCommands";
 
 /** Keys that work while the map has the focus. */

@@ -1,6 +1,7 @@
 "use client";
 import { useHotkeys } from "react-hotkeys-hook";
-import { type Command, useCommands } from "./useCommands";
+import type { Command } from "@/ui/stages/stage-face";
+import { useCommands } from "./useCommands";
 
 /** Whether keys belong to the field that has the focus: text, numbers, lists; not boxes to tick. */
 function typesInto(target: EventTarget | null): boolean {

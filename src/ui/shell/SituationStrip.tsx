@@ -7,7 +7,7 @@ import { PlaceEditor } from "@/ui/situation/PlaceEditor";
 import { WindEditor } from "@/ui/situation/WindEditor";
 import { saveStateOf, useSituation } from "@/ui/situation/situation-store";
 import { saveSituation } from "@/ui/situation/useSaving";
-import { useDialogs } from "./dialogs-store";
+import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 
 /** The situation that all stages share, as chips with editors behind them. */
 export function SituationStrip() {

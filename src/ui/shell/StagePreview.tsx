@@ -1,11 +1,9 @@
 "use client";
 import Link from "next/link";
-import { stageOf } from "./stages";
+import type { StageFace } from "@/ui/stages/stage-face";
 
 /** A stage that is not built yet: its question, what it will answer, and what answers something today. */
-export function StagePreview({ slug }: { slug: string }) {
-  const stage = stageOf(slug);
-  if (!stage) return null;
+export function StagePreview({ stage }: { stage: StageFace }) {
   return (
     <section className="flex flex-col gap-4 p-8">
       <h1 className="text-2xl font-bold">{stage.question}</h1>

@@ -1,12 +1,14 @@
 "use client";
 import { useSelectedLayoutSegment } from "next/navigation";
-import { useDeparture } from "@/ui/departure/departure-store";
-import { useReach } from "@/ui/landing/reach-store";
+import { STAGES } from "@/ui/stages";
+import type { StageFace } from "@/ui/stages/stage-face";
 import { saveStateOf, useSituation } from "@/ui/situation/situation-store";
-import { useDialogs } from "./dialogs-store";
+import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 
 /** Keys on the left, how the work stands on the right. */
 export function StatusBar() {
+  const slug = useSelectedLayoutSegment();
+  const stage = STAGES.find((candidate) => candidate.slug === slug);
   const saveState = useSituation(saveStateOf);
   const show = useDialogs((state) => state.show);
   return (
@@ -30,30 +32,13 @@ export function StatusBar() {
           </strong>
         )}
       </span>
-      {saveState !== "away" && <Took />}
+      {saveState !== "away" && stage && <Took key={stage.slug} stage={stage} />}
     </footer>
   );
 }
 
 /** What the answer on the page took, and what it stands on. */
-function Took() {
-  const stage = useSelectedLayoutSegment();
-  const reach = useReach((state) => state.answer);
-  const scan = useDeparture((state) => state.scan);
-  if (stage === "departure")
-    return (
-      scan && (
-        <span>
-          {scan.ahead.length} heights, {scan.byBank.size} banks in {(scan.took_ms / 1000).toFixed(1)} s · point mass in
-          wind, parabolic polar
-        </span>
-      )
-    );
-  if (!reach?.reach || stage === "aircraft" || stage === "engine-out") return null;
-  return (
-    <span>
-      {reach.reach.ends.length} landing ends in {Math.max(1, Math.round(reach.took_ms))} ms · parabolic polar from the
-      aircraft document
-    </span>
-  );
+function Took({ stage }: { stage: StageFace }) {
+  const text = stage.useStatus?.();
+  return text ? <span>{text}</span> : null;
 }

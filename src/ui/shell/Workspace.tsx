@@ -6,26 +6,24 @@ import type { Preferences } from "@/server/accounts";
 import type { StoredSituation } from "@/server/situations";
 import { draftOf } from "@/ui/situation/draft";
 import { useSituation } from "@/ui/situation/situation-store";
+import { STAGES } from "@/ui/stages";
+import { useSituationTerrain } from "@/ui/situation/useSituationTerrain";
 import { useSaving } from "@/ui/situation/useSaving";
-import { useUnits } from "@/ui/units/units-store";
-import { keepDrafts } from "@/ui/aircraft/aircraft-drafts";
-import { useDepartureAnswer } from "@/ui/departure/useDepartureAnswer";
-import { useEngineOutAnswer } from "@/ui/engine-out/useEngineOutAnswer";
-import { useTakeOffAnswer } from "@/ui/take-off/useTakeOffAnswer";
-import { useReachAnswer } from "@/ui/landing/useReachAnswer";
-import { WorkingPanel } from "@/ui/working/WorkingPanel";
+import { useUnits } from "@/ui/kit/units/units-store";
+import { keepDrafts } from "@/ui/library/aircraft-drafts";
+import { WorkingPanel } from "./WorkingPanel";
 import { CommandPalette } from "./CommandPalette";
 import { KeyList } from "./KeyList";
 import { SituationStrip } from "./SituationStrip";
 import { SkipLink } from "./SkipLink";
 import { Spine } from "./Spine";
 import { StatusBar } from "./StatusBar";
-import { type WorkspaceData, WorkspaceProvider } from "./library";
+import { type WorkspaceData, WorkspaceProvider } from "@/ui/library/workspace";
 import { ShellKeys } from "./ShellKeys";
 import { SituationsDialog } from "@/ui/situation/SituationsDialog";
-import { UnitsDialog } from "@/ui/units/UnitsDialog";
-import { adoptPreferences } from "@/ui/account/preferences";
-import { AccountDialog } from "@/ui/account/AccountDialog";
+import { UnitsDialog } from "./UnitsDialog";
+import { adoptPreferences } from "@/ui/library/preferences";
+import { AccountDialog } from "./AccountDialog";
 import { SharedSituation } from "@/ui/situation/SharedSituation";
 
 /** The frame around every stage: spine, situation strip, stage, status. */
@@ -66,10 +64,7 @@ function OpenFirst({
 
 function Frame({ children }: { children: ReactNode }) {
   useSaving();
-  useReachAnswer();
-  useDepartureAnswer();
-  useTakeOffAnswer();
-  useEngineOutAnswer();
+  useSituationTerrain();
   useEffect(keepDrafts, []);
   return (
     <Tooltip.Provider delayDuration={400}>
@@ -86,6 +81,7 @@ function Frame({ children }: { children: ReactNode }) {
         </main>
         <StatusBar />
       </div>
+      {STAGES.map((stage) => stage.useAnswer && <KeptAnswer key={stage.slug} useAnswer={stage.useAnswer} />)}
       <ShellKeys />
       <SharedSituation />
       <WorkingPanel />
@@ -100,4 +96,10 @@ function Frame({ children }: { children: ReactNode }) {
       />
     </Tooltip.Provider>
   );
+}
+
+/** Keeps a stage's answer up to date while another is open. */
+function KeptAnswer({ useAnswer }: { useAnswer: () => void }) {
+  useAnswer();
+  return null;
 }

@@ -1,30 +1,17 @@
 "use client";
 import { useRouter, useSelectedLayoutSegment } from "next/navigation";
 import { toast } from "sonner";
-import { chooseAndTellAppearance } from "@/ui/account/preferences";
-import { useDrafts } from "@/ui/aircraft/aircraft-drafts";
-import { exportPath } from "@/ui/landing/export-path";
-import { useReach } from "@/ui/landing/reach-store";
-import { printCard } from "@/ui/print/card-store";
-import { useWorkspace } from "@/ui/shell/library";
+import { chooseAndTellAppearance } from "@/ui/library/preferences";
+import { printCard } from "@/ui/kit/print/card-store";
+import { useWorkspace } from "@/ui/library/workspace";
 import { downloadSituation, useSituationActions } from "@/ui/situation/useSituationActions";
 import { situationLink } from "@/ui/situation/shared-link";
 import { useSituation } from "@/ui/situation/situation-store";
 import { saveSituation } from "@/ui/situation/useSaving";
-import { shownAppearance } from "./appearance";
-import { useDialogs } from "./dialogs-store";
-import { STAGES } from "./stages";
-
-/** Something that can be done from anywhere, by key or by name. */
-export interface Command {
-  readonly title: string;
-  readonly group: "Stages" | "Situation" | "Path" | "Page";
-  /** As react-hotkeys-hook reads it; empty for none. */
-  readonly keys: string;
-  /** As it is printed. */
-  readonly keyLabel: string;
-  run(): void;
-}
+import { shownAppearance } from "@/ui/kit/appearance/appearance";
+import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
+import { STAGES } from "@/ui/stages";
+import type { Command, History } from "@/ui/stages/stage-face";
 
 /** All of them: the one list behind the keys, the palette and the list of keys. */
 export function useCommands(): Command[] {
@@ -32,14 +19,10 @@ export function useCommands(): Command[] {
   const { library } = useWorkspace();
   const show = useDialogs((state) => state.show);
   const { copy } = useSituationActions();
-  const stage = useSelectedLayoutSegment();
-  /** On the aircraft's stage the changes of the aircraft are undone first. */
-  const history = () => {
-    const drafts = useDrafts.temporal.getState();
-    return stage === "aircraft" && drafts.pastStates.length + drafts.futureStates.length > 0
-      ? drafts
-      : useSituation.temporal.getState();
-  };
+  const slug = useSelectedLayoutSegment();
+  const open = STAGES.find((stage) => stage.slug === slug);
+  // A stage's own changes are undone first.
+  const history = (): History => open?.history?.() ?? useSituation.temporal.getState();
   return [
     ...STAGES.map(({ slug, name }, i): Command => ({
       title: name,
@@ -89,15 +72,7 @@ export function useCommands(): Command[] {
           () => toast("The browser does not let the page use the clipboard."),
         ),
     },
-    { title: "Export the path as GeoJSON", group: "Path", keys: "", keyLabel: "", run: () => exportPath("geojson") },
-    { title: "Export the path as GPX", group: "Path", keys: "", keyLabel: "", run: () => exportPath("gpx") },
-    {
-      title: "Follow the best landing end",
-      group: "Path",
-      keys: "b",
-      keyLabel: "b",
-      run: () => useReach.getState().pin(null),
-    },
+    ...STAGES.flatMap((stage) => stage.commands ?? []),
     { title: "Commands", group: "Page", keys: "/, shift+/", keyLabel: "/", run: () => show("commands") },
     { title: "List of keys", group: "Page", keys: "?, shift+?", keyLabel: "?", run: () => show("keys") },
     { title: "Units", group: "Page", keys: "u", keyLabel: "u", run: () => show("units") },

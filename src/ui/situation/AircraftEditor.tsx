@@ -1,12 +1,13 @@
 "use client";
 import { PropellerState } from "@/core/aircraft/aircraft-document";
 import { cleanGlide } from "@/core/aircraft/configuration";
-import { CheckField } from "@/ui/forms/CheckField";
-import { ChoiceField } from "@/ui/forms/ChoiceField";
-import { NumberField } from "@/ui/forms/NumberField";
-import { checkBy } from "@/ui/forms/fault";
+import { CheckField } from "@/ui/kit/forms/CheckField";
+import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
+import { NumberField } from "@/ui/kit/forms/NumberField";
+import { checkBy } from "@/ui/kit/forms/fault";
 import { Configuration } from "@/core/aircraft/configuration";
-import { useAircraft, useWorkspace } from "@/ui/shell/library";
+import { useWorkspace } from "@/ui/library/workspace";
+import { useAircraft } from "./useAircraft";
 import { ChipEditor } from "./ChipEditor";
 import { useSituation } from "./situation-store";
 import { useChanged } from "./useChanged";

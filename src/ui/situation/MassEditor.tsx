@@ -1,10 +1,10 @@
 "use client";
 import { SituationDocument } from "@/core/situation/situation-document";
-import { NumberField } from "@/ui/forms/NumberField";
-import { QuantityField } from "@/ui/forms/QuantityField";
-import { checkBy } from "@/ui/forms/fault";
-import { useAircraft } from "@/ui/shell/library";
-import { useFormat } from "@/ui/units/units-store";
+import { NumberField } from "@/ui/kit/forms/NumberField";
+import { QuantityField } from "@/ui/kit/forms/QuantityField";
+import { checkBy } from "@/ui/kit/forms/fault";
+import { useAircraft } from "./useAircraft";
+import { useFormat } from "@/ui/kit/units/units-store";
 import { ChipEditor } from "./ChipEditor";
 import { useSituation } from "./situation-store";
 import { useChanged } from "./useChanged";

@@ -2,7 +2,7 @@
 import { useId, useState } from "react";
 import { deviationAtStation_K } from "@/core/air/altimetry";
 import { type MetarReport, readMetar } from "@/core/air/metar";
-import { useWorkspace } from "@/ui/shell/library";
+import { useWorkspace } from "@/ui/library/workspace";
 import { nearestAerodrome } from "./place";
 import { useSituation } from "./situation-store";
 

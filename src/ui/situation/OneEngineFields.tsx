@@ -1,8 +1,8 @@
 "use client";
 import { OneEnginePlan } from "@/core/situation/one-engine-plan";
-import { ChoiceField } from "@/ui/forms/ChoiceField";
-import { QuantityField } from "@/ui/forms/QuantityField";
-import { checkBy } from "@/ui/forms/fault";
+import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
+import { QuantityField } from "@/ui/kit/forms/QuantityField";
+import { checkBy } from "@/ui/kit/forms/fault";
 import { useSituation } from "./situation-store";
 
 const heightCheck = checkBy(OneEnginePlan.shape.leastHeight_m);

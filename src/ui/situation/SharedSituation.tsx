@@ -2,7 +2,7 @@
 import { useEffect } from "react";
 import { toast } from "sonner";
 import { cleanGlide } from "@/core/aircraft/configuration";
-import { useWorkspace } from "@/ui/shell/library";
+import { useWorkspace } from "@/ui/library/workspace";
 import { situationOfLink } from "./shared-link";
 import { useSituation } from "./situation-store";
 

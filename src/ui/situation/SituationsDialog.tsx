@@ -2,11 +2,11 @@
 import { Copy, Download, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { SituationDocument } from "@/core/situation/situation-document";
-import { Panel } from "@/ui/shell/Panel";
-import { useDialogs } from "@/ui/shell/dialogs-store";
-import { useWorkspace } from "@/ui/shell/library";
-import { FileButton } from "@/ui/forms/FileButton";
-import { checkText } from "@/ui/forms/fault";
+import { Panel } from "@/ui/kit/dialogs/Panel";
+import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
+import { useWorkspace } from "@/ui/library/workspace";
+import { FileButton } from "@/ui/kit/forms/FileButton";
+import { checkText } from "@/ui/kit/forms/fault";
 import { useSituation } from "./situation-store";
 import { downloadSituation, openSituation, useSituationActions } from "./useSituationActions";
 

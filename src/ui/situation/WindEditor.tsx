@@ -1,11 +1,11 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
 import { WindLayer, type WindColumn } from "@/core/air/wind";
-import { AngleField } from "@/ui/forms/AngleField";
-import { CheckField } from "@/ui/forms/CheckField";
-import { QuantityField } from "@/ui/forms/QuantityField";
-import { checkBy } from "@/ui/forms/fault";
-import { useUnits } from "@/ui/units/units-store";
+import { AngleField } from "@/ui/kit/forms/AngleField";
+import { CheckField } from "@/ui/kit/forms/CheckField";
+import { QuantityField } from "@/ui/kit/forms/QuantityField";
+import { checkBy } from "@/ui/kit/forms/fault";
+import { useUnits } from "@/ui/kit/units/units-store";
 import { ChipEditor } from "./ChipEditor";
 import { MetarField } from "./MetarField";
 import { useSituation } from "./situation-store";

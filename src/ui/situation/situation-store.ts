@@ -2,7 +2,7 @@
 import { temporal } from "zundo";
 import { create } from "zustand";
 import type { SituationDocument } from "@/core/situation/situation-document";
-import { undoGroups } from "@/ui/undo-groups";
+import { undoGroups } from "@/ui/kit/undo-groups";
 
 /** What the page is doing about the database. `away`: it cannot be reached, the work is kept here and saved later. */
 type Link = "idle" | "saving" | "away";

@@ -1,8 +1,8 @@
 "use client";
 import { useCallback } from "react";
 import { formatSi } from "@/core/quantities/units";
-import { useAircraft } from "@/ui/shell/library";
-import { useUnits } from "@/ui/units/units-store";
+import { useAircraft } from "./useAircraft";
+import { useUnits } from "@/ui/kit/units/units-store";
 
 /** Formats an airspeed in the user's unit and, where the aircraft's instrument shows another, in that one too. */
 export function useAirspeed(): (speed_mps: number) => string {

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect } from "react";
 import { toast } from "sonner";
-import { send } from "@/ui/request";
+import { send } from "@/ui/kit/request";
 import { keepDraft } from "./draft";
 import { saveStateOf, useSituation } from "./situation-store";
 

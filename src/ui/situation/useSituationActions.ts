@@ -4,9 +4,8 @@ import { toast } from "sonner";
 import type { Issue } from "@/core/outcome";
 import type { SituationDocument } from "@/core/situation/situation-document";
 import type { Library } from "@/server/library";
-import { download, fileName } from "@/ui/download";
-import { type Answer, send } from "@/ui/request";
-import { useReach } from "@/ui/landing/reach-store";
+import { download, fileName } from "@/ui/kit/download";
+import { type Answer, send } from "@/ui/kit/request";
 import { draftOf, keepDraft } from "./draft";
 import { readSituationFile, writeSituationFile } from "./situation-file";
 import { useSituation } from "./situation-store";
@@ -24,7 +23,6 @@ function say(issues: readonly Issue[]): void {
 /** Opens a situation: what was left unsaved of it in this browser comes back too. */
 export function openSituation(id: string, document: SituationDocument): void {
   useSituation.getState().open(id, document, draftOf(id));
-  useReach.getState().pin(null);
 }
 
 /** What can be done with situations as a whole; each says what went wrong and changes nothing then. */

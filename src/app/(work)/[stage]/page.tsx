@@ -1,18 +1,16 @@
 import type { Metadata } from "next";
-import { notFound } from "next/navigation";
 import { StageOf } from "@/ui/shell/StageOf";
-import { stageOf } from "@/ui/shell/stages";
 
 interface Props {
   params: Promise<{ stage: string }>;
 }
 
+/** A stage's address is its name. */
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  return { title: stageOf((await params).stage)?.name ?? "No such page" };
+  const name = (await params).stage.replaceAll("-", " ");
+  return { title: name.charAt(0).toUpperCase() + name.slice(1) };
 }
 
 export default async function StagePage({ params }: Props) {
-  const stage = stageOf((await params).stage);
-  if (!stage) notFound();
-  return <StageOf slug={stage.slug} />;
+  return <StageOf slug={(await params).stage} />;
 }

@@ -1,0 +1,184 @@
+"use client";
+import { useEffect, useMemo } from "react";
+import { useSelectedLayoutSegment } from "next/navigation";
+import { allowedBanks } from "@/core/departure/best-bank";
+import type { LatLon } from "@/core/earth/geodesic";
+import type { DepartureInput } from "@/core/departure/departure-day";
+import { COMPARED_BANKS_RAD, SCAN_HEIGHTS_M, type TurnbackAtHeight } from "@/core/departure/scan";
+import { asking } from "@/ui/kit/lanes/asking";
+import type { Work } from "@/ui/kit/lanes/core-link";
+import { askAll, askCore } from "@/ui/kit/lanes/lanes";
+import { useTerrain } from "@/ui/kit/lanes/terrain";
+import { useKept } from "@/ui/kit/lanes/useAnswer";
+import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
+import { computeChance } from "./compute-chance";
+import { flownNear, scanOf, sideOf, turnsBack, useDeparture } from "./departure-store";
+import { useDepartureQuestion } from "./useDepartureQuestion";
+
+/** A change is waited out this long, so that a value being typed or dragged does not start the long work at every step. */
+const SETTLE_MS = 150;
+const CHANCE_SETTLE_MS = 500;
+/** Heights are dealt out to the workers in so many hands. */
+const HANDS = 4;
+
+/** One failure height that is looked at. */
+interface Pointed {
+  readonly input: DepartureInput;
+  readonly height_m: number;
+  readonly side: 1 | -1 | null;
+  readonly flown: ReturnType<typeof flownNear>;
+  readonly endId: string | null;
+  readonly origin: LatLon;
+}
+
+const pointed = asking(
+  "pointed",
+  (core, { input, height_m, side, flown, endId, origin }: Pointed) =>
+    core.departureAt(input, height_m, side, flown, endId, origin),
+  ({ input }) => JSON.stringify(input.aircraft),
+);
+
+pointed.subscribe(() => useDeparture.getState().set({ at: pointed.get().value }));
+
+/** Keeps the scan, the height that is looked at and the chance up to date. */
+export function useDepartureAnswer(): void {
+  const question = useDepartureQuestion();
+  const open = useSelectedLayoutSegment() === "departure";
+  // The ground ahead is another when another terrain has come.
+  const terrain = useTerrain((state) => state.grid);
+  const input = question.ok ? question.value : null;
+
+  useEffect(() => {
+    if (!question.ok) useDeparture.getState().set({ scan: null, chance: null, progress: null, issue: question.issue });
+  }, [question]);
+
+  useEffect(() => {
+    const { scan, issue, set } = useDeparture.getState();
+    // A refusal of another question and figures of another aircraft are no answer to this one.
+    if (input && (issue || (scan && scan.input.aircraft !== input.aircraft)))
+      set({ scan: null, chance: null, progress: null, issue: null });
+  }, [input]);
+
+  useEffect(() => {
+    if (!input) return;
+    const stop = new AbortController();
+    const timer = setTimeout(() => void scanAll(input, open, stop.signal), SETTLE_MS);
+    return () => {
+      clearTimeout(timer);
+      stop.abort();
+    };
+  }, [input, open, terrain]);
+
+  const height_m = useDeparture((state) => state.height_m);
+  const choice = useDeparture((state) => state.choice);
+  const scan = useDeparture((state) => state.scan);
+  const origin = usePlaneOrigin();
+  useKept(
+    pointed,
+    useMemo(
+      () =>
+        input && open
+          ? {
+              input,
+              height_m,
+              side: sideOf(choice),
+              flown: flownNear(scan, input, height_m, sideOf(choice)),
+              endId: turnsBack(choice) || choice === "stop" || choice === "ahead" ? null : choice,
+              origin,
+            }
+          : null,
+      [input, open, height_m, choice, scan, origin],
+    ),
+  );
+  const ready = useDeparture((state) => state.scan !== null && state.scan.input === input && state.scan.complete);
+  const stopped = useDeparture((state) => state.stopped);
+  useEffect(() => {
+    if (!input || !open || stopped || !ready || useDeparture.getState().chance?.input === input) return;
+    const stop = new AbortController();
+    const { set, scan } = useDeparture.getState();
+    const timer = setTimeout(() => {
+      set({ progress: 0 });
+      computeChance(input, scan?.bands[0]?.from_m ?? null, stop.signal, (progress) => set({ progress }))
+        .then((chance) => set({ chance, progress: null }))
+        // Stopped because the question changed or the user asked; what went wrong otherwise the scan has said already.
+        .catch(() => set({ progress: null }));
+    }, CHANCE_SETTLE_MS);
+    return () => {
+      clearTimeout(timer);
+      stop.abort(new DOMException("stopped", "AbortError"));
+    };
+  }, [input, open, stopped, ready]);
+}
+
+/** All heights, both ways: first with the banks that may be flown, and on the stage with the others too. */
+async function scanAll(input: DepartureInput, everyBank: boolean, signal: AbortSignal): Promise<void> {
+  const { set } = useDeparture.getState();
+  const began = performance.now();
+  const [facts, ahead] = await Promise.all([
+    askCore("long", async (core) => core.departureFacts(input)),
+    askCore("long", async (core) => core.departureAhead(input, SCAN_HEIGHTS_M)),
+  ]);
+  if (signal.aborted) return;
+  if (!facts.ok || !ahead.ok) {
+    set({
+      scan: null,
+      chance: null,
+      progress: null,
+      issue: !facts.ok ? facts.issue : ahead.ok ? null : ahead.issue,
+    });
+    return;
+  }
+  const allowed = allowedBanks(input.plan);
+  const byBank = new Map<number, readonly TurnbackAtHeight[]>();
+  const flyBanks = async (banks: readonly number[], complete: boolean) => {
+    // Every hand holds low and high heights, which take unlike long.
+    const hands = Array.from({ length: HANDS }, (_, hand) => SCAN_HEIGHTS_M.filter((_, i) => i % HANDS === hand));
+    const tasks = banks.flatMap((bank) =>
+      hands.map((heights): Work<{ bank: number; found: TurnbackAtHeight[] }> => async (core) => {
+        const outcome = await core.departureTurnbacks(input, bank, heights);
+        return { bank, found: outcome.ok ? outcome.value : [] };
+      }),
+    );
+    const parts = await askAll(tasks, signal);
+    for (const bank of banks)
+      byBank.set(
+        bank,
+        parts
+          .filter((part) => part.bank === bank)
+          .flatMap((part) => part.found)
+          .sort((a, b) => a.height_m - b.height_m),
+      );
+    set({
+      scan: scanOf(
+        {
+          input,
+          facts: facts.value,
+          ahead: ahead.value,
+          byBank: new Map(byBank),
+          complete,
+          took_ms: performance.now() - began,
+        },
+        allowed,
+      ),
+      issue: null,
+      stopped: false,
+    });
+  };
+  try {
+    const others = everyBank
+      ? COMPARED_BANKS_RAD.filter((bank) => !allowed.some((own) => Math.abs(own - bank) < 0.009))
+      : [];
+    await flyBanks(allowed, others.length === 0);
+    if (others.length > 0) await flyBanks(others, true);
+  } catch (error) {
+    if (!signal.aborted)
+      set({
+        scan: null,
+        issue: {
+          code: "core_failed",
+          path: "",
+          message: `The computation failed: ${error instanceof Error ? error.message : String(error)}`,
+        },
+      });
+  }
+}

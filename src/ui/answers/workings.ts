@@ -1,0 +1,19 @@
+// The workings that a stage asks for beside those of the registry.
+import { failure } from "@/core/outcome";
+import type { WorkingSource } from "@/ui/kit/working/working-store";
+import { useDeparture } from "./departure-store";
+import { useReach } from "./reach-store";
+
+const GONE = failure("no_answer", "The answer that this figure belonged to is no longer there.");
+
+/** How the figures of the way to a landing end come about. */
+export function workingOfEnd(endId: string): WorkingSource {
+  const asked = useReach.getState().answer?.question;
+  return { ask: async (core) => (asked ? core.working(asked, endId) : GONE) };
+}
+
+/** How the figures of the departure's turn back from a height come about. */
+export function workingOfTurnback(height_m: number, side: 1 | -1 | null): WorkingSource {
+  const input = useDeparture.getState().scan?.input;
+  return { ask: async (core) => (input ? core.departureWorking(input, height_m, side) : GONE) };
+}

@@ -1,0 +1,74 @@
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import type * as lanes from "./lanes";
+
+vi.mock("@/workers/core-client", () => ({
+  startCore: () => ({ core: { useTerrain: async () => {}, name: Symbol("core") }, worker: new EventTarget() }),
+}));
+
+let askAll: typeof lanes.askAll;
+
+beforeEach(async () => {
+  vi.resetModules();
+  vi.stubGlobal("navigator", { hardwareConcurrency: 4 });
+  ({ askAll } = await import("./lanes"));
+  (await import("./terrain")).wantTerrain(null);
+});
+
+const wait = (time_ms: number) => new Promise<void>((done) => setTimeout(done, time_ms));
+
+describe("work on every core", () => {
+  it("keeps the order of the tasks whatever order they end in, and leaves one core free", async () => {
+    let [running, most] = [0, 0];
+    const workers = new Set<unknown>();
+    const results = await askAll(
+      [30, 5, 15, 1, 10, 2].map((time_ms, i) => async (worker: unknown) => {
+        workers.add(worker);
+        running += 1;
+        most = Math.max(most, running);
+        await wait(time_ms);
+        running -= 1;
+        return i;
+      }),
+      new AbortController().signal,
+    );
+    expect(results).toEqual([0, 1, 2, 3, 4, 5]);
+    expect(most).toBe(3);
+    expect(workers.size).toBe(3);
+  });
+
+  it("tells how many are done, after each", async () => {
+    const told: number[] = [];
+    await askAll(
+      [1, 2, 3, 4].map(() => async () => 0),
+      new AbortController().signal,
+      (finished) => told.push(finished),
+    );
+    expect(told).toEqual([1, 2, 3, 4]);
+  });
+
+  it("starts nothing more once it is stopped", async () => {
+    const stop = new AbortController();
+    let started = 0;
+    const work = askAll(
+      Array.from({ length: 20 }, () => async () => {
+        started += 1;
+        await wait(5);
+        if (started >= 4) stop.abort(new Error("stopped by the user"));
+      }),
+      stop.signal,
+    );
+    await expect(work).rejects.toThrow("stopped by the user");
+    await wait(30);
+    expect(started).toBeLessThan(10);
+  });
+
+  it("a task that fails fails the whole, with its own reason", async () => {
+    await expect(
+      askAll([async () => 1, async () => Promise.reject(new Error("no climb"))], new AbortController().signal),
+    ).rejects.toThrow("no climb");
+  });
+
+  it("has nothing to do for no tasks", async () => {
+    expect(await askAll([], new AbortController().signal)).toEqual([]);
+  });
+});

@@ -1,0 +1,57 @@
+import { type CoreLink, type Work, coreLink } from "./core-link";
+
+/** Where a question is asked: what moves with the pointer, or what may take its time. */
+export type Lane = "pointed" | "long";
+
+/** More workers than this bring nothing more for work of seconds. */
+const MOST = 8;
+
+/** One piece of work takes milliseconds in one lane and at most some seconds in the other; beyond this it has got lost. */
+const LIMIT_MS = { pointed: 10_000, long: 60_000 };
+
+let pointed: CoreLink | undefined;
+let pool: CoreLink[] | undefined;
+
+/** Workers for long work: one core is left to what is pointed at and to the page. Started when first asked. */
+function longLane(): CoreLink[] {
+  const cores = navigator.hardwareConcurrency || 2;
+  pool ??= Array.from({ length: Math.min(Math.max(cores - 1, 1), MOST) }, () => coreLink(LIMIT_MS.long));
+  return pool;
+}
+
+/** Asks the core in one of the lanes. */
+export function askCore<T>(lane: Lane, work: Work<T>): Promise<T> {
+  if (lane === "pointed") return (pointed ??= coreLink(LIMIT_MS.pointed)).ask(work);
+  return longLane()
+    .reduce((least, link) => (link.waiting() < least.waiting() ? link : least))
+    .ask(work);
+}
+
+/**
+ * Runs pieces of work in the long lane, on every worker of it.
+ *
+ * @param done - told how many are finished, after each
+ * @returns results in the order of the pieces; rejects with the signal's reason once it is aborted: what runs is let finish, the rest never starts
+ */
+export async function askAll<T>(
+  pieces: readonly Work<T>[],
+  signal: AbortSignal,
+  done: (finished: number) => void = () => {},
+): Promise<T[]> {
+  const results = new Array<T>(pieces.length);
+  let [next, finished] = [0, 0];
+  await Promise.all(
+    longLane().map(async (link) => {
+      while (next < pieces.length) {
+        signal.throwIfAborted();
+        const i = next;
+        next += 1;
+        results[i] = await link.ask(pieces[i]);
+        finished += 1;
+        signal.throwIfAborted();
+        done(finished);
+      }
+    }),
+  );
+  return results;
+}

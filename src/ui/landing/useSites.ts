@@ -1,8 +1,0 @@
-"use client";
-import type { Sites } from "@/core/landing/sites";
-import { useReach } from "./reach-store";
-
-/** Every place that the paths have been computed for, ranked; null before there is an answer. */
-export function useSites(): Sites | null {
-  return useReach((state) => state.answer?.sites ?? null);
-}

@@ -1,0 +1,68 @@
+// Aircraft being changed and not saved yet, by id; kept in the browser, so that a reload or a dead database loses nothing.
+import { temporal } from "zundo";
+import { create } from "zustand";
+import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
+import { undoGroups } from "@/ui/kit/undo-groups";
+
+/** A draft of an aircraft that has no id yet. */
+export const NEW_ID = "new";
+
+interface DraftsState {
+  readonly drafts: Readonly<Record<string, AircraftDocument>>;
+  put(id: string, document: AircraftDocument): void;
+  drop(id: string): void;
+}
+
+const groups = undoGroups();
+
+const KEY = "utrimax:aircraft-drafts";
+
+/** The store; `useDrafts.temporal` undoes and redoes. */
+export const useDrafts = create<DraftsState>()(
+  temporal(
+    (set) => ({
+      drafts: {},
+      put: (id, document) => set((state) => ({ drafts: { ...state.drafts, [id]: document } })),
+      drop: (id) =>
+        set((state) => ({ drafts: Object.fromEntries(Object.entries(state.drafts).filter(([key]) => key !== id)) })),
+    }),
+    {
+      partialize: ({ drafts }) => ({ drafts }),
+      equality: (a, b) => a.drafts === b.drafts,
+      limit: 200,
+      handleSet: (handleSet) => groups.grouped(handleSet as (...args: unknown[]) => void) as typeof handleSet,
+    },
+  ),
+);
+
+/** Takes up what was left in this browser, and keeps what is changed from now on. Damaged drafts count as none. */
+export function keepDrafts(): () => void {
+  try {
+    const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? "{}");
+    if (typeof stored === "object" && stored !== null && Object.keys(useDrafts.getState().drafts).length === 0) {
+      const drafts = Object.entries(stored).flatMap(([id, value]) => {
+        // Half-filled figures are what drafts are for: only the shape has to be right.
+        const shape = AircraftOfAnyVersion.safeParse(value);
+        const harmless = shape.success || shape.error.issues.every((issue) => issue.code !== "invalid_type");
+        return harmless ? [[id, value as AircraftDocument] as const] : [];
+      });
+      if (drafts.length > 0) useDrafts.setState({ drafts: Object.fromEntries(drafts) });
+    }
+  } catch {
+    localStorage.removeItem(KEY);
+  }
+  forgetHistory();
+  return useDrafts.subscribe(({ drafts }) => localStorage.setItem(KEY, JSON.stringify(drafts)));
+}
+
+/** The changes of aircraft that can be undone; null when there are none. */
+export function aircraftHistory() {
+  const changes = useDrafts.temporal.getState();
+  return changes.pastStates.length + changes.futureStates.length > 0 ? changes : null;
+}
+
+/** What was changed before cannot be undone any more, and the next change is a step of its own. */
+export function forgetHistory(): void {
+  useDrafts.temporal.getState().clear();
+  groups.end();
+}

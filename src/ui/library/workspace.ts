@@ -1,0 +1,31 @@
+"use client";
+import { createContext, useContext, useMemo } from "react";
+import { type LandingEnd, landingEnds } from "@/core/landing/landing-end";
+import type { Account } from "@/server/accounts";
+import type { Library } from "@/server/library";
+import type { StoredSituation } from "@/server/situations";
+
+/** What the server gave the page to work with. */
+export interface WorkspaceData {
+  readonly account: Pick<Account, "kind" | "email" | "preferences">;
+  readonly library: Library;
+  readonly situations: readonly StoredSituation[];
+}
+
+const Context = createContext<WorkspaceData | null>(null);
+
+/** Gives the workspace to everything below. */
+export const WorkspaceProvider = Context.Provider;
+
+/** The workspace's data. */
+export function useWorkspace(): WorkspaceData {
+  const data = useContext(Context);
+  if (!data) throw new Error("useWorkspace: expected a workspace above, got none");
+  return data;
+}
+
+/** Every end that can be landed on. */
+export function useLandingEnds(): LandingEnd[] {
+  const { aerodromes, sites } = useWorkspace().library;
+  return useMemo(() => landingEnds(aerodromes, sites), [aerodromes, sites]);
+}

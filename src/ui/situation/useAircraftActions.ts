@@ -1,0 +1,113 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { toast } from "sonner";
+import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
+import { cleanGlide } from "@/core/aircraft/configuration";
+import { newAircraft } from "@/core/aircraft/new-aircraft";
+import { issuesOf } from "@/core/outcome";
+import { download, fileName } from "@/ui/kit/download";
+import { type Answer, send } from "@/ui/kit/request";
+import { useSituation } from "./situation-store";
+import { NEW_ID, forgetHistory, useDrafts } from "@/ui/library/aircraft-drafts";
+
+/** Largest file read, bytes; a real one is under 10 kB. */
+const LIMIT = 1024 * 1024;
+
+/** Makes an aircraft the situation's: its mass and configuration follow. */
+export function flyAircraft(id: string, document: AircraftDocument): void {
+  useSituation
+    .getState()
+    .change({ aircraftId: id, mass_kg: document.mass.usual_kg, configuration: cleanGlide(document) });
+}
+
+/** What can be done with aircraft as a whole; each says what went wrong and changes nothing then. */
+export function useAircraftActions() {
+  const router = useRouter();
+  const add = async (document: AircraftDocument, says: string): Promise<string | null> => {
+    const answer: Answer<{ id: string }> = await send("POST", "/api/aircraft", document);
+    if (!answer.ok) {
+      toast(
+        answer.away
+          ? "The database is away: the aircraft is kept in this browser. Save again when it is back."
+          : answer.issues.map((issue) => issue.message).join(" "),
+      );
+      return null;
+    }
+    router.refresh();
+    toast(says);
+    return answer.value.id;
+  };
+  return {
+    create: () => {
+      useDrafts.getState().put(NEW_ID, newAircraft("New aeroplane"));
+    },
+    /** A copy of one's own; the original stays as it is. */
+    copy: async (document: AircraftDocument) => {
+      const name = `Copy of ${document.name}`.slice(0, 60);
+      const id = await add({ ...document, name }, `“${name}” is in your library.`);
+      if (id) flyAircraft(id, document);
+    },
+    /** Saves a draft: in place when it is the account's own, otherwise as one of its own. It becomes the situation's aircraft. False when it could not be saved. */
+    save: async (id: string, shared: boolean, document: AircraftDocument): Promise<boolean> => {
+      if (id === NEW_ID || shared) {
+        const added = await add(document, `“${document.name}” is saved and current.`);
+        if (!added) return false;
+        flyAircraft(added, document);
+      } else {
+        const answer = await send("PUT", `/api/aircraft/${id}`, document);
+        if (!answer.ok) {
+          toast(
+            answer.away
+              ? "The database is away: the changes are kept in this browser. Save again when it is back."
+              : answer.issues.map((issue) => issue.message).join(" "),
+          );
+          return false;
+        }
+        const { mass_kg } = useSituation.getState().current;
+        if (!(mass_kg >= document.mass.minimum_kg && mass_kg <= document.mass.maximum_kg))
+          useSituation.getState().change({ mass_kg: document.mass.usual_kg });
+        router.refresh();
+        toast(`“${document.name}” is saved.`);
+      }
+      useDrafts.getState().drop(id);
+      forgetHistory();
+      return true;
+    },
+    export: (document: AircraftDocument) =>
+      download(`${fileName(document.name)}.json`, "application/json", JSON.stringify(document, null, 1)),
+    importFile: async (file: File) => {
+      if (file.size > LIMIT)
+        return toast("An aircraft file is smaller than 1 MB; this is something else. Nothing was imported.");
+      let value: unknown;
+      try {
+        value = JSON.parse(await file.text());
+      } catch {
+        return toast("This file is not JSON: it is damaged or something else. Nothing was imported.");
+      }
+      const parsed = AircraftOfAnyVersion.safeParse(value);
+      if (!parsed.success) {
+        const [first] = issuesOf(parsed.error);
+        return toast(
+          `This is not a Utrimax aircraft (${first.path || "the file"}: ${first.message}). Nothing was imported.`,
+        );
+      }
+      const id = await add(parsed.data, `“${parsed.data.name}” is imported and current.`);
+      if (id) flyAircraft(id, parsed.data);
+    },
+    /** Deletes an aircraft of one's own; the message offers the way back. */
+    remove: async (id: string, name: string): Promise<void> => {
+      const answer = await send("PATCH", `/api/aircraft/${id}`, { deleted: true });
+      if (!answer.ok) {
+        toast(answer.issues.map((issue) => issue.message).join(" "));
+        return;
+      }
+      router.refresh();
+      toast(`“${name}” is deleted.`, {
+        action: {
+          label: "Undo",
+          onClick: () => void send("PATCH", `/api/aircraft/${id}`, { deleted: false }).then(() => router.refresh()),
+        },
+      });
+    },
+  };
+}

@@ -1,0 +1,151 @@
+"use client";
+import { Tabs } from "radix-ui";
+import { parseAsStringLiteral, useQueryState } from "nuqs";
+import { useStore } from "zustand";
+import { Cautions } from "@/ui/kit/page/Cautions";
+import { StageTabList, StageView } from "@/ui/kit/page/StageTabs";
+import { AircraftList } from "./AircraftList";
+import { HandbookForm } from "./HandbookForm";
+import { MassTable } from "./MassTable";
+import { PolarView } from "./PolarView";
+import { ShelfView } from "./ShelfView";
+import { StallView } from "./StallView";
+import { useDrafts } from "@/ui/library/aircraft-drafts";
+import { useAircraftActions } from "@/ui/situation/useAircraftActions";
+import { useEdited } from "./useEdited";
+import { missingFigures } from "./notes";
+import { useNumbersCard } from "./useNumbersCard";
+
+const VIEWS = ["polar", "shelf", "stall", "mass", "handbook"] as const;
+const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = {
+  polar: "Sink and speed",
+  shelf: "Drag shelf",
+  stall: "Stall",
+  mass: "By mass",
+  handbook: "Handbook and fit",
+};
+
+const CAUTIONS = [
+  "Figures come from the aircraft document, not from the approved flight manual. Where they differ, the manual is right.",
+  "A fit says how the model meets the book, not how this aeroplane flies today: seals, paint and propeller count.",
+];
+
+/** Do I know its numbers? */
+export function AircraftStage() {
+  const [asked, setView] = useQueryState("view", parseAsStringLiteral(VIEWS).withDefault("polar"));
+  const edited = useEdited();
+  // Without a polar there is only the book to show.
+  const modelled = edited.document.polar !== null;
+  const view = modelled ? asked : "handbook";
+  const makeCard = useNumbersCard();
+  return (
+    <Tabs.Root
+      value={view}
+      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
+      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_264px]"
+    >
+      <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)]" aria-label="Numbers">
+        <header className="border-b border-rule bg-sheet px-4 pt-1.5">
+          <div className="flex items-baseline gap-3 pb-1">
+            <h1 className="text-[19px] font-bold whitespace-nowrap max-[1150px]:text-[16px]">Do I know its numbers?</h1>
+            <span className="min-w-0 truncate text-ink2">{edited.document.name}</span>
+          </div>
+          <StageTabList
+            label="Views of the aircraft"
+            views={modelled ? VIEW_NAMES : { handbook: VIEW_NAMES.handbook }}
+          />
+        </header>
+        <StageView value="polar" className="bg-sheet">
+          <PolarView />
+        </StageView>
+        <StageView value="shelf" className="bg-sheet">
+          <ShelfView />
+        </StageView>
+        <StageView value="stall" className="bg-sheet">
+          <StallView />
+        </StageView>
+        <StageView value="mass" className="bg-sheet">
+          <MassTable onCard={makeCard} />
+        </StageView>
+        <StageView value="handbook" className="bg-sheet">
+          <HandbookForm />
+        </StageView>
+      </section>
+      <aside className="flex min-h-0 flex-col border-l border-rule" aria-label="Fleet">
+        <SaveBar />
+        <AircraftList />
+        <div className="mt-auto max-h-[45%] overflow-auto" tabIndex={0} role="region" aria-label="Doubts and cautions">
+          <Doubts />
+          <Cautions texts={CAUTIONS} />
+        </div>
+      </aside>
+    </Tabs.Root>
+  );
+}
+
+/** What is not saved yet, and what to do about it. */
+function SaveBar() {
+  const { id, shared, document, changed, faults } = useEdited();
+  const actions = useAircraftActions();
+  const drop = useDrafts((state) => state.drop);
+  const steps = useStore(useDrafts.temporal, (state) => state.pastStates.length);
+  if (!changed) return null;
+  return (
+    <section aria-label="Changes" className="border-b border-rule bg-sheet px-4 py-2 text-[14px]">
+      <p className="text-ochre">Changed, not saved: other stages use the saved figures.</p>
+      {faults.length > 0 && <p className="text-brick">{faults[0].message}</p>}
+      <div className="mt-1 flex gap-2 [&_.btn]:px-2 [&_.btn]:py-0.5">
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={faults.length > 0}
+          onClick={() => void actions.save(id, shared, document)}
+        >
+          {shared ? "Save as my own" : "Save aircraft"}
+        </button>
+        <button
+          type="button"
+          className="btn btn-quiet"
+          disabled={steps === 0}
+          onClick={() => useDrafts.temporal.getState().undo()}
+        >
+          Undo
+        </button>
+        <button type="button" className="btn btn-quiet" onClick={() => drop(id)}>
+          Discard
+        </button>
+      </div>
+    </section>
+  );
+}
+
+/** What looks wrong about its figures. */
+function Doubts() {
+  const { doubts, faults, document } = useEdited();
+  const texts = [...faults.map((fault) => fault.message), ...doubts.map((doubt) => doubt.message)];
+  const missing = missingFigures(document);
+  if (texts.length === 0 && missing.length > 0)
+    return (
+      <p className="border-t border-rule px-4 py-2 text-[13px] text-ink2">
+        Nothing to check yet: {missing.join(", ")} {missing.length === 1 ? "is" : "are"} missing.
+      </p>
+    );
+  if (texts.length === 0)
+    return (
+      <p className="border-t border-rule px-4 py-2 text-[13px] text-pine">
+        Its figures fit each other: speeds in order, wing and stall plausible.
+      </p>
+    );
+  return (
+    <section aria-label="What looks wrong" className="border-t border-rule px-4 py-2 text-[13px]">
+      <h2 className="font-bold">What looks wrong</h2>
+      <ul className="mt-1 flex flex-col gap-1">
+        {texts.map((text) => (
+          <li key={text} className="border-l-4 border-ochre pl-2">
+            {text}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

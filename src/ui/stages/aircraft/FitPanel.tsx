@@ -1,0 +1,168 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import { PropellerState } from "@/core/aircraft/aircraft-document";
+import type { HandbookFigures, HandbookFit, Residual } from "@/core/aircraft/fit-handbook";
+import { figuresOf, fitOf, withFit } from "@/core/aircraft/fitted-aircraft";
+import { readGlidePoints, writeGlidePoints } from "@/core/aircraft/glide-points-csv";
+import { type UnitChoice, formatNumber, formatSi, fromSi, unitOf } from "@/core/quantities/units";
+import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
+import { useUnits } from "@/ui/kit/units/units-store";
+import { Figure } from "@/ui/kit/working/Figure";
+import { useEdited } from "./useEdited";
+
+/** The model fitted to the handbook: what it makes of each figure, what looks implausible, and taking it over. */
+export function FitPanel() {
+  const { document, change } = useEdited();
+  const units = useUnits((state) => state.units);
+  const fit = fitOf(document);
+  const figures = figuresOf(document);
+  const take = () => {
+    if (!fit.ok) return;
+    const fitted = withFit(document, fit.value);
+    if (!fitted.ok) {
+      toast(fitted.issue.message);
+      return;
+    }
+    change(() => fitted.value);
+    toast("The fit is in the model. Save the aircraft to use it in the other stages.");
+  };
+  return (
+    <section aria-label="Fit to the handbook" className="border border-rule px-4 py-3">
+      <div className="flex items-baseline gap-4">
+        <h2 className="text-[17px] font-bold whitespace-nowrap">Fit to the handbook</h2>
+        <p className="text-[13px] text-ink2">
+          From mass, wing, stall speeds, best glide and ratio, and further glides if there are any.
+        </p>
+        <button type="button" className="btn btn-primary ml-auto whitespace-nowrap" disabled={!fit.ok} onClick={take}>
+          Use this fit
+        </button>
+      </div>
+      <div className="mt-2 grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-6">
+        <div>
+          {fit.ok && figures.ok ? (
+            <FitTable fit={fit.value} units={units} input={figures.value} />
+          ) : (
+            <p className="text-ink2">{fit.ok ? "" : fit.issue.message} Fill it in below.</p>
+          )}
+        </div>
+        <div className="flex flex-col gap-2">
+          {document.engines.kind === "piston" && (
+            <ChoiceField
+              label="Propeller in the book’s glide"
+              value={document.handbook.glidePropeller}
+              onChange={(glidePropeller) =>
+                change((now) => ({ ...now, handbook: { ...now.handbook, glidePropeller } }))
+              }
+              choices={PropellerState.options.map((value) => ({ value, label: value === "none" ? "has none" : value }))}
+            />
+          )}
+          <Points key={`${units.speed}-${units.verticalSpeed}`} />
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; input: HandbookFigures }) {
+  const { document } = useEdited();
+  const source = { calculation: { name: "fit", input } };
+  const speed = unitOf("speed", units.speed);
+  const shown = ({ unit, name }: Residual, value: number) =>
+    unit === ""
+      ? formatNumber(value, 2)
+      : name.startsWith("sink")
+        ? formatSi("verticalSpeed", units.verticalSpeed, value)
+        : `${formatNumber(fromSi("speed", units.speed, value), 1)}\u00a0${speed.label}`;
+  return (
+    <>
+      <table className="w-full text-right text-[14px]">
+        <thead className="text-[13px] text-ink2">
+          <tr>
+            <th className="text-left font-normal">figure</th>
+            <th className="font-normal">book</th>
+            <th className="font-normal">fitted model</th>
+            <th className="font-normal">off by</th>
+          </tr>
+        </thead>
+        <tbody className="num [&_td]:whitespace-nowrap">
+          {fit.residuals.map((residual) => {
+            const off = (residual.model / residual.book - 1) * 100;
+            return (
+              <tr key={residual.name} className="border-t border-rule">
+                <th className="text-left font-sans font-normal">{residual.name}</th>
+                <td>{shown(residual, residual.book)}</td>
+                <td>{shown(residual, residual.model)}</td>
+                <td
+                  className={Math.abs(off) > 5 ? "text-brick" : ""}
+                >{`${off >= 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} %`}</td>
+              </tr>
+            );
+          })}
+          {fit.clMax.map(({ flap, clMax }, i) => (
+            <tr key={flap} className="border-t border-rule">
+              <th className="text-left font-sans font-normal">stall, flap {flap}</th>
+              <td>
+                {formatNumber(fromSi("speed", units.speed, input.stall_mps[i].speed_mps), 1)} {speed.label}
+              </td>
+              <td>CLmax {formatNumber(clMax, 2)}</td>
+              <td />
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1">
+        <Figure title="The fit" figure="fit" source={source} className="text-left">
+          CD0 {fit.cd0.toFixed(4)} · k {fit.k.toFixed(4)} · e {fit.oswald.toFixed(2)}
+        </Figure>
+        {document.polar && (
+          <span className="ml-3 text-[13px] text-ink2">
+            in the model now: k <span className="num">{document.polar.k.toFixed(4)}</span>,{" "}
+            {document.engines.kind === "piston" ? "CD0 without propeller" : "CD0"}{" "}
+            <span className="num">{document.polar.cd0.toFixed(4)}</span>
+          </span>
+        )}
+      </p>
+      {fit.doubts.length > 0 && (
+        <ul role="status" className="mt-1 list-disc pl-5 text-[14px] text-brick">
+          {fit.doubts.map((doubt) => (
+            <li key={doubt}>{doubt}</li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+/** Further glides: typed or pasted, one a line. */
+function Points() {
+  const { document, change } = useEdited();
+  const units = useUnits((state) => state.units);
+  const [typed, setTyped] = useState<string | null>(null);
+  const [faults, setFaults] = useState<readonly string[]>([]);
+  const read = (text: string) => {
+    setTyped(text);
+    const { points, faults: found } = readGlidePoints(text, units);
+    setFaults(found);
+    change((now) => ({ ...now, handbook: { ...now.handbook, glidePoints: [...points] } }));
+  };
+  const shown = typed ?? writeGlidePoints(document.handbook.glidePoints, units);
+  return (
+    <label className="block text-sm text-ink2">
+      Further glides, CSV: speed and sink, one a line
+      <textarea
+        className="field num mt-0.5 h-24 text-[13px]"
+        value={shown}
+        spellCheck={false}
+        onChange={(event) => read(event.currentTarget.value)}
+        aria-invalid={faults.length > 0 ? true : undefined}
+      />
+      {faults.length > 0 && (
+        <span role="alert" className="block text-brick">
+          {faults.slice(0, 4).join(" ")}
+          {faults.length > 4 && ` And ${faults.length - 4} more.`}
+        </span>
+      )}
+    </label>
+  );
+}

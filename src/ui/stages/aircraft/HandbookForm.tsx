@@ -1,0 +1,375 @@
+"use client";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import type { QuantityKind } from "@/core/quantities/units";
+import { CheckField } from "@/ui/kit/forms/CheckField";
+import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
+import { NumberField } from "@/ui/kit/forms/NumberField";
+import { QuantityField } from "@/ui/kit/forms/QuantityField";
+import { TextField } from "@/ui/kit/forms/TextField";
+import { Coefficient } from "./Coefficient";
+import { FitPanel } from "./FitPanel";
+import { FlapFields } from "./FlapFields";
+import { Group } from "./Group";
+import { faultAt, noteAt } from "./notes";
+import { type Edited, useEdited } from "./useEdited";
+
+const CATEGORIES: readonly { value: AircraftDocument["category"]; label: string }[] = [
+  { value: "single", label: "one engine" },
+  { value: "twin", label: "piston twin" },
+  { value: "jet", label: "jet" },
+  { value: "helicopter", label: "helicopter" },
+  { value: "gyroplane", label: "gyroplane" },
+];
+
+/** Any number goes in while it is typed; what it makes of the whole document is said beside the field. */
+const anyPositive = (value: number) => (value > 0 ? null : "More than 0.");
+
+/** The aircraft as a handbook groups it, and the fit to it. */
+export function HandbookForm() {
+  const edited = useEdited();
+  const { document, change } = edited;
+  const { handbook, limits, mass, engines } = document;
+  const setHandbook = (patch: Partial<AircraftDocument["handbook"]>) =>
+    change((now) => ({ ...now, handbook: { ...now.handbook, ...patch } }));
+  const setLimits = (patch: Partial<AircraftDocument["limits"]>) =>
+    change((now) => ({ ...now, limits: { ...now.limits, ...patch } }));
+  const setMass = (patch: Partial<AircraftDocument["mass"]>) =>
+    change((now) => ({ ...now, mass: { ...now.mass, ...patch } }));
+  const speed = (
+    label: string,
+    path: string,
+    value: number | null,
+    set: (value: number | null) => void,
+    hint: string,
+  ) => (
+    <Field key={path} {...{ edited, label, path, value, hint }} kind="speed" onChange={set} onClear={() => set(null)} />
+  );
+  return (
+    <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Handbook">
+      <FitPanel />
+      <Group title="Identity">
+        <TextField
+          label="Name"
+          value={document.name}
+          onChange={(name) => change((now) => ({ ...now, name }))}
+          fault={faultAt(edited, "name")}
+        />
+        <ChoiceField
+          label="Kind"
+          value={document.category}
+          onChange={(category) => change((now) => ({ ...now, category }))}
+          choices={CATEGORIES}
+        />
+        <ChoiceField
+          label="Its airspeed indicator shows"
+          value={document.speedUnit}
+          onChange={(speedUnit) => change((now) => ({ ...now, speedUnit }))}
+          choices={[
+            { value: "kt", label: "kt" },
+            { value: "mph", label: "mph" },
+            { value: "kmh", label: "km/h" },
+          ]}
+        />
+        <TextField
+          label="Notes"
+          value={document.description}
+          onChange={(description) => change((now) => ({ ...now, description }))}
+          fault={faultAt(edited, "description")}
+        />
+      </Group>
+      <Group title="Masses and wing">
+        <Field
+          edited={edited}
+          label="Maximum mass"
+          path="mass.maximum_kg"
+          kind="mass"
+          value={mass.maximum_kg}
+          onChange={(maximum_kg) => setMass({ maximum_kg })}
+          hint="for take-off"
+        />
+        <Field
+          edited={edited}
+          label="Minimum mass"
+          path="mass.minimum_kg"
+          kind="mass"
+          value={mass.minimum_kg}
+          onChange={(minimum_kg) => setMass({ minimum_kg })}
+          hint="empty with a light pilot"
+        />
+        <Field
+          edited={edited}
+          label="Usual mass"
+          path="mass.usual_kg"
+          kind="mass"
+          value={mass.usual_kg}
+          onChange={(usual_kg) => setMass({ usual_kg })}
+          hint="situations begin with it"
+        />
+        <NumberField
+          label="Wing area"
+          value={document.wing?.area_m2 ?? null}
+          unit="m²"
+          digits={1}
+          step={0.1}
+          check={anyPositive}
+          onChange={(area_m2) => change((now) => ({ ...now, wing: { span_m: now.wing?.span_m ?? 11, area_m2 } }))}
+          hint={noteAt(edited, "wing.area_m2") ?? "with the part in the fuselage"}
+        />
+        <NumberField
+          label="Wing span"
+          value={document.wing?.span_m ?? null}
+          unit="m"
+          digits={1}
+          step={0.1}
+          check={anyPositive}
+          onChange={(span_m) => change((now) => ({ ...now, wing: { area_m2: now.wing?.area_m2 ?? 16, span_m } }))}
+          hint={noteAt(edited, "wing.span_m") ?? "tip to tip"}
+        />
+      </Group>
+      <Group title="Speeds, at the mass they are printed for">
+        <Field
+          edited={edited}
+          label="Mass of these speeds"
+          path="handbook.mass_kg"
+          kind="mass"
+          value={handbook.mass_kg}
+          onChange={(mass_kg) => setHandbook({ mass_kg })}
+          hint="usually the maximum"
+        />
+        {speed(
+          "V_S1",
+          "handbook.vs1_mps",
+          handbook.vs1_mps,
+          (vs1_mps) => setHandbook({ vs1_mps }),
+          "stall, flap and gear up, power off",
+        )}
+        {speed(
+          "V_S0",
+          "handbook.vs0_mps",
+          handbook.vs0_mps,
+          (vs0_mps) => setHandbook({ vs0_mps }),
+          "stall, landing flap",
+        )}
+        {speed(
+          "Best glide",
+          "handbook.vbg_mps",
+          handbook.vbg_mps,
+          (vbg_mps) => setHandbook({ vbg_mps }),
+          "engine stopped, still air",
+        )}
+        <NumberField
+          label="Best glide ratio"
+          value={handbook.bestGlideRatio}
+          unit=":1"
+          digits={1}
+          step={0.1}
+          check={anyPositive}
+          onChange={(bestGlideRatio) => setHandbook({ bestGlideRatio })}
+          onClear={() => setHandbook({ bestGlideRatio: null })}
+          hint={noteAt(edited, "handbook.bestGlideRatio") ?? "distance over height"}
+        />
+        {speed("V_X", "handbook.vx_mps", handbook.vx_mps, (vx_mps) => setHandbook({ vx_mps }), "best angle of climb")}
+        {speed("V_Y", "handbook.vy_mps", handbook.vy_mps, (vy_mps) => setHandbook({ vy_mps }), "best rate of climb")}
+        {document.category === "twin" &&
+          speed(
+            "V_YSE",
+            "handbook.vyse_mps",
+            handbook.vyse_mps,
+            (vyse_mps) => setHandbook({ vyse_mps }),
+            "best rate on one engine",
+          )}
+        {document.category === "twin" &&
+          speed(
+            "V_SSE",
+            "handbook.vsse_mps",
+            handbook.vsse_mps,
+            (vsse_mps) => setHandbook({ vsse_mps }),
+            "least speed for practised failures",
+          )}
+      </Group>
+      <Group title="Limits">
+        {speed("V_NE", "limits.vne_mps", limits.vne_mps, (vne_mps) => setLimits({ vne_mps }), "never exceed")}
+        {speed("V_A", "limits.va_mps", limits.va_mps, (va_mps) => setLimits({ va_mps }), "full controls below it")}
+        {speed("V_LO", "limits.vlo_mps", limits.vlo_mps, (vlo_mps) => setLimits({ vlo_mps }), "moving the gear")}
+        {speed("V_LE", "limits.vle_mps", limits.vle_mps, (vle_mps) => setLimits({ vle_mps }), "with the gear down")}
+        <NumberField
+          label="Load limit, flap up"
+          value={limits.loadFactor}
+          unit="g"
+          digits={1}
+          step={0.1}
+          check={anyPositive}
+          onChange={(loadFactor) => setLimits({ loadFactor })}
+          hint={noteAt(edited, "limits.loadFactor") ?? "positive"}
+        />
+        <NumberField
+          label="Load limit with flap"
+          value={limits.loadFactorFlap}
+          unit="g"
+          digits={1}
+          step={0.1}
+          check={anyPositive}
+          onChange={(loadFactorFlap) => setLimits({ loadFactorFlap })}
+          hint={noteAt(edited, "limits.loadFactorFlap") ?? "positive"}
+        />
+      </Group>
+      {document.polar && <FlapFields edited={edited} />}
+      {document.polar && (
+        <Group title="Gear, slip, propeller: drag on the wing area">
+          <CheckField
+            label="Gear can be retracted"
+            checked={document.polar.gear.retractable}
+            onChange={(retractable) =>
+              change((now) =>
+                now.polar ? { ...now, polar: { ...now.polar, gear: { ...now.polar.gear, retractable } } } : now,
+              )
+            }
+          />
+          <Coefficient
+            edited={edited}
+            label="Gear down, ΔCD"
+            path="polar.gear.deltaCd"
+            value={document.polar.gear.deltaCd}
+            onChange={(deltaCd) =>
+              change((now) =>
+                now.polar ? { ...now, polar: { ...now.polar, gear: { ...now.polar.gear, deltaCd } } } : now,
+              )
+            }
+          />
+          <Coefficient
+            edited={edited}
+            label="Full sideslip, ΔCD"
+            path="polar.fullSlipDeltaCd"
+            value={document.polar.fullSlipDeltaCd}
+            onChange={(fullSlipDeltaCd) =>
+              change((now) => (now.polar ? { ...now, polar: { ...now.polar, fullSlipDeltaCd } } : now))
+            }
+          />
+          {document.polar.deadPropeller &&
+            (["windmilling", "stopped", "coarse", "feathered"] as const).map((state) => (
+              <Coefficient
+                key={state}
+                edited={edited}
+                label={`Propeller ${state}, ΔCD`}
+                path={`polar.deadPropeller.${state}`}
+                value={document.polar?.deadPropeller?.[state] ?? null}
+                hint={document.polar?.deadPropeller?.basis === "disc" ? "on the disc area" : "empty: cannot be"}
+                onChange={(value) =>
+                  change((now) =>
+                    now.polar?.deadPropeller
+                      ? {
+                          ...now,
+                          polar: { ...now.polar, deadPropeller: { ...now.polar.deadPropeller, [state]: value } },
+                        }
+                      : now,
+                  )
+                }
+                onClear={
+                  state === "windmilling"
+                    ? undefined
+                    : () =>
+                        change((now) =>
+                          now.polar?.deadPropeller
+                            ? {
+                                ...now,
+                                polar: { ...now.polar, deadPropeller: { ...now.polar.deadPropeller, [state]: null } },
+                              }
+                            : now,
+                        )
+                }
+              />
+            ))}
+        </Group>
+      )}
+      {engines.kind === "piston" && (
+        <Group title="Engine and propeller: for the take-off">
+          <NumberField
+            label={engines.count > 1 ? "Power of each engine" : "Power"}
+            value={engines.power_W / 1000}
+            unit="kW"
+            digits={1}
+            step={1}
+            check={anyPositive}
+            onChange={(power) =>
+              change((now) =>
+                now.engines.kind === "piston" ? { ...now, engines: { ...now.engines, power_W: power * 1000 } } : now,
+              )
+            }
+            hint="full power at sea level"
+          />
+          <NumberField
+            label="Propeller diameter"
+            value={engines.propeller.diameter_m}
+            unit="m"
+            digits={2}
+            step={0.01}
+            check={anyPositive}
+            onChange={(diameter_m) =>
+              change((now) =>
+                now.engines.kind === "piston"
+                  ? { ...now, engines: { ...now.engines, propeller: { ...now.engines.propeller, diameter_m } } }
+                  : now,
+              )
+            }
+            hint="tip to tip"
+          />
+          <NumberField
+            label="Propeller efficiency"
+            value={engines.propeller.efficiency}
+            unit=""
+            digits={2}
+            step={0.01}
+            check={(value) => (value > 0 && value <= 1 ? null : "0 to 1; 0.75 to 0.8 is usual.")}
+            onChange={(efficiency) =>
+              change((now) =>
+                now.engines.kind === "piston"
+                  ? { ...now, engines: { ...now.engines, propeller: { ...now.engines.propeller, efficiency } } }
+                  : now,
+              )
+            }
+            hint="0.75 fixed pitch, 0.8 constant speed"
+          />
+          <NumberField
+            label="V_Y over V_S1"
+            value={document.climb?.vyOverVs1 ?? null}
+            unit=""
+            digits={2}
+            step={0.05}
+            check={(value) => (value >= 1 && value <= 3 ? null : "1 to 3.")}
+            onChange={(vyOverVs1) => change((now) => ({ ...now, climb: { vyOverVs1 } }))}
+            onClear={() => change((now) => ({ ...now, climb: null }))}
+            hint="scales the climb speed with mass; empty uses V_Y as printed"
+          />
+        </Group>
+      )}
+    </div>
+  );
+}
+
+interface FieldProps {
+  edited: Edited;
+  label: string;
+  path: string;
+  kind: QuantityKind;
+  value: number | null;
+  hint: string;
+  onChange: (value: number) => void;
+  onClear?: () => void;
+}
+
+/** A quantity of the handbook: its meaning below it, or what is wrong with it. */
+function Field({ edited, path, hint, kind, ...rest }: FieldProps) {
+  const note = noteAt(edited, path);
+  return (
+    <div className={note ? "border-l-4 border-ochre pl-2" : ""}>
+      <QuantityField
+        {...rest}
+        kind={kind}
+        step={1}
+        digits={kind === "speed" ? 1 : undefined}
+        check={anyPositive}
+        hint={note ?? hint}
+      />
+    </div>
+  );
+}

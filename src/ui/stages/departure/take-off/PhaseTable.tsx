@@ -1,0 +1,138 @@
+"use client";
+import type { GoFailure } from "@/core/take-off/phases";
+import { SliderField } from "@/ui/kit/forms/SliderField";
+import { useFormat } from "@/ui/kit/units/units-store";
+import { Figure } from "@/ui/kit/working/Figure";
+import type { TakeOffAnswer } from "@/workers/take-off-work";
+import { useTakeOff } from "@/ui/answers/take-off-store";
+import { climbsAway } from "./take-off-words";
+
+/** What a failure at a height comes to. */
+const FAILS: Record<GoFailure | "none", string> = {
+  none: " and climbs away",
+  climb: " and does not climb away",
+  sinks: " and sinks back to the ground",
+  obstacle: " and is not clear of what stands ahead",
+  control: ", below V_MCA: nose down at once",
+  stall: ", below the stall: nose down at once",
+};
+
+/** What to do by phase, with the boundaries computed; and the failure that the profile shows. */
+export function PhaseTable({ answer }: { answer: TakeOffAnswer }) {
+  const shown = useTakeOff((state) => state.shown);
+  const set = useTakeOff((state) => state.set);
+  const format = useFormat();
+  const { accelerate, phases, speeds, jet, input } = answer;
+  const { landUntil_m, advisedFrom_m: goFrom_m } = phases;
+  const source = { calculation: { name: "accelerate", input } };
+  const failure = shown < 0 ? null : phases.failures[shown];
+  const climbs = climbsAway(answer);
+  const stops = accelerate.stopSpare_m >= 0;
+  const land = landUntil_m ?? 0;
+  const here = !failure
+    ? "stop"
+    : failure.goes && failure.height_m >= (goFrom_m ?? Infinity)
+      ? !jet && failure.landSpare_m >= 0
+        ? "land"
+        : "go"
+      : failure.landSpare_m >= 0
+        ? "land"
+        : "ahead";
+  const rows = [
+    {
+      key: "stop",
+      phase: jet ? `Until V_1 (${format("speed", accelerate.action_mps)})` : "Before rotation",
+      act: `Close both, brakes: stops ${stops ? `with ${format("length", accelerate.stopSpare_m)} left` : `${format("length", -accelerate.stopSpare_m)} beyond the end`}.`,
+      figure: "stop",
+      bad: !stops,
+      shown: true,
+    },
+    {
+      key: "land",
+      phase: `Airborne, gear down, until ${format("height", land)}`,
+      act: "Close both, land on the runway left.",
+      figure: "land",
+      bad: false,
+      shown: !jet && landUntil_m !== null,
+    },
+    {
+      key: "ahead",
+      phase:
+        goFrom_m === null
+          ? `From ${format("height", land)} up`
+          : `${format("height", land)} to ${format("height", goFrom_m)}`,
+      act:
+        goFrom_m !== null && phases.goFrom_m !== null && phases.goFrom_m < goFrom_m
+          ? `Gear down is a commitment: close both, land ahead. (Without error it goes from ${format("height", phases.goFrom_m, "up")}.)`
+          : "No runway left and it does not climb away: close both, land ahead, under control.",
+      figure: "climb",
+      bad: true,
+      shown: !climbs || (goFrom_m ?? 0) > land + 1,
+    },
+    {
+      key: "go",
+      phase: jet
+        ? "From V_1"
+        : goFrom_m !== null && goFrom_m > land
+          ? `From ${format("height", goFrom_m)}`
+          : "No runway left, gear up",
+      act: jet
+        ? `Go: rotate ${format("speed", speeds.rotation_mps)}, V_2 ${format("speed", speeds.screen_mps)}, gear up.`
+        : `Heading, power, gear, feather; ${format("speed", speeds.oneEngine_mps)}: ${format("verticalSpeed", answer.climb_mps)} when all is done.`,
+      figure: jet ? "go" : "climb",
+      bad: false,
+      shown: climbs,
+    },
+  ];
+  return (
+    <section className="border-t border-rule px-4 py-2" aria-label="By phase">
+      <table className="w-full text-[14px]">
+        <caption className="sr-only">What to do when an engine stops, by phase</caption>
+        <tbody>
+          {rows
+            .filter((row) => row.shown)
+            .map((row) => (
+              <tr
+                key={row.key}
+                className={`border-t border-rule first:border-t-0 ${row.key === here ? "bg-mark" : ""}`}
+              >
+                <th
+                  className={`w-[40%] py-1 pr-3 pl-2 text-left font-semibold ${row.key === here ? "border-l-4 border-harbour" : "border-l-4 border-transparent"}`}
+                >
+                  {row.phase}
+                  {row.key === here && <span className="sr-only"> (the failure that is looked at)</span>}
+                </th>
+                <td className={`py-1 ${row.bad ? "text-brick" : ""}`}>
+                  <Figure title={row.phase} figure={row.figure} source={source} className="text-left font-sans">
+                    {row.act}
+                  </Figure>
+                </td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+      <div className="mt-1 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-5">
+        <SliderField
+          label="Engine stops"
+          value={shown}
+          min={-1}
+          max={phases.failures.length - 1}
+          step={1}
+          shown={
+            failure
+              ? `at ${format("height", failure.height_m)}, ${format("speed", failure.at.eas_mps)}`
+              : `on the runway, ${format("speed", accelerate.failure_mps)}`
+          }
+          onChange={(value) => set({ shown: value })}
+        />
+        <p className="text-[13px] text-ink2">
+          {failure
+            ? `${failure.landSpare_m >= 0 ? `Landing straight on leaves ${format("length", failure.landSpare_m)}` : `Landing straight on is ${format("length", -failure.landSpare_m)} too long`}; going on it is slowest at ${format("speed", failure.slowest_mps)}${FAILS[failure.fails ?? "none"]}.`
+            : accelerate.goX_m === null
+              ? `Going on from there it does not come to ${jet ? "35" : "50"} ft.`
+              : `Going on from there it passes ${jet ? "35" : "50"} ft after ${format("length", accelerate.goX_m)}.`}
+        </p>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,50 @@
+import { describe, expect, it } from "vitest";
+import { DEFAULT_UNITS } from "@/core/quantities/units";
+import { takeOffWork } from "@/workers/take-off-work";
+import { formatIn } from "@/ui/kit/units/units-store";
+import { demoTakeOffInput } from "../../../../../demo/demo-take-off";
+import { returnInWords, takeOffDecision, takeOffHeadline } from "./take-off-words";
+
+const format = formatIn(DEFAULT_UNITS);
+const { takeOff } = takeOffWork(() => null);
+function said(change: Parameters<typeof demoTakeOffInput>[0]) {
+  const found = takeOff(demoTakeOffInput(change));
+  if (!found.ok) throw new Error(found.issue.message);
+  const { lead, rest } = takeOffDecision(found.value, format);
+  return {
+    lead,
+    rest: rest.replace(/\s/g, " "),
+    spine: takeOffHeadline(found.value, format).text.replace(/\s/g, " "),
+    answer: found.value,
+  };
+}
+
+describe("the decision of a take-off with two engines", () => {
+  it("light and cold is not “will not climb”: the steep climb is named, with both speeds", () => {
+    const { lead, rest, spine } = said({ mass_kg: 1130, air: { qnh_Pa: 101_325, deviation_K: -25 } });
+    expect(lead.replace(/\s/g, " ")).toBe("Go from 400 ft.");
+    expect(rest).toMatch(/takes it to 6\d kt, under V_MCA at 5° bank, 7\d kt: nose down at once/);
+    expect(spine).toBe("nose down: under V_MCA");
+  });
+
+  it("at maximum mass the advised height comes first, the sum after it", () => {
+    const { lead, rest, spine } = said({ mass_kg: 1725 });
+    expect([lead.replace(/\s/g, " "), spine]).toEqual(["Go from 400 ft.", "go from 400 ft"]);
+    expect(rest.indexOf("Advised")).toBeLessThan(rest.indexOf("Flown without error"));
+    expect(rest).toContain("From a failure on the runway it does not.");
+  });
+
+  it("without a climb, or not over what is ahead, that is the first thing said", () => {
+    expect(said({ mass_kg: 1725, air: { qnh_Pa: 85_000, deviation_K: 40 } }).lead).toBe("It will not climb.");
+    const wall = said({ mass_kg: 1600, plan: { obstacles: [{ name: "ridge", distance_m: 4000, height_m: 400 }] } });
+    expect([wall.lead, wall.spine]).toEqual(["It does not clear what is ahead.", "not over what is ahead"]);
+  });
+
+  it("turns by the school chosen, each side with its control", () => {
+    const { back } = said({ mass_kg: 1600 }).answer;
+    expect(returnInWords(back, "either", format)).toMatch(
+      /^To either side, 15°: towards the dead engine \d+ % of the rudder, held down to \d+\skt; towards the live \d+ %/,
+    );
+    expect(returnInWords(back, "live", format)).toMatch(/^Only towards the live engine: \d+ %/);
+  });
+});

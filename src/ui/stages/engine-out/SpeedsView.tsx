@@ -1,0 +1,216 @@
+"use client";
+import { success } from "@/core/outcome";
+import type { EngineOutCard } from "@/workers/engine-out-work";
+import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
+import { degrees } from "@/core/quantities/angle";
+import { SERVICE_ONE_MPS } from "@/core/asymmetric/one-engine-climb";
+import { PA_PER_INHG } from "@/core/quantities/constants";
+import { formatNumber } from "@/core/quantities/units";
+import { useAircraft } from "@/ui/situation/useAircraft";
+import { useFormat } from "@/ui/kit/units/units-store";
+import { Figure } from "@/ui/kit/working/Figure";
+import { flownBank_rad, useEngineOut } from "@/ui/answers/engine-out-store";
+import type { Ask } from "@/ui/kit/lanes/asking";
+import { useAnswer } from "@/ui/kit/lanes/useAnswer";
+import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";
+import { useSpeedsCard } from "./useSpeedsCard";
+
+/** Marks of a light twin's airspeed indicator. 14 CFR 23.1545 as it was before 2017 (memory). */
+const MARKS: readonly { mark: string; says: string }[] = [
+  {
+    mark: "red radial line",
+    says: "Minimum control speed as published: sea level, light, aft centre of gravity, windmilling, 5° of bank. It is not today’s.",
+  },
+  {
+    mark: "blue radial line",
+    says: "Best rate on one engine at maximum mass at sea level. Lighter or higher it is slower.",
+  },
+  { mark: "white arc", says: "From the stall with landing flap to the fastest speed with flap, both at maximum mass." },
+  { mark: "green arc", says: "From the clean stall to the fastest cruise in rough air." },
+  { mark: "red line, high end", says: "Never exceed." },
+];
+
+interface CardQuestion {
+  readonly question: AsymmetricQuestion;
+  readonly bank_rad: number;
+  readonly eas_mps: number;
+}
+
+const askCard: Ask<CardQuestion, EngineOutCard> = async (core, { question, bank_rad, eas_mps }) =>
+  success(await core.engineOutCard(question, bank_rad, eas_mps));
+
+/** Speeds by height and mass, rudder trim, zero thrust, and what the indicator's marks mean. */
+export function SpeedsView() {
+  const now = useEngineOut((state) => state.now);
+  const tables = useEngineOut((state) => state.tables);
+  const bank_rad = useEngineOut((state) => flownBank_rad(state.trial, state.now));
+  const question = useEngineOutQuestion();
+  const { document } = useAircraft();
+  const format = useFormat();
+  const eas_mps = now?.speeds.rate.eas_mps ?? null;
+  const card = useAnswer(eas_mps === null ? null : { question, bank_rad, eas_mps }, askCard, "long").value;
+  const print = useSpeedsCard(card);
+  if (!card || !now) return <p className="p-4 text-ink2">Computing …</p>;
+  const masses = [...new Set(card.rows.map((row) => row.mass_kg))];
+  const jet = document.engines.kind === "jet";
+  return (
+    <div className="min-h-0 overflow-auto px-4 py-3" tabIndex={0} role="region" aria-label="Speeds by height and mass">
+      <div className="mb-2 flex items-center gap-4">
+        <h2 className="font-bold">Speeds today, equivalent, by altitude and mass</h2>
+        <button type="button" className="btn ml-auto" onClick={print}>
+          Speeds card (PDF)
+        </button>
+      </div>
+      <table className="w-full text-right text-[13px]">
+        <thead className="text-ink2">
+          <tr>
+            {[
+              "mass",
+              "altitude",
+              `V_MCA ${formatNumber(degrees(bank_rad), 0)}°`,
+              "V_S clean",
+              jet ? "best rate" : "V_YSE",
+              "climb",
+              jet ? "best angle" : "V_XSE",
+              "gradient",
+            ].map((head, i) => (
+              <th key={head} className={`font-normal ${i === 0 ? "text-left" : ""}`}>
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        {masses.map((mass_kg) => (
+          <tbody key={mass_kg} className="num border-t-2 border-rule">
+            {card.rows
+              .filter((row) => row.mass_kg === mass_kg)
+              .map((row, i) => (
+                <tr key={row.altitude_m} className={i > 0 ? "border-t border-rule" : ""}>
+                  <th className="text-left font-normal">
+                    <span className={i > 0 ? "sr-only" : ""}>{format("mass", mass_kg)}</span>
+                  </th>
+                  <td>{format("height", row.altitude_m)}</td>
+                  <td className={row.vmca_mps !== null && row.vmca_mps > row.stall_mps ? "text-brick" : ""}>
+                    {row.vmca_mps === null
+                      ? "–"
+                      : row.vmca_mps <= row.stall_mps
+                        ? "stall first"
+                        : format("speed", row.vmca_mps)}
+                  </td>
+                  <td>{format("speed", row.stall_mps)}</td>
+                  <td className="font-semibold">{format("speed", row.vyse.eas_mps)}</td>
+                  <td className={row.vyse.climb_mps < 0 ? "text-brick" : ""}>
+                    {format("verticalSpeed", row.vyse.climb_mps)}
+                  </td>
+                  <td>{format("speed", row.vxse.eas_mps)}</td>
+                  <td>{formatNumber(row.vxse.gradient * 100, 1)} %</td>
+                </tr>
+              ))}
+          </tbody>
+        ))}
+      </table>
+      <p className="mt-1 text-[13px] text-ink2">
+        V_MCA with take-off flap, {jet ? "" : "windmilling, "}gear up, {formatNumber(degrees(bank_rad), 1)}° of bank;
+        the rest mended. V_SSE is the maker’s:{" "}
+        {document.handbook.vsse_mps === null ? "not given" : format("speed", document.handbook.vsse_mps)}.
+      </p>
+      <div className="mt-4 grid grid-cols-2 gap-6 max-[1150px]:grid-cols-1">
+        <section aria-label="Rudder by speed">
+          <h2 className="font-bold">Rudder to hold or trim, no sideslip, as set</h2>
+          <table className="w-full text-right text-[13px]">
+            <thead className="text-ink2">
+              <tr>
+                <th className="text-left font-normal">speed</th>
+                <th className="font-normal">left failed</th>
+                <th className="font-normal">pedal</th>
+                <th className="font-normal">right failed</th>
+                <th className="font-normal">pedal</th>
+              </tr>
+            </thead>
+            <tbody className="num">
+              {tables?.rudder.map((at) => (
+                <tr key={at.eas_mps} className="border-t border-rule">
+                  <th className="text-left font-normal">{format("speed", at.eas_mps)}</th>
+                  {[at.left, at.right].flatMap((held, i) => [
+                    <td key={`${i}r`}>
+                      {held === null
+                        ? "–"
+                        : `${formatNumber(degrees(held.rudder_rad), 1)}° ${i === 0 ? "right" : "left"}`}
+                    </td>,
+                    <td key={`${i}p`}>{held === null ? "–" : format("force", held.pedal_N)}</td>,
+                  ])}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <h2 className="mt-3 font-bold">Ceilings mended, by mass</h2>
+          <table className="w-full text-right text-[13px]">
+            <thead className="text-ink2">
+              <tr>
+                <th className="text-left font-normal">mass</th>
+                <th className="font-normal">service ({format("verticalSpeed", SERVICE_ONE_MPS)})</th>
+                <th className="font-normal">absolute</th>
+              </tr>
+            </thead>
+            <tbody className="num">
+              {card.ceilings.map((at) => (
+                <tr key={at.mass_kg} className="border-t border-rule">
+                  <th className="text-left font-normal">{format("mass", at.mass_kg)}</th>
+                  {[at.service, at.absolute].map((ceiling, i) => (
+                    <td key={i}>
+                      {ceiling.ok
+                        ? ceiling.value > 0
+                          ? format("height", ceiling.value)
+                          : "below the sea"
+                        : ceiling.issue.code === "above_model"
+                          ? "above the model"
+                          : "none"}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+        <section aria-label="Zero thrust and marks">
+          {!jet && (
+            <>
+              <h2 className="font-bold">Zero thrust, to practise with</h2>
+              {card.zero.ok ? (
+                <p className="mb-3 text-[14px]">
+                  About{" "}
+                  <Figure
+                    title="Zero thrust"
+                    figure="zero-thrust"
+                    source={{ calculation: { name: "zero-thrust", input: { ...question, eas_mps: eas_mps ?? 45 } } }}
+                  >
+                    {formatNumber(card.zero.value.manifold_Pa / PA_PER_INHG, 0)} inHg at{" "}
+                    {formatNumber(card.zero.value.speed_rpm, 0, 10)} rpm
+                  </Figure>{" "}
+                  at {format("speed", eas_mps ?? 45)} drags like the feathered propeller:{" "}
+                  {Math.round(card.zero.value.share * 100)} % of the power. An estimate; the manual’s setting comes
+                  first. Check it: rudder and ball stand as they do feathered.
+                </p>
+              ) : (
+                <p className="mb-3 text-[14px]">{card.zero.issue.message}</p>
+              )}
+            </>
+          )}
+          <h2 className="font-bold">What the airspeed indicator’s marks say</h2>
+          <dl className="text-[13px]">
+            {(jet ? MARKS.slice(2) : MARKS).map(({ mark, says }) => (
+              <div key={mark} className="border-t border-rule py-1">
+                <dt className="font-semibold">{mark}</dt>
+                <dd>{says}</dd>
+              </div>
+            ))}
+          </dl>
+          <p className="mt-1 text-[13px] text-ink2">
+            Marks of small aeroplanes by 14 CFR 23.1545 as it was before 2017. They stay what they are: this page
+            changes no instrument.
+          </p>
+        </section>
+      </div>
+    </div>
+  );
+}

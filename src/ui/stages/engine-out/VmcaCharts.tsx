@@ -1,0 +1,200 @@
+"use client";
+import { useCallback } from "react";
+import { stallCrossing_m } from "@/core/asymmetric/vmca-curve";
+import { airAtAltitude } from "@/core/air/altimetry";
+import { densityAltitude_m } from "@/core/air/atmosphere";
+import { degrees } from "@/core/quantities/angle";
+import { formatNumber, fromSi, unitOf } from "@/core/quantities/units";
+import { Chart } from "@/ui/kit/charts/Chart";
+import { type ChartInk, apart, endLabel } from "@/ui/kit/charts/chart-ink";
+import { useFormat, useUnits } from "@/ui/kit/units/units-store";
+import { flownBank_rad, useEngineOut } from "@/ui/answers/engine-out-store";
+import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";
+
+/** Highest density altitude of the chart, m; its axis has three steps of one plain digit. */
+const TOP_M = 6000;
+const STEPS = 3;
+
+/** The largest number of one digit and noughts that is not above another. */
+function plainStep(value: number): number {
+  const size = 10 ** Math.floor(Math.log10(value));
+  return Math.floor(value / size + 1e-6) * size;
+}
+
+interface Line {
+  readonly x: number;
+  readonly vmca_mps: number | null;
+  readonly stall_mps: number;
+}
+
+/** Both lines of a chart with what marks it. */
+function chartOption(
+  ink: ChartInk,
+  lines: readonly Line[],
+  speed: (si: number) => number,
+  unit: string,
+  xAxis: Record<string, unknown>,
+  marks: readonly Record<string, unknown>[],
+) {
+  const layout = apart();
+  const of = (name: string, colour: string, text: string, data: readonly unknown[], more: Record<string, unknown>) => ({
+    name,
+    type: "line",
+    showSymbol: false,
+    itemStyle: { color: ink.of(colour) },
+    endLabel: endLabel(ink, name, ink.of(text)),
+    labelLayout: layout,
+    data,
+    ...more,
+  });
+  return {
+    grid: { left: 40, right: 54, top: 30, bottom: 40 },
+    tooltip: {
+      ...ink.tooltip,
+      valueFormatter: (value: unknown) =>
+        value === null || value === undefined ? "–" : `${formatNumber(Number(value))} ${unit}`,
+    },
+    xAxis: { nameLocation: "middle", nameGap: 24, ...xAxis },
+    yAxis: {
+      ...ink.axis(`equivalent, ${unit}`),
+      nameTextStyle: { color: ink.of("ink2"), fontSize: 13, align: "left", padding: [0, 0, 0, -30] },
+      scale: true,
+    },
+    series: [
+      of(
+        "V_MCA",
+        "brick",
+        "brick",
+        lines.map(({ x, vmca_mps }) => [x, vmca_mps === null ? null : speed(vmca_mps)]),
+        { lineStyle: { color: ink.of("brick"), width: 2.6 }, markLine: { silent: true, symbol: "none", data: marks } },
+      ),
+      of(
+        "V_S",
+        "ink2",
+        "ink",
+        lines.map(({ x, stall_mps }) => [x, speed(stall_mps)]),
+        { lineStyle: { color: ink.of("ink2"), width: 2, type: [6, 4] } },
+      ),
+    ],
+  };
+}
+
+/** The same as a table. */
+function LinesTable({
+  head,
+  rows,
+}: {
+  head: string;
+  rows: readonly { readonly key: string; readonly vmca_mps: number | null; readonly stall_mps: number }[];
+}) {
+  const format = useFormat();
+  return (
+    <table className="w-full text-right text-[13px]">
+      <thead className="text-ink2">
+        <tr>
+          <th className="font-normal">{head}</th>
+          <th className="font-normal">V_MCA</th>
+          <th className="font-normal">V_S</th>
+        </tr>
+      </thead>
+      <tbody className="num">
+        {rows.map((row) => (
+          <tr key={row.key} className="border-t border-rule">
+            <th className="font-normal">{row.key}</th>
+            <td>{row.vmca_mps === null ? "no limit met" : format("speed", row.vmca_mps)}</td>
+            <td>{format("speed", row.stall_mps)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Minimum control speed and stall over density altitude, and where they cross. */
+export function VmcaByHeight() {
+  const curve = useEngineOut((state) => state.tables?.curve);
+  const { altitude_m, air } = useEngineOutQuestion();
+  const units = useUnits((state) => state.units);
+  const format = useFormat();
+  const here_m = densityAltitude_m(airAtAltitude(altitude_m, air).density);
+  const option = useCallback(
+    (ink: ChartInk) => {
+      const height = (si: number) => fromSi("height", units.height, si);
+      const crossing_m = curve ? stallCrossing_m(curve) : null;
+      const most = STEPS * plainStep(height(TOP_M) / STEPS);
+      const mark = (x: number, text: string, colour: string, type: string, position: string) => ({
+        xAxis: height(x),
+        lineStyle: { color: ink.of(colour), type },
+        label: { formatter: text, color: ink.of(colour), position },
+      });
+      return chartOption(
+        ink,
+        (curve ?? []).map((at) => ({ ...at, x: height(at.altitudeDensity_m) })).filter(({ x }) => x <= most),
+        (si) => fromSi("speed", units.speed, si),
+        unitOf("speed", units.speed).label,
+        {
+          ...ink.axis(`density altitude, ${unitOf("height", units.height).label}`),
+          min: 0,
+          max: most,
+          interval: most / STEPS,
+        },
+        [
+          mark(here_m, "here", "ink", "solid", "insideEndTop"),
+          ...(crossing_m === null
+            ? []
+            : [mark(crossing_m, "stall first above", "ochre", "dashed", "insideStartBottom")]),
+        ],
+      );
+    },
+    [curve, here_m, units],
+  );
+  return (
+    <Chart
+      label="Minimum control speed and stall over density altitude"
+      option={option}
+      table={
+        <LinesTable
+          head="density altitude"
+          rows={(curve ?? []).map((at) => ({ ...at, key: format("height", at.altitudeDensity_m) }))}
+        />
+      }
+    />
+  );
+}
+
+/** The same over bank into the live engine. */
+export function VmcaByBank() {
+  const byBank = useEngineOut((state) => state.tables?.byBank);
+  const bank_rad = useEngineOut((state) => flownBank_rad(state.trial, state.now));
+  const units = useUnits((state) => state.units);
+  const option = useCallback(
+    (ink: ChartInk) =>
+      chartOption(
+        ink,
+        (byBank ?? []).map((at) => ({ ...at, x: degrees(at.bank_rad) })),
+        (si) => fromSi("speed", units.speed, si),
+        unitOf("speed", units.speed).label,
+        { ...ink.axis("bank into the live engine, °"), min: -3, max: 9, interval: 3 },
+        [
+          {
+            xAxis: degrees(bank_rad),
+            lineStyle: { color: ink.of("ink"), type: "solid" },
+            label: { formatter: "here", color: ink.of("ink"), position: "insideEndTop" },
+          },
+        ],
+      ),
+    [byBank, bank_rad, units],
+  );
+  return (
+    <Chart
+      label="Minimum control speed and stall over bank"
+      option={option}
+      table={
+        <LinesTable
+          head="bank into the live engine"
+          rows={(byBank ?? []).map((at) => ({ ...at, key: `${Math.round(degrees(at.bank_rad))}°` }))}
+        />
+      }
+    />
+  );
+}

@@ -1,0 +1,17 @@
+"use client";
+import dynamic from "next/dynamic";
+import { useEngineOutAnswer } from "@/ui/answers/useEngineOutAnswer";
+import { StageLoading } from "../StageLoading";
+import type { StageFace } from "../stage-face";
+import { useEngineOutHeadline } from "./useEngineOutHeadline";
+
+/** The Engine out stage. */
+export const stage: StageFace = {
+  slug: "engine-out",
+  name: "Engine out",
+  question: "Does it fly on one engine, and how?",
+  answers: "Shows control and climb on one engine: minimum control speed today, bank, ball, and what each item costs.",
+  Stage: dynamic(() => import("./EngineOutStage").then((module) => module.EngineOutStage), { loading: StageLoading }),
+  useHeadline: useEngineOutHeadline,
+  useAnswer: useEngineOutAnswer,
+};

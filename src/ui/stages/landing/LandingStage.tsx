@@ -1,0 +1,155 @@
+"use client";
+import { workingOfEnd } from "@/ui/answers/workings";
+import { Tabs } from "radix-ui";
+import { parseAsStringLiteral, useQueryState } from "nuqs";
+import type { ReactNode } from "react";
+import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
+import { useHeight } from "@/ui/kit/ledger/useHeight";
+import { StageTabList, StageView } from "@/ui/kit/page/StageTabs";
+import { useAircraft } from "@/ui/situation/useAircraft";
+import { CallView } from "./CallView";
+import { Decision } from "./Decision";
+import { DitchingView } from "./DitchingView";
+import { ExportMenu } from "./ExportMenu";
+import { KeysView } from "./KeysView";
+import { LandingCautions } from "./LandingCautions";
+import { LoseView } from "./LoseView";
+import { LossLedger } from "./LossLedger";
+import { NoAnswer } from "./NoAnswer";
+import { OneEngineView } from "./OneEngineView";
+import { PathsView } from "./PathsView";
+import { PlanEditor } from "./PlanEditor";
+import { SitesView } from "./SitesView";
+import { TouchdownView } from "./TouchdownView";
+import { LANDING_QUESTIONS, LANDING_VIEWS, type LandingViewName } from "./landing-views";
+import { shownEnd, useReach } from "@/ui/answers/reach-store";
+import { useLandingCard } from "./useLandingCard";
+import { useLoseAsked } from "./useLoseAsked";
+
+/** From the paths to the place, the keys, the touchdown and the call: the forced landing as a whole. */
+export function LandingStage() {
+  const [asked, setView] = useQueryState("landing", parseAsStringLiteral(LANDING_VIEWS));
+  const { document } = useAircraft();
+  const refused = useReach((state) => Boolean(state.answer?.issue));
+  const pinnedId = useReach((state) => state.pinnedId);
+  const pin = useReach((state) => state.pin);
+  // What has only the same refusal to show is not offered: the paths say it once.
+  const ranked = refused
+    ? {}
+    : {
+        choose: "Choose",
+        keys: "Keys",
+        lose: "Too high",
+        ...(document.asymmetric ? { "one-engine": "One engine" } : {}),
+      };
+  const views = {
+    paths: "Paths",
+    ...ranked,
+    ...(document.polar ? { touchdown: "Touchdown", ditching: "Ditching" } : {}),
+    call: "Call",
+  };
+  const view = asked !== null && asked in views ? asked : "paths";
+  const makeCard = useLandingCard(view === "ditching");
+  const open = (name: LandingViewName) => void setView(name === "paths" ? null : name);
+  const contents: readonly [LandingViewName, ReactNode][] = [
+    ["paths", <PathsView key="paths" />],
+    ["choose", <SitesView key="choose" />],
+    ["keys", <KeysView key="keys" onLose={() => open("lose")} />],
+    ["lose", <Lose key="lose" />],
+    ["one-engine", <OneEngineView key="one-engine" />],
+    ["touchdown", <TouchdownView key="touchdown" />],
+    ["ditching", <DitchingView key="ditching" />],
+    ["call", <CallView key="call" />],
+  ];
+  return (
+    <Tabs.Root
+      value={view}
+      onValueChange={(value) => open(value as LandingViewName)}
+      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]"
+    >
+      <section
+        className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]"
+        aria-label="Landing"
+      >
+        <header className="border-b border-rule bg-sheet px-4 pt-1.5">
+          <div className="flex items-center gap-4">
+            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">
+              {LANDING_QUESTIONS[view]}
+            </h1>
+            <span className="ml-auto flex shrink-0 gap-2">
+              {pinnedId && (
+                <button type="button" className="btn btn-quiet whitespace-nowrap" onClick={() => pin(null)}>
+                  Follow the best
+                </button>
+              )}
+              <ExportMenu onCard={makeCard} />
+              <PlanEditor />
+            </span>
+          </div>
+          <StageTabList label="Views of the landing" views={views} />
+        </header>
+        {contents
+          .filter(([name]) => name in views)
+          .map(([name, content]) => (
+            <StageView key={name} value={name}>
+              {content}
+            </StageView>
+          ))}
+      </section>
+      <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
+        {view === "lose" ? <LoseAccount /> : <PathAccount />}
+        <LandingCautions view={view} />
+      </aside>
+    </Tabs.Root>
+  );
+}
+
+function Lose() {
+  const asked = useLoseAsked();
+  return asked ? <LoseView {...asked} /> : <NoAnswer />;
+}
+
+function LoseAccount() {
+  const asked = useLoseAsked();
+  const name = useReach((state) => shownEnd(state)?.name ?? "");
+  return asked && <LossLedger {...asked} name={name} />;
+}
+
+/** The account of the path shown, and the answer in a sentence. */
+function PathAccount() {
+  const answer = useReach((state) => state.answer);
+  const pinnedId = useReach((state) => state.pinnedId);
+  const end = shownEnd({ answer, pinnedId });
+  const pointed = useReach((state) => state.pointedEntry);
+  const point = useReach((state) => state.point);
+  const [ledger, height] = useHeight();
+  return (
+    <>
+      <div ref={ledger} className="min-h-[300px] flex-1 px-4 pt-3">
+        <h2 className="mb-1 font-bold">Height ledger</h2>
+        {end?.path && (
+          <HeightLedger
+            name={end.name}
+            have_m={end.path.have_m}
+            over="the aim point"
+            ledger={end.path.ledger}
+            margin_m={end.path.margin_m}
+            ground={`aim point, ${end.name}`}
+            source={workingOfEnd(end.endId)}
+            pointed={pointed}
+            onPoint={point}
+            height={Math.max(250, height - 40)}
+          />
+        )}
+        {end && !end.path && <p className="text-brick">{end.issue?.message}</p>}
+        {answer?.issue && (
+          <p role="alert" className="text-brick">
+            {answer.issue.message}
+          </p>
+        )}
+        {!answer && <p className="text-ink2">Computing …</p>}
+      </div>
+      {end && answer?.reach && <Decision end={end} reach={answer.reach} />}
+    </>
+  );
+}

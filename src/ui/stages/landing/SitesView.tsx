@@ -1,0 +1,338 @@
+"use client";
+import { workingOfEnd } from "@/ui/answers/workings";
+import { Fragment, useState } from "react";
+import type { Site } from "@/core/landing/sites";
+import { SCREEN_M } from "@/core/landing/landing-length";
+import { degrees, threeFigures } from "@/core/quantities/angle";
+import { formatNumber } from "@/core/quantities/units";
+import { LandingPlan } from "@/core/situation/landing-plan";
+import { CheckField } from "@/ui/kit/forms/CheckField";
+import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
+import { NumberField } from "@/ui/kit/forms/NumberField";
+import { QuantityField } from "@/ui/kit/forms/QuantityField";
+import { checkBy } from "@/ui/kit/forms/fault";
+import { useAircraft } from "@/ui/situation/useAircraft";
+import { useSituation } from "@/ui/situation/situation-store";
+import { useFormat } from "@/ui/kit/units/units-store";
+import { Figure } from "@/ui/kit/working/Figure";
+import type { WorkingSource } from "@/ui/kit/working/working-store";
+import { useVariation } from "@/ui/situation/useVariation";
+import { NoAnswer } from "./NoAnswer";
+import { whereInWords } from "./landing-words";
+import { formatMargin } from "@/ui/kit/units/margin";
+import { shownEnd, useReach } from "@/ui/answers/reach-store";
+import { RULES, VERDICT_WORDS, reasonInWords } from "./site-words";
+import { useLandingPlan } from "./useLandingPlan";
+import { useReachQuestion } from "@/ui/answers/useReachQuestion";
+import { useSites } from "./useSites";
+
+const TONE = { good: "text-ink2", caution: "text-ochre", bad: "text-brick" } as const;
+const factorCheck = checkBy(LandingPlan.shape.ownFactor.unwrap());
+const tailwindCheck = checkBy(LandingPlan.shape.tailwindLimit_mps.unwrap());
+const crosswindCheck = checkBy(LandingPlan.shape.crosswindLimit_mps.unwrap().unwrap());
+const hourCheck = checkBy(LandingPlan.shape.utc_h.unwrap());
+/** Places that fall short by more than this much of what there is are not listed. */
+const NEAR_SHARE = 1;
+
+/** Which place is the one to land on: length, wind, obstacles, people, sun, with the reasons; one pinned, two compared. */
+export function SitesView() {
+  const ranked = useSites();
+  const question = useReachQuestion();
+  const [plan, set] = useLandingPlan();
+  const { document } = useAircraft();
+  const shown = useReach(shownEnd);
+  const pin = useReach((state) => state.pin);
+  const heading_rad = useSituation((state) => state.current.heading_rad);
+  const variation = useVariation();
+  const [compared, setCompared] = useState<readonly string[]>([]);
+  const format = useFormat();
+  if (!ranked) return <NoAnswer />;
+  const { sites, figures, sun } = ranked;
+  const list = sites.filter(
+    (site) =>
+      site.verdict !== "short" || (site.reach.path && -site.reach.path.margin_m < NEAR_SHARE * site.reach.path.have_m),
+  );
+  const flaps = document.polar?.flaps ?? [];
+  const two = compared.flatMap((id) => sites.find((site) => site.end.id === id) ?? []);
+  const sourceOf = (site: Site): WorkingSource => ({
+    calculation: { name: "sites", input: { ...question, ends: [site.end], explainEndId: site.end.id } },
+  });
+  const toggle = (id: string) =>
+    setCompared((before) => (before.includes(id) ? before.filter((other) => other !== id) : [...before, id].slice(-2)));
+  return (
+    <div className="min-h-0 overflow-auto bg-sheet px-4 py-3" tabIndex={0} role="region" aria-label="Places to land">
+      <div className="mb-3 flex flex-wrap items-end gap-4">
+        <div className="w-[270px]">
+          <ChoiceField label="Length judged by" value={plan.rule} choices={RULES} onChange={(rule) => set({ rule })} />
+        </div>
+        {plan.rule === "own" && (
+          <NumberField
+            label="Factor"
+            value={plan.ownFactor}
+            unit="×"
+            digits={2}
+            step={0.05}
+            check={factorCheck}
+            onChange={(ownFactor) => set({ ownFactor })}
+          />
+        )}
+        <div className="w-[130px]">
+          <ChoiceField
+            label="Landing flap"
+            value={String(plan.flap ?? document.polar?.landingFlap ?? 0)}
+            choices={flaps.map((flap, i) => ({ value: String(i), label: flap.name }))}
+            onChange={(flap) => set({ flap: Number(flap) === document.polar?.landingFlap ? null : Number(flap) })}
+          />
+        </div>
+        <QuantityField
+          label="Tailwind limit"
+          kind="speed"
+          value={plan.tailwindLimit_mps}
+          step={1}
+          check={tailwindCheck}
+          onChange={(tailwindLimit_mps) => set({ tailwindLimit_mps })}
+        />
+        <QuantityField
+          label="Crosswind limit"
+          kind="speed"
+          value={plan.crosswindLimit_mps ?? ranked.crosswindLimit_mps}
+          step={1}
+          check={crosswindCheck}
+          onChange={(crosswindLimit_mps) => set({ crosswindLimit_mps })}
+          onClear={() => set({ crosswindLimit_mps: null })}
+        />
+        <NumberField
+          label="Time for the sun"
+          value={plan.utc_h}
+          unit="h UTC"
+          digits={1}
+          step={1}
+          check={hourCheck}
+          onChange={(utc_h) => set({ utc_h })}
+          onClear={() => set({ utc_h: null })}
+        />
+        <span className="pb-1.5">
+          <CheckField label="Wet" checked={plan.wet} onChange={(wet) => set({ wet })} />
+        </span>
+      </div>
+      {two.length === 2 && <Comparison two={two} sourceOf={sourceOf} onPin={pin} />}
+      {list.length === 0 ? (
+        <p>No landing place can be reached. Move the aircraft on the map of Paths, or plan a ditching.</p>
+      ) : (
+        <table className="w-full text-right text-[13px]">
+          <caption className="sr-only">Places to land, the best first, with the reasons</caption>
+          <thead className="text-ink2">
+            <tr>
+              <th className="text-left font-normal">place</th>
+              <th className="px-2 text-left font-normal">length</th>
+              <th className="px-2 font-normal">in hand</th>
+              <th className="px-2 font-normal">needs</th>
+              <th className="px-2 font-normal">has</th>
+              <th className="font-normal">compare</th>
+            </tr>
+          </thead>
+          <tbody>
+            {list.map((site) => (
+              <Fragment key={site.end.id}>
+                <tr className={`border-t border-rule align-top ${site.end.id === shown?.endId ? "bg-mark" : ""}`}>
+                  <th
+                    rowSpan={2}
+                    scope="rowgroup"
+                    className="py-1 pr-2 text-left text-[14px] font-normal whitespace-nowrap"
+                  >
+                    <button
+                      type="button"
+                      className={`rounded text-left ${site.end.id === shown?.endId ? "font-bold" : ""}`}
+                      aria-pressed={site.end.id === shown?.endId}
+                      onClick={() => pin(site.end.id)}
+                    >
+                      {site.end.name}
+                    </button>
+                  </th>
+                  <td className={`px-2 py-1 text-left ${VERDICT_WORDS[site.verdict].tone}`}>
+                    {VERDICT_WORDS[site.verdict].text}
+                  </td>
+                  <td className="px-2 py-1 whitespace-nowrap">
+                    {site.reach.path && (
+                      <Figure
+                        title={`What is left, ${site.end.name}`}
+                        figure="margin"
+                        source={workingOfEnd(site.end.id)}
+                      >
+                        {formatMargin(site.reach.path.margin_m, format)}
+                      </Figure>
+                    )}
+                  </td>
+                  <td className="px-2 py-1 whitespace-nowrap">
+                    {site.length ? (
+                      <Figure title={`Length needed, ${site.end.name}`} figure="length" source={sourceOf(site)}>
+                        {format("length", site.length.needed_m)}
+                      </Figure>
+                    ) : (
+                      "–"
+                    )}
+                  </td>
+                  <td className="px-2 py-1 whitespace-nowrap">
+                    <span className="num">{format("length", site.end.length_m)}</span>{" "}
+                    <span className="text-ink2">{site.end.surface}</span>
+                  </td>
+                  <td className="py-1">
+                    <input
+                      type="checkbox"
+                      className="size-4 accent-harbour"
+                      aria-label={`Compare ${site.end.name}`}
+                      checked={compared.includes(site.end.id)}
+                      onChange={() => toggle(site.end.id)}
+                    />
+                  </td>
+                </tr>
+                <tr className={site.end.id === shown?.endId ? "bg-mark" : ""}>
+                  <td colSpan={5} className="px-2 pb-1.5 text-left leading-5">
+                    <span className="num text-ink2">
+                      {whereInWords(site.reach, heading_rad, variation?.variation_rad ?? null, format)}:{" "}
+                    </span>
+                    {site.reasons
+                      .filter((reason) => reason.code !== "too-short" || site.verdict !== "short")
+                      .map((reason, i) => (
+                        <span key={reason.code} className={TONE[reason.tone]}>
+                          {i > 0 && ", "}
+                          {reasonInWords(reason, format)}
+                        </span>
+                      ))}
+                  </td>
+                </tr>
+              </Fragment>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p className="mt-3 max-w-prose text-[13px] text-ink2">
+        Stall with flap {figures.flapName} {format("speed", figures.stallEas_mps)}. Lengths are from{" "}
+        {format("height", SCREEN_M)} over the threshold, or from what clears the obstacle by as much, to a stop.{" "}
+        {sun
+          ? sun.elevation_rad > 0
+            ? `The sun stands at ${threeFigures(sun.azimuth_rad)}° true, ${Math.round(degrees(sun.elevation_rad))}° high.`
+            : "The sun is down."
+          : "Give a time of day and the sun is looked at too."}{" "}
+        Among equals the order is by a score of our own; the leaflet is one authority’s rule, not yours unless you
+        choose it. Leaving the aeroplane by parachute, or its own, is not planned here: see its manual.
+      </p>
+    </div>
+  );
+}
+
+/** Two places side by side, line by line. */
+function Comparison({
+  two,
+  sourceOf,
+  onPin,
+}: {
+  two: readonly Site[];
+  sourceOf: (site: Site) => WorkingSource;
+  onPin: (id: string) => void;
+}) {
+  const format = useFormat();
+  const rows: readonly { name: string; of: (site: Site) => string; better: (site: Site) => number }[] = [
+    {
+      name: "in hand on arrival",
+      of: ({ reach: { path } }) => (path ? formatMargin(path.margin_m, format) : "–"),
+      better: ({ reach: { path } }) => path?.margin_m ?? -Infinity,
+    },
+    {
+      name: "length needed",
+      of: ({ length }) => (length ? format("length", length.needed_m) : "–"),
+      better: ({ length }) => -(length?.needed_m ?? Infinity),
+    },
+    { name: "length there is", of: ({ end }) => format("length", end.length_m), better: ({ end }) => end.length_m },
+    {
+      name: "to spare",
+      of: ({ spare_m }) =>
+        spare_m === null ? "–" : spare_m >= 0 ? format("length", spare_m) : `−${format("length", -spare_m)}`,
+      better: ({ spare_m }) => spare_m ?? -Infinity,
+    },
+    {
+      name: "touchdown over the ground",
+      of: ({ length }) => (length ? format("speed", length.touchdownGroundSpeed_mps) : "–"),
+      better: ({ length }) => -(length?.touchdownGroundSpeed_mps ?? Infinity),
+    },
+    {
+      name: "crosswind",
+      of: ({ reach }) => format("speed", Math.abs(reach.crosswind_mps)),
+      better: ({ reach }) => -Math.abs(reach.crosswind_mps),
+    },
+    { name: "slope", of: ({ end }) => `${formatNumber(end.slope * 100, 1)} %`, better: ({ end }) => end.slope },
+    {
+      name: "obstacle",
+      of: ({ end }) => (end.obstacle ? `${end.obstacle.name}, ${format("height", end.obstacle.height_m)}` : "none"),
+      better: ({ end }) => -(end.obstacle?.height_m ?? 0),
+    },
+    { name: "surface, width", of: ({ end }) => `${end.surface}, ${format("length", end.width_m)}`, better: () => 0 },
+    { name: "score (ours, smaller is better)", of: ({ score }) => formatNumber(score), better: ({ score }) => -score },
+  ];
+  return (
+    <section className="mb-4 max-w-[680px] border-b border-rule pb-3" aria-label="Comparison">
+      <table className="w-full text-right text-[14px]">
+        <thead>
+          <tr>
+            <th>
+              <span className="sr-only">what</span>
+            </th>
+            {two.map((site) => (
+              <th key={site.end.id} className="px-3 font-semibold">
+                {site.end.name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => {
+            const [a, b] = two.map(row.better);
+            return (
+              <tr key={row.name} className="border-t border-rule">
+                <th className="py-0.5 text-left font-normal text-ink2">{row.name}</th>
+                {two.map((site, i) => (
+                  <td
+                    key={site.end.id}
+                    className={`num px-3 ${(i === 0 ? a > b : b > a) ? "font-semibold text-pine" : ""}`}
+                  >
+                    {row.name === "length needed" && site.length ? (
+                      <Figure title={`Length needed, ${site.end.name}`} figure="length" source={sourceOf(site)}>
+                        {row.of(site)}
+                      </Figure>
+                    ) : (
+                      row.of(site)
+                    )}
+                  </td>
+                ))}
+              </tr>
+            );
+          })}
+          <tr className="border-t border-rule">
+            <th className="py-1 text-left font-normal text-ink2">notes</th>
+            {two.map((site) => (
+              <td key={site.end.id} className="px-3 py-1 text-[13px] text-ink2">
+                {site.end.notes || "none"}
+              </td>
+            ))}
+          </tr>
+          <tr>
+            <th>
+              <span className="sr-only">choose</span>
+            </th>
+            {two.map((site) => (
+              <td key={site.end.id} className="px-3">
+                <button
+                  type="button"
+                  className="btn btn-quiet px-2 py-0.5 text-[13px]"
+                  onClick={() => onPin(site.end.id)}
+                >
+                  Plan {site.end.name}
+                </button>
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  );
+}

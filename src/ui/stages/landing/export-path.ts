@@ -1,0 +1,26 @@
+import { toast } from "sonner";
+import type { LatLon } from "@/core/earth/geodesic";
+import { pathGeoJson } from "@/core/landing/path-geojson";
+import type { EndReach } from "@/core/landing/reach";
+import { download, fileName } from "@/ui/kit/download";
+import { shownEnd, useReach } from "@/ui/answers/reach-store";
+
+/** The formats in which a path leaves. */
+export type PathFormat = "geojson" | "gpx";
+
+/** Hands out the path that is looked at as a file, or says why there is none. */
+export function exportPath(format: PathFormat): void {
+  const { answer, pinnedId } = useReach.getState();
+  const end = shownEnd({ answer, pinnedId });
+  if (!end?.path || !answer) toast("There is no path to export: no way leads to a landing end from here.");
+  else void downloadPath(format, end, answer.origin);
+}
+
+/** The XML writer is loaded only when it is used. */
+async function downloadPath(format: PathFormat, end: EndReach, origin: LatLon): Promise<void> {
+  const name = `glide-to-${fileName(end.name)}`;
+  if (format === "geojson")
+    return download(`${name}.geojson`, "application/geo+json", JSON.stringify(pathGeoJson(end, origin), null, 1));
+  const { pathGpx } = await import("@/core/landing/path-gpx");
+  download(`${name}.gpx`, "application/gpx+xml", pathGpx(end, origin, new Date()));
+}

@@ -1,0 +1,90 @@
+// What speaks for and against a place, in words.
+import type { Hazard } from "@/core/landing/places";
+import type { SiteReason, SiteVerdict } from "@/core/landing/sites";
+import { formatNumber } from "@/core/quantities/units";
+import type { LengthRule } from "@/core/situation/landing-plan";
+import type { Format } from "@/ui/kit/units/units-store";
+
+/** How good a place is, in a word or two. */
+export const VERDICT_WORDS: Record<SiteVerdict, { text: string; tone: string }> = {
+  fits: { text: "fits", tone: "text-pine" },
+  tight: { text: "tight", tone: "text-ochre" },
+  reserve: { text: "spends the reserve", tone: "text-ochre" },
+  wind: { text: "too much wind", tone: "text-brick" },
+  "too-short": { text: "too short", tone: "text-brick" },
+  blocked: { text: "ground in the way", tone: "text-brick" },
+  short: { text: "out of reach", tone: "text-brick" },
+};
+
+/** What can hurt somebody there. */
+export const HAZARD_WORDS: Record<Hazard, string> = {
+  people: "people about",
+  "power-lines": "power lines",
+  stock: "stock grazing",
+  trees: "trees",
+  soft: "soft",
+  rough: "rough, stones",
+  wall: "a wall across",
+};
+
+/** Schools of judging a length. */
+export const RULES: readonly { value: LengthRule; label: string }[] = [
+  { value: "factor", label: "computed × 1.43, half the headwind" },
+  { value: "leaflet", label: "leaflet’s factors (UK, from memory)" },
+  { value: "own", label: "computed × a factor of your own" },
+  { value: "computed", label: "computed, no factor" },
+];
+
+/** A reason as it is said. */
+export function reasonInWords({ code, value }: SiteReason, format: Format): string {
+  switch (code) {
+    case "runway":
+      return "runway";
+    case "unprepared":
+      return "not prepared";
+    case "spare":
+      return `${format("length", value, "down")} to spare`;
+    case "tight":
+      return `${format("length", value, "down")} to spare, no factor`;
+    case "too-short":
+      return `${format("length", value, "up")} too short`;
+    case "does-not-stop":
+      return "does not stop downhill";
+    case "tailwind":
+      return `tail ${format("speed", value)}`;
+    case "tailwind-limit":
+      return `tail ${format("speed", value)}, over the limit`;
+    case "headwind":
+      return `head ${format("speed", value)}`;
+    case "crosswind":
+      return `across ${format("speed", value)}`;
+    case "crosswind-limit":
+      return `across ${format("speed", value)}, over the limit`;
+    case "obstacle":
+      return `obstacle ${format("height", value)}`;
+    case "sun":
+      return "sun in the eyes";
+    case "uphill":
+      return `uphill ${formatNumber(value * 100, 1)} %`;
+    case "downhill":
+      return `downhill ${formatNumber(-value * 100, 1)} %`;
+    case "low-arrival":
+      return `only ${format("height", value, "down")} in hand`;
+    case "reserve":
+      return `${format("height", value, "up")} of the reserve`;
+    case "short":
+      return `${format("height", value, "up")} short`;
+    case "blocked":
+      return `${format("height", value, "up")} under the clearance`;
+    case "people":
+    case "power-lines":
+    case "stock":
+    case "trees":
+    case "soft":
+    case "rough":
+    case "wall":
+      return HAZARD_WORDS[code];
+    default:
+      return code satisfies never;
+  }
+}

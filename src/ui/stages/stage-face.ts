@@ -1,0 +1,50 @@
+import type { ComponentType } from "react";
+
+/** What the spine says of a stage. */
+export interface Headline {
+  readonly text: string;
+  /** Class of its colour; the usual one without it. */
+  readonly tone?: string;
+}
+
+/** Something that can be done from anywhere, by key or by name. */
+export interface Command {
+  readonly title: string;
+  readonly group: "Stages" | "Situation" | "Path" | "Page";
+  /** As react-hotkeys-hook reads it; empty for none. */
+  readonly keys: string;
+  /** As it is printed. */
+  readonly keyLabel: string;
+  run(): void;
+}
+
+/** Changes that can be undone and done again. */
+export interface History {
+  readonly undo: () => void;
+  readonly redo: () => void;
+}
+
+/** All that the shell knows of a stage. */
+export interface StageFace {
+  /** Its address; with a capital and spaces it is its name. */
+  readonly slug: string;
+  readonly name: string;
+  /** What the pilot asks. */
+  readonly question: string;
+  /** What the stage does about it. */
+  readonly answers: string;
+  /** What is shown when it is open, loaded then; null while it is not built. */
+  readonly Stage: ComponentType | null;
+  /** Undefined while there is no answer yet. */
+  readonly useHeadline: () => Headline | undefined;
+  /** Keeps the answer up to date that its headline and other stages read, whichever stage is open. */
+  readonly useAnswer?: () => void;
+  /** Computation on the page, for the status bar; null for nothing to say. */
+  readonly useStatus?: () => string | null;
+  readonly commands?: readonly Command[];
+  /** Changes of its own that are undone before those of the situation; null when there are none. */
+  readonly history?: () => History | null;
+}
+
+/** The headline of a stage that is not built. */
+export const notBuilt = (): Headline => ({ text: "not built yet" });

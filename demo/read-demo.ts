@@ -2,11 +2,13 @@
 import { readFileSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
-import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { Aerodrome, LandingSite } from "@/core/landing/places";
-import { type SituationDocument, SituationOfAnyVersion } from "@/core/situation/situation-document";
+import type { SituationDocument } from "@/core/situation/situation-document";
+import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 
 const read = (file: string) => readFileSync(path.resolve(import.meta.dirname, file), "utf8");
 

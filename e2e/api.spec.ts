@@ -112,7 +112,7 @@ test("everything of an account goes out as one file and into an empty one with n
   // Damaged or later: refused whole.
   const count = (await situations(into)).length;
   for (const damaged of [
-    { ...archive, version: 2 },
+    { ...archive, version: 99 },
     { ...archive, situations: [{ id: "x", document: { ...archive.situations[0].document, mass_kg: -1 } }] },
     { ...archive, terrains: [{ ...archive.terrains[0], elevations: "AAAA" }] },
     "nonsense",

@@ -1,19 +1,22 @@
 // Everything of an account as one JSON file, and back: copies under new ids, references kept.
 import { z } from "zod";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { LatLon } from "@/core/earth/geodesic";
 import { MAX_TERRAIN_POINTS } from "@/core/earth/esri-ascii";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { Aerodrome, LandingSite } from "@/core/landing/places";
 import { type Issue, type Outcome, failure, issuesOf, success } from "@/core/outcome";
-import { SituationOfAnyVersion } from "@/core/situation/situation-document";
+import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { type Account, Preferences, savePreferences } from "./accounts";
 import { addAerodrome, listAerodromes } from "./aerodromes";
 import { addAircraft, listAircraft, listOwnAircraft } from "./aircraft";
 import { transaction } from "./database";
 import { addLandingSite, listLandingSites } from "./landing-sites";
+import type { UnreadableRow } from "./readable-rows";
 import { addSituation, listSituations } from "./situations";
 import { addTerrain, listTerrains, terrainElevations, unpackElevations } from "./terrains";
+
+const ARCHIVE_VERSION = 2;
 
 const ArchivedTerrain = z.strictObject({
   id: z.string(),
@@ -28,31 +31,44 @@ const ArchivedTerrain = z.strictObject({
   elevations: z.base64(),
 });
 
-/** The file, version 1. */
+/** The file. Version 1 had nothing that could not be read. */
 export const AccountArchive = z.strictObject({
   schema: z.literal("utrimax/account"),
-  version: z.literal(1),
+  version: z.literal(ARCHIVE_VERSION),
   preferences: Preferences,
-  aircraft: z.array(z.strictObject({ id: z.string(), document: AircraftDocument })).max(1000),
+  aircraft: z.array(z.strictObject({ id: z.string(), document: AircraftOfAnyVersion })).max(1000),
   aerodromes: z.array(Aerodrome).max(5000),
   sites: z.array(LandingSite).max(5000),
   situations: z.array(z.strictObject({ id: z.string(), document: SituationOfAnyVersion })).max(5000),
   terrains: z.array(ArchivedTerrain).max(20),
+  /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
+  unreadable: z
+    .array(
+      z.strictObject({
+        kind: z.enum(["aircraft", "aerodrome", "site", "situation"]),
+        id: z.string().max(64),
+        name: z.string().max(200),
+        reason: z.string().max(2000),
+        stored: z.record(z.string().max(64), z.unknown()),
+      }),
+    )
+    .max(1000),
 });
 /** @see AccountArchive */
 export type AccountArchive = z.infer<typeof AccountArchive>;
 
 /** Everything that belongs to an account. */
 export async function exportAccount(account: Account): Promise<AccountArchive> {
+  const unreadable: UnreadableRow[] = [];
   const terrains = (await listTerrains(account.id)).filter((terrain) => !terrain.shared);
   return {
     schema: "utrimax/account",
-    version: 1,
+    version: ARCHIVE_VERSION,
     preferences: account.preferences,
-    aircraft: (await listOwnAircraft(account.id)).map(({ id, document }) => ({ id, document })),
-    aerodromes: await listAerodromes(account.id, true),
-    sites: await listLandingSites(account.id, true),
-    situations: (await listSituations(account.id)).map(({ id, document }) => ({ id, document })).reverse(),
+    aircraft: (await listOwnAircraft(account.id, unreadable)).map(({ id, document }) => ({ id, document })),
+    aerodromes: await listAerodromes(account.id, true, unreadable),
+    sites: await listLandingSites(account.id, true, unreadable),
+    situations: (await listSituations(account.id, unreadable)).map(({ id, document }) => ({ id, document })).reverse(),
     terrains: await Promise.all(
       terrains.map(async ({ id, name, frame }) => ({
         id,
@@ -61,6 +77,7 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
         elevations: ((await terrainElevations(account.id, id)) ?? Buffer.alloc(0)).toString("base64"),
       })),
     ),
+    unreadable,
   };
 }
 
@@ -81,13 +98,15 @@ export interface ImportCount {
 export async function importAccount(account: Account, value: unknown): Promise<Outcome<ImportCount>> {
   const head = z.object({ schema: z.literal("utrimax/account"), version: z.number() }).safeParse(value);
   if (!head.success) return failure("archive_invalid", "This is not an export of a Utrimax account.", "schema");
-  if (head.data.version > 1)
+  if (head.data.version > ARCHIVE_VERSION)
     return failure(
       "future_version",
       `This export was written by a later Utrimax (version ${head.data.version}). Nothing was imported.`,
       "version",
     );
-  const parsed = AccountArchive.safeParse(value);
+  const parsed = AccountArchive.safeParse(
+    head.data.version === 1 ? { ...(value as object), version: ARCHIVE_VERSION, unreadable: [] } : value,
+  );
   if (!parsed.success) return { ok: false, issue: firstIssue(issuesOf(parsed.error)) };
   const archive = parsed.data;
   const grids: { id: string; name: string; grid: TerrainGrid }[] = [];

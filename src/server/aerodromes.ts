@@ -4,9 +4,14 @@ import type { RowDataPacket } from "mysql2/promise";
 import { Aerodrome, type Strip } from "@/core/landing/places";
 import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
+import { type UnreadableRow, readableRows } from "./readable-rows";
 
 /** Aerodromes of an account and of the library; `own` leaves the library out. */
-export async function listAerodromes(accountId: string, own = false): Promise<Aerodrome[]> {
+export async function listAerodromes(
+  accountId: string,
+  own = false,
+  unreadable: UnreadableRow[] = [],
+): Promise<Aerodrome[]> {
   const owners = [accountId, own ? accountId : LIBRARY_ACCOUNT];
   const [places] = await database().execute<RowDataPacket[]>(
     "SELECT * FROM aerodromes WHERE account_id IN (?, ?) ORDER BY name",
@@ -16,16 +21,19 @@ export async function listAerodromes(accountId: string, own = false): Promise<Ae
     "SELECT runways.* FROM runways JOIN aerodromes ON aerodromes.id = aerodrome_id WHERE account_id IN (?, ?) ORDER BY runways.id",
     owners,
   );
-  return places.map((row) =>
-    Aerodrome.parse({
-      id: row.id,
-      name: row.name,
-      kind: row.kind,
-      position: { latitude_deg: row.latitude_deg, longitude_deg: row.longitude_deg },
-      elevation_m: row.elevation_m,
-      runways: runways.filter((runway) => runway.aerodrome_id === row.id).map(stripOfRow),
-    }),
-  );
+  const rows = places.map((row) => ({ ...row, runways: runways.filter((runway) => runway.aerodrome_id === row.id) }));
+  return readableRows("aerodrome", rows as RowDataPacket[], aerodromeOfRow, unreadable);
+}
+
+function aerodromeOfRow(row: RowDataPacket): Aerodrome {
+  return Aerodrome.parse({
+    id: row.id,
+    name: row.name,
+    kind: row.kind,
+    position: { latitude_deg: row.latitude_deg, longitude_deg: row.longitude_deg },
+    elevation_m: row.elevation_m,
+    runways: (row.runways as RowDataPacket[]).map(stripOfRow),
+  });
 }
 
 function stripOfRow(row: RowDataPacket): Strip {

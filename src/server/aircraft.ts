@@ -1,9 +1,11 @@
 // Aircraft of an account and of the shared library.
 import { randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
-import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
+import { type UnreadableRow, readableRows } from "./readable-rows";
 
 /** An aircraft with where it comes from. */
 export interface StoredAircraft {
@@ -12,22 +14,22 @@ export interface StoredAircraft {
   readonly document: AircraftDocument;
 }
 
-/** All aircraft that an account may use: the library's, then its own. */
-export async function listAircraft(accountId: string): Promise<StoredAircraft[]> {
+/** All aircraft that an account may use: the library's, then its own. @see readableRows for `unreadable` */
+export async function listAircraft(accountId: string, unreadable: UnreadableRow[] = []): Promise<StoredAircraft[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    "SELECT id, account_id, document FROM aircraft WHERE account_id IN (?, ?) AND deleted_at IS NULL ORDER BY account_id = ? DESC, name",
+    "SELECT id, account_id, name, document FROM aircraft WHERE account_id IN (?, ?) AND deleted_at IS NULL ORDER BY account_id = ? DESC, name",
     [accountId, LIBRARY_ACCOUNT, LIBRARY_ACCOUNT],
   );
-  return rows.map(aircraftOfRow);
+  return readableRows("aircraft", rows, aircraftOfRow, unreadable);
 }
 
 /** The aircraft that belong to an account alone. */
-export async function listOwnAircraft(accountId: string): Promise<StoredAircraft[]> {
+export async function listOwnAircraft(accountId: string, unreadable: UnreadableRow[] = []): Promise<StoredAircraft[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    "SELECT id, account_id, document FROM aircraft WHERE account_id = ? AND deleted_at IS NULL ORDER BY name",
+    "SELECT id, account_id, name, document FROM aircraft WHERE account_id = ? AND deleted_at IS NULL ORDER BY name",
     [accountId],
   );
-  return rows.map(aircraftOfRow);
+  return readableRows("aircraft", rows, aircraftOfRow, unreadable);
 }
 
 function aircraftOfRow(row: RowDataPacket): StoredAircraft {

@@ -2,10 +2,11 @@
 import { readFile, readdir } from "node:fs/promises";
 import path from "node:path";
 import { z } from "zod";
-import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import { Aerodrome, LandingSite } from "@/core/landing/places";
-import { type SituationDocument, SituationOfAnyVersion } from "@/core/situation/situation-document";
+import type { SituationDocument } from "@/core/situation/situation-document";
+import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { createHash } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
 import { LIBRARY_ACCOUNT, ensureLibraryAccount } from "./accounts";

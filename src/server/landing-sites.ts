@@ -4,23 +4,30 @@ import type { RowDataPacket } from "mysql2/promise";
 import { LandingSite } from "@/core/landing/places";
 import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
+import { type UnreadableRow, readableRows } from "./readable-rows";
 
 /** Sites of an account and of the library; `own` leaves the library out. */
-export async function listLandingSites(accountId: string, own = false): Promise<LandingSite[]> {
+export async function listLandingSites(
+  accountId: string,
+  own = false,
+  unreadable: UnreadableRow[] = [],
+): Promise<LandingSite[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    "SELECT id, name, kind, notes, strip, hazards FROM landing_sites WHERE account_id IN (?, ?) ORDER BY name",
+    "SELECT id, account_id, name, kind, notes, strip, hazards FROM landing_sites WHERE account_id IN (?, ?) ORDER BY name",
     [accountId, own ? accountId : LIBRARY_ACCOUNT],
   );
-  return rows.map((row) =>
-    LandingSite.parse({
-      id: row.id,
-      name: row.name,
-      kind: row.kind,
-      notes: row.notes,
-      strip: JSON.parse(String(row.strip)),
-      hazards: row.hazards === null ? [] : JSON.parse(String(row.hazards)),
-    }),
-  );
+  return readableRows("site", rows, siteOfRow, unreadable);
+}
+
+function siteOfRow(row: RowDataPacket): LandingSite {
+  return LandingSite.parse({
+    id: row.id,
+    name: row.name,
+    kind: row.kind,
+    notes: row.notes,
+    strip: JSON.parse(String(row.strip)),
+    hazards: row.hazards === null ? [] : JSON.parse(String(row.hazards)),
+  });
 }
 
 /** Writes a site under its id, replacing the one of the same account. */

@@ -1,4 +1,6 @@
 // The server against a real database, which the test command starts.
+import { loadLibrary } from "./library";
+import { exportAccount, importAccount } from "./account-archive";
 import type { RowDataPacket } from "mysql2/promise";
 import { afterAll, describe, expect, it } from "vitest";
 import { LIBRARY_ACCOUNT, accountForCredentials, createGuest, createUser, forgetOldGuests } from "./accounts";
@@ -187,5 +189,68 @@ describe("aircraft", () => {
       [account],
     );
     expect((await listSituations(account))[0].document).toEqual({ ...document, name: "Uses it" });
+  });
+});
+
+describe("rows that cannot be read", () => {
+  it("are set aside with the reason, and the rest of the account works", async () => {
+    const account = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
+    const [library] = await listAircraft(account);
+    const bad = await addAircraft(account, { ...library.document, name: "Broken" });
+    await addAircraft(account, { ...library.document, name: "Sound" });
+    const situation = await addSituation(account, await demoSituation());
+    await addSituation(account, { ...(await demoSituation()), name: "Sound" });
+    await database().execute(
+      "UPDATE aircraft SET document = JSON_SET(document, '$.mass.maximum_kg', -1) WHERE id = ?",
+      [bad],
+    );
+    await database().execute("UPDATE situations SET document = '[]' WHERE id = ?", [situation]);
+
+    const { aircraft, unreadable } = await loadLibrary(account);
+    expect(aircraft.filter(({ shared }) => !shared).map(({ document }) => document.name)).toEqual(["Sound"]);
+    expect(unreadable).toMatchObject([{ kind: "aircraft", id: bad, name: "Broken" }]);
+    expect(unreadable[0].reason).toContain("mass.maximum_kg");
+    expect(JSON.parse(String(unreadable[0].stored.document)).mass.maximum_kg).toBe(-1);
+    expect((await listSituations(account)).map(({ document }) => document.name)).toEqual(["Sound"]);
+
+    // They leave with everything else, and an import of that brings the rest.
+    const archive = await exportAccount({ id: account, kind: "user", email: "", preferences: {} });
+    expect(archive.unreadable.map(({ kind, id }) => [kind, id]).sort()).toEqual([
+      ["aircraft", bad],
+      ["situation", situation],
+    ]);
+    const other = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
+    expect(
+      await importAccount({ id: other, kind: "user", email: "", preferences: {} }, JSON.parse(JSON.stringify(archive))),
+    ).toMatchObject({ ok: true, value: { aircraft: 1, situations: 1 } });
+  });
+
+  it("an export of version 1, with an aircraft of version 2, still comes in", async () => {
+    const account = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
+    const [library] = await listAircraft(account);
+    const { causeFlow: _flow, ...document } = library.document;
+    const old = {
+      schema: "utrimax/account",
+      version: 1,
+      preferences: {},
+      aircraft: [{ id: "a", document: { ...document, version: 2 } }],
+      aerodromes: [],
+      sites: [],
+      situations: [],
+      terrains: [],
+    };
+    const user = { id: account, kind: "user", email: "", preferences: {} } as const;
+    expect(await importAccount(user, old)).toMatchObject({ ok: true, value: { aircraft: 1 } });
+    expect((await listOwnAircraft(account))[0].document).toEqual(library.document);
+  });
+
+  it("of the library are left out, and everybody else's work goes on", async () => {
+    await database().execute("UPDATE landing_sites SET strip = '{}' WHERE name = 'Orchard Road'");
+    const account = await transaction(createGuest);
+    const { sites, unreadable } = await loadLibrary(account);
+    expect([sites.length, unreadable]).toEqual([11, []]);
+    await database().execute("UPDATE accounts SET preferences = '{}' WHERE id = ?", [LIBRARY_ACCOUNT]);
+    await loadDemoLibrary();
+    expect((await loadLibrary(account)).sites).toHaveLength(12);
   });
 });

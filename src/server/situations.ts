@@ -1,8 +1,10 @@
 // Saved situations of an account.
 import { randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
-import { type SituationDocument, SituationOfAnyVersion } from "@/core/situation/situation-document";
+import type { SituationDocument } from "@/core/situation/situation-document";
+import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { type Queryable, database } from "./database";
+import { type UnreadableRow, readableRows } from "./readable-rows";
 
 /** A saved situation. */
 export interface StoredSituation {
@@ -12,16 +14,20 @@ export interface StoredSituation {
 }
 
 /** Situations of an account, the latest first. */
-export async function listSituations(accountId: string): Promise<StoredSituation[]> {
+export async function listSituations(accountId: string, unreadable: UnreadableRow[] = []): Promise<StoredSituation[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    "SELECT id, document, updated_at FROM situations WHERE account_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC, id",
+    "SELECT id, name, document, updated_at FROM situations WHERE account_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC, id",
     [accountId],
   );
-  return rows.map((row) => ({
+  return readableRows("situation", rows, situationOfRow, unreadable);
+}
+
+function situationOfRow(row: RowDataPacket): StoredSituation {
+  return {
     id: String(row.id),
     updatedAt: (row.updated_at as Date).toISOString(),
     document: SituationOfAnyVersion.parse(JSON.parse(String(row.document))),
-  }));
+  };
 }
 
 /** Adds a situation to an account. */

@@ -197,12 +197,9 @@ const Handbook = z.object({
   vyse_mps: speed_mps.nullable(),
   vsse_mps: speed_mps.nullable(),
   /** Glides printed or flown besides best glide: equivalent airspeed and sink at sea-level density. */
-  glidePoints: z
-    .array(z.object({ eas_mps: speed_mps, sink_mps: range("A sink, in m/s,", 0.05, 60) }))
-    .max(60)
-    .default([]),
+  glidePoints: z.array(z.object({ eas_mps: speed_mps, sink_mps: range("A sink, in m/s,", 0.05, 60) })).max(60),
   /** What the propeller did in the book's glide; best glide includes its drag. */
-  glidePropeller: PropellerState.default("windmilling"),
+  glidePropeller: PropellerState,
 });
 
 const Limits = z.object({
@@ -216,11 +213,11 @@ const Limits = z.object({
   loadFactorFlap: z.number().min(1).max(12),
 });
 
-/** The document, version 2. In version 1 the dead engines of a jet dragged twice: in the polar and, by another figure, on one engine. */
+/** The document. A field that is added has no default here: it makes a new version, with a step from the one before. */
 export const AircraftDocument = z
   .object({
     schema: z.literal("utrimax/aircraft"),
-    version: z.literal(2),
+    version: z.literal(3),
     name: text(60).min(1, "An aircraft needs a name."),
     description: text(400),
     category: z.enum(["single", "twin", "jet", "helicopter", "gyroplane"]),
@@ -248,8 +245,7 @@ export const AircraftDocument = z
       .array(CauseItem)
       .min(1, "A cause check has at least one item.")
       .max(30, "At most 30 items.")
-      .nullable()
-      .default(null),
+      .nullable(),
   })
   .superRefine((aircraft, context) => {
     const fault = (path: string, message: string) =>
@@ -278,29 +274,3 @@ export const AircraftDocument = z
 
 /** @see AircraftDocument */
 export type AircraftDocument = z.infer<typeof AircraftDocument>;
-
-/** The present version of a document of an earlier one; what is no such document is handed on as it is. */
-function upgraded(value: unknown): unknown {
-  const old = z.looseObject({ schema: z.literal("utrimax/aircraft"), version: z.literal(1) }).safeParse(value);
-  if (!old.success) return value;
-  const jet = z
-    .looseObject({
-      wing: z.looseObject({ area_m2: z.number() }),
-      engines: z.looseObject({ kind: z.literal("jet"), count: z.number() }),
-      polar: z.looseObject({ deadPropeller: z.looseObject({ windmilling: z.number() }).nullable() }),
-    })
-    .safeParse(value);
-  const dead = jet.success ? jet.data.polar.deadPropeller : null;
-  if (!jet.success || !dead) return { ...old.data, version: 2 };
-  // The glide as it was stands: what the polar counted for the dead engines becomes their drag.
-  const { wing, engines, polar } = jet.data;
-  return {
-    ...old.data,
-    version: 2,
-    polar: { ...polar, deadPropeller: null },
-    engines: { ...engines, deadDragArea_m2: (dead.windmilling * wing.area_m2) / engines.count },
-  };
-}
-
-/** A document of this or an earlier version, brought up to this one: what storage and files are read with. */
-export const AircraftOfAnyVersion = z.preprocess(upgraded, AircraftDocument);

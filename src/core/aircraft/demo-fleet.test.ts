@@ -4,7 +4,7 @@ import { describe, expect, it } from "vitest";
 import { demoDeparture } from "../../../demo/demo-departure";
 import { demoAircraft } from "../../../demo/read-demo";
 import { bestGlide } from "../glide/straight-glide";
-import { AircraftDocument, AircraftOfAnyVersion } from "./aircraft-document";
+import { AircraftDocument } from "./aircraft-document";
 import { cleanGlide } from "./configuration";
 import { fitOf, withFit } from "./fitted-aircraft";
 import { doubtsAbout } from "./plausibility";
@@ -88,31 +88,6 @@ describe("demo fleet", () => {
       expect(Math.abs((fitted.value.polar?.cd0 ?? 0) / (polar?.cd0 ?? 1) - 1)).toBeLessThan(0.03);
     },
   );
-
-  it("brings a jet of version 1 up to date: the glide stands, the dead engines drag once", () => {
-    const { deadPropeller, ...polar } = demoAircraft("cedar-j2").polar ?? {};
-    expect(deadPropeller).toBeNull();
-    const cedar = demoAircraft("cedar-j2");
-    const old = {
-      ...cedar,
-      version: 1,
-      polar: {
-        ...polar,
-        cd0: 0.0225,
-        deadPropeller: { basis: "wing", windmilling: 0.0007, stopped: null, coarse: null, feathered: null },
-      },
-      engines: { ...cedar.engines, deadDragArea_m2: 0.39 },
-    };
-    const read = AircraftOfAnyVersion.parse(old);
-    const found = polarOf(read, 41_000, cleanGlide(read));
-    expect(found.ok && bestGlide(found.value.polar).ratio).toBeCloseTo(17.5, 1);
-    expect(read.engines.kind === "jet" && read.engines.deadDragArea_m2).toBeCloseTo((0.0007 * 92) / 2, 9);
-    expect(AircraftDocument.safeParse({ ...old, version: 2 }).error?.issues[0].path).toEqual([
-      "polar",
-      "deadPropeller",
-    ]);
-    expect(AircraftOfAnyVersion.parse({ ...demoAircraft("alder-s1"), version: 1 })).toEqual(demoAircraft("alder-s1"));
-  });
 
   // 300 m on a hard runway at sea level: what a powerful single of three tonnes needs; common practice.
   it("gives Thorn a take-off run of about 300 m", () => {

@@ -7,7 +7,7 @@ import type { AircraftDocument } from "./aircraft-document";
 export function newAircraft(name: string): AircraftDocument {
   return {
     schema: "utrimax/aircraft",
-    version: 2,
+    version: 3,
     name,
     description: "",
     category: "single",

@@ -30,7 +30,7 @@ export const TouchdownQuestion = z.object({
   /** Mean deceleration that is counted on, g. */
   stopping: LandingPlan.shape.stopping,
   /** A retractable gear is left up. */
-  wheelsUp: LandingPlan.shape.wheelsUp,
+  wheelsUp: LandingPlan.shape.wheelsUp.default(false),
 });
 /** @see TouchdownQuestion */
 export type TouchdownQuestion = z.infer<typeof TouchdownQuestion>;

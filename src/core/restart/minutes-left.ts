@@ -26,7 +26,7 @@ export const MinutesQuestion = z.object({
   altitude_m: SituationDocument.shape.altitude_m,
   /** Elevation that the glide ends at. */
   ground_m: SituationDocument.shape.altitude_m,
-  left_s: RestartPlan.shape.minutes.unwrap().shape.left_s,
+  left_s: RestartPlan.shape.minutes.shape.left_s,
 });
 /** @see MinutesQuestion */
 export type MinutesQuestion = z.infer<typeof MinutesQuestion>;

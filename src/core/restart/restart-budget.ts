@@ -25,7 +25,7 @@ export const RestartQuestion = z.object({
   ground_m: SituationDocument.shape.altitude_m,
   reaction_s: Pilot.shape.reaction_s,
   /** Which of two engines; with one running the other holds height as far as it can. */
-  stopped: RestartPlan.shape.stopped.unwrap().default("both"),
+  stopped: RestartPlan.shape.stopped.default("both"),
   centreOfGravity: SituationDocument.shape.centreOfGravity.default(0.5),
   flow: z.array(CauseItem).max(30, "At most 30 items."),
 });

@@ -12,7 +12,7 @@ export const DeparturePlan = z.object({
   /** Index into the aircraft's flaps; null takes its take-off flap. */
   flap: z.int().min(0).max(7).nullable(),
   /** Index into the aircraft's flaps for the landing after the turn back; null takes its landing flap. */
-  landingFlap: z.int().min(0).max(7).nullable().default(null),
+  landingFlap: z.int().min(0).max(7).nullable(),
   /** Climb speed, equivalent; null takes the handbook's V_Y. */
   climb_mps: range(10, 200, "A climb speed is 20 to 390 kt.").nullable(),
   /** Height of an early turn crosswind; null climbs straight out. */
@@ -40,7 +40,7 @@ export const DeparturePlan = z.object({
   /** Altitude that stands for the ground in practice. */
   hardDeck_m: range(300, 4000, "A hard deck is 980 to 13 100 ft."),
   /** With two engines. */
-  twoEngines: TakeOffPlan.default(DEFAULT_TAKE_OFF),
+  twoEngines: TakeOffPlan,
 });
 
 /** @see DeparturePlan */

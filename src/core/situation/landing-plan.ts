@@ -60,11 +60,11 @@ export const LandingPlan = z.object({
   wet: z.boolean(),
   rule: LengthRule,
   /** What the user's own authority or operator multiplies by, for the rule of that name. */
-  ownFactor: range(1, 3, "A factor on landing distance is 1 to 3.").default(1.67),
+  ownFactor: range(1, 3, "A factor on landing distance is 1 to 3."),
   /** Most wind from behind that a landing is planned with. */
-  tailwindLimit_mps: range(0, 15, "A tailwind limit is 0 to 29 kt; 10 kt is usual.").default(5.14444),
+  tailwindLimit_mps: range(0, 15, "A tailwind limit is 0 to 29 kt; 10 kt is usual."),
   /** Most wind from the side; null takes 15 kt or 0.2 V_S0, whichever is more. */
-  crosswindLimit_mps: range(0, 30, "A crosswind limit is 0 to 58 kt.").nullable().default(null),
+  crosswindLimit_mps: range(0, 30, "A crosswind limit is 0 to 58 kt.").nullable(),
   /** Time of day for the sun, UTC; null leaves the sun out. */
   utc_h: range(0, 24, "A time of day is 0 to 24 h UTC.").nullable(),
   allowed: z.array(LossAction).max(7),
@@ -75,7 +75,7 @@ export const LandingPlan = z.object({
   /** Schools of one-engine approach. */
   gear: z.enum(["late", "usual"]),
   /** Retractable gear is left up on touchdown. */
-  wheelsUp: z.boolean().default(false),
+  wheelsUp: z.boolean(),
   /** Stopping: load in g that is counted on when something solid is met. */
   stopping: range(0.05, 30, "A mean deceleration is 0.05 to 30 g."),
   swells: z.array(Swell).max(2, "Two systems of swell at most: the primary and one across it."),

@@ -14,23 +14,21 @@ export const RestartPlan = z.object({
     .max(15_000, "A commit height is −1 410 to 49 000 ft above the sea.")
     .nullable(),
   /** With two engines: which of them has stopped. */
-  stopped: z.enum(["left", "right", "both"]).default("left"),
+  stopped: z.enum(["left", "right", "both"]),
   symptom: z.enum(["sudden", "surging", "fading", "rough", "after-change"]).nullable(),
   /** Chance of one attempt to light a jet again, as the pilot judges it: windmilling, and with auxiliary power. */
   chance: Chance,
-  assistedChance: Chance.default(0.4),
+  assistedChance: Chance,
   /** Engine with some minutes left: what is failing, how long it runs on, and at which share of full power. */
-  minutes: z
-    .object({
-      left_s: z
-        .number("Minutes left are a number.")
-        .min(10, "An engine that runs for less than 10 seconds has failed.")
-        .max(7200, "At most two hours are planned for."),
-      losing: z.enum(["coolant", "oil", "fuel"]),
-      /** A margin after which it is shut down to keep it from seizing or burning: the school that saves the engine. */
-      school: z.enum(["use", "save"]),
-    })
-    .default({ left_s: 300, losing: "oil", school: "use" }),
+  minutes: z.object({
+    left_s: z
+      .number("Minutes left are a number.")
+      .min(10, "An engine that runs for less than 10 seconds has failed.")
+      .max(7200, "At most two hours are planned for."),
+    losing: z.enum(["coolant", "oil", "fuel"]),
+    /** A margin after which it is shut down to keep it from seizing or burning: the school that saves the engine. */
+    school: z.enum(["use", "save"]),
+  }),
 });
 
 /** @see RestartPlan */

@@ -1,8 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { demoSituation } from "../../../demo/read-demo";
-import { DEFAULT_DEPARTURE } from "./departure-plan";
-import { DEFAULT_ONE_ENGINE } from "./one-engine-plan";
-import { readSituation } from "./situation-document";
+import { readSituation } from "./situation-versions";
 
 const DEMO = demoSituation();
 
@@ -13,7 +11,7 @@ describe("situation document", () => {
   });
 
   it.each([
-    [{ ...DEMO, version: 4 }, "future_version", "version"],
+    [{ ...DEMO, version: 5 }, "future_version", "version"],
     [{ ...DEMO, schema: "something/else" }, "situation_invalid", "schema"],
     [null, "situation_invalid", "schema"],
     ["text", "situation_invalid", "schema"],
@@ -30,24 +28,6 @@ describe("situation document", () => {
   ])("refuses %#", (value, code, path) => {
     const read = readSituation(value);
     expect(read.ok ? [] : [read.issue.code, read.issue.path]).toEqual([code, path]);
-  });
-
-  it("brings version 1 up to date with the usual departure, and changes nothing else", () => {
-    const { departure, ...rest } = DEMO;
-    expect(departure).toEqual(DEFAULT_DEPARTURE);
-    expect(readSituation({ ...rest, version: 1 })).toEqual({ ok: true, value: DEMO });
-  });
-
-  it("brings version 2 up to date: which engine has stopped, what one engine must do, the tailwind limit", () => {
-    const { oneEngine, restart, landing, ...rest } = DEMO;
-    const { stopped, ...oldRestart } = restart;
-    const { tailwindLimit_mps, crosswindLimit_mps, wheelsUp, ...oldLanding } = landing;
-    expect([oneEngine, stopped, wheelsUp, crosswindLimit_mps]).toEqual([DEFAULT_ONE_ENGINE, "left", false, null]);
-    expect(tailwindLimit_mps).toBeCloseTo((10 * 1852) / 3600, 4);
-    expect(readSituation({ ...rest, restart: oldRestart, landing: oldLanding, version: 2 })).toEqual({
-      ok: true,
-      value: DEMO,
-    });
   });
 
   it("says in words what would be right", () => {

@@ -3,11 +3,10 @@ import { z } from "zod";
 import { Configuration } from "../aircraft/configuration";
 import { WindColumn } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
-import { DEFAULT_DEPARTURE, DeparturePlan } from "./departure-plan";
-import { DEFAULT_LANDING, LandingPlan } from "./landing-plan";
-import { DEFAULT_ONE_ENGINE, OneEnginePlan } from "./one-engine-plan";
-import { DEFAULT_RESTART, RestartPlan } from "./restart-plan";
-import { failure, issuesOf, success, type Outcome } from "../outcome";
+import { DeparturePlan } from "./departure-plan";
+import { LandingPlan } from "./landing-plan";
+import { OneEnginePlan } from "./one-engine-plan";
+import { RestartPlan } from "./restart-plan";
 
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
 
@@ -35,10 +34,10 @@ export const ApproachPlan = z.object({
 /** @see ApproachPlan */
 export type ApproachPlan = z.infer<typeof ApproachPlan>;
 
-/** The document, version 3. Version 1 had no departure; version 2 did not say which engine has stopped nor what one engine must do. */
+/** The document. A field or section that is added has no default here: it makes a new version, with a step from the one before. */
 export const SituationDocument = z.object({
   schema: z.literal("utrimax/situation"),
-  version: z.literal(3),
+  version: z.literal(4),
   name: z.string().trim().min(1, "A situation needs a name.").max(80, "At most 80 characters."),
   aircraftId: z.string().min(1).max(64),
   mass_kg: range(50, 700_000, "A mass is between 50 kg and 700 t."),
@@ -58,9 +57,9 @@ export const SituationDocument = z.object({
   pilot: Pilot,
   plan: ApproachPlan,
   departure: DeparturePlan,
-  restart: RestartPlan.default(DEFAULT_RESTART),
-  landing: LandingPlan.default(DEFAULT_LANDING),
-  oneEngine: OneEnginePlan.default(DEFAULT_ONE_ENGINE),
+  restart: RestartPlan,
+  landing: LandingPlan,
+  oneEngine: OneEnginePlan,
   terrainId: z.string().max(64).nullable(),
   /** The day, for magnetic variation: ISO date. */
   day: z.iso.date("A day is written 2026-11-24."),
@@ -68,36 +67,3 @@ export const SituationDocument = z.object({
 
 /** @see SituationDocument */
 export type SituationDocument = z.infer<typeof SituationDocument>;
-
-/** The present version of a document of any earlier one; what is no such document is handed on as it is. */
-function upgraded(value: unknown): unknown {
-  const old = z
-    .looseObject({ schema: z.literal("utrimax/situation"), version: z.union([z.literal(1), z.literal(2)]) })
-    .safeParse(value);
-  if (!old.success) return value;
-  // What version 3 added has its default in the schema.
-  return { ...(old.data.version === 1 ? { departure: DEFAULT_DEPARTURE } : {}), ...old.data, version: 3 };
-}
-
-/** A document of this or an earlier version, brought up to this one. */
-export const SituationOfAnyVersion = z.preprocess(upgraded, SituationDocument);
-
-/**
- * Reads a situation of any version.
- *
- * @returns `future_version` for a document of a later Utrimax, `situation_invalid` with the first fault otherwise
- */
-export function readSituation(value: unknown): Outcome<SituationDocument> {
-  const head = z.object({ schema: z.literal("utrimax/situation"), version: z.number() }).safeParse(value);
-  if (!head.success) return failure("situation_invalid", "This is not a Utrimax situation.", "schema");
-  if (head.data.version > 3)
-    return failure(
-      "future_version",
-      `This situation was saved by a later Utrimax (version ${head.data.version}); this one reads version 3. Nothing was changed.`,
-      "version",
-    );
-  const parsed = SituationOfAnyVersion.safeParse(value);
-  if (parsed.success) return success(parsed.data);
-  const [first] = issuesOf(parsed.error);
-  return failure("situation_invalid", `${first.path || "The document"}: ${first.message}`, first.path);
-}

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { newAircraft } from "@/core/aircraft/new-aircraft";
-import { keepDrafts, useDrafts } from "./aircraft-drafts";
+import { NEW_ID, draftSaved, keepDrafts, useDrafts } from "./aircraft-drafts";
 
 const store = new Map<string, string>();
 vi.stubGlobal("localStorage", {
@@ -33,6 +33,43 @@ describe("aircraft drafts", () => {
       expect(useDrafts.getState().drafts).toEqual({});
     },
   );
+
+  it("of an earlier version are taken up in the present one", () => {
+    const { causeFlow: _flow, ...old } = newAircraft("Old");
+    store.set("utrimax:aircraft-drafts", JSON.stringify({ a: { ...old, version: 2 } }));
+    keepDrafts()();
+    expect(useDrafts.getState().drafts.a).toEqual(newAircraft("Old"));
+  });
+
+  it.each([
+    ["in place", "a", "a"],
+    ["as a new aircraft", NEW_ID, "b"],
+  ])("saved %s are gone, and so is the way back to before", (_, id, savedAs) => {
+    const draft = newAircraft("Saved");
+    useDrafts.getState().put(id, draft);
+    draftSaved(id, draft, savedAs);
+    expect(useDrafts.getState().drafts).toEqual({});
+    expect(useDrafts.temporal.getState().pastStates).toEqual([]);
+  });
+
+  it.each([
+    ["in place", "a", "a"],
+    ["as a new aircraft", NEW_ID, "b"],
+  ])("what is typed while they are saved %s stays a draft of what was saved", (_, id, savedAs) => {
+    const draft = newAircraft("Saved");
+    useDrafts.getState().put(id, draft);
+    const typed = { ...draft, name: "Typed meanwhile" };
+    useDrafts.getState().put(id, typed);
+    draftSaved(id, draft, savedAs);
+    expect(useDrafts.getState().drafts).toEqual({ [savedAs]: typed });
+  });
+
+  it("something else of the aircraft that is saved leaves a draft alone", () => {
+    const draft = newAircraft("Draft");
+    useDrafts.getState().put("a", draft);
+    draftSaved("a", newAircraft("Saved from elsewhere"), "a");
+    expect(useDrafts.getState().drafts).toEqual({ a: draft });
+  });
 
   it("undo goes back to before, as one step for what is typed in one go", () => {
     keepDrafts()();

@@ -1,7 +1,8 @@
 // Aircraft being changed and not saved yet, by id; kept in the browser, so that a reload or a dead database loses nothing.
 import { temporal } from "zundo";
 import { create } from "zustand";
-import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion, upgradedAircraft } from "@/core/aircraft/aircraft-versions";
 import { undoGroups } from "@/ui/kit/undo-groups";
 
 /** A draft of an aircraft that has no id yet. */
@@ -44,7 +45,7 @@ export function keepDrafts(): () => void {
         // Half-filled figures are what drafts are for: only the shape has to be right.
         const shape = AircraftOfAnyVersion.safeParse(value);
         const harmless = shape.success || shape.error.issues.every((issue) => issue.code !== "invalid_type");
-        return harmless ? [[id, value as AircraftDocument] as const] : [];
+        return harmless ? [[id, upgradedAircraft(value) as AircraftDocument] as const] : [];
       });
       if (drafts.length > 0) useDrafts.setState({ drafts: Object.fromEntries(drafts) });
     }
@@ -53,6 +54,26 @@ export function keepDrafts(): () => void {
   }
   forgetHistory();
   return useDrafts.subscribe(({ drafts }) => localStorage.setItem(KEY, JSON.stringify(drafts)));
+}
+
+/**
+ * Takes note that a draft was saved. What was typed while it was being saved stays a draft: of the aircraft under which it was saved.
+ *
+ * @param document - what was saved
+ * @param savedAs - the id that it has now
+ */
+export function draftSaved(id: string, document: AircraftDocument, savedAs: string): void {
+  const { drafts, put, drop } = useDrafts.getState();
+  const draft = drafts[id];
+  if (draft === undefined) return;
+  if (draft === document) {
+    drop(id);
+    forgetHistory();
+  } else if (savedAs !== id) {
+    put(savedAs, draft);
+    drop(id);
+    forgetHistory();
+  }
 }
 
 /** The changes of aircraft that can be undone; null when there are none. */

@@ -7,6 +7,7 @@ import { FileButton } from "@/ui/kit/forms/FileButton";
 import { type Answer, send, sendRaw } from "@/ui/kit/request";
 import { Panel } from "@/ui/kit/dialogs/Panel";
 import { useWorkspace } from "@/ui/library/workspace";
+import { UnreadableRows } from "./UnreadableRows";
 import { TerrainField } from "@/ui/situation/TerrainField";
 
 /** Largest account file that is sent, bytes; the server refuses more too. */
@@ -66,6 +67,7 @@ export function AccountDialog() {
       <p className="mt-2 text-[13px] text-ink2">
         An import adds copies of what the file holds; nothing that is here is replaced.
       </p>
+      <UnreadableRows />
       <TerrainField />
     </Panel>
   );

@@ -16,6 +16,7 @@ import { CommandPalette } from "./CommandPalette";
 import { KeyList } from "./KeyList";
 import { SituationStrip } from "./SituationStrip";
 import { SkipLink } from "./SkipLink";
+import { useUnreadableNotice } from "./UnreadableRows";
 import { Spine } from "./Spine";
 import { StatusBar } from "./StatusBar";
 import { type WorkspaceData, WorkspaceProvider } from "@/ui/library/workspace";
@@ -65,6 +66,7 @@ function OpenFirst({
 function Frame({ children }: { children: ReactNode }) {
   useSaving();
   useSituationTerrain();
+  useUnreadableNotice();
   useEffect(keepDrafts, []);
   return (
     <Tooltip.Provider delayDuration={400}>

@@ -1,5 +1,6 @@
 // Work that is not saved yet, kept in the browser so that a reload or a dead database loses nothing.
-import { type SituationDocument, readSituation } from "@/core/situation/situation-document";
+import type { SituationDocument } from "@/core/situation/situation-document";
+import { readSituation } from "@/core/situation/situation-versions";
 
 const key = (id: string) => `utrimax:draft:${id}`;
 

@@ -1,8 +1,10 @@
 // A situation as a file: the document, and the aircraft when it is the account's own, so that it opens anywhere.
 import { z } from "zod";
-import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { type Outcome, failure, issuesOf, success } from "@/core/outcome";
-import { type SituationDocument, readSituation } from "@/core/situation/situation-document";
+import type { SituationDocument } from "@/core/situation/situation-document";
+import { readSituation } from "@/core/situation/situation-versions";
 
 /** Largest file read, bytes; a real one is under 10 kB. */
 const LIMIT = 1024 * 1024;

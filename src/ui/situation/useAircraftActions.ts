@@ -1,14 +1,15 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { toast } from "sonner";
-import { type AircraftDocument, AircraftOfAnyVersion } from "@/core/aircraft/aircraft-document";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { newAircraft } from "@/core/aircraft/new-aircraft";
 import { issuesOf } from "@/core/outcome";
 import { download, fileName } from "@/ui/kit/download";
 import { type Answer, send } from "@/ui/kit/request";
 import { useSituation } from "./situation-store";
-import { NEW_ID, forgetHistory, useDrafts } from "@/ui/library/aircraft-drafts";
+import { NEW_ID, draftSaved, useDrafts } from "@/ui/library/aircraft-drafts";
 
 /** Largest file read, bytes; a real one is under 10 kB. */
 const LIMIT = 1024 * 1024;
@@ -49,10 +50,12 @@ export function useAircraftActions() {
     },
     /** Saves a draft: in place when it is the account's own, otherwise as one of its own. It becomes the situation's aircraft. False when it could not be saved. */
     save: async (id: string, shared: boolean, document: AircraftDocument): Promise<boolean> => {
+      let savedAs = id;
       if (id === NEW_ID || shared) {
         const added = await add(document, `“${document.name}” is saved and current.`);
         if (!added) return false;
         flyAircraft(added, document);
+        savedAs = added;
       } else {
         const answer = await send("PUT", `/api/aircraft/${id}`, document);
         if (!answer.ok) {
@@ -69,8 +72,7 @@ export function useAircraftActions() {
         router.refresh();
         toast(`“${document.name}” is saved.`);
       }
-      useDrafts.getState().drop(id);
-      forgetHistory();
+      draftSaved(id, document, savedAs);
       return true;
     },
     export: (document: AircraftDocument) =>

@@ -1,4 +1,4 @@
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { addAircraft, listAircraft } from "@/server/aircraft";
 import { readBody, requireAccount, route } from "@/server/route";
 
@@ -10,7 +10,7 @@ export const GET = route(async () => {
 export const POST = route(async (request) => {
   const account = await requireAccount();
   return Response.json(
-    { id: await addAircraft(account.id, await readBody(request, AircraftDocument)) },
+    { id: await addAircraft(account.id, await readBody(request, AircraftOfAnyVersion)) },
     { status: 201 },
   );
 });

@@ -1,4 +1,4 @@
-import { SituationOfAnyVersion } from "@/core/situation/situation-document";
+import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { readBody, refusal, requireAccount, route } from "@/server/route";
 import { missingReferences } from "@/server/situation-references";
 import { addSituation, listSituations } from "@/server/situations";

@@ -27,9 +27,9 @@ import { useReachQuestion } from "@/ui/answers/useReachQuestion";
 import { useSites } from "./useSites";
 
 const TONE = { good: "text-ink2", caution: "text-ochre", bad: "text-brick" } as const;
-const factorCheck = checkBy(LandingPlan.shape.ownFactor.unwrap());
-const tailwindCheck = checkBy(LandingPlan.shape.tailwindLimit_mps.unwrap());
-const crosswindCheck = checkBy(LandingPlan.shape.crosswindLimit_mps.unwrap().unwrap());
+const factorCheck = checkBy(LandingPlan.shape.ownFactor);
+const tailwindCheck = checkBy(LandingPlan.shape.tailwindLimit_mps);
+const crosswindCheck = checkBy(LandingPlan.shape.crosswindLimit_mps.unwrap());
 const hourCheck = checkBy(LandingPlan.shape.utc_h.unwrap());
 /** Places that fall short by more than this much of what there is are not listed. */
 const NEAR_SHARE = 1;

@@ -26,7 +26,7 @@ const SituationMap = dynamic(() => import("@/ui/situation/map/SituationMap").the
 });
 
 type Minutes = RestartPlan["minutes"];
-const leftCheck = checkBy(RestartPlan.shape.minutes.unwrap().shape.left_s);
+const leftCheck = checkBy(RestartPlan.shape.minutes.shape.left_s);
 const LOSING: readonly { value: Minutes["losing"]; label: string }[] = [
   { value: "coolant", label: "coolant" },
   { value: "oil", label: "oil" },

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { markAircraft, saveAircraft } from "@/server/aircraft";
 import { readBody, refuse, requireAccount, route } from "@/server/route";
 import { situationsWithAircraft } from "@/server/situations";
@@ -17,7 +17,7 @@ const missing = () =>
 
 export const PUT = route<Context>(async (request, { params }) => {
   const account = await requireAccount();
-  const document = await readBody(request, AircraftDocument);
+  const document = await readBody(request, AircraftOfAnyVersion);
   return (await saveAircraft(account.id, (await params).id, document)) ? Response.json({ ok: true }) : missing();
 });
 

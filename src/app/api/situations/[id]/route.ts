@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { SituationOfAnyVersion } from "@/core/situation/situation-document";
+import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { readBody, refusal, refuse, requireAccount, route } from "@/server/route";
 import { missingReferences } from "@/server/situation-references";
 import { markSituation, saveSituation } from "@/server/situations";

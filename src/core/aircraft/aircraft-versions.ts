@@ -1,0 +1,45 @@
+// Aircraft documents of every version that was ever written.
+import { z } from "zod";
+import { type OldDocument, completed, versionedDocument } from "../versions";
+import { AircraftDocument } from "./aircraft-document";
+
+const JetOfVersion1 = z.looseObject({
+  wing: z.looseObject({ area_m2: z.number() }),
+  engines: z.looseObject({ kind: z.literal("jet"), count: z.number() }),
+  polar: z.looseObject({ deadPropeller: z.looseObject({ windmilling: z.number() }).nullable() }),
+});
+
+/** In version 1 the dead engines of a jet dragged twice: in the polar and, by another figure, on one engine. The glide as it was stands. */
+function deadEnginesOnce(old: OldDocument): OldDocument {
+  const jet = JetOfVersion1.safeParse(old);
+  if (!jet.success || !jet.data.polar.deadPropeller) return old;
+  const { wing, engines, polar } = jet.data;
+  return {
+    ...old,
+    polar: { ...polar, deadPropeller: null },
+    engines: {
+      ...engines,
+      deadDragArea_m2: ((polar.deadPropeller?.windmilling ?? 0) * wing.area_m2) / engines.count,
+    },
+  };
+}
+
+/** Glides beside best glide, what the propeller did in them, and an own cause check were left out when there were none. */
+function nothingLeftOut(old: OldDocument): OldDocument {
+  return {
+    causeFlow: null,
+    ...old,
+    handbook: completed(old.handbook, { glidePoints: [], glidePropeller: "windmilling" }),
+  };
+}
+
+const versions = versionedDocument("utrimax/aircraft", "aircraft", AircraftDocument, [deadEnginesOnce, nothingLeftOut]);
+
+/** @see VersionedDocument.upgraded */
+export const upgradedAircraft = versions.upgraded;
+
+/** An aircraft document of this or an earlier version, brought up to this one: what storage and files are read with. */
+export const AircraftOfAnyVersion = z.preprocess(versions.upgraded, AircraftDocument);
+
+/** Reads an aircraft of any version. */
+export const readAircraft = versions.read;

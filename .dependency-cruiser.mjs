@@ -18,6 +18,7 @@ const CORE = [
   ["air", "earth"],
   ["aircraft"],
   ["situation"],
+  ["flight", "engine"],
   ["glide"],
   ["asymmetric", "identify"],
   ["landing"],

@@ -17,7 +17,7 @@ import {
 import { type BankChoice, type ClimbLedger, climbLedger } from "@/core/asymmetric/climb-ledger";
 import { type ControlForces, controlForces } from "@/core/asymmetric/control-forces";
 import { type Demonstration, type DemonstrationPlan, demonstration } from "@/core/asymmetric/demonstration";
-import { deadDragArea_m2 } from "@/core/asymmetric/engine-force";
+import { deadDragArea_m2 } from "@/core/engine/engine-force";
 import {
   type ClimbSpeeds,
   SERVICE_ONE_MPS,

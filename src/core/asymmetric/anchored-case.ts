@@ -3,7 +3,7 @@ import { pressureAltitudeOnQnh_m } from "../air/altimetry";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, P0_PA, T0_K } from "../quantities/constants";
 import type { AsymmetricCase, AsymmetricQuestion } from "./asymmetric-case";
-import { deadDragArea_m2 } from "./engine-force";
+import { deadDragArea_m2 } from "../engine/engine-force";
 import { rudderPower } from "./rudder-power";
 
 /** Sets up one-engine flight. @returns `not_a_twin`, `no_such_flap`, `no_such_propeller_state`, `outside_atmosphere`, `no_anchor` */

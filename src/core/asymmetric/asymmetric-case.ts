@@ -5,7 +5,7 @@
 import type { AircraftDocument, PropellerState } from "../aircraft/aircraft-document";
 import type { AirMass } from "../air/altimetry";
 import type { AirState } from "../air/atmosphere";
-import type { EngineAir } from "./engine-force";
+import type { EngineAir } from "../engine/engine-force";
 
 /** What is asked about. */
 export interface AsymmetricQuestion {

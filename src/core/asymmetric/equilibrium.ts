@@ -1,5 +1,5 @@
 import type { AsymmetricCase } from "./asymmetric-case";
-import { engineForce } from "./engine-force";
+import { engineForce } from "../engine/engine-force";
 import { RHO0 } from "../quantities/constants";
 
 /** Forces that do not depend on the controls, at a speed and bank. */

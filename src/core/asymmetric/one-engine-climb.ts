@@ -5,7 +5,7 @@ import { M_PER_FT, RHO0 } from "../quantities/constants";
 import { type Outcome, failure, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricCase, AsymmetricQuestion } from "./asymmetric-case";
-import { engineForce } from "./engine-force";
+import { engineForce } from "../engine/engine-force";
 import { type Equilibrium, NO_STEADY_PATH, equilibriumAt, gradientOf } from "./equilibrium";
 
 /** Stall of a straight banked flight, equivalent, m/s: L = W·cosφ, so V_S·√cosφ. */

@@ -2,7 +2,7 @@ import { type Outcome, failure, success } from "../outcome";
 import { PA_PER_INHG } from "../quantities/constants";
 import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricQuestion } from "./asymmetric-case";
-import { deadDragArea_m2, powerShare } from "./engine-force";
+import { deadDragArea_m2, powerShare } from "../engine/engine-force";
 
 /** A power that imitates a feathered propeller. */
 export interface ZeroThrust {

@@ -4,7 +4,7 @@ import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
 import { glidingTurn } from "../glide/gliding-turn";
 import { liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { RHO0 } from "../quantities/constants";
-import { airSample, readAir } from "./air-column";
+import { airSample, readAir } from "../flight/air-column";
 import type { FailureStart } from "./failure-start";
 import type { DepartureDay } from "./departure-day";
 import type { ToPlane } from "./runway-frame";

@@ -4,7 +4,7 @@ import { randomLcg, randomNormal } from "d3-random";
 import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { plannedReaction_s, practiceFactor } from "../situation/pilot-practice";
 import type { Pilot } from "../situation/situation-document";
-import type { AirColumn } from "./air-column";
+import type { AirColumn } from "../flight/air-column";
 import type { DepartureDay, DepartureInput } from "./departure-day";
 import { failureStart, motionFrom } from "./failure-start";
 import { worth_m } from "./option";

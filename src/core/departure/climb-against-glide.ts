@@ -1,8 +1,8 @@
 // Why turning back may stop working higher up: the climb carries the aeroplane away faster than the glide can bring it back.
 import { liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { RHO0 } from "../quantities/constants";
-import { airSample, readAir } from "./air-column";
-import { climbAt } from "./climb-out";
+import { airSample, readAir } from "../flight/air-column";
+import { climbAt } from "../flight/climb-out";
 import type { DepartureDay } from "./departure-day";
 
 /** Distances over the ground from and to the runway for each metre of height. */

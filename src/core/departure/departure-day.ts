@@ -14,10 +14,10 @@ import { G0 } from "../quantities/constants";
 import { formatNumber, formatSi } from "../quantities/units";
 import { DeparturePlan } from "../situation/departure-plan";
 import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-document";
-import { type AirColumn, airColumn } from "./air-column";
-import { type ClimbOut, climbOut } from "./climb-out";
+import { type AirColumn, airColumn } from "../flight/air-column";
+import { type ClimbOut, climbOut } from "../flight/climb-out";
 import { type LandingBody, brakingOn } from "../landing/landing-roll";
-import type { Body } from "./point-mass";
+import type { Body } from "../flight/point-mass";
 import type { TurnbackCase } from "./turnback-flight";
 
 /** What the questions of a departure need to know. */

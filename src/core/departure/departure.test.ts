@@ -7,7 +7,7 @@ import { radians } from "../quantities/angle";
 import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { allowedBanks, bestBank } from "./best-bank";
 import { climbAgainstGlide } from "./climb-against-glide";
-import { climbAt } from "./climb-out";
+import { climbAt } from "../flight/climb-out";
 import { departureDay } from "./departure-day";
 import { departureRunways } from "./departure-input";
 import { failureStart } from "./failure-start";

@@ -1,6 +1,6 @@
-import { type ClimbOut, type ClimbPoint, climbAt } from "./climb-out";
+import { type ClimbOut, type ClimbPoint, climbAt } from "../flight/climb-out";
 import type { DepartureDay } from "./departure-day";
-import type { Motion } from "./point-mass";
+import type { Motion } from "../flight/point-mass";
 import { type ReactionEnd, type ReactionKind, react } from "./reaction";
 import type { FlightPoint } from "./turnback-flight";
 

@@ -6,7 +6,7 @@ import { type EndReach, reachOf } from "../landing/reach";
 import type { ReachInput } from "../landing/reach-input";
 import { type Outcome, success } from "../outcome";
 import { wrapTurn } from "../quantities/angle";
-import { readAir, airSample } from "./air-column";
+import { readAir, airSample } from "../flight/air-column";
 import type { DepartureDay, DepartureInput } from "./departure-day";
 import type { FailureStart } from "./failure-start";
 import { placeInFrame } from "./runway-frame";

@@ -1,13 +1,21 @@
 // The same turn at height, over a hard deck: what a good one costs, and the tolerance to beat.
 import type { AirMass } from "../air/altimetry";
 import { RHO0 } from "../quantities/constants";
-import { type AirColumn, airColumn, airSample, readAir } from "./air-column";
+import { type AirColumn, airColumn, airSample, readAir } from "../flight/air-column";
 import { plannedReaction_s } from "../situation/pilot-practice";
 import { type Draw, type Scatter, delay_s } from "./chance";
 import type { DepartureDay, DepartureInput } from "./departure-day";
-import { type Body, type Control, type Loads, type Motion, advance, loadsOf, thrustOverWeight } from "./point-mass";
+import {
+  type Body,
+  type Control,
+  type Loads,
+  type Motion,
+  advance,
+  loadsOf,
+  thrustOverWeight,
+} from "../flight/point-mass";
 import { react } from "./reaction";
-import { loadToHoldSpeed } from "./speed-hold";
+import { loadToHoldSpeed } from "../flight/speed-hold";
 
 /** How the practice begins: nose high and slow from a climb at full power, or from fast level flight. */
 export type PracticeEntry = "climb" | "level";

@@ -1,7 +1,7 @@
 // The seconds after the engine stops in which the pilot has not begun to act.
 
-import { type AirColumn, airSample, readAir } from "./air-column";
-import { type Body, type Control, type Loads, type Motion, advance, loadsOf } from "./point-mass";
+import { type AirColumn, airSample, readAir } from "../flight/air-column";
+import { type Body, type Control, type Loads, type Motion, advance, loadsOf } from "../flight/point-mass";
 
 /** What the hands do meanwhile: hold the nose where it was, or nothing, the aeroplane keeping its trimmed lift. */
 export type ReactionKind = "attitude" | "hands-off";

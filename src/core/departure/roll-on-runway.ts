@@ -1,5 +1,5 @@
 import { type LandingBody, type LandingRoll, landingRoll } from "../landing/landing-roll";
-import { type AirColumn, airSample, readAir } from "./air-column";
+import { type AirColumn, airSample, readAir } from "../flight/air-column";
 
 /** Wind of the flare and roll is that of this height. */
 const ROLL_WIND_M = 3;

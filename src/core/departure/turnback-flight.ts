@@ -1,11 +1,11 @@
 // One turnback from the end of the reaction: an optional straight extension, the turn, the intercept of the runway's line, the
 // glide to its end. Flown as a point mass in the wind by a pilot with a fixed technique; no search here.
 import { G0, RHO0 } from "../quantities/constants";
-import { type AirColumn, airSample, readAir } from "./air-column";
+import { type AirColumn, airSample, readAir } from "../flight/air-column";
 import type { LandingBody, LandingRoll } from "../landing/landing-roll";
 import { rollOnRunway } from "./roll-on-runway";
-import { type Body, type Control, type Loads, type Motion, advance, loadsOf } from "./point-mass";
-import { loadToHoldSpeed } from "./speed-hold";
+import { type Body, type Control, type Loads, type Motion, advance, loadsOf } from "../flight/point-mass";
+import { loadToHoldSpeed } from "../flight/speed-hold";
 
 /** The runway behind: from its beginning (x 0) to its end. */
 export interface Runway {

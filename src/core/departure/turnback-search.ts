@@ -2,7 +2,7 @@
 import { goldenMinimum } from "../numeric/golden-section";
 import { RUNWAY_SHARE, worth_m } from "./option";
 import { motionFrom } from "./failure-start";
-import type { Motion } from "./point-mass";
+import type { Motion } from "../flight/point-mass";
 import { type Technique, type TurnbackCase, type TurnbackResult, flyTurnback } from "./turnback-flight";
 
 /** A turnback with what it is worth. */

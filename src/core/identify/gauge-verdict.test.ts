@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoTwin, demoTwinQuestion } from "../../../demo/demo-twin";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
-import { FAULTS, type FaultKind } from "./engine-fault";
+import { FAULTS, type FaultKind } from "../engine/engine-fault";
 import { gaugeHistory } from "./gauge-history";
 import { cuesAt } from "./gauge-verdict";
 

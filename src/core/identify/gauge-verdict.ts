@@ -1,5 +1,6 @@
-import type { FaultKind } from "./engine-fault";
-import type { GaugeMoment, GaugeName, Gauges } from "./gauge-history";
+import type { FaultKind } from "../engine/engine-fault";
+import type { GaugeName, Gauges } from "../engine/gauges";
+import type { GaugeMoment } from "./gauge-history";
 
 /** What a cue says about which engine it is. */
 export type CueVerdict = "settles" | "hints" | "misleads" | "silent";

@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoTwin, demoTwinQuestion } from "../../../demo/demo-twin";
-import { deadDragArea_m2 } from "../asymmetric/engine-force";
+import { deadDragArea_m2 } from "../engine/engine-force";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
 import { MPS_PER_KT, ZERO_CELSIUS_K } from "../quantities/constants";
-import { FAULTS, type FaultKind, faultOf } from "./engine-fault";
+import { FAULTS, type FaultKind, faultOf } from "../engine/engine-fault";
 import { GAUGE_SECONDS, type GaugeQuestion, gaugeHistory, sinkOnNone_mps } from "./gauge-history";
 import { cuesAt } from "./gauge-verdict";
 

@@ -6,7 +6,7 @@ import { Configuration } from "../aircraft/configuration";
 import { type Polar, polarOf } from "../aircraft/polar";
 import { airAtAltitude } from "../air/altimetry";
 import { WindColumn, windProfile } from "../air/wind";
-import { engineForce, powerShare } from "../asymmetric/engine-force";
+import { engineForce, powerShare } from "../engine/engine-force";
 import { accelerationFactor } from "../glide/acceleration-factor";
 import { heldCas_mps, steadyDescent } from "../glide/steady-descent";
 import { bestGlide } from "../glide/straight-glide";

@@ -1,6 +1,6 @@
-import { airSample, readAir } from "../departure/air-column";
-import { FRICTION, GROUND_EFFECT, ROLLING_CL } from "../departure/climb-out";
-import { engineForce } from "../asymmetric/engine-force";
+import { airSample, readAir } from "../flight/air-column";
+import { FRICTION, GROUND_EFFECT, ROLLING_CL } from "../flight/climb-out";
+import { engineForce } from "../engine/engine-force";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, RHO0 } from "../quantities/constants";
 import type { TakeOffDay } from "./take-off-day";

@@ -1,6 +1,6 @@
 // What to do when an engine stops, by how far the take-off has come: stop, land on what is left, land ahead, go on.
-import { deadDragArea_m2 } from "../asymmetric/engine-force";
-import { airSample, readAir } from "../departure/air-column";
+import { deadDragArea_m2 } from "../engine/engine-force";
+import { airSample, readAir } from "../flight/air-column";
 import { type LandingBody, landingRoll } from "../landing/landing-roll";
 import { type Outcome, failure, success } from "../outcome";
 import { formatNumber } from "../quantities/units";

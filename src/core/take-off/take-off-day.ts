@@ -11,7 +11,7 @@ import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetri
 import { bestPropeller } from "../asymmetric/climb-ledger";
 import { stallEas_mps, steadySpeeds } from "../asymmetric/one-engine-climb";
 import { vmca } from "../asymmetric/vmca";
-import { type AirColumn, airColumn, airSample, readAir } from "../departure/air-column";
+import { type AirColumn, airColumn, airSample, readAir } from "../flight/air-column";
 import { brakingOn } from "../landing/landing-roll";
 import { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";

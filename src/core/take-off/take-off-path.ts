@@ -2,9 +2,9 @@
 import type { PropellerState } from "../aircraft/aircraft-document";
 import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { bestPropeller } from "../asymmetric/climb-ledger";
-import { engineForce } from "../asymmetric/engine-force";
+import { engineForce } from "../engine/engine-force";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
-import { airSample, readAir } from "../departure/air-column";
+import { airSample, readAir } from "../flight/air-column";
 import { G0, RHO0 } from "../quantities/constants";
 import { type RollState, tasOnRunway } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";

@@ -1,8 +1,9 @@
 "use client";
+import type { GaugeName } from "@/core/engine/gauges";
 import { Pause, Play } from "lucide-react";
 import { useEffect, useState } from "react";
-import { FAULTS, faultOf } from "@/core/identify/engine-fault";
-import { GAUGE_SECONDS, type GaugeMoment, type GaugeName, type GaugeQuestion } from "@/core/identify/gauge-history";
+import { FAULTS, faultOf } from "@/core/engine/engine-fault";
+import { GAUGE_SECONDS, type GaugeMoment, type GaugeQuestion } from "@/core/identify/gauge-history";
 import { type Cue, cuesAt } from "@/core/identify/gauge-verdict";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";

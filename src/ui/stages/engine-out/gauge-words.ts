@@ -1,7 +1,7 @@
 // Names of gauges, and their readings as instruments show them.
 import { PA_PER_INHG } from "@/core/quantities/constants";
 import { type UnitChoice, formatNumber, formatSi } from "@/core/quantities/units";
-import type { GaugeName } from "@/core/identify/gauge-history";
+import type { GaugeName } from "@/core/engine/gauges";
 
 /** As a pilot calls them. */
 export const GAUGE_NAMES: Readonly<Record<GaugeName, string>> = {

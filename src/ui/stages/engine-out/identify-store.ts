@@ -1,6 +1,6 @@
 import { create } from "zustand";
-import { FAULTS, type FaultKind } from "@/core/identify/engine-fault";
-import type { GaugeName } from "@/core/identify/gauge-history";
+import { FAULTS, type FaultKind } from "@/core/engine/engine-fault";
+import type { GaugeName } from "@/core/engine/gauges";
 
 /** What the user says settles it. */
 export type SaidCue = GaugeName | "foot";

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { FAULTS } from "@/core/identify/engine-fault";
+import { FAULTS } from "@/core/engine/engine-fault";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { gaugeReading, gaugeZero } from "./gauge-words";
 import { drawFault, rightEngine } from "./identify-store";

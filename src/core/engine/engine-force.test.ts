@@ -4,7 +4,7 @@ import { demoAircraft } from "../../../demo/read-demo";
 import { airState } from "../air/atmosphere";
 import { P0_PA, RHO0, T0_K } from "../quantities/constants";
 import { deadDragArea_m2, engineForce } from "./engine-force";
-import { equilibriumAt } from "./equilibrium";
+import { equilibriumAt } from "../asymmetric/equilibrium";
 
 const larch = demoAircraft("larch-t2");
 const cedar = demoAircraft("cedar-j2");

@@ -1,4 +1,5 @@
 // Paths a second for one runway end: all four words, three wind layers, against the plain reference, in shuffled rounds of one process.
+import { glidePerformance } from "@/core/glide/glide-performance";
 import { readFileSync } from "node:fs";
 import { performance } from "node:perf_hooks";
 import { AircraftDocument } from "@/core/aircraft/aircraft-document";
@@ -34,6 +35,8 @@ const wind = windProfile(
 if (!found.ok || !wind.ok) throw new Error("bench: expected a polar and a wind");
 const { polar } = found.value;
 const cas_mps = bestGlide(polar).eas_mps;
+const flown = glidePerformance(polar, bestGlide(polar), { bank_rad: 0.52, stallMargin: 1.2 });
+if (!flown.ok) throw new Error(flown.issue.message);
 const integrals = descentIntegrals(air, wind.value, -1500, 2500, cas_mps);
 
 /** Starts all round the runway end, at heights where most ways arrive. */
@@ -41,9 +44,8 @@ const problems: PathProblem[] = Array.from({ length: 500 }, (_, i) => {
   const bearing = i * 2.399963;
   const away = 800 + 9 * i;
   return {
-    polar,
+    performance: flown.value,
     integrals,
-    glide: bestGlide(polar),
     start: {
       x_m: away * Math.sin(bearing),
       y_m: away * Math.cos(bearing),
@@ -51,7 +53,7 @@ const problems: PathProblem[] = Array.from({ length: 500 }, (_, i) => {
       altitude_m: 500 + 3 * i,
     },
     target: { x_m: 0, y_m: 0, heading_rad: 2.4, altitude_m: 19 },
-    choices: { bank_rad: 0.52, stallMargin: 1.2, reaction_s: 4, reserve_m: 60, final_m: 300, key: "none" },
+    choices: { reaction_s: 4, reserve_m: 60, final_m: 300, key: "none" },
   };
 });
 

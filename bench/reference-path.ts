@@ -4,7 +4,6 @@ import { airspeedsFromCas } from "@/core/air/airspeed";
 import { airAtAltitude, type AirMass } from "@/core/air/altimetry";
 import type { WindVector } from "@/core/air/wind";
 import type { PathProblem } from "@/core/glide/glide-path";
-import { legPerformance } from "@/core/glide/glide-path";
 import { G0 } from "@/core/quantities/constants";
 
 /** Step of height in which drift is summed, m: a tenth of what the table of the real one is built with. */
@@ -66,14 +65,13 @@ export function referenceMargins(
   wind: (altitude_m: number) => WindVector,
   cas_mps: number,
 ): Map<string, number> {
-  const { start, target, choices, glide } = problem;
-  const p = legPerformance(problem.polar, glide, choices.bank_rad, choices.stallMargin);
+  const { start, target, choices, performance: p } = problem;
   const sigma = (altitude: number) => airAtAltitude(altitude, air).sigma;
   const margins = new Map<string, number>();
-  const reactionEnergy = (choices.reaction_s * glide.sinkEas_mps) / Math.sqrt(sigma(start.altitude_m));
+  const reactionEnergy = (choices.reaction_s * p.straightSinkEas_mps) / Math.sqrt(sigma(start.altitude_m));
   const reactionEnd = descended(air, start.altitude_m, reactionEnergy, cas_mps);
-  const reacted = drift(air, wind, start.altitude_m, reactionEnd, glide.sinkEas_mps, cas_mps);
-  const length = reactionEnergy * glide.ratio;
+  const reacted = drift(air, wind, start.altitude_m, reactionEnd, p.straightSinkEas_mps, cas_mps);
+  const length = reactionEnergy * p.straightRatio;
   const from = {
     x: start.x_m + length * ahead(start.heading_rad).x + reacted.x,
     y: start.y_m + length * ahead(start.heading_rad).y + reacted.y,

@@ -6,7 +6,7 @@ import { G0, P0_PA } from "../quantities/constants";
 import { abeamCircuit } from "./abeam-circuit";
 import { descentIntegrals } from "./descent-integrals";
 import { solveLeg } from "./glide-leg";
-import { legPerformance } from "./glide-path";
+import { glidePerformance } from "./glide-performance";
 import { bestGlide } from "./straight-glide";
 
 const ALDER: Polar = { cd0: 0.05, k: 0.0617, clMax: 1.5, wingLoading: (1100 * G0) / 16.5 };
@@ -18,7 +18,9 @@ function circuit(side: "left" | "right", from_deg: number, speed_mps: number, fi
   if (!wind.ok) throw new Error(wind.issue.message);
   const glide = bestGlide(ALDER);
   const integrals = descentIntegrals({ qnh_Pa: P0_PA, deviation_K: 0 }, wind.value, -1500, 3000, glide.eas_mps);
-  const performance = legPerformance(ALDER, glide, radians(30), 1.2);
+  const flown = glidePerformance(ALDER, glide, { bank_rad: radians(30), stallMargin: 1.2 });
+  if (!flown.ok) throw new Error(flown.issue.message);
+  const performance = flown.value;
   return { performance, integrals, found: abeamCircuit({ performance, integrals, target: TARGET, final_m, side }) };
 }
 

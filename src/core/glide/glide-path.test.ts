@@ -1,3 +1,4 @@
+import type { LegPerformance } from "./glide-leg";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type AirMass, airAtAltitude } from "../air/altimetry";
@@ -8,28 +9,29 @@ import { G0, P0_PA, RHO0 } from "../quantities/constants";
 import { accelerationFactor } from "./acceleration-factor";
 import { type DescentIntegrals, descentIntegrals } from "./descent-integrals";
 import { turnSigns } from "./dubins";
-import {
-  type GlidePath,
-  type PathChoices,
-  type PathProblem,
-  legPerformance,
-  pathPoints,
-  searchPaths,
-} from "./glide-path";
+import { type GlidePath, type PathChoices, type PathProblem, pathPoints, searchPaths } from "./glide-path";
+import { type Turning, glidePerformance } from "./glide-performance";
 import { glidingTurn, turnSpeed } from "./gliding-turn";
 import { keyCircuit } from "./key-positions";
-import { bestGlide } from "./straight-glide";
+import { type StraightGlide, bestGlide } from "./straight-glide";
 
 const ALDER: Polar = { cd0: 0.05, k: 0.0617, clMax: 1.5, wingLoading: (1100 * G0) / 16.5 };
 const STANDARD: AirMass = { qnh_Pa: P0_PA, deviation_K: 0 };
 const CHOICES: PathChoices = {
-  bank_rad: radians(30),
-  stallMargin: 1.2,
   reaction_s: 4,
   reserve_m: 60,
   final_m: 300,
   key: "none",
 };
+const TURNING: Turning = { bank_rad: radians(30), stallMargin: 1.2 };
+
+/** A problem with the glide that it was made of. */
+interface Flown extends PathProblem {
+  readonly polar: Polar;
+  readonly glide: StraightGlide;
+  readonly turning: Turning;
+}
+
 /** Calm air of sea-level density at every height. */
 const SEA_LEVEL: DescentIntegrals = {
   low_m: -2000,
@@ -54,14 +56,21 @@ function problem(
     target?: Partial<PathProblem["target"]>;
     choices?: Partial<PathChoices>;
     polar?: Polar;
+    turning?: Partial<Turning>;
     air?: AirMass;
   } = {},
-): PathProblem {
+): Flown {
   const polar = change.polar ?? ALDER;
+  const glide = bestGlide(polar);
+  const turning = { ...TURNING, ...change.turning };
+  const performance = glidePerformance(polar, glide, turning);
+  if (!performance.ok) throw new Error(performance.issue.message);
   const target = { x_m: 0, y_m: 0, heading_rad: 0, altitude_m: 0, ...change.target };
   return {
     polar,
-    glide: bestGlide(polar),
+    glide,
+    turning,
+    performance: performance.value,
     integrals: descentIntegrals(
       change.air ?? STANDARD,
       windOf(change.wind ?? CALM, target.altitude_m),
@@ -86,15 +95,15 @@ function best(p: PathProblem): GlidePath {
  * straight to the aim): an independent integration of the equations of motion with the wind and density at each height.
  */
 function fly(
-  p: PathProblem,
+  p: Flown,
   path: GlidePath,
   wind: (altitude_m: number) => { east_mps: number; north_mps: number },
   air = STANDARD,
 ) {
   const turnEas = glidingTurn(
     p.polar,
-    turnSpeed(p.polar, p.choices.bank_rad, p.choices.stallMargin).cl,
-    p.choices.bank_rad,
+    turnSpeed(p.polar, p.turning.bank_rad, p.turning.stallMargin).cl,
+    p.turning.bank_rad,
     RHO0,
   );
   let { x_m: x, y_m: y, altitude_m: h, heading_rad: heading } = { ...p.start };
@@ -399,14 +408,48 @@ describe("glide path", () => {
     );
   });
 
+  it.each([[{ reaction_s: -1 }], [{ reserve_m: -1 }], [{ final_m: NaN }]])("refuses %o", (choices) => {
+    expect(searchPaths(problem({ choices }))).toMatchObject({ ok: false, issue: { code: "choice_negative" } });
+  });
+
   it.each([
-    [{ bank_rad: 0 }, "bank_outside"],
+    [{ bank_rad: 0.05 }, "bank_outside"],
+    [{ bank_rad: 1.31 }, "bank_outside"],
     [{ bank_rad: NaN }, "bank_outside"],
-    [{ stallMargin: 1 }, "margin_outside"],
-    [{ reaction_s: -1 }, "choice_negative"],
-  ])("refuses %o", (choices, code) => {
-    const search = searchPaths(problem({ choices }));
-    expect(search.ok ? "" : search.issue.code).toBe(code);
+    [{ stallMargin: 1.04 }, "margin_outside"],
+  ])("knows no turns of %o", (turning, code) => {
+    expect(glidePerformance(ALDER, bestGlide(ALDER), { ...TURNING, ...turning })).toMatchObject({
+      ok: false,
+      issue: { code },
+    });
+  });
+
+  // The search asks nothing about a wing: a performance that is typed in, such as a rotor's, is flown all the same.
+  it("flies any steady descent and turn", () => {
+    const performance: LegPerformance = {
+      straightSinkEas_mps: 8,
+      straightRatio: 4,
+      straightHorizontalEas_mps: 32,
+      turnSinkEas_mps: 10,
+      turnRadiusSeaLevel_m: 180,
+      turnHeightPerRadianSeaLevel_m: 50,
+    };
+    const start = { x_m: -100, y_m: -3000, heading_rad: 0, altitude_m: 1200 };
+    const choices = { reaction_s: 0, reserve_m: 0, final_m: 0 };
+    const { legs, margin_m } = best({
+      ...problem({ start: { ...start, x_m: 0 }, choices }),
+      performance,
+      integrals: SEA_LEVEL,
+    });
+    expect(margin_m).toBeCloseTo(1200 - 3000 / 4, 6);
+    expect(legs[0].times_s[1]).toBeCloseTo(3000 / 32, 3);
+    const turned = best({
+      ...problem({ start: { ...start, heading_rad: Math.PI / 2 }, choices }),
+      performance,
+      integrals: SEA_LEVEL,
+    });
+    const angle_rad = turned.legs[0].turn1_rad + turned.legs[0].turn2_rad;
+    expect(turned.margin_m).toBeCloseTo(1200 - turned.legs[0].straight_m / 4 - 50 * angle_rad, 3);
   });
 
   it("stays over the stall margin in the turn", () => {
@@ -424,7 +467,7 @@ describe("glide path", () => {
     const path = best(p);
     expect(path.words).toHaveLength(2);
     expect(path.margin_m).toBeLessThan(best(problem({ start: { altitude_m: 1200 } })).margin_m);
-    const width = 2 * legPerformance(p.polar, p.glide, p.choices.bank_rad, p.choices.stallMargin).turnRadiusSeaLevel_m;
+    const width = 2 * p.performance.turnRadiusSeaLevel_m;
     expect(path.legStarts[1].x_m).toBeCloseTo(-width, -1);
     const spent = path.ledger.reduce((sum, entry) => sum + entry.height_m, 0);
     expect(path.have_m - spent).toBeCloseTo(path.margin_m, 6);
@@ -438,7 +481,7 @@ describe("key positions", () => {
     ["overhead-right", 246.054],
   ] as const)("Alder S1 at 1 100 kg, 30°, no wind: %s (cross-check)", (key, height_m) => {
     // The cross-check's circuit is flown at sea-level density all the way down.
-    const found = keyCircuit({ ...problem({ choices: { stallMargin: 1.05 } }), integrals: SEA_LEVEL }, key);
+    const found = keyCircuit({ ...problem({ turning: { stallMargin: 1.05 } }), integrals: SEA_LEVEL }, key);
     if (!found.ok) throw new Error(found.issue.message);
     // The prototype does not say its speed in the turn; midway between best glide and best glide·√n reproduces it to 1.6e-4.
     expect(Math.abs(found.value.height_m / height_m - 1)).toBeLessThan(2e-4);

@@ -1,15 +1,11 @@
 // The path from here to a landing point: reaction, then turn–straight–turn to a final (optionally by way of a key position),
 // with its account in height. Works in a local plane whose y axis is the plane's north; wind and headings are in that frame.
 // Not here: which landing point (runway ends come from the caller), drawing, units.
-import type { Polar } from "../aircraft/polar";
 import { assertNever, failure, success, type Issue, type Outcome } from "../outcome";
-import { RHO0 } from "../quantities/constants";
 import { abeamCircuit } from "./abeam-circuit";
 import { type DescentIntegrals, type IntegralsAt } from "./descent-integrals";
 import { type Pose, WORDS, type Word, turnSigns } from "./dubins";
 import { type LegPerformance, type SolvedLeg, solveLeg } from "./glide-leg";
-import { glidingTurn, turnSpeed } from "./gliding-turn";
-import type { StraightGlide } from "./straight-glide";
 import { radiusChange } from "./turn-arc";
 
 /** The accounts of the height ledger. */
@@ -28,9 +24,6 @@ export type KeyChoice = "none" | "overhead-left" | "overhead-right" | "abeam-lef
 
 /** What the pilot decides and can do. */
 export interface PathChoices {
-  readonly bank_rad: number;
-  /** k: speed in a turn over the stall speed there. */
-  readonly stallMargin: number;
   readonly reaction_s: number;
   readonly reserve_m: number;
   /** Straight final over the ground. */
@@ -40,9 +33,8 @@ export interface PathChoices {
 
 /** A glide path problem in a plane. */
 export interface PathProblem {
-  readonly polar: Polar;
-  /** The straight glide flown: best glide, or the speed to fly. */
-  readonly glide: StraightGlide;
+  /** What is flown: a glide, or an autorotation. */
+  readonly performance: LegPerformance;
   readonly integrals: DescentIntegrals;
   readonly start: Pose & { readonly altitude_m: number };
   /** Aim point with the landing direction. */
@@ -84,24 +76,6 @@ const KEY_SLACK_RAD = 0.3;
 const SCRATCH_A: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
 const SCRATCH_B: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
 
-/** What a polar does in straight glide and in the turns of a path. */
-export function legPerformance(
-  polar: Polar,
-  glide: StraightGlide,
-  bank_rad: number,
-  stallMargin: number,
-): LegPerformance {
-  const turn = glidingTurn(polar, turnSpeed(polar, bank_rad, stallMargin).cl, bank_rad, RHO0);
-  return {
-    straightSinkEas_mps: glide.sinkEas_mps,
-    straightRatio: glide.ratio,
-    straightHorizontalEas_mps: glide.eas_mps * Math.cos(glide.angle_rad),
-    turnSinkEas_mps: turn.sink_mps,
-    turnRadiusSeaLevel_m: turn.radius_m,
-    turnHeightPerRadianSeaLevel_m: turn.heightPerRadian_m,
-  };
-}
-
 /**
  * Searches all ways from a start to a landing point.
  *
@@ -109,18 +83,13 @@ export function legPerformance(
  *   (`wind_exceeds_airspeed`, `word_impossible`, `turn_flips`, `not_settled`) or a choice is out of range
  */
 export function searchPaths(problem: PathProblem): Outcome<PathSearch> {
-  const { choices } = problem;
-  if (!(choices.bank_rad > 0.05 && choices.bank_rad < 1.31))
-    return failure("bank_outside", "A bank between 3° and 75° is needed to turn.", "choices.bank_rad");
-  if (!(choices.stallMargin >= 1.05))
-    return failure("margin_outside", "A stall margin of at least 1.05 is needed.", "choices.stallMargin");
+  const { choices, performance } = problem;
   if (!(choices.reaction_s >= 0 && choices.final_m >= 0 && choices.reserve_m >= 0))
     return failure("choice_negative", "Reaction, final and reserve are zero or more.", "choices");
-  const performance = legPerformance(problem.polar, problem.glide, choices.bank_rad, choices.stallMargin);
   const afterReaction = react(problem);
   const paths: GlidePath[] = [];
   const failed: FailedWay[] = [];
-  const key = keyPose(problem, performance);
+  const key = keyPose(problem);
   for (const first of WORDS) {
     const leg = solveLeg(
       {
@@ -162,28 +131,31 @@ export function searchPaths(problem: PathProblem): Outcome<PathSearch> {
 }
 
 /** Straight on along the heading while the pilot takes in what has happened. */
-function react({ glide, integrals, start, choices }: PathProblem): Pose & { altitude_m: number } {
+function react({ performance, integrals, start, choices }: PathProblem): Pose & { altitude_m: number } {
   if (choices.reaction_s === 0) return start;
-  const sink = glide.sinkEas_mps / integrals.rootSigmaAt(start.altitude_m);
+  const { straightSinkEas_mps, straightRatio } = performance;
+  const sink = straightSinkEas_mps / integrals.rootSigmaAt(start.altitude_m);
   const energy_m = choices.reaction_s * sink;
   const altitude_m = integrals.descend(start.altitude_m, energy_m);
-  const air_m = energy_m * glide.ratio;
+  const air_m = energy_m * straightRatio;
   integrals.at(start.altitude_m, SCRATCH_A);
   integrals.at(altitude_m, SCRATCH_B);
   return {
     heading_rad: start.heading_rad,
     altitude_m,
     x_m:
-      start.x_m + air_m * Math.sin(start.heading_rad) + (SCRATCH_A.east_m2ps - SCRATCH_B.east_m2ps) / glide.sinkEas_mps,
+      start.x_m +
+      air_m * Math.sin(start.heading_rad) +
+      (SCRATCH_A.east_m2ps - SCRATCH_B.east_m2ps) / straightSinkEas_mps,
     y_m:
       start.y_m +
       air_m * Math.cos(start.heading_rad) +
-      (SCRATCH_A.north_m2ps - SCRATCH_B.north_m2ps) / glide.sinkEas_mps,
+      (SCRATCH_A.north_m2ps - SCRATCH_B.north_m2ps) / straightSinkEas_mps,
   };
 }
 
 /** Where the key lies over the ground and which way it is passed; null without a key. */
-function keyPose({ target, choices, integrals }: PathProblem, performance: LegPerformance): Pose | null {
+function keyPose({ target, choices, integrals, performance }: PathProblem): Pose | null {
   switch (choices.key) {
     case "none":
       return null;
@@ -291,8 +263,7 @@ export function pathPoints(
   path: GlidePath,
   straightStep_m: number = STRAIGHT_STEP_M,
 ): PathPoint[] {
-  const { glide, integrals, start, choices } = problem;
-  const performance = legPerformance(problem.polar, glide, choices.bank_rad, choices.stallMargin);
+  const { performance, integrals, start } = problem;
   const points: PathPoint[] = [];
   let time_s = 0;
   let entry = 0;
@@ -342,7 +313,8 @@ export function pathPoints(
   const steps = (length: number, step: number) => Math.max(1, Math.ceil(length / step));
 
   const first = path.legStarts[0];
-  const reactionAir = (integrals.energyAt(start.altitude_m) - integrals.energyAt(first.altitude_m)) * glide.ratio;
+  const reactionAir =
+    (integrals.energyAt(start.altitude_m) - integrals.energyAt(first.altitude_m)) * performance.straightRatio;
   let at: { x_m: number; y_m: number; altitude_m: number } = trace(
     start,
     first.altitude_m,

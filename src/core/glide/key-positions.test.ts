@@ -5,6 +5,7 @@ import { radians } from "../quantities/angle";
 import { G0, P0_PA } from "../quantities/constants";
 import { descentIntegrals } from "./descent-integrals";
 import type { KeyChoice } from "./glide-path";
+import { glidePerformance } from "./glide-performance";
 import { keyCircuit } from "./key-positions";
 import { bestGlide } from "./straight-glide";
 
@@ -15,15 +16,14 @@ function height(key: Exclude<KeyChoice, "none">, from_deg: number, speed_mps: nu
   const wind = windProfile({ surface: { from_rad: radians(from_deg), speed_mps }, layers: [] }, 0);
   if (!wind.ok) throw new Error(wind.issue.message);
   const glide = bestGlide(ALDER);
+  const performance = glidePerformance(ALDER, glide, { bank_rad: radians(bank_deg), stallMargin: 1.2 });
+  if (!performance.ok) throw new Error(performance.issue.message);
   const found = keyCircuit(
     {
-      polar: ALDER,
-      glide,
+      performance: performance.value,
       integrals: descentIntegrals({ qnh_Pa: P0_PA, deviation_K: 0 }, wind.value, -1500, 3000, glide.eas_mps),
       target: { x_m: 0, y_m: 0, heading_rad: 0, altitude_m: 0 },
       choices: {
-        bank_rad: radians(bank_deg),
-        stallMargin: 1.2,
         reaction_s: 4,
         reserve_m: 60,
         final_m: 300,

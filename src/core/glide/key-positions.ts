@@ -2,7 +2,7 @@ import { failure, success, type Outcome } from "../outcome";
 import { abeamCircuit } from "./abeam-circuit";
 import type { IntegralsAt } from "./descent-integrals";
 import { type SolvedLeg, solveLeg } from "./glide-leg";
-import { type GlidePath, type KeyChoice, type PathProblem, accountOf, legPerformance } from "./glide-path";
+import { type GlidePath, type KeyChoice, type PathProblem, accountOf } from "./glide-path";
 
 /** The circuit from a key down to the landing point. */
 export interface KeyCircuit {
@@ -26,8 +26,7 @@ const MAX_ROUNDS = 60;
  * @returns metres over the target without reserve; `base_closed` and the legs' own failures otherwise, `not_settled` when the height does not
  */
 export function keyCircuit(problem: Omit<PathProblem, "start">, key: Exclude<KeyChoice, "none">): Outcome<KeyCircuit> {
-  const { target, choices, integrals } = problem;
-  const performance = legPerformance(problem.polar, problem.glide, choices.bank_rad, choices.stallMargin);
+  const { target, choices, integrals, performance } = problem;
   const side = key.endsWith("left") ? "left" : "right";
   const asked = { ...problem, choices: { ...choices, key: "none" as const, reaction_s: 0, reserve_m: 0 } };
   const flown = (start: PathProblem["start"], leg: SolvedLeg): KeyCircuit => {

@@ -1,4 +1,5 @@
 // The path problem of one landing end: aircraft, air and wind put into the plane that paths are worked out in.
+import { glidePerformance } from "../glide/glide-performance";
 import { type Polar, polarOf } from "../aircraft/polar";
 import { airspeedsFromEas } from "../air/airspeed";
 import { airAtAltitude } from "../air/altimetry";
@@ -80,8 +81,6 @@ export function integralsTo(
 /** The pilot's choices for a path. */
 export function choicesOf({ pilot, plan }: Asked): PathProblem["choices"] {
   return {
-    bank_rad: pilot.bank_rad,
-    stallMargin: pilot.stallMargin,
     reaction_s: plannedReaction_s(pilot),
     reserve_m: plan.reserve_m,
     final_m: plan.final_m,
@@ -112,13 +111,14 @@ export function approachProblem(input: Asked, end: LandingEnd, origin: LatLon): 
   const wind = windProfile(turnedWind(input.wind, plane.convergence_rad(input.position)), end.elevation_m);
   if (!wind.ok) return wind;
   const glide = bestGlide(polar);
+  const performance = glidePerformance(polar, glide, input.pilot);
+  if (!performance.ok) return performance;
   return success({
     polar,
     plane,
     wind: wind.value,
     problem: {
-      polar,
-      glide,
+      performance: performance.value,
       integrals: integralsTo(end, input, wind.value, glide),
       start: startIn(plane, input),
       target: targetIn(plane, end),

@@ -1,5 +1,6 @@
 // "Which runway can I make from here?": every landing end and the best glide path to each.
 // Joins the aircraft's polar, the air, the wind and the terrain to the path search. Not here: length needed, obstacles, which one to take.
+import { glidePerformance } from "../glide/glide-performance";
 import { type DragShare, type Polar, levelTurnLoadFactor, polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { type WindVector, windProfile } from "../air/wind";
 import { type LatLon, geodesicBetween } from "../earth/geodesic";
@@ -150,20 +151,25 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
     glideCalibrated_mps: null,
   });
 
+  const performance = glidePerformance(polar, best, input.pilot);
+  if (!performance.ok) return impossible(performance.issue);
+  let glide = best;
   let problem: PathProblem = {
-    polar,
+    performance: performance.value,
     integrals,
     start,
-    glide: best,
     target,
     choices: choicesOf(input),
   };
   let search = searchPaths(problem);
   if (!search.ok) return impossible(search.issue);
   if (input.plan.glideSpeed === "wind") {
-    const faster = glideForWind(problem, search.value.paths[0]);
+    const faster = glideForWind(polar, best, integrals, search.value.paths[0]);
     if (!faster.ok) return impossible(faster.issue);
-    problem = { ...problem, glide: faster.value, integrals: integralsTo(end, input, wind, faster.value) };
+    const flown = glidePerformance(polar, faster.value, input.pilot);
+    if (!flown.ok) return impossible(flown.issue);
+    glide = faster.value;
+    problem = { ...problem, performance: flown.value, integrals: integralsTo(end, input, wind, glide) };
     search = searchPaths(problem);
     if (!search.ok) return impossible(search.issue);
   }
@@ -194,8 +200,8 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
     clearance,
     ways: paths.map((path) => ({ words: path.words.join(" "), margin_m: path.margin_m })),
     failedWays: failed.map((way) => ({ words: way.words.join(" "), message: way.issue.message })),
-    glide: problem.glide,
-    glideCalibrated_mps: calibrated_mps(problem.glide.eas_mps, input),
+    glide,
+    glideCalibrated_mps: calibrated_mps(glide.eas_mps, input),
   };
 }
 
@@ -204,23 +210,28 @@ function blocked(clearance: TerrainClearance | null): boolean {
 }
 
 /** Speed to fly along the straight of a path, in the mean wind of its height band. */
-function glideForWind(problem: PathProblem, path: GlidePath): Outcome<StraightGlide> {
+function glideForWind(
+  polar: Polar,
+  best: StraightGlide,
+  integrals: DescentIntegrals,
+  path: GlidePath,
+): Outcome<StraightGlide> {
   const leg = path.legs[0];
   const high: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
   const low: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
-  problem.integrals.at(leg.altitudes_m[1], high);
-  problem.integrals.at(Math.min(leg.altitudes_m[2], leg.altitudes_m[1] - 1), low);
+  integrals.at(leg.altitudes_m[1], high);
+  integrals.at(Math.min(leg.altitudes_m[2], leg.altitudes_m[1] - 1), low);
   const weight = high.time_m - low.time_m;
   const east = (high.east_m2ps - low.east_m2ps) / weight;
   const north = (high.north_m2ps - low.north_m2ps) / weight;
-  const root = problem.integrals.rootSigmaAt((leg.altitudes_m[1] + leg.altitudes_m[2]) / 2);
-  const speed = problem.glide.eas_mps / root;
+  const root = integrals.rootSigmaAt((leg.altitudes_m[1] + leg.altitudes_m[2]) / 2);
+  const speed = best.eas_mps / root;
   const track = Math.atan2(
     speed * Math.sin(leg.straightHeading_rad) + east,
     speed * Math.cos(leg.straightHeading_rad) + north,
   );
   return speedToFly(
-    problem.polar,
+    polar,
     {
       along_mps: east * Math.sin(track) + north * Math.cos(track),
       across_mps: east * Math.cos(track) - north * Math.sin(track),

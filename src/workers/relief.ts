@@ -1,5 +1,6 @@
 // Relief of a terrain as pixels: bands of height, shade from the north-west, contour lines and coast. Drawing only; the
 // smooth interpolation used here is not the one that paths are checked with.
+import { clamp } from "@/core/numeric/clamp";
 import type { TerrainGrid } from "@/core/earth/terrain";
 
 /** Colours of the relief, each [r, g, b]. */
@@ -73,7 +74,7 @@ export function reliefPixels(
         const dx = (2 * (right - z)) / resolution_m;
         const dy = (2 * (z - below)) / resolution_m;
         const lambert = (1 + dx - dy) / Math.sqrt(2 * (1 + dx * dx + dy * dy)) / Math.SQRT1_2;
-        light = 1 + palette.shade * (Math.min(Math.max(lambert, 0.2), 1.5) - 1);
+        light = 1 + palette.shade * (clamp(lambert, 0.2, 1.5) - 1);
         if (edge) {
           colour = [
             (colour[0] + palette.contour[0]) / 2,

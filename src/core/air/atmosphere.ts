@@ -1,5 +1,6 @@
 // The standard atmosphere with a temperature deviation, to 20 km. Not here: humidity (under 1 % of density), non-standard lapse rates.
 // Source: ICAO Doc 7488, Manual of the ICAO Standard Atmosphere.
+import { bisect } from "../numeric/bisect";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, GAMMA_AIR, P0_PA, R_AIR, RHO0, T0_K } from "../quantities/constants";
 
@@ -91,13 +92,8 @@ export function airState(altitudePressure_m: number, deviation_K: number): AirSt
  * @returns metres; by bisection to 1 mm
  */
 export function densityAltitude_m(density: number): number {
-  let low = ATMOSPHERE_MIN_M * 2;
-  let high = ATMOSPHERE_MAX_M;
   // 25 km halved 25 times is under a millimetre.
-  for (let i = 0; i < 25; i += 1) {
-    const middle = (low + high) / 2;
-    if (airState(middle, 0).density > density) low = middle;
-    else high = middle;
-  }
+  const denser = (altitude_m: number) => airState(altitude_m, 0).density > density;
+  const { low, high } = bisect(denser, ATMOSPHERE_MIN_M * 2, ATMOSPHERE_MAX_M, 25);
   return (low + high) / 2;
 }

@@ -1,5 +1,6 @@
 // Wind by height: a surface wind with the 1/7 power law below, layers aloft joined as vectors above.
 // x is east, y north; components are of the air's motion (where it blows to). Not here: gusts, thermals, waves, terrain flow.
+import { clamp } from "../numeric/clamp";
 import { z } from "zod";
 import { type Outcome, failure, success } from "../outcome";
 
@@ -42,7 +43,7 @@ const LAW_POWER = 1 / 7;
 
 /** Growth of wind with height near the ground: 1 at 10 m. @see the 1/7 power law of neutral air over open country, common practice */
 export function powerLaw(height_m: number): number {
-  return (Math.min(Math.max(height_m, LAW_MIN_M), LAW_MAX_M) / STATION_M) ** LAW_POWER;
+  return (clamp(height_m, LAW_MIN_M, LAW_MAX_M) / STATION_M) ** LAW_POWER;
 }
 
 /** Components from a wind's direction (from, true) and speed. */

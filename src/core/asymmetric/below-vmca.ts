@@ -1,3 +1,4 @@
+import { bisect } from "../numeric/bisect";
 import { G0 } from "../quantities/constants";
 import { type Outcome, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
@@ -67,13 +68,7 @@ function controlledSetting(question: AsymmetricQuestion, eas_mps: number, bank_r
   };
   if (controlled(question.setting)) return question.setting;
   if (!controlled(IDLE)) return null;
-  let [low, high] = [IDLE, question.setting];
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const middle = (low + high) / 2;
-    if (controlled(middle)) low = middle;
-    else high = middle;
-  }
-  return low;
+  return bisect(controlled, IDLE, question.setting, HALVINGS).low;
 }
 
 /** Sideslip, aileron and yaw rate with the rudder at its stop, eliminated one after the other; towards the dead engine positive. */

@@ -1,4 +1,6 @@
 // Climb on one engine and on two, the speeds for it, and the heights at which it ends.
+import { clamp } from "../numeric/clamp";
+import { bisect, halvingsTo } from "../numeric/bisect";
 import { configurationLimit } from "../aircraft/configuration-limit";
 import { goldenMinimum } from "../numeric/golden-section";
 import { M_PER_FT, RHO0 } from "../quantities/constants";
@@ -71,9 +73,9 @@ export function twoEngineClimbAt(one: AsymmetricCase, eas_mps: number): Climb {
   let sine = 0;
   for (let i = 0; i < LIFT_ROUNDS; i += 1) {
     const cl = (one.weight_N * Math.sqrt(1 - sine * sine)) / qS;
-    sine = Math.min(Math.max((2 * live.thrust_N - qS * (one.cd0 + one.k * cl * cl)) / one.weight_N, -1), 1);
+    sine = clamp((2 * live.thrust_N - qS * (one.cd0 + one.k * cl * cl)) / one.weight_N, -1, 1);
   }
-  return { eas_mps, climb_mps: sine * tas, gradient: Math.tan(Math.asin(Math.min(Math.max(sine, -1), 1))) };
+  return { eas_mps, climb_mps: sine * tas, gradient: Math.tan(Math.asin(clamp(sine, -1, 1))) };
 }
 
 /** Slowest and fastest speeds looked at for the best climb, over the stall; V_X is never slower than 1.2 V_S. */
@@ -165,12 +167,10 @@ export function ceiling_m(question: AsymmetricQuestion, rate_mps: number, engine
       "It still climbs at this rate above 15 000 m (49 000 ft), where this model ends.",
       "altitude_m",
     );
-  let [low, high] = [LOWEST_M, HIGHEST_M];
-  while (high - low > 0.5) {
-    const middle = (low + high) / 2;
-    const found = climbing(middle);
-    if (found.ok && found.value > rate_mps) low = middle;
-    else high = middle;
-  }
+  const climbs = (altitude_m: number) => {
+    const found = climbing(altitude_m);
+    return found.ok && found.value > rate_mps;
+  };
+  const { low, high } = bisect(climbs, LOWEST_M, HIGHEST_M, halvingsTo(0.5, LOWEST_M, HIGHEST_M));
   return success((low + high) / 2);
 }

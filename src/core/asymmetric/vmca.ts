@@ -1,3 +1,4 @@
+import { bisect } from "../numeric/bisect";
 import { KG_PER_LB, G0 } from "../quantities/constants";
 import { stallEas_mps } from "./one-engine-climb";
 import type { AsymmetricCase } from "./asymmetric-case";
@@ -83,12 +84,7 @@ export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
     const state = equilibriumAt(one, below, bank);
     const met = open.filter((limit) => exceeded(one, state, limit));
     for (const limit of met) {
-      let [low, high] = [below, above];
-      for (let i = 0; i < HALVINGS; i += 1) {
-        const middle = (low + high) / 2;
-        if (over(middle, limit)) low = middle;
-        else high = middle;
-      }
+      const { high } = bisect((middle) => over(middle, limit), below, above, HALVINGS);
       limits[limit] = ratio === FROM ? { kind: "everywhere" } : { kind: "at", eas_mps: high };
     }
     if (met.length > 0) open = open.filter((limit) => !met.includes(limit));

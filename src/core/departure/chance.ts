@@ -1,5 +1,6 @@
 // The chance that a turn back works when the pilot and the air are not exactly as planned. Monte Carlo, seeded, in slices that can be
 // computed anywhere and added up. Not here: gusts within a flight, a pilot who gives up halfway.
+import { clamp } from "../numeric/clamp";
 import { randomLcg, randomNormal } from "d3-random";
 import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { plannedReaction_s, practiceFactor } from "../situation/pilot-practice";
@@ -191,10 +192,6 @@ export function delay_s(mean_s: number, deviation_s: number, draw: number): numb
   const mean = Math.max(mean_s, DELAY_LEAST_S);
   const variance = Math.log(1 + (deviation_s / mean) ** 2);
   return clamp(Math.exp(Math.log(mean) - variance / 2 + Math.sqrt(variance) * draw), DELAY_LEAST_S, DELAY_MOST_S);
-}
-
-function clamp(value: number, low: number, high: number): number {
-  return Math.min(Math.max(value, low), high);
 }
 
 /**

@@ -1,4 +1,6 @@
 // The same turn at height, over a hard deck: what a good one costs, and the tolerance to beat.
+import { clamp } from "../numeric/clamp";
+import { ROLL_RADPS, rolledTowards } from "../flight/roll-rate";
 import type { AirMass } from "../air/altimetry";
 import { RHO0 } from "../quantities/constants";
 import { type AirColumn, airColumn, airSample, readAir } from "../flight/air-column";
@@ -31,7 +33,6 @@ export interface PracticeTarget {
 }
 
 const STEP_S = 0.1;
-const ROLL_RADPS = (20 * Math.PI) / 180;
 const LEAST_MARGIN = 1.05;
 /** Rolling out begins this many seconds of roll before the heading, half of what the roll takes. */
 const LEAD_SHARE = 0.5;
@@ -116,7 +117,7 @@ function flown(
     const steady: Control = { hold: "load", value: 1, clLimit: body.clMax, bank_rad: 0 };
     loadsOf(day.running, motion, steady, here.density, LOADS);
     const thrust = day.running.thrust ? thrustOverWeight(day.running.thrust, tas_mps, here.density) : 0;
-    motion.gamma_rad = Math.asin(Math.min(Math.max(thrust - LOADS.drag, -0.5), 0.5));
+    motion.gamma_rad = Math.asin(clamp(thrust - LOADS.drag, -0.5, 0.5));
   }
   if (react(motion, body, air, input.plan.reaction, reaction_s).stalledAfter_s !== null) return null;
   const clLimit = body.clMax / LEAST_MARGIN ** 2;
@@ -132,7 +133,7 @@ function flown(
     const cosLeast = ((LEAST_MARGIN * stall) / motion.tas_mps) ** 2;
     const most = cosLeast < 1 ? Math.acos(cosLeast) : 0;
     const target = turning ? Math.min(wanted, most) : 0;
-    bank_rad = Math.max(bank_rad + Math.min(Math.max(target - bank_rad, -ROLL_RADPS * STEP_S), ROLL_RADPS * STEP_S), 0);
+    bank_rad = Math.max(rolledTowards(bank_rad, target, STEP_S), 0);
     control.bank_rad = bank_rad;
     control.value = loadToHoldSpeed(
       motion,

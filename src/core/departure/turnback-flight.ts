@@ -1,5 +1,7 @@
 // One turnback from the end of the reaction: an optional straight extension, the turn, the intercept of the runway's line, the
 // glide to its end. Flown as a point mass in the wind by a pilot with a fixed technique; no search here.
+import { rolledTowards } from "../flight/roll-rate";
+import { clamp } from "../numeric/clamp";
 import { G0, RHO0 } from "../quantities/constants";
 import { type AirColumn, airSample, readAir } from "../flight/air-column";
 import type { LandingBody, LandingRoll } from "../landing/landing-roll";
@@ -73,8 +75,6 @@ const ALIGNED_BANK_RAD = (10 * Math.PI) / 180;
 /** Heights that must be left: where it is aligned, and over the runway's end. */
 const ALIGNED_LEAST_M = 10;
 const END_LEAST_M = 3;
-/** Fastest roll, per second. Common practice of light aeroplanes. */
-const ROLL_RADPS = (20 * Math.PI) / 180;
 /** Margin over the stall that bank and load keep all the time. */
 const LEAST_MARGIN = 1.05;
 /**
@@ -169,9 +169,7 @@ export function flyTurnback(
       );
       if (away < 1 && Math.abs(off) < Math.PI / 2) {
         const share =
-          Number.isFinite(awayBefore) && awayBefore > away
-            ? Math.min(Math.max((awayBefore - 1) / (awayBefore - away), 0), 1)
-            : 1;
+          Number.isFinite(awayBefore) && awayBefore > away ? clamp((awayBefore - 1) / (awayBefore - away), 0, 1) : 1;
         aligned = {
           height_m: heightBefore + share * (motion.height_m - heightBefore),
           x_m: xBefore + share * (motion.x_m - xBefore),
@@ -184,7 +182,7 @@ export function flyTurnback(
     if (aligned && motion.x_m <= runway.length_m) {
       if (aligned.x_m > runway.length_m) {
         const share = xBefore > motion.x_m ? (xBefore - runway.length_m) / (xBefore - motion.x_m) : 1;
-        endHeight_m = heightBefore + Math.min(Math.max(share, 0), 1) * (motion.height_m - heightBefore);
+        endHeight_m = heightBefore + clamp(share, 0, 1) * (motion.height_m - heightBefore);
       }
       break;
     }
@@ -204,7 +202,7 @@ export function flyTurnback(
         cosLeast < 1 ? Math.acos(cosLeast) : 0,
         part === "turn" && motion.height_m > LOW_M ? Math.PI / 2 : INTERCEPT_BANK_RAD,
       );
-      command = Math.min(Math.max(command, -most), most);
+      command = clamp(command, -most, most);
       if (part !== "final") target = turnEas;
     }
     // The last step of the extension ends with it.
@@ -215,7 +213,7 @@ export function flyTurnback(
         : calm
           ? CALM_STEP_S
           : STEP_S;
-    bank_rad += Math.min(Math.max(command - bank_rad, -ROLL_RADPS * step), ROLL_RADPS * step);
+    bank_rad = rolledTowards(bank_rad, command, step);
     control.value = loadToHoldSpeed(motion, body, HERE, target / slow, bank_rad, clLimit);
     control.bank_rad = bank_rad;
     if (options.record) {

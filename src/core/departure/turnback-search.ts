@@ -1,4 +1,5 @@
 // The best turnback from a height for one side and bank: over the intercept angle and the straight extension.
+import { clamp } from "../numeric/clamp";
 import { goldenMinimum } from "../numeric/golden-section";
 import { RUNWAY_SHARE, worth_m } from "./option";
 import { motionFrom } from "./failure-start";
@@ -86,7 +87,7 @@ export function bestTurnback(
       }
       // Regula falsi, with the end that stays put weakened each time (Illinois).
       while (high_s - low_s > EXTENSION_FINEST_S) {
-        const share = Number.isFinite(low - high) ? Math.min(Math.max(low / (low - high), 0.1), 0.9) : 0.5;
+        const share = Number.isFinite(low - high) ? clamp(low / (low - high), 0.1, 0.9) : 0.5;
         const middle_s = low_s + share * (high_s - low_s);
         const middle = excess(keep(fly(intercept_rad, middle_s)));
         if (middle > 0) [low, low_s, high] = [middle, middle_s, high / 2];

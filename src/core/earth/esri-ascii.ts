@@ -1,5 +1,6 @@
 // Terrain files in the open Esri ASCII grid format, in metres of a local plane or in degrees (then resampled to a plane).
 // Missing cells count as sea level: the demo world is islands, and a hole must not stop a glide path in mid-air. They are counted.
+import { clamp } from "../numeric/clamp";
 import { type Outcome, failure, success } from "../outcome";
 import type { LatLon } from "./geodesic";
 import { geodesicBetween } from "./geodesic";
@@ -176,8 +177,8 @@ function resampled(
   for (let j = 0; j < rows; j += 1) {
     for (let i = 0; i < planeColumns; i += 1) {
       const place = plane.toLatLon({ x_m: west_m + i * cell_m, y_m: south_m + j * cell_m });
-      const u = Math.min(Math.max((place.longitude_deg - west) / cell, 0), columns - 1);
-      const v = Math.min(Math.max((place.latitude_deg - south) / cell, 0), rows - 1);
+      const u = clamp((place.longitude_deg - west) / cell, 0, columns - 1);
+      const v = clamp((place.latitude_deg - south) / cell, 0, rows - 1);
       const a = Math.min(Math.floor(u), columns - 2);
       const b = Math.min(Math.floor(v), rows - 2);
       const at = b * columns + a;

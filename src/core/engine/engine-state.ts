@@ -1,5 +1,6 @@
 // An engine as it stands at a moment, and how it goes on in a step of time. One, two or more engines alike; what it shows is gauges.ts,
 // what it pulls engine-force.ts. Time constants are common practice, of the right order only.
+import { clamp } from "../numeric/clamp";
 import type { FaultKind } from "./engine-fault";
 
 /** What an engine takes from one moment to the next. */
@@ -42,7 +43,7 @@ const ICE_S = 45;
 const LEAN_S = 20;
 
 const falling = (time_s: number, over_s: number) => Math.exp(-Math.max(time_s, 0) / over_s);
-const ramp = (time_s: number, over_s: number) => Math.min(Math.max(time_s / over_s, 0), 1);
+const ramp = (time_s: number, over_s: number) => clamp(time_s / over_s, 0, 1);
 
 /**
  * What the engine does now.

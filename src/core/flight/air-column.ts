@@ -1,5 +1,6 @@
 // Air over a runway as a table: wind along and across the take-off direction and density, every metre of height.
 // The flights of this folder read it some hundred thousand times; a table is as exact as they are and much faster.
+import { clamp } from "../numeric/clamp";
 import { airAtAltitude, type AirMass } from "../air/altimetry";
 import type { WindVector } from "../air/wind";
 
@@ -82,7 +83,7 @@ export function readAir(
   height_m: number,
   out: AirSample,
 ): AirSample {
-  const place = Math.min(Math.max((height_m - low_m) / step_m, 0), density.length - 1.000001);
+  const place = clamp((height_m - low_m) / step_m, 0, density.length - 1.000001);
   const i = Math.floor(place);
   const share = place - i;
   const along = along_mps[i + 1] - along_mps[i];

@@ -1,5 +1,7 @@
 // From standstill to a height with the engine running: ground run, lift-off, gathering speed, climb, optional early turn crosswind.
 // Not here: obstacle clearance, ground effect, flap retraction (its drag is left at lift-off), engine warm-up.
+import { clamp } from "../numeric/clamp";
+import { GENTLE_ROLL_RADPS, rolledTowards } from "./roll-rate";
 import { type Outcome, failure, success } from "../outcome";
 import { formatNumber } from "../quantities/units";
 import { G0, RHO0 } from "../quantities/constants";
@@ -50,9 +52,8 @@ const RUN_WIND_M = 3;
 /** Steps: of the run, of the climb, s. */
 const RUN_STEP_S = 0.1;
 const CLIMB_STEP_S = 0.25;
-/** Shallow bank of the early turn, and how fast it is rolled into, per second. Common practice below circuit height. */
+/** Shallow bank of the early turn. Common practice below circuit height. */
 const EARLY_TURN_BANK_RAD = (20 * Math.PI) / 180;
-const ROLL_RADPS = (10 * Math.PI) / 180;
 /** An offset from the runway's line is flown off over about this length. */
 const LINE_M = 200;
 /** A run or climb that takes longer than this does not work. */
@@ -110,11 +111,8 @@ export function climbOut(plan: ClimbPlan, air: AirColumn, start_m: number, top_m
     // On the way out the runway's line is held, not only its direction.
     const back = track === 0 ? -Math.atan(motion.y_m / LINE_M) : 0;
     const error = crab(here, motion.tas_mps, track) + back - motion.psi_rad;
-    const wanted = Math.min(
-      Math.max(Math.atan((motion.tas_mps * 0.5 * error) / G0), -EARLY_TURN_BANK_RAD),
-      EARLY_TURN_BANK_RAD,
-    );
-    bank_rad += Math.min(Math.max(wanted - bank_rad, -ROLL_RADPS * CLIMB_STEP_S), ROLL_RADPS * CLIMB_STEP_S);
+    const wanted = clamp(Math.atan((motion.tas_mps * 0.5 * error) / G0), -EARLY_TURN_BANK_RAD, EARLY_TURN_BANK_RAD);
+    bank_rad = rolledTowards(bank_rad, wanted, CLIMB_STEP_S, GENTLE_ROLL_RADPS);
     const control: Control = {
       hold: "load",
       value: loadToHoldSpeed(motion, climb, here, target, bank_rad, clLimit, true),
@@ -144,7 +142,7 @@ export function climbOut(plan: ClimbPlan, air: AirColumn, start_m: number, top_m
 function crab({ along_mps, across_mps }: AirSample, tas_mps: number, track_rad: number): number {
   const drift = across_mps * Math.cos(track_rad) - along_mps * Math.sin(track_rad);
   // A wind stronger than the aeroplane is slow cannot be crabbed against; it is then flown across as far as it goes.
-  return track_rad - Math.asin(Math.min(Math.max(drift / tas_mps, -0.9), 0.9));
+  return track_rad - Math.asin(clamp(drift / tas_mps, -0.9, 0.9));
 }
 
 /** The aeroplane at a height of the climb, between the points; null outside it. */

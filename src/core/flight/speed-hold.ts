@@ -1,4 +1,5 @@
 // A pilot who flies a speed: nose down when slow, up when fast, with the load factor that a smooth hand uses.
+import { clamp } from "../numeric/clamp";
 import { G0 } from "../quantities/constants";
 import type { AirSample } from "./air-column";
 import { type Body, type Control, type Loads, type Motion, loadsOf, thrustOverWeight } from "./point-mass";
@@ -47,19 +48,17 @@ export function loadToHoldSpeed(
   STEADY.value = cosGamma / cosBank;
   STEADY.clLimit = clLimit;
   loadsOf(body, motion, STEADY, density, LOADS);
-  const acceleration = Math.min(
-    Math.max((target_mps - motion.tas_mps) / SPEED_LAG_S, -ACCELERATION_MPS2),
-    ACCELERATION_MPS2,
-  );
+  const acceleration = clamp((target_mps - motion.tas_mps) / SPEED_LAG_S, -ACCELERATION_MPS2, ACCELERATION_MPS2);
   const thrust = body.thrust ? thrustOverWeight(body.thrust, motion.tas_mps, density) : 0;
   // Wind that grows as the aeroplane sinks (or climbs) is paid for in speed: aim for it.
   const shear = air.alongSlope_ps * Math.cos(motion.psi_rad) + air.acrossSlope_ps * Math.sin(motion.psi_rad);
   const balance = thrust - LOADS.drag - acceleration / G0;
-  const sine = Math.min(
-    Math.max(balance / Math.max(1 + (motion.tas_mps * shear) / G0, LEAST_GRADIENT_SHARE), climbing ? 0 : STEEPEST_DOWN),
+  const sine = clamp(
+    balance / Math.max(1 + (motion.tas_mps * shear) / G0, LEAST_GRADIENT_SHARE),
+    climbing ? 0 : STEEPEST_DOWN,
     climbing ? STEEPEST_CLIMB : STEEPEST_ZOOM,
   );
   const wanted = Math.asin(sine);
   const load = (cosGamma + (motion.tas_mps * (wanted - motion.gamma_rad)) / (PATH_LAG_S * G0)) / cosBank;
-  return Math.min(Math.max(load, LOAD_LOW), LOAD_HIGH);
+  return clamp(load, LOAD_LOW, LOAD_HIGH);
 }

@@ -7,6 +7,7 @@
 //
 // The integrals are tabulated once per air, wind, ground and airspeed, and read with cubic Hermite interpolation (the integrand
 // is the table's own derivative). Taking the wind at mid-height instead misses by up to 190 m.
+import { clamp } from "../numeric/clamp";
 import { type AirMass, airAtAltitude } from "../air/altimetry";
 import type { WindVector } from "../air/wind";
 import { kineticHeight_m } from "./acceleration-factor";
@@ -85,7 +86,7 @@ export function descentIntegrals(
     }
     before = now;
   }
-  const cellOf = (altitude_m: number) => Math.min(Math.max(Math.floor((altitude_m - low_m) / STEP_M), 0), steps - 1);
+  const cellOf = (altitude_m: number) => clamp(Math.floor((altitude_m - low_m) / STEP_M), 0, steps - 1);
   const energyAt = (altitude_m: number) => {
     const i = cellOf(altitude_m);
     return energy[i] + ((altitude_m - low_m) / STEP_M - i) * (energy[i + 1] - energy[i]);
@@ -94,7 +95,7 @@ export function descentIntegrals(
     low_m,
     high_m: low_m + steps * STEP_M,
     rootSigmaAt(altitude_m) {
-      const position = Math.min(Math.max((altitude_m - low_m) / STEP_M, 0), steps);
+      const position = clamp((altitude_m - low_m) / STEP_M, 0, steps);
       const i = Math.min(Math.floor(position), steps - 1);
       return rootSigma[i] + (position - i) * (rootSigma[i + 1] - rootSigma[i]);
     },
@@ -111,7 +112,7 @@ export function descentIntegrals(
     },
     at(altitude_m, out) {
       const position = (altitude_m - low_m) / STEP_M;
-      const i = Math.min(Math.max(Math.floor(position), 0), steps - 1);
+      const i = clamp(Math.floor(position), 0, steps - 1);
       const t = position - i;
       const a = i * STRIDE;
       const b = a + STRIDE;

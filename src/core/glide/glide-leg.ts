@@ -5,6 +5,7 @@
 // about six rounds. Heights below the target are continued (the ground is not there) so that a shortfall is a smooth number.
 // What is flown through the air costs energy height; the air mass gives it its altitude (descent-integrals.ts).
 // Not here: the time to roll into a bank, speed changes between segments, gusts.
+import { clamp } from "../numeric/clamp";
 import type { DescentIntegrals, IntegralsAt } from "./descent-integrals";
 import { type Pose, type TurnStraightTurn, type Word, turnSigns, turnStraightTurn } from "./dubins";
 import { type Outcome, failure, success } from "../outcome";
@@ -228,7 +229,7 @@ function settle(problem: LegProblem, word: Word, back_rad: number): Outcome<Solv
       const change2 = changeX * changeX + changeY * changeY;
       if (change2 > 0) relaxation *= -(lastResidualX * changeX + lastResidualY * changeY) / change2;
       // Kept between a crawl and a leap: a word that flips between two solutions would otherwise throw it about.
-      relaxation = Math.min(Math.max(relaxation, 0.3), 1.6);
+      relaxation = clamp(relaxation, 0.3, 1.6);
     }
     if (
       round > 1 &&

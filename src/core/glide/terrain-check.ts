@@ -1,3 +1,4 @@
+import { clamp } from "../numeric/clamp";
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
 import type { PathPoint } from "./glide-path";
 
@@ -19,7 +20,7 @@ const STEP_OF_CELL = 0.25;
 
 /** Clearance wanted at a distance from the landing point. */
 export function taperedClearance_m(clearance_m: number, distance_m: number): number {
-  return clearance_m * Math.min(Math.max((distance_m - TAPER_FROM_M) / (TAPER_TO_M - TAPER_FROM_M), 0), 1);
+  return clearance_m * clamp((distance_m - TAPER_FROM_M) / (TAPER_TO_M - TAPER_FROM_M), 0, 1);
 }
 
 /**

@@ -1,3 +1,4 @@
+import { clamp } from "../numeric/clamp";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
 import { type EngineSurroundings, type Gauges, gaugesOf } from "../engine/gauges";
 import { type EngineState, RUNNING, engineMoment, engineStep } from "../engine/engine-state";
@@ -38,7 +39,7 @@ const STEPS_A_SECOND = 8;
 const BACK = 0.5;
 const LEVER_S = 2;
 
-const ramp = (time_s: number, over_s: number) => Math.min(Math.max(time_s / over_s, 0), 1);
+const ramp = (time_s: number, over_s: number) => clamp(time_s / over_s, 0, 1);
 
 /** The lever of each engine by time. */
 function lever({ fault, engine, closed }: GaugeQuestion, which: "left" | "right", t: number): number {

@@ -1,5 +1,6 @@
 // Landing on water: heading from swells and wind by the rules, with the reason; a score of our own for ties; speeds, attitude, descent;
 // what is done by which height. Rules first: AIM 6-3-3 (memory). Not here: chop, currents, breaking seas, floats.
+import { APPROACH, TOUCHDOWN } from "./approach-factors";
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
@@ -145,10 +146,6 @@ const MOST_TURN_RAD = radians(45);
 const MOST_OFF_RAD = radians(46);
 /** A heading within this of where a swell comes from meets its face. */
 const FACE_RAD = radians(45);
-/** Speeds over the stall with the flap chosen: on the approach, at touchdown. Common practice. */
-export const DITCHING_APPROACH = 1.3;
-/** @see DITCHING_APPROACH */
-export const DITCHING_TOUCHDOWN = 1.1;
 /** A wing whose zero-lift angle is not known: lift coefficient at no incidence. Common practice. */
 const USUAL_CL0 = 0.25;
 
@@ -178,14 +175,14 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
   const best = bestGlide(glide.value.polar);
   const root = Math.sqrt(airAtAltitude(0, air).density / RHO0);
   const { stallEas_mps, flapName, body } = figures.value;
-  const tas = (DITCHING_TOUCHDOWN * stallEas_mps) / root;
+  const tas = (TOUCHDOWN * stallEas_mps) / root;
   const swells = question.swells
     .filter((swell) => swell.height_m >= NO_SWELL_M)
     .map(swellFigures)
     .sort((a, b) => b.swell.height_m - a.swell.height_m);
   const at = (heading_rad: number) => headingAt(wrapTurn(heading_rad), tas, windFrom_rad, wind_mps, swells);
   const { rule, why, heading_rad, other_rad } = decide(swells, windFrom_rad, wind_mps, tas, at);
-  const clApproach = body.clMax / DITCHING_APPROACH ** 2;
+  const clApproach = body.clMax / APPROACH ** 2;
   const ratio = clApproach / (wet.value.polar.cd0 + wet.value.polar.k * clApproach ** 2);
   const wing = aircraft.wing;
   const aspect = wing ? wing.span_m ** 2 / wing.area_m2 : 7;
@@ -200,10 +197,10 @@ export function ditching(question: DitchingQuestion): Outcome<Ditching> {
     rose: Array.from({ length: 36 }, (_, i) => at(radians(10 * i))),
     stallEas_mps,
     flapName,
-    approachEas_mps: DITCHING_APPROACH * stallEas_mps,
-    touchdownEas_mps: DITCHING_TOUCHDOWN * stallEas_mps,
-    pitch_rad: (body.clMax / DITCHING_TOUCHDOWN ** 2 - (aircraft.asymmetric?.cl0 ?? USUAL_CL0) - flapCl0) / clAlpha,
-    sink_mps: (DITCHING_APPROACH * stallEas_mps) / root / Math.hypot(1, ratio),
+    approachEas_mps: APPROACH * stallEas_mps,
+    touchdownEas_mps: TOUCHDOWN * stallEas_mps,
+    pitch_rad: (body.clMax / TOUCHDOWN ** 2 - (aircraft.asymmetric?.cl0 ?? USUAL_CL0) - flapCl0) / clAlpha,
+    sink_mps: (APPROACH * stallEas_mps) / root / Math.hypot(1, ratio),
     glideSink_mps: best.sinkEas_mps / root,
     glideRatio: best.ratio,
   });

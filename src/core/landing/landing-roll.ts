@@ -1,4 +1,5 @@
 // From over the runway to a stop: steep descent with landing flap, flare, roll.
+import { APPROACH, TOUCHDOWN } from "./approach-factors";
 import { G0 } from "../quantities/constants";
 import type { LandingEnd } from "./landing-end";
 
@@ -12,10 +13,6 @@ export interface LandingBody {
   readonly k: number;
 }
 
-/** Speed over the stall with landing flap on the approach. Common practice. */
-const APPROACH = 1.3;
-/** Speed over the stall with landing flap at touchdown. Common practice. */
-export const TOUCHDOWN = 1.1;
 /** Deceleration in the flare, of g. */
 const FLARE = 0.2;
 /** Braking by surface, of g, dry. Common practice. */

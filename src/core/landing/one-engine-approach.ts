@@ -1,5 +1,7 @@
 // A twin's approach on one engine: power and rudder by configuration, what the gear costs early, and the height below which a go-around is
 // no longer offered. Not here: wind shear, ground effect, a missed approach over obstacles.
+import { bisect, halvingsTo } from "../numeric/bisect";
+import { APPROACH } from "./approach-factors";
 import { cleanGlide } from "../aircraft/configuration";
 import { type SpeedLimit, configurationLimit } from "../aircraft/configuration-limit";
 import { polarOf } from "../aircraft/polar";
@@ -79,7 +81,6 @@ const JET_AWAY = 1.4;
 const PULL_G = 0.2;
 /** Left over the ground at the lowest point, m (50 ft). Common practice. */
 export const LEFT_M = 15.24;
-const APPROACH = 1.3;
 /** Gear at the usual place: abeam at 1,000 ft; late: when landing is assured, 300 ft. Common practice. */
 export const USUAL_M = 304.8;
 /** @see USUAL_M */
@@ -229,13 +230,8 @@ function settingFor(
   };
   const excess = (setting: number) => (at(setting)?.sinGamma ?? -Infinity) + Math.sin(slope_rad);
   if (!(excess(1) >= 0)) return null;
-  let [low, high] = [0, 1];
   // A hundredth of a per cent of power is less than any lever shows.
-  while (high - low > 1e-4) {
-    const middle = (low + high) / 2;
-    if (excess(middle) >= 0) high = middle;
-    else low = middle;
-  }
+  const { high } = bisect((setting) => !(excess(setting) >= 0), 0, 1, halvingsTo(1e-4, 0, 1));
   const state = at(high);
   const one = make(high);
   return state && one.ok

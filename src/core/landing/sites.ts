@@ -1,5 +1,7 @@
 // Choosing where to land: every end in reach with the length it needs, what stands in the way, who is there, wind and sun; ranked, with
 // the reasons. The order within a verdict is by a score of Utrimax's own: it settles what no rule does.
+import { clamp } from "../numeric/clamp";
+import { TOUCHDOWN } from "./approach-factors";
 import { airAtAltitude } from "../air/altimetry";
 import { type SunPosition, sunPosition } from "../earth/sun";
 import { type Issue, type Outcome, success } from "../outcome";
@@ -8,7 +10,6 @@ import { wrapHalfTurn } from "../quantities/angle";
 import type { LandingPlan } from "../situation/landing-plan";
 import type { LandingEnd } from "./landing-end";
 import { type LandingFigures, type LengthNeeded, landingFigures, lengthNeeded, trueOf_mps } from "./landing-length";
-import { TOUCHDOWN } from "./landing-roll";
 import type { Hazard } from "./places";
 import type { EndReach, Reach } from "./reach";
 import type { ReachInput } from "./reach-input";
@@ -188,8 +189,8 @@ export function rankSites(reach: Reach, question: ReachInput, plan: LandingPlan,
     });
     const points = reasons.reduce((sum, reason) => sum + (POINTS[reason.code] ?? 0), 0);
     // Little room in length counts up to 20 points, as it shrinks from 15 % to none; little height in hand likewise.
-    const narrow = spare_m === null ? 0 : 20 * Math.min(Math.max(1 - spare_m / (NARROW * end.length_m), 0), 1);
-    const low = LOW_POINTS * (1 - Math.min(Math.max(entry.path?.margin_m ?? 0, 0), USEFUL_M) / USEFUL_M);
+    const narrow = spare_m === null ? 0 : 20 * clamp(1 - spare_m / (NARROW * end.length_m), 0, 1);
+    const low = LOW_POINTS * (1 - clamp(entry.path?.margin_m ?? 0, 0, USEFUL_M) / USEFUL_M);
     const windy = WIND_POINTS * Math.max(windShare - 1, 0);
     return [
       {

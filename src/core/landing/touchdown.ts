@@ -1,5 +1,6 @@
 // The moment of touching down: energy against speed and wind, stopping in the length there is, gear up or down, and what is made safe
 // by which height. Not here: the structure's strength, injuries.
+import { TOUCHDOWN } from "./approach-factors";
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
@@ -69,8 +70,6 @@ export interface Touchdown {
   readonly gear: GearAdvice;
 }
 
-/** Touchdown over the stall. Common practice. */
-const TOUCHDOWN = 1.1;
 /** Decelerations that are named: a light brake, a hard one, a soft field, a hedge, and 9 g, which restraints are built to hold. */
 const NAMED_G = [0.1, 0.25, 0.5, 1, 3, 9] as const;
 

@@ -1,5 +1,6 @@
 // An engine that will stop in N minutes (coolant, oil, fuel): climb with it, fly level with it, or shut it down now; where each leads, as
 // an area on the map, and how long each stays up. Not here: ground in the way, power that fades before the end, traffic.
+import { bisect, halvingsTo } from "../numeric/bisect";
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
@@ -181,13 +182,7 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
 function fastestLevel(sine: (eas: number) => number, from: number, to: number): number | null {
   if (!(sine(from) >= 0)) return null;
   if (sine(to) >= 0) return to;
-  let [low, high] = [from, to];
-  while (high - low > 0.01) {
-    const middle = (low + high) / 2;
-    if (sine(middle) >= 0) low = middle;
-    else high = middle;
-  }
-  return low;
+  return bisect((eas_mps) => sine(eas_mps) >= 0, from, to, halvingsTo(0.01, from, to)).low;
 }
 
 type ThrustOverWeight = (

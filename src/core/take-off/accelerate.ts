@@ -1,3 +1,4 @@
+import { bisect } from "../numeric/bisect";
 import { type Outcome, success } from "../outcome";
 import { type RollState, braked, rollOn, standing, tasOnRunway } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";
@@ -78,16 +79,20 @@ export function balancedFailure_mps(day: TakeOffDay): Outcome<number> {
     const found = accelerate(day, failure_mps, day.screen_m);
     return found.ok ? success(found.value.stopX_m - (found.value.goX_m ?? Infinity)) : found;
   };
-  let [low, high] = [SLOWEST * day.speeds.rotation_mps, day.speeds.rotation_mps];
-  const atHigh = longer(high);
-  if (!atHigh.ok) return atHigh;
-  if (atHigh.value <= 0) return success(high);
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const middle = (low + high) / 2;
-    const found = longer(middle);
-    if (!found.ok) return found;
-    if (found.value <= 0) low = middle;
-    else high = middle;
-  }
-  return success((low + high) / 2);
+  const { rotation_mps } = day.speeds;
+  const fromRotation = longer(rotation_mps);
+  if (!fromRotation.ok) return fromRotation;
+  if (fromRotation.value <= 0) return success(rotation_mps);
+  let issue: Outcome<number> | null = null;
+  const { low, high } = bisect(
+    (failure_mps) => {
+      const found = longer(failure_mps);
+      if (!found.ok) issue = found;
+      return found.ok && found.value <= 0;
+    },
+    SLOWEST * rotation_mps,
+    rotation_mps,
+    HALVINGS,
+  );
+  return issue ?? success((low + high) / 2);
 }

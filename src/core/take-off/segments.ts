@@ -1,4 +1,5 @@
 // Take-off segments of a two-engine jet: gradients on one engine against the least that is asked for, and the mass that meets them.
+import { bisect } from "../numeric/bisect";
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
 import { NO_STEADY_PATH, equilibriumAt, gradientOf } from "../asymmetric/equilibrium";
@@ -129,13 +130,18 @@ export function massLimit(question: Omit<SegmentQuestion, "mass_kg">): Outcome<M
   if (!light.ok) return light;
   if (heavy.value === null) return success({ mass_kg: maximum_kg, binding: null });
   if (light.value !== null) return success({ mass_kg: null, binding: light.value });
-  let [low, high, binding] = [minimum_kg, maximum_kg, heavy.value];
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const middle = (low + high) / 2;
-    const found = short(middle);
-    if (!found.ok) return found;
-    if (found.value === null) low = middle;
-    else [high, binding] = [middle, found.value];
-  }
-  return success({ mass_kg: low, binding });
+  let binding = heavy.value;
+  let issue: Outcome<MassLimit> | null = null;
+  const { low } = bisect(
+    (mass_kg) => {
+      const found = short(mass_kg);
+      if (!found.ok) issue = found;
+      else if (found.value !== null) binding = found.value;
+      return found.ok && found.value === null;
+    },
+    minimum_kg,
+    maximum_kg,
+    HALVINGS,
+  );
+  return issue ?? success({ mass_kg: low, binding });
 }

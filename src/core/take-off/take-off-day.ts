@@ -2,6 +2,7 @@
 // This folder: accelerate-stop and accelerate-go, one-engine path, phases, take-off segments and mass limits of jets, brief. Not here:
 // runway slope, side wind, wet runways, minimum control speed on the ground, brake energy and tyre limits, retraction of flap while climbing
 // away with both engines. Method: flight as a point mass, flight-mechanics textbooks.
+import { clamp } from "../numeric/clamp";
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { configurationLimit } from "../aircraft/configuration-limit";
@@ -121,7 +122,7 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   // Within heights and configurations that were tried above nothing fails any more.
   const at = (height_m: number, change: Partial<AsymmetricQuestion>): AsymmetricCase => {
     const one = caseOfSameRudder(
-      { ...base, altitude_m: runway.elevation_m + Math.min(Math.max(height_m, 0), AIR_TOP_M), ...change },
+      { ...base, altitude_m: runway.elevation_m + clamp(height_m, 0, AIR_TOP_M), ...change },
       first.value.cnDeltaR,
     );
     if (!one.ok) throw new Error(`takeOffDay: expected a case, got ${one.issue.message}`);

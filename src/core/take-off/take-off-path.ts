@@ -1,4 +1,5 @@
 // From the runway into the air: both engines until a failure, then one; gear, propeller, flap and power as the drill goes on.
+import { clamp } from "../numeric/clamp";
 import type { PropellerState } from "../aircraft/aircraft-document";
 import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { bestPropeller } from "../asymmetric/climb-ledger";
@@ -203,7 +204,7 @@ export function takeOffPath(
     const flying = passed("lift-off");
     // While the wheels are on the ground everything goes into speed; until the failure is recognised the path stays as it was.
     const held = failure.kind === "height" && since_s !== null && since_s < plan.recognition_s;
-    const wantedGamma = held ? gamma : flying ? Math.asin(Math.min(Math.max(e - gather, -0.3), 0.5)) : 0;
+    const wantedGamma = held ? gamma : flying ? Math.asin(clamp(e - gather, -0.3, 0.5)) : 0;
     const drilled =
       failure.kind === "never"
         ? !gearDown
@@ -216,7 +217,7 @@ export function takeOffPath(
       (!jet || setting === continuous);
     const step_s = settled ? SETTLED_STEP_S : STEP_S;
     const curve = (G0 * step_s) / tas_mps;
-    gamma += Math.min(Math.max(wantedGamma - gamma, -PUSH_LOAD * curve), PULL_LOAD * curve);
+    gamma += clamp(wantedGamma - gamma, -PUSH_LOAD * curve, PULL_LOAD * curve);
     if (!flying && time_s >= rotationEnd_s) mark("lift-off");
     tas_mps += G0 * (e - Math.sin(gamma)) * step_s;
     x_m += (tas_mps * Math.cos(gamma) + here.along_mps) * step_s;

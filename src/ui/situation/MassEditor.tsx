@@ -1,4 +1,5 @@
 "use client";
+import { clamp } from "@/core/numeric/clamp";
 import { SituationDocument } from "@/core/situation/situation-document";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
@@ -39,7 +40,7 @@ export function MassEditor() {
         step={10}
         autoFocus
         check={check}
-        onChange={(value) => change({ mass_kg: Math.min(Math.max(value, minimum_kg), maximum_kg) })}
+        onChange={(value) => change({ mass_kg: clamp(value, minimum_kg, maximum_kg) })}
         hint={range}
       />
       <NumberField

@@ -1,3 +1,4 @@
+import { clamp } from "@/core/numeric/clamp";
 import { type CoreLink, type Work, coreLink } from "./core-link";
 
 /** Where a question is asked: what moves with the pointer, or what may take its time. */
@@ -15,7 +16,7 @@ let pool: CoreLink[] | undefined;
 /** Workers for long work: one core is left to what is pointed at and to the page. Started when first asked. */
 function longLane(): CoreLink[] {
   const cores = navigator.hardwareConcurrency || 2;
-  pool ??= Array.from({ length: Math.min(Math.max(cores - 1, 1), MOST) }, () => coreLink(LIMIT_MS.long));
+  pool ??= Array.from({ length: clamp(cores - 1, 1, MOST) }, () => coreLink(LIMIT_MS.long));
   return pool;
 }
 

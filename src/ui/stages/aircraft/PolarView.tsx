@@ -1,4 +1,5 @@
 "use client";
+import { clamp } from "@/core/numeric/clamp";
 import { useCallback, useMemo, useState } from "react";
 import { polarOf, stallSpeed_mps } from "@/core/aircraft/polar";
 import { bestGlide, leastSink } from "@/core/glide/straight-glide";
@@ -35,7 +36,7 @@ export function PolarView() {
   const [vertical_mps, setVertical] = useState(0);
   const [otherId, setOther] = useState(NONE);
   const { minimum_kg, maximum_kg } = document.mass;
-  const mass_kg = Math.min(Math.max(mass ?? situationMass, minimum_kg), maximum_kg);
+  const mass_kg = clamp(mass ?? situationMass, minimum_kg, maximum_kg);
   const found = useMemo(
     () => polarOf(document, mass_kg, fittingConfiguration(document, configuration)),
     [document, mass_kg, configuration],
@@ -52,7 +53,7 @@ export function PolarView() {
     const beside = other
       ? polarOf(
           other,
-          Math.min(Math.max(mass_kg, other.mass.minimum_kg), other.mass.maximum_kg),
+          clamp(mass_kg, other.mass.minimum_kg, other.mass.maximum_kg),
           fittingConfiguration(other, {
             ...configuration,
             gearDown: configuration.gearDown && (document.polar?.gear.retractable ?? false),

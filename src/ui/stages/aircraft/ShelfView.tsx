@@ -1,4 +1,5 @@
 "use client";
+import { clamp } from "@/core/numeric/clamp";
 import { useMemo, useState } from "react";
 import type { Configuration } from "@/core/aircraft/configuration";
 import { cleanestConfiguration, dragShelf } from "@/core/glide/drag-shelf";
@@ -26,7 +27,7 @@ export function ShelfView() {
   const clean = useMemo(() => cleanestConfiguration(document), [document]);
   const configuration =
     tried?.name === document.name ? tried.configuration : fittingConfiguration(document, situation.configuration);
-  const mass_kg = Math.min(Math.max(situation.mass_kg, document.mass.minimum_kg), document.mass.maximum_kg);
+  const mass_kg = clamp(situation.mass_kg, document.mass.minimum_kg, document.mass.maximum_kg);
   const first = useMemo(() => dragShelf(document, mass_kg, 50, clean), [document, mass_kg, clean]);
   const best_mps = first.ok ? first.value.cleanest.bestEas_mps : 40;
   const eas_mps = speed ?? best_mps;

@@ -1,4 +1,5 @@
 "use client";
+import { clamp } from "@/core/numeric/clamp";
 import { useCallback, useMemo } from "react";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { levelTurnLoadFactor, polarOf, stallSpeed_mps } from "@/core/aircraft/polar";
@@ -24,7 +25,7 @@ export function StallView() {
   const { bank_rad } = situation.pilot;
   const { loadFactor, loadFactorFlap } = document.limits;
   const { flap } = fittingConfiguration(document, situation.configuration);
-  const mass_kg = Math.min(Math.max(situation.mass_kg, document.mass.minimum_kg), document.mass.maximum_kg);
+  const mass_kg = clamp(situation.mass_kg, document.mass.minimum_kg, document.mass.maximum_kg);
   const lines = useMemo(
     () =>
       (document.polar?.flaps ?? []).flatMap((setting, i) => {

@@ -1,4 +1,5 @@
 "use client";
+import { clamp } from "@/core/numeric/clamp";
 import { createElement, useCallback, useEffect } from "react";
 import { toast } from "sonner";
 import { cleanGlide } from "@/core/aircraft/configuration";
@@ -21,7 +22,7 @@ export function useNumbersCard(): () => void {
   const situationMass = useSituation((state) => state.current.mass_kg);
   const format = useFormat();
   const make = useCallback(() => {
-    const mass_kg = Math.min(Math.max(situationMass, document.mass.minimum_kg), document.mass.maximum_kg);
+    const mass_kg = clamp(situationMass, document.mass.minimum_kg, document.mass.maximum_kg);
     const found = polarOf(document, mass_kg, cleanGlide(document));
     if (!found.ok) {
       toast("The card needs the model: fill in the handbook and take over its fit.");

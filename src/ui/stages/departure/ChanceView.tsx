@@ -1,4 +1,5 @@
 "use client";
+import { clamp } from "@/core/numeric/clamp";
 import { workingOfTurnback } from "@/ui/answers/workings";
 import { useCallback } from "react";
 import { pilotScatter } from "@/core/departure/chance";
@@ -155,7 +156,7 @@ export function ChanceView() {
         <Chart
           label="Chance that turning back works over failure height"
           option={option}
-          onPick={(x) => set({ height_m: Math.min(Math.max(toSi("height", unit, x), 6.1), 762) })}
+          onPick={(x) => set({ height_m: clamp(toSi("height", unit, x), 6.1, 762) })}
           className={stale ? "opacity-50" : ""}
           table={
             <table className="w-full text-right text-[13px]">

@@ -1,4 +1,5 @@
 "use client";
+import { clamp } from "@/core/numeric/clamp";
 import { Slider } from "radix-ui";
 import { useHotkeys } from "react-hotkeys-hook";
 import { TOP_M } from "@/core/departure/departure-day";
@@ -19,7 +20,7 @@ export function HeightScrubber() {
   const format = useFormat();
   const move = (steps: number) =>
     set({
-      height_m: Math.min(Math.max(useDeparture.getState().height_m + steps * STEP_M, LEAST_M), TOP_M),
+      height_m: clamp(useDeparture.getState().height_m + steps * STEP_M, LEAST_M, TOP_M),
       pointedEntry: null,
     });
   // Tabs and the slider itself use the arrows too: what they have taken is theirs.

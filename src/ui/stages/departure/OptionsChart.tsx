@@ -1,4 +1,5 @@
 "use client";
+import { clamp } from "@/core/numeric/clamp";
 import { useCallback, useMemo, useState } from "react";
 import type { OptionKind } from "@/core/departure/option";
 import { betterSide } from "@/core/departure/scan";
@@ -184,7 +185,7 @@ export function OptionsChart() {
       <Chart
         label="What every option leaves over failure height"
         option={option}
-        onPick={(x) => set({ height_m: Math.min(Math.max(toSi("height", unit, x), 6.1), 762), pointedEntry: null })}
+        onPick={(x) => set({ height_m: clamp(toSi("height", unit, x), 6.1, 762), pointedEntry: null })}
         table={<ScoreTable lines={lines} />}
       />
       <p className="border-t border-rule px-4 py-2 text-[14px]">

@@ -1,16 +1,11 @@
 "use client";
+import { APPROACH, TOUCHDOWN } from "@/core/landing/approach-factors";
 import type { LatLon } from "@/core/earth/geodesic";
 import { success } from "@/core/outcome";
 import type { Shores } from "@/workers/landing-work";
 import { Play, RotateCcw } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import {
-  DITCHING_APPROACH,
-  DITCHING_TOUCHDOWN,
-  type Ditching,
-  EVACUATION,
-  ditchingItems,
-} from "@/core/landing/ditching";
+import { type Ditching, EVACUATION, ditchingItems } from "@/core/landing/ditching";
 import { landingFigures } from "@/core/landing/landing-length";
 import { degrees } from "@/core/quantities/angle";
 import { formatClock } from "@/core/quantities/clock";
@@ -188,7 +183,7 @@ function SpeedsByMass() {
                 return (
                   <td key={flap.name} className="num px-4">
                     {found.ok
-                      ? `${format("speed", DITCHING_APPROACH * found.value.stallEas_mps)}, ${format("speed", DITCHING_TOUCHDOWN * found.value.stallEas_mps)}`
+                      ? `${format("speed", APPROACH * found.value.stallEas_mps)}, ${format("speed", TOUCHDOWN * found.value.stallEas_mps)}`
                       : "–"}
                   </td>
                 );

@@ -1,4 +1,5 @@
 // Where the circuit is at a share of its time, and what is to be said there.
+import { clamp } from "@/core/numeric/clamp";
 import type { KeyCircuit } from "@/core/landing/approach-keys";
 import type { PathPoint } from "@/core/glide/glide-path";
 
@@ -21,7 +22,7 @@ export function placeOf({ points }: Pick<KeyCircuit, "points">, share: number): 
   const last = points.at(-1);
   if (!last || points.length < 2) return null;
   const begin_s = points[0].time_s;
-  const wanted_s = begin_s + Math.min(Math.max(share, 0), 1) * (last.time_s - begin_s);
+  const wanted_s = begin_s + clamp(share, 0, 1) * (last.time_s - begin_s);
   const next = Math.max(
     points.findIndex((point) => point.time_s >= wanted_s),
     1,

@@ -1,4 +1,5 @@
 "use client";
+import { clamp } from "@/core/numeric/clamp";
 import { useMemo } from "react";
 import { type LossPlan, type LoseQuestion, loseHeight } from "@/core/landing/lose-height";
 import type { Outcome } from "@/core/outcome";
@@ -17,7 +18,7 @@ export function useLoseAsked(): LoseAsked | null {
   const set = useCircuit((state) => state.lose);
   const path = useReach((state) => shownEnd(state)?.path ?? null);
   const height_m = set?.height_m ?? Math.max(path?.have_m ?? 300, 10);
-  const lose_m = set?.lose_m ?? Math.min(Math.max(path?.margin_m ?? 0, 0), height_m - 1);
+  const lose_m = set?.lose_m ?? clamp(path?.margin_m ?? 0, 0, height_m - 1);
   const question = useLoseQuestion(height_m, lose_m);
   return useMemo(() => question && { question, plan: loseHeight(question) }, [question]);
 }

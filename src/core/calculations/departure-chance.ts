@@ -1,17 +1,9 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
 import { bestBank } from "../departure/best-bank";
-import {
-  type ChanceCount,
-  addCounts,
-  chanceHeights_m,
-  countChance,
-  draws,
-  pilotScatter,
-  wilson,
-} from "../departure/chance";
+import { type ChanceCount, chanceHeights_m, countChance, draws, pilotScatter } from "../departure/chance";
 import { DepartureInput, TOP_M, departureDay } from "../departure/departure-day";
-import { gateOf, schoolGates } from "../departure/gate";
+import { chanceCurve, chanceGates } from "../departure/chance-curve";
 import { failure, success } from "../outcome";
 import { WorkingStep } from "../working";
 
@@ -62,7 +54,7 @@ export const departureChanceCalculation = calculation({
         low: z.number(),
         high: z.number(),
         hindsight: z.number().nullable(),
-        stalled: z.number(),
+        stalled: z.number().describe("share that stalled before the pilot acted"),
       }),
     ),
     gates: z.object({
@@ -78,30 +70,21 @@ export const departureChanceCalculation = calculation({
     const day = departureDay(input);
     if (!day.ok) return day;
     const sample = draws(seed, samples);
-    const slices: ChanceCount[][] = [];
+    const counts: ChanceCount[] = [];
     const total = heights_m.length * samples;
     let flown = 0;
     for (const height_m of heights_m) {
       const best = bestBank(day.value, input, height_m);
       for (let from = 0; from < samples; from += SLICE) {
         const part = sample.slice(from, from + SLICE);
-        slices.push([
-          best
-            ? countChance(day.value, input, { height_m, technique: best.technique }, scatter, part, hindsight)
-            : { height_m, flown: part.length, succeeded: 0, succeededInHindsight: 0, stalled: part.length },
-        ]);
+        if (best)
+          counts.push(countChance(day.value, input, { height_m, technique: best.technique }, scatter, part, hindsight));
         flown += part.length;
         if (progress && !progress(flown / total)) return failure("cancelled", "Stopped before the end.");
       }
     }
-    const curve = addCounts(slices).map((count) => ({
-      height_m: count.height_m,
-      chance: count.succeeded / count.flown,
-      ...wilson(count.succeeded, count.flown),
-      hindsight: hindsight ? count.succeededInHindsight / count.flown : null,
-      stalled: count.stalled,
-    }));
-    const gates = schoolGates(input.plan, gateOf(curve, input.plan.requiredChance));
+    const curve = chanceCurve(heights_m, counts, hindsight);
+    const gates = chanceGates(input.plan, curve);
     return success({
       curve,
       gates: { ...gates },

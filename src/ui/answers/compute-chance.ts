@@ -2,23 +2,24 @@ import {
   type ChanceCount,
   type PlannedHeight,
   SCATTER_KINDS,
+  type Scatter,
   addCounts,
   chanceHeights_m,
   pilotScatter,
-  wilson,
   without,
 } from "@/core/departure/chance";
+import { chanceAt, chanceCurve, chanceGates, gateBracket_m } from "@/core/departure/chance-curve";
 import { type DepartureInput, TOP_M } from "@/core/departure/departure-day";
-import { gateOf, schoolGates } from "@/core/departure/gate";
 import type { Outcome } from "@/core/outcome";
 import type { Work } from "@/ui/kit/lanes/core-link";
 import { askAll, askCore } from "@/ui/kit/lanes/lanes";
-import type { ChanceAnswer } from "./departure-store";
+import type { ChanceAnswer, DepartureScan } from "./departure-store";
 
-/** Draws at each height, and how many a worker flies between two reports. */
+/** Draws at each height, those flown everywhere before it is known where the gate lies, and how many a worker flies between two reports. */
 const SAMPLES = 1000;
+const FIRST = 200;
 const SLICE = 100;
-/** The same draws every time: the gate does not jitter from one look to the next. */
+/** The same draws every time and at every height: the gate does not jitter from one look to the next. */
 const SEED = 1;
 
 function valueOf<T>(outcome: Outcome<T>): T {
@@ -26,114 +27,115 @@ function valueOf<T>(outcome: Outcome<T>): T {
   return outcome.value;
 }
 
+/** Pieces of work that fly the draws of a range at a height. */
+function slices(
+  input: DepartureInput,
+  plan: PlannedHeight,
+  scatter: Scatter,
+  [from, to]: readonly [number, number],
+  hindsight: boolean,
+): Work<ChanceCount>[] {
+  return Array.from({ length: (to - from) / SLICE }, (_, i) => {
+    const slice = { seed: SEED, samples: SAMPLES, from: from + i * SLICE, to: from + (i + 1) * SLICE };
+    return async (core) => valueOf(await core.departureChance(input, plan, scatter, slice, hindsight));
+  });
+}
+
+/** What the scan planned for the heights it looked at, and a search of its own for the others. */
+async function plansFor(
+  input: DepartureInput,
+  scan: Pick<DepartureScan, "best">,
+  heights_m: readonly number[],
+  signal: AbortSignal,
+): Promise<PlannedHeight[]> {
+  const plans = await askAll(
+    heights_m.map((height_m): Work<PlannedHeight | null> => async (core) => {
+      const scanned = scan.best.find((at) => Math.abs(at.height_m - height_m) < 1e-6);
+      if (scanned) return scanned.turnback && { height_m, technique: scanned.turnback.technique };
+      return valueOf(await core.departurePlanned(input, height_m));
+    }),
+    signal,
+  );
+  return plans.filter((plan): plan is PlannedHeight => plan !== null);
+}
+
 /**
- * The chance by height, on every core.
+ * The chance by height, on every core. Few draws everywhere tell where the gate lies, all draws on both sides of it settle it; then
+ * the rest of the curve, hindsight, and what scatters most.
  *
- * @param least_m - lowest height that works as planned; null when none does
+ * @param scan - of the same question
  * @param report - told the share that is done
+ * @param early - told the answer with its gate settled, long before the rest
  * @returns rejects with the signal's reason when it is aborted
  */
 export async function computeChance(
   input: DepartureInput,
-  least_m: number | null,
+  scan: Pick<DepartureScan, "best" | "bands">,
   signal: AbortSignal,
   report: (share: number) => void,
+  early: (answer: ChanceAnswer) => void,
 ): Promise<ChanceAnswer> {
   const began = performance.now();
   const scatter = pilotScatter(input.pilot);
-  const heights = chanceHeights_m(least_m).filter((height_m) => height_m <= TOP_M);
-  const planned = await askAll(
-    heights.map(
-      (height_m): Work<PlannedHeight | null> =>
-        async (core) =>
-          valueOf(await core.departurePlanned(input, height_m)),
-    ),
-    signal,
-  );
-  const flown = planned.filter((plan): plan is PlannedHeight => plan !== null);
-  const slices = Array.from({ length: SAMPLES / SLICE }, (_, i) => ({
-    seed: SEED,
-    samples: SAMPLES,
-    from: i * SLICE,
-    to: (i + 1) * SLICE,
-  }));
-  const total = (flown.length + SCATTER_KINDS.length / 3) * slices.length;
+  const heights = chanceHeights_m(scan.bands[0]?.from_m ?? null).filter((height_m) => height_m <= TOP_M);
+  const flown = await plansFor(input, scan, heights, signal);
+  const total = (flown.length * (SAMPLES + FIRST)) / SLICE + ((SCATTER_KINDS.length / 3) * SAMPLES) / SLICE;
+  let done = 0;
+  const fly = async (work: readonly Work<ChanceCount>[], weight = 1) => {
+    const before = done;
+    const counts = await askAll(work, signal, (finished) => report((before + finished * weight) / total));
+    done += work.length * weight;
+    return counts;
+  };
+  const answer = async (
+    counts: readonly ChanceCount[],
+    hindsight: boolean,
+    more: Pick<ChanceAnswer, "complete" | "sensitivity">,
+  ): Promise<ChanceAnswer> => {
+    const curve = chanceCurve(heights, counts, hindsight);
+    const gates = chanceGates(input.plan, curve);
+    const { gate_m } = gates;
+    const at =
+      gate_m === null || gate_m > TOP_M
+        ? null
+        : valueOf(
+            await askCore("long", async (core) =>
+              core.departureAt(input, gate_m, null, null, null, input.runway.threshold),
+            ),
+          );
+    return {
+      ...more,
+      input,
+      curve,
+      gates,
+      atGate: at?.account ?? null,
+      chanceAtGate: gate_m === null ? null : chanceAt(curve, gate_m),
+      took_ms: performance.now() - began,
+    };
+  };
 
-  const counting = flown.flatMap((plan) =>
-    slices.map(
-      (slice): Work<ChanceCount> =>
-        async (core) =>
-          valueOf(await core.departureChance(input, plan, scatter, slice, true)),
-    ),
-  );
-  const counts = addCounts([await askAll(counting, signal, (finished) => report(finished / total))]);
-  const curve = heights.map((height_m) => {
-    const count = counts.find((candidate) => candidate.height_m === height_m);
-    return count
-      ? {
-          height_m,
-          chance: count.succeeded / count.flown,
-          ...wilson(count.succeeded, count.flown),
-          hindsight: count.succeededInHindsight / count.flown,
-          stalled: count.stalled / count.flown,
-        }
-      : { height_m, chance: 0, low: 0, high: 0, hindsight: 0, stalled: 1 };
-  });
-  const gates = schoolGates(input.plan, gateOf(curve, input.plan.requiredChance));
+  const first = await fly(flown.flatMap((plan) => slices(input, plan, scatter, [0, FIRST], false)));
+  const bracket = gateBracket_m(chanceCurve(heights, first, false), input.plan.requiredChance);
+  const near = flown.filter((plan) => bracket.includes(plan.height_m));
+  const settled = await fly(near.flatMap((plan) => slices(input, plan, scatter, [FIRST, SAMPLES], false)));
+  const gate = await answer([...first, ...settled], false, { complete: false, sensitivity: null });
+  signal.throwIfAborted();
+  early(gate);
 
+  const counts = await fly(flown.flatMap((plan) => slices(input, plan, scatter, [0, SAMPLES], true)));
+  const curve = chanceCurve(heights, counts, true);
   // What scatters matters where the chance is neither nothing nor certain: at the height nearest to the level asked for, from below.
   const asked = [...curve].reverse().find((point) => point.chance < input.plan.requiredChance) ?? curve[0];
   const there = flown.find((plan) => plan.height_m === asked.height_m);
-  const exact = there
-    ? await askAll(
-        SCATTER_KINDS.flatMap((kind) =>
-          slices.map((slice): Work<{ kind: (typeof SCATTER_KINDS)[number]; count: ChanceCount }> => async (core) => ({
-            kind,
-            count: valueOf(await core.departureChance(input, there, without(scatter, kind), slice, false)),
-          })),
-        ),
-        signal,
-        (finished) => report((counting.length + finished / 3) / total),
-      )
-    : [];
-  const { gate_m } = gates;
-  const at =
-    gate_m === null || gate_m > TOP_M
-      ? null
-      : valueOf(
-          await askCore("long", async (core) =>
-            core.departureAt(input, gate_m, null, null, null, input.runway.threshold),
-          ),
-        );
-  return {
-    input,
-    curve,
-    gates,
-    atGate: at?.account ?? null,
-    chanceAtGate: gates.gate_m === null ? null : chanceAt(curve, gates.gate_m),
+  const exact = [];
+  for (const kind of there ? SCATTER_KINDS : []) {
+    const found = there && (await fly(slices(input, there, without(scatter, kind), [0, SAMPLES], false), 1 / 3));
+    exact.push({ kind, chance: (addCounts([found ?? []])[0]?.succeeded ?? 0) / SAMPLES });
+  }
+  return answer(counts, true, {
+    complete: true,
     sensitivity: there
-      ? {
-          height_m: there.height_m,
-          chance: asked.chance,
-          exact: SCATTER_KINDS.map((kind) => ({
-            kind,
-            chance:
-              exact.filter((part) => part.kind === kind).reduce((sum, part) => sum + part.count.succeeded, 0) / SAMPLES,
-          })).sort((a, b) => b.chance - a.chance),
-        }
+      ? { height_m: there.height_m, chance: asked.chance, exact: exact.sort((a, b) => b.chance - a.chance) }
       : null,
-    took_ms: performance.now() - began,
-  };
-}
-
-/** The chance at a height between the curve's points; null outside them. */
-export function chanceAt(
-  curve: readonly { readonly height_m: number; readonly chance: number }[],
-  height_m: number,
-): number | null {
-  const i = curve.findIndex((point) => point.height_m >= height_m);
-  if (i < 0) return null;
-  if (i === 0) return curve[0].height_m === height_m ? curve[0].chance : null;
-  const [a, b] = [curve[i - 1], curve[i]];
-  return a.chance + ((b.chance - a.chance) * (height_m - a.height_m)) / (b.height_m - a.height_m);
+  });
 }

@@ -6,7 +6,6 @@ import { type TurnbackAtHeight, aheadAt, turnbackAt } from "@/core/departure/sca
 import { turnbackAccount } from "@/core/departure/turnback-account";
 import { localPlane } from "@/core/earth/local-plane";
 import type { DepartureAtHeight, DepartureFacts } from "@/workers/departure-work";
-import { chanceAt } from "./compute-chance";
 import { SCATTER_KINDS, USUAL_SCATTER } from "@/core/departure/chance";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
@@ -171,25 +170,7 @@ describe("drawing of the departure", () => {
   });
 });
 
-describe("chance between heights", () => {
-  const curve = [
-    { height_m: 100, chance: 0.2 },
-    { height_m: 200, chance: 0.8 },
-    { height_m: 300, chance: 1 },
-  ];
-  it.each([
-    [100, 0.2],
-    [150, 0.5],
-    [250, 0.9],
-    [300, 1],
-    [90, null],
-    [301, null],
-  ])("at %d m is %s", (height_m, chance) => {
-    const found = chanceAt(curve, height_m);
-    if (chance === null) expect(found).toBeNull();
-    else expect(found).toBeCloseTo(chance, 9);
-  });
-
+describe("scatter", () => {
   it("names every scatter", () => {
     expect(Object.keys(SCATTER_NAMES)).toHaveLength(7);
     const format = formatIn({ ...DEFAULT_UNITS, speed: "kmh" });

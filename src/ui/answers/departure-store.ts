@@ -2,6 +2,7 @@ import { create } from "zustand";
 import { allowedBanks, bestOf } from "@/core/departure/best-bank";
 import type { ScatterKind } from "@/core/departure/chance";
 import type { DepartureInput } from "@/core/departure/departure-day";
+import type { ChanceCurvePoint } from "@/core/departure/chance-curve";
 import type { SchoolGates } from "@/core/departure/gate";
 import { type AheadAtHeight, type Band, type TurnbackAtHeight, bandsOf } from "@/core/departure/scan";
 import type { TurnbackAccount } from "@/core/departure/turnback-account";
@@ -29,20 +30,12 @@ export interface DepartureScan {
   readonly took_ms: number;
 }
 
-/** A point of the chance curve as it is drawn. */
-export interface ChanceCurvePoint {
-  readonly height_m: number;
-  readonly chance: number;
-  readonly low: number;
-  readonly high: number;
-  readonly hindsight: number;
-  readonly stalled: number;
-}
-
 /** The chance by height and what follows from it. */
 export interface ChanceAnswer {
   readonly input: DepartureInput;
   readonly curve: readonly ChanceCurvePoint[];
+  /** False while only the gate is settled and the rest of the curve stands on fewer draws. */
+  readonly complete: boolean;
   readonly gates: SchoolGates;
   /** The turnback at the gate; null without a gate. */
   readonly atGate: TurnbackAccount | null;

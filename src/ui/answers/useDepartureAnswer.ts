@@ -93,12 +93,13 @@ export function useDepartureAnswer(): void {
   const ready = useDeparture((state) => state.scan !== null && state.scan.input === input && state.scan.complete);
   const stopped = useDeparture((state) => state.stopped);
   useEffect(() => {
-    if (!input || !open || stopped || !ready || useDeparture.getState().chance?.input === input) return;
+    const { set, scan, chance } = useDeparture.getState();
+    if (!input || !scan || !open || stopped || !ready || (chance?.input === input && chance.complete)) return;
     const stop = new AbortController();
-    const { set, scan } = useDeparture.getState();
     const timer = setTimeout(() => {
       set({ progress: 0 });
-      computeChance(input, scan?.bands[0]?.from_m ?? null, stop.signal, (progress) => set({ progress }))
+      const report = (progress: number) => set({ progress });
+      computeChance(input, scan, stop.signal, report, (gate) => set({ chance: gate }))
         .then((chance) => set({ chance, progress: null }))
         // Stopped because the question changed or the user asked; what went wrong otherwise the scan has said already.
         .catch(() => set({ progress: null }));

@@ -13,10 +13,10 @@ const LIMIT_MS = { pointed: 10_000, long: 60_000 };
 let pointed: CoreLink | undefined;
 let pool: CoreLink[] | undefined;
 
-/** Workers for long work: one core is left to what is pointed at and to the page. Started when first asked. */
+/** Workers for long work: one core is left to what is pointed at and to the page, unless there are only two. Started when first asked. */
 function longLane(): CoreLink[] {
   const cores = navigator.hardwareConcurrency || 2;
-  pool ??= Array.from({ length: clamp(cores - 1, 1, MOST) }, () => coreLink(LIMIT_MS.long));
+  pool ??= Array.from({ length: clamp(cores - 1, Math.min(cores, 2), MOST) }, () => coreLink(LIMIT_MS.long));
   return pool;
 }
 

@@ -117,7 +117,7 @@ export function ChanceView() {
             itemStyle: { color: ink.of("ink2") },
             endLabel: endLabel(ink, "best in hindsight (bound)", ink.of("ink2")),
             labelLayout: layout,
-            data: (curve ?? []).map((point, i) => [x[i], point.hindsight * 100]),
+            data: (curve ?? []).flatMap(({ hindsight }, i) => (hindsight === null ? [] : [[x[i], hindsight * 100]])),
           },
         ],
       };
@@ -177,7 +177,7 @@ export function ChanceView() {
                     <td>
                       {percent(point.low)} to {percent(point.high)}
                     </td>
-                    <td>{percent(point.hindsight)}</td>
+                    <td>{point.hindsight === null ? "…" : percent(point.hindsight)}</td>
                     <td>{percent(point.stalled)}</td>
                   </tr>
                 ))}

@@ -12,12 +12,11 @@ import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { computeChance } from "./compute-chance";
-import { flownNear, scanOf, sideOf, turnsBack, useDeparture } from "./departure-store";
+import { flownNear, scanOf, sideOf, turnsBack, useDeparture, type DepartureScan } from "./departure-store";
 import { useDepartureQuestion } from "./useDepartureQuestion";
 
 /** A change is waited out this long, so that a value being typed or dragged does not start the long work at every step. */
-const SETTLE_MS = 150;
-const CHANCE_SETTLE_MS = 500;
+const SETTLE_MS = 100;
 /** Heights are dealt out to the workers in so many hands. */
 const HANDS = 4;
 
@@ -96,90 +95,75 @@ export function useDepartureAnswer(): void {
     const { set, scan, chance } = useDeparture.getState();
     if (!input || !scan || !open || stopped || !ready || (chance?.input === input && chance.complete)) return;
     const stop = new AbortController();
-    const timer = setTimeout(() => {
-      set({ progress: 0 });
-      const report = (progress: number) => set({ progress });
-      computeChance(input, scan, stop.signal, report, (gate) => set({ chance: gate }))
-        .then((chance) => set({ chance, progress: null }))
-        // Stopped because the question changed or the user asked; what went wrong otherwise the scan has said already.
-        .catch(() => set({ progress: null }));
-    }, CHANCE_SETTLE_MS);
+    set({ progress: 0 });
+    const report = (progress: number) => set({ progress });
+    computeChance(input, scan, stop.signal, report, (gate) => set({ chance: gate }))
+      .then((chance) => set({ chance, progress: null }))
+      // Stopped because the question changed or the user asked; what went wrong otherwise the scan has said already.
+      .catch(() => !stop.signal.aborted && set({ progress: null }));
     return () => {
-      clearTimeout(timer);
       stop.abort(new DOMException("stopped", "AbortError"));
+      set({ progress: null });
     };
   }, [input, open, stopped, ready]);
 }
 
-/** All heights, both ways: first with the banks that may be flown, and on the stage with the others too. */
+/** Turning back at all heights, both ways, by bank. */
+async function turnbacksOf(
+  input: DepartureInput,
+  banks: readonly number[],
+  signal: AbortSignal,
+): Promise<Map<number, readonly TurnbackAtHeight[]>> {
+  // Every hand holds low and high heights, which take unlike long.
+  const hands = Array.from({ length: HANDS }, (_, hand) => SCAN_HEIGHTS_M.filter((_, i) => i % HANDS === hand));
+  const pieces = banks.flatMap((bank) =>
+    hands.map((heights): Work<{ bank: number; found: TurnbackAtHeight[] }> => async (core) => {
+      const outcome = await core.departureTurnbacks(input, bank, heights);
+      return { bank, found: outcome.ok ? outcome.value : [] };
+    }),
+  );
+  const parts = await askAll(pieces, signal);
+  return new Map(
+    banks.map((bank) => [
+      bank,
+      parts
+        .filter((part) => part.bank === bank)
+        .flatMap((part) => part.found)
+        .sort((a, b) => a.height_m - b.height_m),
+    ]),
+  );
+}
+
+/** The whole scan: first with the banks that may be flown, and on the stage with the others too. */
 async function scanAll(input: DepartureInput, everyBank: boolean, signal: AbortSignal): Promise<void> {
   const { set } = useDeparture.getState();
   const began = performance.now();
-  const [facts, ahead] = await Promise.all([
-    askCore("long", async (core) => core.departureFacts(input)),
-    askCore("long", async (core) => core.departureAhead(input, SCAN_HEIGHTS_M)),
-  ]);
-  if (signal.aborted) return;
-  if (!facts.ok || !ahead.ok) {
-    set({
-      scan: null,
-      chance: null,
-      progress: null,
-      issue: !facts.ok ? facts.issue : ahead.ok ? null : ahead.issue,
-    });
-    return;
-  }
   const allowed = allowedBanks(input.plan);
-  const byBank = new Map<number, readonly TurnbackAtHeight[]>();
-  const flyBanks = async (banks: readonly number[], complete: boolean) => {
-    // Every hand holds low and high heights, which take unlike long.
-    const hands = Array.from({ length: HANDS }, (_, hand) => SCAN_HEIGHTS_M.filter((_, i) => i % HANDS === hand));
-    const tasks = banks.flatMap((bank) =>
-      hands.map((heights): Work<{ bank: number; found: TurnbackAtHeight[] }> => async (core) => {
-        const outcome = await core.departureTurnbacks(input, bank, heights);
-        return { bank, found: outcome.ok ? outcome.value : [] };
-      }),
-    );
-    const parts = await askAll(tasks, signal);
-    for (const bank of banks)
-      byBank.set(
-        bank,
-        parts
-          .filter((part) => part.bank === bank)
-          .flatMap((part) => part.found)
-          .sort((a, b) => a.height_m - b.height_m),
-      );
-    set({
-      scan: scanOf(
-        {
-          input,
-          facts: facts.value,
-          ahead: ahead.value,
-          byBank: new Map(byBank),
-          complete,
-          took_ms: performance.now() - began,
-        },
-        allowed,
-      ),
-      issue: null,
-      stopped: false,
-    });
-  };
+  const others = everyBank
+    ? COMPARED_BANKS_RAD.filter((bank) => !allowed.some((own) => Math.abs(own - bank) < 0.009))
+    : [];
   try {
-    const others = everyBank
-      ? COMPARED_BANKS_RAD.filter((bank) => !allowed.some((own) => Math.abs(own - bank) < 0.009))
-      : [];
-    await flyBanks(allowed, others.length === 0);
-    if (others.length > 0) await flyBanks(others, true);
+    const [facts, ahead, first] = await Promise.all([
+      askCore("long", async (core) => core.departureFacts(input)),
+      askCore("long", async (core) => core.departureAhead(input, SCAN_HEIGHTS_M)),
+      turnbacksOf(input, allowed, signal),
+    ]);
+    if (signal.aborted) return;
+    if (!facts.ok || !ahead.ok) {
+      const refused = facts.ok ? ahead : facts;
+      set({ scan: null, chance: null, progress: null, issue: refused.ok ? null : refused.issue });
+      return;
+    }
+    const show = (byBank: DepartureScan["byBank"], complete: boolean) => {
+      const parts = { input, facts: facts.value, ahead: ahead.value, byBank, complete };
+      const scan = scanOf({ ...parts, took_ms: performance.now() - began }, allowed);
+      set({ scan, issue: null, stopped: false });
+    };
+    show(first, others.length === 0);
+    if (others.length > 0) show(new Map([...first, ...(await turnbacksOf(input, others, signal))]), true);
   } catch (error) {
-    if (!signal.aborted)
-      set({
-        scan: null,
-        issue: {
-          code: "core_failed",
-          path: "",
-          message: `The computation failed: ${error instanceof Error ? error.message : String(error)}`,
-        },
-      });
+    if (signal.aborted) return;
+    const message = `The computation failed: ${error instanceof Error ? error.message : String(error)}`;
+    set({ scan: null, issue: { code: "core_failed", path: "", message } });
   }
 }

@@ -6,7 +6,7 @@ import { CONTROLS, usedShare, vmca } from "@/core/asymmetric/vmca";
 import { stallEas_mps } from "@/core/asymmetric/one-engine-climb";
 import { radians } from "@/core/quantities/angle";
 import { MPS_PER_KT } from "@/core/quantities/constants";
-import { engineOutWork } from "@/workers/engine-out-work";
+import { engineOutNow, engineOutTables } from "@/core/asymmetric/engine-out";
 import { demoTwin, demoTwinQuestion } from "../demo/demo-twin";
 
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
@@ -29,14 +29,14 @@ function plain(one: ReturnType<typeof demoTwin>): number | null {
 
 const question = demoTwinQuestion({ gearDown: true });
 const one = demoTwin({ gearDown: true });
-const now = engineOutWork.engineOutNow(question, { kind: "bank", bank_rad: BANK_RAD }, null);
+const now = engineOutNow(question, { kind: "bank", bank_rad: BANK_RAD }, null);
 const stall = now.ok ? now.value.vmca.stall_mps : 30;
 const times = { now: [] as number[], tables: [] as number[], ours: [] as number[], plain: [] as number[] };
 let apart_kt = 0;
 for (let round = 0; round < 30; round += 1) {
   const moved = { ...question, mass_kg: question.mass_kg - round };
-  times.now.push(timed(() => engineOutWork.engineOutNow(moved, { kind: "bank", bank_rad: BANK_RAD }, null))[1]);
-  times.tables.push(timed(() => engineOutWork.engineOutTables(moved, BANK_RAD, stall))[1]);
+  times.now.push(timed(() => engineOutNow(moved, { kind: "bank", bank_rad: BANK_RAD }, null))[1]);
+  times.tables.push(timed(() => engineOutTables(moved, BANK_RAD, stall))[1]);
   const [ours, ours_ms] = timed(() => vmca(one, BANK_RAD));
   const [scanned, plain_ms] = timed(() => plain(one));
   times.ours.push(ours_ms);

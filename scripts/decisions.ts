@@ -26,8 +26,8 @@ import { landingDecision, landingHeadline, landingIntention, whereInWords } from
 import { budgetHeadline, budgetSentence } from "@/ui/stages/restart/restart-words";
 import { returnInWords, takeOffDecision, takeOffHeadline } from "@/ui/stages/departure/take-off/take-off-words";
 import { formatIn } from "@/ui/kit/units/units-store";
-import { engineOutWork } from "@/workers/engine-out-work";
-import { takeOffWork } from "@/workers/take-off-work";
+import { engineOutNow } from "@/core/asymmetric/engine-out";
+import { takeOffAnswer } from "@/core/take-off/take-off-answer";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../demo/read-demo";
 
 const FLEET = ["alder-s1", "rowan-r1", "thorn-v12", "larch-t2", "hornbeam-t2c", "cedar-j2"] as const;
@@ -118,19 +118,22 @@ function departure(situation: SituationDocument): void {
 function takeOff(situation: SituationDocument): void {
   const { departure: plan, oneEngine, mass_kg, centreOfGravity, air, wind } = situation;
   const [runway] = departureRunways(situation, ends);
-  const answer = takeOffWork(() => terrain).takeOff({
-    aircraft: demoAircraft(situation.aircraftId),
-    mass_kg,
-    centreOfGravity,
-    air,
-    wind,
-    runway,
-    intersection_m: plan.intersection_m,
-    flap: plan.flap,
-    failed: "left",
-    plan: plan.twoEngines,
-    oneEngine,
-  });
+  const answer = takeOffAnswer(
+    {
+      aircraft: demoAircraft(situation.aircraftId),
+      mass_kg,
+      centreOfGravity,
+      air,
+      wind,
+      runway,
+      intersection_m: plan.intersection_m,
+      flap: plan.flap,
+      failed: "left",
+      plan: plan.twoEngines,
+      oneEngine,
+    },
+    terrain,
+  );
   if (!answer.ok) return say("departure", answer.issue.message);
   const said = takeOffDecision(answer.value, format);
   say(
@@ -144,7 +147,7 @@ function takeOff(situation: SituationDocument): void {
 function engineOut({ aircraftId, mass_kg, centreOfGravity, altitude_m, air }: SituationDocument): void {
   const aircraft = demoAircraft(aircraftId);
   const jet = aircraft.engines.kind === "jet";
-  const now = engineOutWork.engineOutNow(
+  const now = engineOutNow(
     {
       aircraft,
       mass_kg,

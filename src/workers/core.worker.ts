@@ -1,5 +1,10 @@
 // The core behind comlink. It holds the terrain, so that a question is only a few numbers; no formulas here.
 import * as Comlink from "comlink";
+import { beforeFeathering } from "@/core/asymmetric/before-feathering";
+import { belowVmca } from "@/core/asymmetric/below-vmca";
+import { climbTo } from "@/core/asymmetric/climb-by-height";
+import { demonstration } from "@/core/asymmetric/demonstration";
+import { engineOutCard, engineOutNow, engineOutTables } from "@/core/asymmetric/engine-out";
 import type { LatLon } from "@/core/earth/geodesic";
 import { type MagneticVariation, magneticVariation } from "@/core/earth/magnetic-variation";
 import { type TerrainGrid, elevationAt_m } from "@/core/earth/terrain";
@@ -8,13 +13,14 @@ import { type LandingChoice, type LandingQuestion, landingChoice } from "@/core/
 import { reachOf } from "@/core/landing/reach";
 import type { ReachInput } from "@/core/landing/reach-input";
 import { reachWorking } from "@/core/landing/reach-working";
+import { identifyAnswer } from "@/core/identify/identify-answer";
+import { takeOffAnswer, takeOffSegmentsAnswer } from "@/core/take-off/take-off-answer";
+import type { TakeOffInput } from "@/core/take-off/take-off-day";
 import { type Outcome, failure } from "@/core/outcome";
 import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
 import { departureWork } from "./departure-work";
-import { engineOutWork } from "./engine-out-work";
 import { landingWork } from "./landing-work";
-import { takeOffWork } from "./take-off-work";
 import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
 
 let terrain: TerrainGrid | null = null;
@@ -62,9 +68,18 @@ const api = {
 
   ...departureWork(() => terrain),
 
-  ...engineOutWork,
+  engineOutNow,
+  engineOutTables,
+  engineOutCard,
+  beforeFeathering,
+  climbTo,
+  belowVmca,
+  demonstration,
+  identifyAnswer,
 
-  ...takeOffWork(() => terrain),
+  /** A take-off over the ground that the worker holds. */
+  takeOff: (input: TakeOffInput) => takeOffAnswer(input, terrain),
+  takeOffSegments: takeOffSegmentsAnswer,
 
   ...landingWork(() => terrain),
 

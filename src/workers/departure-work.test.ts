@@ -30,10 +30,12 @@ describe("a departure as the stage asks for it", () => {
     const shown = value(
       work.departureAt(
         input,
-        220,
-        null,
-        technique ? { side: technique.side, bank_rad: technique.bank_rad } : null,
-        null,
+        {
+          height_m: 220,
+          side: null,
+          flown: technique ? { side: technique.side, bank_rad: technique.bank_rad } : null,
+          endId: null,
+        },
         DEMO_ORIGIN,
       ),
     );

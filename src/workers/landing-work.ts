@@ -1,6 +1,5 @@
 // What the Landing and Restart stages ask of the worker beside the paths. No formulas here.
 import type { LatLon } from "@/core/earth/geodesic";
-import { localPlane } from "@/core/earth/local-plane";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { type ApproachKeys, approachKeys } from "@/core/landing/approach-keys";
 import type { LandingEnd } from "@/core/landing/landing-end";
@@ -11,16 +10,9 @@ import {
 } from "@/core/landing/one-engine-approach";
 import { type EndReach, reachOf } from "@/core/landing/reach";
 import type { ReachInput } from "@/core/landing/reach-input";
-import { type Shore, landAlong_m, nearestShore } from "@/core/landing/shore";
+import { type Shores, shoresAbout } from "@/core/landing/shore";
 import type { Outcome } from "@/core/outcome";
-import { wrapTurn } from "@/core/quantities/angle";
 import { type MinutesLeft, type MinutesQuestion, minutesLeft } from "@/core/restart/minutes-left";
-
-/** Land about a place on the water, directions true. */
-export interface Shores {
-  readonly nearest: Shore | null;
-  readonly ahead_m: number | null;
-}
 
 /** The part of the worker that landings ask. */
 export function landingWork(terrain: () => TerrainGrid | null) {
@@ -38,18 +30,9 @@ export function landingWork(terrain: () => TerrainGrid | null) {
 
     minutesLeft: (question: MinutesQuestion): Outcome<MinutesLeft> => minutesLeft(question),
 
-    /** Land about a place and along a heading; null without terrain. */
     shores: (position: LatLon, headingTrue_rad: number): Shores | null => {
       const grid = terrain();
-      if (!grid) return null;
-      const plane = localPlane(grid.origin);
-      const from = plane.toPlane(position);
-      const lean = plane.convergence_rad(position);
-      const nearest = nearestShore(grid, from);
-      return {
-        nearest: nearest && { ...nearest, bearing_rad: wrapTurn(nearest.bearing_rad - lean) },
-        ahead_m: landAlong_m(grid, from, headingTrue_rad + lean),
-      };
+      return grid && shoresAbout(grid, position, headingTrue_rad);
     },
   };
 }

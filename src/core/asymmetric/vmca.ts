@@ -105,3 +105,11 @@ export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
     stallFirst: everywhere === null && (eas_mps === null || eas_mps <= stall_mps),
   };
 }
+
+/** Share used of every control's stop. */
+export function usedShares(one: AsymmetricCase, state: Equilibrium): Record<ControlLimit, number> {
+  return Object.fromEntries(CONTROLS.map((control) => [control, usedShare(one, state, control)])) as Record<
+    ControlLimit,
+    number
+  >;
+}

@@ -1,9 +1,9 @@
+import { usedShares } from "../asymmetric/vmca";
 import { z } from "zod";
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import { AsymmetricInput, FlightSpeed, LiveBank } from "../asymmetric/asymmetric-input";
 import { equilibriumAt } from "../asymmetric/equilibrium";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
-import { CONTROLS, type ControlLimit, usedShare } from "../asymmetric/vmca";
 import { calculation } from "../calculation";
 import { failure, success } from "../outcome";
 import { WorkingStep } from "../working";
@@ -38,10 +38,6 @@ export const controlCalculation = calculation({
     const state =
       bank_rad === null ? zeroSideslip(one.value, eas_mps) : equilibriumAt(one.value, eas_mps, one.value.s * bank_rad);
     if (!state) return failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
-    const used = Object.fromEntries(CONTROLS.map((limit) => [limit, usedShare(one.value, state, limit)])) as Record<
-      ControlLimit,
-      number
-    >;
     const figure = "control";
     return success({
       bank_rad: one.value.s * state.bank_rad,
@@ -51,7 +47,7 @@ export const controlCalculation = calculation({
       aileron_rad: state.aileron_rad,
       pedal_N: state.pedal_N,
       climb_mps: state.climb_mps,
-      used,
+      used: usedShares(one.value, state),
       working: [
         {
           figure,

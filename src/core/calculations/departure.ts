@@ -1,10 +1,9 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
-import { allowedBanks, bestOf } from "../departure/best-bank";
-import { climbAgainstGlide } from "../departure/climb-against-glide";
+import { allowedBanks, bestOf, bestByHeight } from "../departure/best-bank";
+import { departureFacts, departurePlane } from "../departure/departure-answer";
 import { DepartureInput, TOP_M, departureDay } from "../departure/departure-day";
-import { SCAN_HEIGHTS_M, aheadAt, bandsOf, turnbackAt } from "../departure/scan";
-import { localPlane } from "../earth/local-plane";
+import { SCAN_HEIGHTS_M, aheadAt, bandsOf, turnbackAt, type TurnbackAtHeight } from "../departure/scan";
 import { InlineTerrain, gridOf } from "../earth/inline-terrain";
 import { success } from "../outcome";
 import { WorkingStep } from "../working";
@@ -47,17 +46,18 @@ export const departureCalculation = calculation({
     if (!made.ok) return made;
     const day = made.value;
     const grid = gridOf(terrain);
-    const plane = localPlane(grid?.origin ?? input.runway.threshold);
+    const plane = departurePlane(input, grid);
     const banks = allowedBanks(input.plan);
     const heights: {
       height_m: number;
       stalledAfter_s: number | null;
-      score_m: number | null;
       options: z.input<typeof Option>[];
     }[] = [];
+    const scanned: TurnbackAtHeight[] = [];
     for (const [i, height_m] of [...heights_m].sort((a, b) => a - b).entries()) {
       if (progress && !progress(i / heights_m.length)) break;
       const scans = banks.map((bank) => turnbackAt(day, input, height_m, bank));
+      scanned.push(...scans);
       const turnbacks = ([-1, 1] as const).map((side) => ({ side, best: bestOf(scans, side) }));
       const options: z.input<typeof Option>[] = turnbacks.map(({ side, best }) => ({
         id: side === -1 ? "left" : "right",
@@ -71,14 +71,13 @@ export const departureCalculation = calculation({
       heights.push({
         height_m,
         stalledAfter_s: scans[0].stalledAfter_s,
-        score_m: bestOf(scans)?.score_m ?? null,
         options: [...options, ...(aheadAt(day, input, height_m, grid, plane)?.options ?? [])],
       });
     }
-    const bands = bandsOf(heights);
-    const against = climbAgainstGlide(day, 150, 450);
+    const bands = bandsOf(bestByHeight(scanned));
+    const against = departureFacts(day).against;
     return success({
-      heights: heights.map(({ height_m, stalledAfter_s, options }) => ({ height_m, stalledAfter_s, options })),
+      heights,
       bands,
       working: [
         {

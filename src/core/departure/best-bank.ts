@@ -26,6 +26,23 @@ export function bestOf(scans: readonly TurnbackAtHeight[], side: 1 | -1 | null =
   return best;
 }
 
+/** The best turnback of a height. */
+export interface BestAtHeight {
+  readonly height_m: number;
+  /** Null where the reaction stalls. */
+  readonly turnback: Turnback | null;
+  readonly score_m: number | null;
+}
+
+/** The best of scans with several banks at each height, by rising height. */
+export function bestByHeight(scans: readonly TurnbackAtHeight[]): BestAtHeight[] {
+  const heights = [...new Set(scans.map(({ height_m }) => height_m))].sort((a, b) => a - b);
+  return heights.map((height_m) => {
+    const turnback = bestOf(scans.filter((scan) => scan.height_m === height_m));
+    return { height_m, turnback, score_m: turnback?.score_m ?? null };
+  });
+}
+
 /** The best turnback at a height over the banks that may be flown. */
 export function bestBank(
   day: DepartureDay,

@@ -1,4 +1,6 @@
-import type { PlanePoint } from "../earth/local-plane";
+import type { LatLon } from "../earth/geodesic";
+import { wrapTurn } from "../quantities/angle";
+import { type PlanePoint, localPlane } from "../earth/local-plane";
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
 
 /** Land seen from a place on the water or over it. */
@@ -43,4 +45,22 @@ export function nearestShore(grid: TerrainGrid, from: PlanePoint): Shore | null 
     if (distance_m !== null && (best === null || distance_m < best.distance_m)) best = { bearing_rad, distance_m };
   }
   return best;
+}
+
+/** Land about a place on the water, directions true. */
+export interface Shores {
+  readonly nearest: Shore | null;
+  readonly ahead_m: number | null;
+}
+
+/** Land about a place and along a heading. */
+export function shoresAbout(terrain: TerrainGrid, position: LatLon, headingTrue_rad: number): Shores {
+  const plane = localPlane(terrain.origin);
+  const from = plane.toPlane(position);
+  const lean = plane.convergence_rad(position);
+  const nearest = nearestShore(terrain, from);
+  return {
+    nearest: nearest && { ...nearest, bearing_rad: wrapTurn(nearest.bearing_rad - lean) },
+    ahead_m: landAlong_m(terrain, from, headingTrue_rad + lean),
+  };
 }

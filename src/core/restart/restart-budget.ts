@@ -7,7 +7,7 @@ import type { AirMass } from "../air/altimetry";
 import { type SteadyDescent, heldCas_mps, steadyDescent, steadySink_mps } from "../glide/steady-descent";
 import { bestGlide, liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { AFTER_CHECK } from "./cause-flow";
-import { type OneEngineHeight, oneEngineHeight } from "./one-engine-height";
+import { type OneEngineHeight, oneEngineHeight } from "../asymmetric/one-engine-height";
 import { type Outcome, failure, success } from "../outcome";
 import { heightInBothUnits } from "../quantities/units";
 import { RestartPlan } from "../situation/restart-plan";

@@ -100,7 +100,11 @@ export async function computeChance(
         ? null
         : valueOf(
             await askCore("long", async (core) =>
-              core.departureAt(input, gate_m, null, null, null, input.runway.threshold),
+              core.departureAt(
+                input,
+                { height_m: gate_m, side: null, flown: null, endId: null },
+                input.runway.threshold,
+              ),
             ),
           );
     return {

@@ -5,7 +5,7 @@ import { runwayFrame } from "@/core/departure/runway-frame";
 import { type TurnbackAtHeight, aheadAt, turnbackAt } from "@/core/departure/scan";
 import { turnbackAccount } from "@/core/departure/turnback-account";
 import { localPlane } from "@/core/earth/local-plane";
-import type { DepartureAtHeight, DepartureFacts } from "@/workers/departure-work";
+import type { DepartureAtHeight, DepartureFacts } from "@/core/departure/departure-answer";
 import { SCATTER_KINDS, USUAL_SCATTER } from "@/core/departure/chance";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";

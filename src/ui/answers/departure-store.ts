@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import { allowedBanks, bestOf } from "@/core/departure/best-bank";
+import { allowedBanks, bestOf, type BestAtHeight, bestByHeight } from "@/core/departure/best-bank";
 import type { ScatterKind } from "@/core/departure/chance";
 import type { DepartureInput } from "@/core/departure/departure-day";
 import type { ChanceCurvePoint } from "@/core/departure/chance-curve";
@@ -7,9 +7,8 @@ import type { SchoolGates } from "@/core/departure/gate";
 import { type AheadAtHeight, type Band, type TurnbackAtHeight, bandsOf } from "@/core/departure/scan";
 import type { TurnbackAccount } from "@/core/departure/turnback-account";
 import type { Technique } from "@/core/departure/turnback-flight";
-import type { Turnback } from "@/core/departure/turnback-search";
 import type { Issue } from "@/core/outcome";
-import type { DepartureAtHeight, DepartureFacts } from "@/workers/departure-work";
+import type { DepartureAtHeight, DepartureFacts } from "@/core/departure/departure-answer";
 
 /** The scan of a question: the banks that may be flown, and the others beside them for comparison. */
 export interface DepartureScan {
@@ -19,11 +18,7 @@ export interface DepartureScan {
   readonly byBank: ReadonlyMap<number, readonly TurnbackAtHeight[]>;
   readonly ahead: readonly AheadAtHeight[];
   /** The best at each height over the banks that may be flown; null where the reaction stalls. */
-  readonly best: readonly {
-    readonly height_m: number;
-    readonly turnback: Turnback | null;
-    readonly score_m: number | null;
-  }[];
+  readonly best: readonly BestAtHeight[];
   readonly bands: readonly Band[];
   /** Every bank is there that will be. */
   readonly complete: boolean;
@@ -117,11 +112,6 @@ export function flownNear(
 
 /** Puts a scan together from its banks. */
 export function scanOf(parts: Omit<DepartureScan, "best" | "bands">, allowed: readonly number[]): DepartureScan {
-  const scans = allowed.flatMap((bank) => parts.byBank.get(bank) ?? []);
-  const heights = [...new Set(scans.map(({ height_m }) => height_m))].sort((a, b) => a - b);
-  const best = heights.map((height_m) => {
-    const turnback = bestOf(scans.filter((scan) => scan.height_m === height_m));
-    return { height_m, turnback, score_m: turnback?.score_m ?? null };
-  });
+  const best = bestByHeight(allowed.flatMap((bank) => parts.byBank.get(bank) ?? []));
   return { ...parts, best, bands: bandsOf(best) };
 }

@@ -2,7 +2,7 @@ import { create } from "zustand";
 import type { PropellerState } from "@/core/aircraft/aircraft-document";
 import type { BankChoice } from "@/core/asymmetric/climb-ledger";
 import type { Issue } from "@/core/outcome";
-import type { EngineOutNow, EngineOutTables } from "@/workers/engine-out-work";
+import type { EngineOutNow, EngineOutTables } from "@/core/asymmetric/engine-out";
 
 /** What is tried out; null takes what the situation or the aircraft has. */
 export interface EngineOutTrial {

@@ -1,6 +1,6 @@
 import { create } from "zustand";
 import type { Issue } from "@/core/outcome";
-import type { TakeOffAnswer } from "@/workers/take-off-work";
+import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 
 interface TakeOffState {
   readonly answer: TakeOffAnswer | null;

@@ -33,7 +33,7 @@ interface Pointed {
 const pointed = asking(
   "pointed",
   (core, { input, height_m, side, flown, endId, origin }: Pointed) =>
-    core.departureAt(input, height_m, side, flown, endId, origin),
+    core.departureAt(input, { height_m, side, flown, endId }, origin),
   ({ input }) => JSON.stringify(input.aircraft),
 );
 

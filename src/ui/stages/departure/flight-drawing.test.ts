@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { departureWork } from "@/workers/departure-work";
-import type { DepartureAtHeight } from "@/workers/departure-work";
+import type { DepartureAtHeight } from "@/core/departure/departure-answer";
 import { demoDepartureInput } from "../../../../demo/demo-departure";
 import { DEMO_ORIGIN, demoTerrain } from "../../../../demo/read-demo";
 import { flightDrawing } from "./flight-drawing";
@@ -11,7 +11,7 @@ const work = departureWork(() => terrain);
 const facts = work.departureFacts(input);
 if (!facts.ok) throw new Error(facts.issue.message);
 const at = (height_m: number, endId: string | null = null): DepartureAtHeight => {
-  const found = work.departureAt(input, height_m, null, null, endId, DEMO_ORIGIN);
+  const found = work.departureAt(input, { height_m, side: null, flown: null, endId }, DEMO_ORIGIN);
   if (!found.ok) throw new Error(found.issue.message);
   return found.value;
 };

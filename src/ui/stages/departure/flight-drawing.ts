@@ -2,7 +2,7 @@
 import type { ToPlane } from "@/core/departure/runway-frame";
 import { M_PER_FT } from "@/core/quantities/constants";
 import type { FlightDrawing, FlightLine, FlightMark } from "@/ui/kit/map/flight-layer";
-import type { DepartureAtHeight, DepartureFacts } from "@/workers/departure-work";
+import type { DepartureAtHeight, DepartureFacts } from "@/core/departure/departure-answer";
 import { turnsBack } from "@/ui/answers/departure-store";
 
 /** Heights that the climb is ticked at, and half the length of a tick. */

@@ -85,12 +85,12 @@ interface WaitQuestion {
 }
 
 const askWait: Ask<WaitQuestion, BeforeFeathering> = (core, { question, bank, eas_mps, wait_s }) =>
-  core.engineOutWait(question, bank, eas_mps, wait_s);
+  core.beforeFeathering({ ...question, eas_mps, bank }, wait_s);
 
 const askClimb: Ask<{ question: AsymmetricQuestion; climb_m: number }, ClimbTo | null> = (
   core,
   { question, climb_m },
-) => core.engineOutClimbTo(question, question.altitude_m + climb_m);
+) => core.climbTo(question, question.altitude_m + climb_m);
 
 /** What waiting with the propeller costs, and what a climb to an altitude and over an obstacle takes. */
 function Waiting() {

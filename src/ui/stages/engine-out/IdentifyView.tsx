@@ -11,7 +11,8 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
-import type { IdentifyAnswer } from "@/workers/engine-out-work";
+
+import type { IdentifyAnswer } from "@/core/identify/identify-answer";
 import { useEngineOut } from "@/ui/answers/engine-out-store";
 import { GAUGE_NAMES, gaugeReading, gaugeZero } from "./gauge-words";
 import { type SaidCue, type SaidEngine, drawFault, rightEngine, useIdentify } from "./identify-store";
@@ -34,7 +35,7 @@ const TONES: Record<Cue["verdict"], string> = {
 /** Seconds lost before a wrongly stopped engine runs again. Common practice. */
 const AGAIN_S = 40;
 
-const askIdentify: Ask<GaugeQuestion, IdentifyAnswer> = (core, question) => core.engineOutIdentify(question);
+const askIdentify: Ask<GaugeQuestion, IdentifyAnswer> = (core, question) => core.identifyAnswer(question);
 
 /** The minute after the fault that is set, as the worker has it. */
 function useIdentifyAnswer() {

@@ -42,7 +42,7 @@ interface BelowQuestion {
 }
 
 const askBelow: Ask<BelowQuestion, BelowVmca> = (core, { question, eas_mps, bank_rad }) =>
-  core.engineOutBelow(question, eas_mps, bank_rad);
+  core.belowVmca(question, eas_mps, bank_rad);
 
 interface DemonstrationQuestion {
   readonly question: AsymmetricQuestion;
@@ -50,7 +50,7 @@ interface DemonstrationQuestion {
 }
 
 const askDemonstration: Ask<DemonstrationQuestion, Demonstration> = (core, { question, plan }) =>
-  core.engineOutDemonstration(question, plan);
+  core.demonstration(question, plan);
 
 function Below() {
   const now = useEngineOut((state) => state.now);

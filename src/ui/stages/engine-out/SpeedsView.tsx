@@ -1,6 +1,6 @@
 "use client";
 import { success } from "@/core/outcome";
-import type { EngineOutCard } from "@/workers/engine-out-work";
+import type { EngineOutCard } from "@/core/asymmetric/engine-out";
 import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
 import { degrees } from "@/core/quantities/angle";
 import { SERVICE_ONE_MPS } from "@/core/asymmetric/one-engine-climb";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
-import { engineOutWork } from "@/workers/engine-out-work";
+import { engineOutNow } from "@/core/asymmetric/engine-out";
 import { demoTwinQuestion } from "../../../../demo/demo-twin";
 import { engineOutDecision, engineOutHeadline } from "./engine-out-words";
 
@@ -13,7 +13,7 @@ function said(
   name?: "cedar-j2",
   ground_m = 0,
 ) {
-  const now = engineOutWork.engineOutNow(demoTwinQuestion(question, name), LEVEL, eas_mps);
+  const now = engineOutNow(demoTwinQuestion(question, name), LEVEL, eas_mps);
   if (!now.ok) throw new Error(now.issue.message);
   const told = { ...now.value, jet: name === "cedar-j2", ground_m };
   return { ...engineOutDecision(told, format), headline: engineOutHeadline(told, format).text };

@@ -1,7 +1,7 @@
 // What flight on one engine comes to in sentences: the spine's few words and the decision beside the speeds.
 import { formatNumber } from "@/core/quantities/units";
 import type { Format } from "@/ui/kit/units/units-store";
-import type { EngineOutNow } from "@/workers/engine-out-work";
+import type { EngineOutNow } from "@/core/asymmetric/engine-out";
 
 /** What the words are made of. */
 export interface EngineOutTold extends Pick<EngineOutNow, "ledger" | "eas_mps" | "speeds" | "limit" | "holdsAt_m"> {

@@ -6,7 +6,7 @@ import { formatNumber } from "@/core/quantities/units";
 import { fileName } from "@/ui/kit/download";
 import { offerCard } from "@/ui/kit/print/card-store";
 import { useFormat } from "@/ui/kit/units/units-store";
-import type { EngineOutCard } from "@/workers/engine-out-work";
+import type { EngineOutCard } from "@/core/asymmetric/engine-out";
 import type { SpeedsCardContent } from "./SpeedsCardPdf";
 import { flownBank_rad, useEngineOut } from "@/ui/answers/engine-out-store";
 import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";

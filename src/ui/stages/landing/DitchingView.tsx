@@ -2,7 +2,7 @@
 import { APPROACH, TOUCHDOWN } from "@/core/landing/approach-factors";
 import type { LatLon } from "@/core/earth/geodesic";
 import { success } from "@/core/outcome";
-import type { Shores } from "@/workers/landing-work";
+import type { Shores } from "@/core/landing/shore";
 import { Play, RotateCcw } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { type Ditching, EVACUATION, ditchingItems } from "@/core/landing/ditching";

@@ -1,11 +1,12 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 
 const kept = new Map<string, string>();
-vi.stubGlobal("localStorage", {
+const localStorage = {
   getItem: (key: string) => kept.get(key) ?? null,
   setItem: (key: string, value: string) => void kept.set(key, value),
   removeItem: (key: string) => void kept.delete(key),
-});
+};
+vi.stubGlobal("window", { localStorage });
 const { runsCsv, useFlowRuns } = await import("./flow-runs");
 
 const RUN = {

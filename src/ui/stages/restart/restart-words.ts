@@ -1,5 +1,5 @@
 // What the budget says in a sentence, and what a stopwatch run says afterwards.
-import type { OneEngineHeight } from "@/core/restart/one-engine-height";
+import type { OneEngineHeight } from "@/core/asymmetric/one-engine-height";
 import type { RestartBudget, RestartQuestion } from "@/core/restart/restart-budget";
 import type { Format } from "@/ui/kit/units/units-store";
 

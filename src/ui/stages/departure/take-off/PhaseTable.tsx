@@ -3,7 +3,7 @@ import type { GoFailure } from "@/core/take-off/phases";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
-import type { TakeOffAnswer } from "@/workers/take-off-work";
+import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import { useTakeOff } from "@/ui/answers/take-off-store";
 import { climbsAway } from "./take-off-words";
 

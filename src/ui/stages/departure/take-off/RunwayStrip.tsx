@@ -1,6 +1,6 @@
 "use client";
 import { useFormat } from "@/ui/kit/units/units-store";
-import type { TakeOffAnswer } from "@/workers/take-off-work";
+import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 
 /** Drawn beyond the runway's end, over its length. */
 const BEYOND = 1.25;

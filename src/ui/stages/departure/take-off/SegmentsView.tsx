@@ -1,7 +1,7 @@
 "use client";
 import type { SegmentName } from "@/core/take-off/segments";
 import type { TakeOffInput } from "@/core/take-off/take-off-day";
-import type { SegmentsAnswer } from "@/workers/take-off-work";
+import type { SegmentsAnswer } from "@/core/take-off/take-off-answer";
 import { formatNumber } from "@/core/quantities/units";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";

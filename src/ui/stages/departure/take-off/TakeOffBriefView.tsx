@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { TAKE_OFF_CAUTION } from "@/core/take-off/take-off-brief";
 import { useFormat } from "@/ui/kit/units/units-store";
 import type { PathEventKind } from "@/core/take-off/take-off-path";
-import type { TakeOffAnswer } from "@/workers/take-off-work";
+import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import { useTakeOffBrief } from "./useTakeOffBrief";
 import { useTakeOffCard } from "./useTakeOffCard";
 

@@ -5,7 +5,7 @@ import { formatNumber, fromSi, unitOf } from "@/core/quantities/units";
 import { Chart } from "@/ui/kit/charts/Chart";
 import { type ChartInk, apart, endLabel } from "@/ui/kit/charts/chart-ink";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
-import type { TakeOffAnswer } from "@/workers/take-off-work";
+import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import { useTakeOff } from "@/ui/answers/take-off-store";
 
 /** Every so many points of the way make a row of the table. */

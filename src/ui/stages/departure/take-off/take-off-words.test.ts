@@ -1,12 +1,13 @@
+import type { TakeOffInput } from "@/core/take-off/take-off-day";
 import { describe, expect, it } from "vitest";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
-import { takeOffWork } from "@/workers/take-off-work";
+import { takeOffAnswer } from "@/core/take-off/take-off-answer";
 import { formatIn } from "@/ui/kit/units/units-store";
 import { demoTakeOffInput } from "../../../../../demo/demo-take-off";
 import { returnInWords, takeOffDecision, takeOffHeadline } from "./take-off-words";
 
 const format = formatIn(DEFAULT_UNITS);
-const { takeOff } = takeOffWork(() => null);
+const takeOff = (input: TakeOffInput) => takeOffAnswer(input, null);
 function said(change: Parameters<typeof demoTakeOffInput>[0]) {
   const found = takeOff(demoTakeOffInput(change));
   if (!found.ok) throw new Error(found.issue.message);

@@ -2,7 +2,7 @@
 import type { ReturnHeight } from "@/core/take-off/return-height";
 import { noGo } from "@/core/take-off/take-off-brief";
 import type { Format } from "@/ui/kit/units/units-store";
-import type { TakeOffAnswer } from "@/workers/take-off-work";
+import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 
 /** What the words are made of. */
 export type TakeOffTold = Pick<

@@ -2,7 +2,7 @@
 import { useMemo } from "react";
 import { takeOffBrief } from "@/core/take-off/take-off-brief";
 import { useUnits } from "@/ui/kit/units/units-store";
-import type { TakeOffAnswer } from "@/workers/take-off-work";
+import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 
 /** The sentences of the present answer. */
 export function useTakeOffBrief({ input, jet, speeds, accelerate, phases, back, climb_mps }: TakeOffAnswer): string[] {

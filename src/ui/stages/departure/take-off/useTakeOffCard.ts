@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { fileName } from "@/ui/kit/download";
 import { offerCard } from "@/ui/kit/print/card-store";
 import { useFormat } from "@/ui/kit/units/units-store";
-import type { TakeOffAnswer } from "@/workers/take-off-work";
+import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import type { TakeOffCardContent } from "./TakeOffCardPdf";
 import { takeOffDecision } from "./take-off-words";
 

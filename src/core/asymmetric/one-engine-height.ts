@@ -1,8 +1,8 @@
 // One of two engines has stopped and the other runs: whether it holds height, and how long the way down to a height is when it does not.
-import { asymmetricCase } from "../asymmetric/anchored-case";
-import type { AsymmetricQuestion } from "../asymmetric/asymmetric-case";
-import { mendedOf } from "../asymmetric/climb-by-height";
-import { steadySpeeds } from "../asymmetric/one-engine-climb";
+import { asymmetricCase } from "./anchored-case";
+import type { AsymmetricQuestion } from "./asymmetric-case";
+import { mendedOf } from "./climb-by-height";
+import { steadySpeeds } from "./one-engine-climb";
 import { type Outcome, success } from "../outcome";
 
 /** Height on one engine. */

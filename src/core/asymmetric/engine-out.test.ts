@@ -1,26 +1,31 @@
 import { describe, expect, it } from "vitest";
-import { radians } from "@/core/quantities/angle";
-import { MPS_PER_KT } from "@/core/quantities/constants";
-import { demoTwinQuestion } from "../../demo/demo-twin";
-import { demoAircraft } from "../../demo/read-demo";
-import { engineOutWork } from "./engine-out-work";
+import { radians } from "../quantities/angle";
+import { MPS_PER_KT } from "../quantities/constants";
+import { demoTwinQuestion } from "../../../demo/demo-twin";
+import { demoAircraft } from "../../../demo/read-demo";
+import { identifyAnswer } from "../identify/identify-answer";
+import { beforeFeathering } from "./before-feathering";
+import { belowVmca } from "./below-vmca";
+import { climbTo } from "./climb-by-height";
+import { demonstration } from "./demonstration";
+import { engineOutCard, engineOutNow, engineOutTables } from "./engine-out";
 
 const question = demoTwinQuestion({ gearDown: true });
 const BANK = { kind: "bank", bank_rad: radians(3) } as const;
-const now = engineOutWork.engineOutNow(question, BANK, null);
+const now = engineOutNow(question, BANK, null);
 if (!now.ok) throw new Error(now.issue.message);
 const { value } = now;
 
 describe("what moves with a slider", () => {
   it("without a speed takes V_YSE of the aeroplane mended", () => {
     expect(value.eas_mps).toBe(value.speeds.rate.eas_mps);
-    const slow = engineOutWork.engineOutNow(question, BANK, 40);
+    const slow = engineOutNow(question, BANK, 40);
     expect(slow.ok && slow.value.eas_mps).toBe(40);
     expect(slow.ok && slow.value.speeds.rate.eas_mps).toBe(value.speeds.rate.eas_mps);
   });
 
   it("keeps the limit of the gear that is down, and says where a drift-down ends", () => {
-    const jet = engineOutWork.engineOutNow(
+    const jet = engineOutNow(
       demoTwinQuestion({ gearDown: true, flap: 0, deadPropeller: "none" }, "cedar-j2"),
       BANK,
       null,
@@ -28,7 +33,7 @@ describe("what moves with a slider", () => {
     expect(jet.ok && jet.value.limit).toMatchObject({ name: "V_LE" });
     expect(jet.ok && jet.value.eas_mps).toBeLessThanOrEqual(jet.ok ? (jet.value.limit?.speed_mps ?? 0) : 0);
     expect(value.holdsAt_m).toBeNull();
-    const high = engineOutWork.engineOutNow({ ...question, altitude_m: 6000 }, BANK, null);
+    const high = engineOutNow({ ...question, altitude_m: 6000 }, BANK, null);
     expect(high.ok && high.value.holdsAt_m).toBeGreaterThan(1000);
     expect(high.ok && high.value.holdsAt_m).toBeLessThan(4000);
   });
@@ -41,7 +46,7 @@ describe("what moves with a slider", () => {
   });
 
   it("says why an aircraft is not for it", () => {
-    expect(engineOutWork.engineOutNow({ ...question, aircraft: demoAircraft("alder-s1") }, BANK, null)).toMatchObject({
+    expect(engineOutNow({ ...question, aircraft: demoAircraft("alder-s1") }, BANK, null)).toMatchObject({
       ok: false,
       issue: { code: "not_a_twin" },
     });
@@ -49,7 +54,7 @@ describe("what moves with a slider", () => {
 });
 
 describe("what takes a moment longer", () => {
-  const tables = engineOutWork.engineOutTables(question, BANK.bank_rad, value.vmca.stall_mps);
+  const tables = engineOutTables(question, BANK.bank_rad, value.vmca.stall_mps);
 
   it("agrees with the state: curve at its altitude, chart at its bank", () => {
     expect(tables.curve[0].vmca_mps).toBeCloseTo(value.vmca.eas_mps ?? NaN, 6);
@@ -65,22 +70,22 @@ describe("what takes a moment longer", () => {
   });
 
   it("the card has three masses at five altitudes, ceilings for each, and zero thrust", () => {
-    const card = engineOutWork.engineOutCard(question, BANK.bank_rad, value.eas_mps);
+    const card = engineOutCard(question, BANK.bank_rad, value.eas_mps);
     expect(card.rows).toHaveLength(15);
     expect(card.ceilings.map((at) => at.mass_kg)).toEqual([1725, 1427.5, 1130]);
     expect(card.zero.ok).toBe(true);
-    expect(engineOutWork.engineOutCard(demoTwinQuestion({}, "cedar-j2"), 0, 85).zero.ok).toBe(false);
+    expect(engineOutCard(demoTwinQuestion({}, "cedar-j2"), 0, 85).zero.ok).toBe(false);
   });
 });
 
 describe("the other questions", () => {
   it("waiting, climbing, below minimum control speed and its demonstration answer for the same aeroplane", () => {
-    const wait = engineOutWork.engineOutWait(question, BANK, value.eas_mps, 20);
+    const wait = beforeFeathering({ ...question, eas_mps: value.eas_mps, bank: BANK }, 20);
     expect(wait.ok && wait.value.cost_m).toBeGreaterThan(20);
-    expect(engineOutWork.engineOutClimbTo(question, 3000)).toEqual({ ok: true, value: null });
-    const below = engineOutWork.engineOutBelow(question, (value.vmca.eas_mps ?? 0) - 2, BANK.bank_rad);
+    expect(climbTo(question, 3000)).toEqual({ ok: true, value: null });
+    const below = belowVmca(question, (value.vmca.eas_mps ?? 0) - 2, BANK.bank_rad);
     expect(below.ok && below.value.yaw_radps).toBeGreaterThan(0);
-    const shown = engineOutWork.engineOutDemonstration(
+    const shown = demonstration(
       { ...question, gearDown: false },
       { ground_m: 0, floor_m: 900, deceleration_mps2: MPS_PER_KT, bank_rad: 0 },
     );
@@ -88,7 +93,7 @@ describe("the other questions", () => {
   });
 
   it("identifying gives the minute, the pedal of a dead engine, and a sink on none that is more than on one", () => {
-    const found = engineOutWork.engineOutIdentify({
+    const found = identifyAnswer({
       question,
       eas_mps: value.eas_mps,
       fault: "starvation",

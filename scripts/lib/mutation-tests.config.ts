@@ -1,7 +1,9 @@
 // The unit tests of one folder of the core, for mutation testing.
 import unit from "../../vitest.config";
 
-export default {
+const config = {
   ...unit,
   test: { ...unit.test, include: [`src/core/${process.env.MUTATE_FOLDER}/**/*.test.ts`] },
 };
+
+export default config;

@@ -2,7 +2,7 @@
 const folder = process.env.MUTATE_FOLDER;
 const reports = `.data/mutants/${folder}`;
 
-export default {
+const config = {
   mutate: [`src/core/${folder}/**/*.ts`, "!src/**/*.test.ts"],
   testRunner: "vitest",
   plugins: ["@stryker-mutator/vitest-runner"],
@@ -23,3 +23,5 @@ export default {
   timeoutMS: 20_000,
   thresholds: { high: 90, low: 80, break: 80 },
 };
+
+export default config;

@@ -1,4 +1,5 @@
 "use client";
+import { useMissingTerrain } from "@/ui/situation/useMissingTerrain";
 import { formatNumber } from "@/core/quantities/units";
 import { IN_PRACTICE_DAYS, practiceFactor } from "@/core/situation/pilot-practice";
 import { radians } from "@/core/quantities/angle";
@@ -20,6 +21,7 @@ export function DepartureCautions() {
   const days = useSituation((state) => state.current.pilot.daysSincePractised);
   const practised = useSituation((state) => state.current.departure.practisedBank_rad);
   const chosen = useSituation((state) => state.current.departure.bank_rad);
+  const missing = useMissingTerrain();
   const format = useFormat();
   const technique = turnsBack(choice) ? at?.account?.technique : undefined;
   const tailwind = at?.account?.result.roll.tailwind_mps ?? 0;
@@ -35,6 +37,7 @@ export function DepartureCautions() {
       `${format("speed", tailwind)} from behind on landing back: the ground rushes by, do not slow down for it.`,
     days > IN_PRACTICE_DAYS &&
       `Not practised for ${days} days: reaction and scatter are taken ${formatNumber(practiceFactor(days), 2)} times as great. Practise before you count on it.`,
+    missing && `${missing}: hills and water ahead are not looked at.`,
     choice === "ahead" && water !== null && water > 0.5 && "Most of what lies ahead is water.",
   ].filter((text): text is string => Boolean(text));
   return <Cautions texts={texts} />;

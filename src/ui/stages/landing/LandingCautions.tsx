@@ -1,4 +1,5 @@
 "use client";
+import { useMissingTerrain } from "@/ui/situation/useMissingTerrain";
 import { radians } from "@/core/quantities/angle";
 import { useSituation } from "@/ui/situation/situation-store";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";
@@ -6,7 +7,6 @@ import type { LandingViewName } from "./landing-views";
 import { Cautions } from "@/ui/kit/page/Cautions";
 import { useLandingEnds } from "@/ui/library/workspace";
 import { useAircraft } from "@/ui/situation/useAircraft";
-import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { useFormat } from "@/ui/kit/units/units-store";
 
 /** Steeper than this, a low turn is named as what it is. */
@@ -15,8 +15,7 @@ const STEEP_RAD = radians(44.5);
 /** What must be said where this can hurt somebody: always the first, the others where they apply. */
 export function LandingCautions({ view }: { view: LandingViewName }) {
   const bank_rad = useSituation((state) => state.current.pilot.bank_rad);
-  const terrainId = useSituation((state) => state.current.terrainId);
-  const terrain = useTerrain((state) => state.state);
+  const missing = useMissingTerrain();
   const end = useReach(shownEnd);
   const format = useFormat();
   const jet = useAircraft().document.engines.kind === "jet";
@@ -40,10 +39,7 @@ export function LandingCautions({ view }: { view: LandingViewName }) {
     end &&
       end.tailwind_mps > 2.6 &&
       `Tailwind of ${format("speed", end.tailwind_mps)} on landing: ground speed and stopping distance grow. Another end may be better with less height left.`,
-    terrainId !== null &&
-      terrain === "away" &&
-      "The terrain cannot be had at present: paths are not checked against the ground.",
-    terrainId === null && "No terrain is chosen: paths are not checked against the ground.",
+    missing && `${missing}: paths are not checked against the ground.`,
     end?.clearance && end.clearance.unknown > 0 && "Part of the path lies outside the terrain that is known.",
   ].filter((text): text is string => Boolean(text));
   return <Cautions texts={cautions} />;

@@ -1,4 +1,5 @@
 "use client";
+import { useMissingTerrain } from "@/ui/situation/useMissingTerrain";
 import { Cautions } from "@/ui/kit/page/Cautions";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -30,6 +31,7 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
       </dd>
     </>
   );
+  const missing = useMissingTerrain();
   const cautions = [
     "Estimate for a dry, level, hard runway and prompt handling. The flight manual’s distances and speeds come first.",
     speeds.vmca_mps !== null &&
@@ -42,6 +44,7 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
     input.runway.surface !== "asphalt" &&
       input.runway.surface !== "concrete" &&
       "Grass, gravel and sand roll and brake worse than computed here.",
+    missing && `${missing}: the ground ahead is not looked at.`,
     !jet && "Handbook figures of light twins are flown by test pilots in new aeroplanes.",
   ].filter((text): text is string => Boolean(text));
   return (

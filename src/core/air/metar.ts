@@ -83,38 +83,46 @@ export function readMetar(text: string): Outcome<MetarReport> {
       "text",
     );
 
-  const qnh_Pa = parsed.altimeter
-    ? parsed.altimeter.value * (parsed.altimeter.unit === "inHg" ? PA_PER_INHG : 100)
-    : null;
-  const qnhPlausible = qnh_Pa !== null && qnh_Pa >= QNH_RANGE_PA[0] && qnh_Pa <= QNH_RANGE_PA[1];
-  const unit_mps = parsed.wind ? SPEED_UNIT_MPS[parsed.wind.unit.toUpperCase()] : undefined;
-  const directionKnown =
-    parsed.wind &&
-    (parsed.wind.direction === "VRB" || (parsed.wind.degrees !== undefined && parsed.wind.degrees <= 360));
-  const wind = parsed.wind && unit_mps && directionKnown ? windOf(parsed.wind, unit_mps, atLeast) : null;
-  if (!wind && parsed.temperature === undefined && !qnhPlausible) {
+  const qnh_Pa = qnhOf(parsed);
+  const wind = windOf(parsed, atLeast);
+  if (!wind && parsed.temperature === undefined && qnh_Pa === null)
     return failure("metar_unreadable", "No wind, temperature or pressure could be read from this report.", "text");
-  }
   notUnderstood.push(...wordsWithoutEffect(parseText));
   if (parsed.wind && !wind) notUnderstood.push(...readable.filter((word) => /(KT|MPS|KMH)$/.test(word)));
-  if (qnh_Pa !== null && !qnhPlausible) notUnderstood.push(...readable.filter((word) => /^[QA]\d{4}$/.test(word)));
+  if (parsed.altimeter && qnh_Pa === null) notUnderstood.push(...readable.filter((word) => /^[QA]\d{4}$/.test(word)));
   return success({
     station: parsed.station,
-    day: parsed.day ?? null,
-    hour: parsed.hour ?? null,
-    minute: parsed.minute ?? null,
+    ...whenOf(parsed),
     automatic: parsed.auto ?? false,
     cavok: parsed.cavok ?? false,
     wind,
-    temperature_K: parsed.temperature === undefined ? null : parsed.temperature + ZERO_CELSIUS_K,
-    dewPoint_K: parsed.dewPoint === undefined ? null : parsed.dewPoint + ZERO_CELSIUS_K,
-    qnh_Pa: qnhPlausible ? qnh_Pa : null,
+    temperature_K: kelvin(parsed.temperature),
+    dewPoint_K: kelvin(parsed.dewPoint),
+    qnh_Pa,
     missing,
     notUnderstood,
   });
 }
 
-function windOf(wind: NonNullable<IMetar["wind"]>, unit_mps: number, atLeast: boolean): MetarReport["wind"] {
+function whenOf({ day, hour, minute }: IMetar): Pick<MetarReport, "day" | "hour" | "minute"> {
+  return { day: day ?? null, hour: hour ?? null, minute: minute ?? null };
+}
+
+const kelvin = (celsius: number | undefined) => (celsius === undefined ? null : celsius + ZERO_CELSIUS_K);
+
+/** Null without a pressure that can be one. */
+function qnhOf({ altimeter }: IMetar): number | null {
+  if (!altimeter) return null;
+  const qnh_Pa = altimeter.value * (altimeter.unit === "inHg" ? PA_PER_INHG : 100);
+  return qnh_Pa >= QNH_RANGE_PA[0] && qnh_Pa <= QNH_RANGE_PA[1] ? qnh_Pa : null;
+}
+
+/** Null without a wind that can be one. */
+function windOf({ wind }: IMetar, atLeast: boolean): MetarReport["wind"] {
+  const unit_mps = wind && SPEED_UNIT_MPS[wind.unit.toUpperCase()];
+  if (!wind || !unit_mps) return null;
+  const known = wind.direction === "VRB" || (wind.degrees !== undefined && wind.degrees <= 360);
+  if (!known) return null;
   const varies = wind.minVariation !== undefined && wind.maxVariation !== undefined;
   return {
     from_rad: wind.direction === "VRB" ? null : radians(wind.degrees ?? 0),

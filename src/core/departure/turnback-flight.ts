@@ -101,6 +101,46 @@ const LONGEST_S = 400;
 const HERE = airSample();
 const LOADS: Loads = { cl: 0, n: 0, drag: 0, limited: false };
 
+/** Share of a step after which something that is still to come at 1 or more, and reached below 1, is reached. */
+function shareReached(before: number, now: number): number {
+  return Number.isFinite(before) && before > now ? clamp((before - 1) / (before - now), 0, 1) : 1;
+}
+
+/** Length of the next step: short while turning; the last one of the extension ends with it. */
+function stepOf(part: FlightPart, bank_rad: number, command_rad: number, extension_s: number): number {
+  if (part === "extension") return Math.min(CALM_STEP_S, Math.max(extension_s, 1e-6));
+  const calm = part !== "turn" && Math.abs(bank_rad) < CALM_RAD && Math.abs(command_rad) < CALM_RAD;
+  return calm ? CALM_STEP_S : STEP_S;
+}
+
+/** Height at which a place along the runway is passed within a step. */
+function heightPassing(at_m: number, xBefore_m: number, heightBefore_m: number, now: Readonly<Motion>): number {
+  const share = xBefore_m > now.x_m ? (xBefore_m - at_m) / (xBefore_m - now.x_m) : 1;
+  return heightBefore_m + clamp(share, 0, 1) * (now.height_m - heightBefore_m);
+}
+
+/** Angle to the runway's line that is flown back to it, from the offset looked ahead to. */
+function interceptAngle(ahead_m: number, radius_m: number, greatest_rad: number): number {
+  const off = Math.abs(ahead_m);
+  return Math.min(greatest_rad, Math.acos(Math.max(1 - off / radius_m, -1)), off / CAPTURE_M);
+}
+
+/** How far from being aligned, each in its own measure: below 1 it is. */
+function awayFromAligned(offset_m: number, off_rad: number, bank_rad: number): number {
+  return Math.max(
+    Math.abs(offset_m) / ALIGNED_M,
+    Math.abs(off_rad) / ALIGNED_RAD,
+    Math.abs(bank_rad) / ALIGNED_BANK_RAD,
+  );
+}
+
+/** Bank that stall margin, low height and the technique leave. */
+function greatestBank(body: Body, tas_mps: number, density: number, wanted_rad: number, steep: boolean): number {
+  const stall = Math.sqrt((2 * body.wingLoading) / (density * body.clMax));
+  const cosLeast = ((LEAST_MARGIN * stall) / tas_mps) ** 2;
+  return Math.min(wanted_rad, cosLeast < 1 ? Math.acos(cosLeast) : 0, steep ? Math.PI / 2 : INTERCEPT_BANK_RAD);
+}
+
 /** How a flight is to be flown and watched. */
 export interface FlightOptions {
   /** End as soon as it is certain not to arrive: for counting, where only success matters. */
@@ -132,7 +172,7 @@ export function flyTurnback(
   const control: Control = { hold: "load", value: 1, clLimit, bank_rad: 0 };
   let [time_s, bank_rad, step] = [began_s, 0, STEP_S];
   let part: FlightPart = extension_s > 0 ? "extension" : "turn";
-  let aligned: { height_m: number; x_m: number; time_s: number } | null = null;
+  let aligned: Alignment | null = null;
   let endHeight_m: number | null = null;
   // The moment is interpolated: what is still to come is 1 or more, what is reached is below 1.
   let awayBefore = Infinity;
@@ -153,27 +193,17 @@ export function flyTurnback(
     const offset = side * motion.y_m;
     const ahead = offset + side * vy * LEAD_S;
     const radius = (groundSpeed * groundSpeed) / (G0 * INTERCEPT_TAN);
-    const angle = Math.min(
-      intercept_rad,
-      Math.acos(Math.max(1 - Math.abs(ahead) / radius, -1)),
-      Math.abs(ahead) / CAPTURE_M,
-    );
+    const angle = interceptAngle(ahead, radius, intercept_rad);
     const error = side * (Math.PI + Math.sign(ahead) * angle) - track;
 
     if (part === "turn" || part === "intercept") {
       const off = side * Math.PI - track;
-      const away = Math.max(
-        Math.abs(offset) / ALIGNED_M,
-        Math.abs(off) / ALIGNED_RAD,
-        Math.abs(bank_rad) / ALIGNED_BANK_RAD,
-      );
+      const away = awayFromAligned(offset, off, bank_rad);
       if (away < 1 && Math.abs(off) < Math.PI / 2) {
-        const share =
-          Number.isFinite(awayBefore) && awayBefore > away ? clamp((awayBefore - 1) / (awayBefore - away), 0, 1) : 1;
+        const share = shareReached(awayBefore, away);
         aligned = {
           height_m: heightBefore + share * (motion.height_m - heightBefore),
           x_m: xBefore + share * (motion.x_m - xBefore),
-          time_s: time_s - (1 - share) * step,
         };
         part = "final";
       }
@@ -181,8 +211,7 @@ export function flyTurnback(
     }
     if (aligned && motion.x_m <= runway.length_m) {
       if (aligned.x_m > runway.length_m) {
-        const share = xBefore > motion.x_m ? (xBefore - runway.length_m) / (xBefore - motion.x_m) : 1;
-        endHeight_m = heightBefore + clamp(share, 0, 1) * (motion.height_m - heightBefore);
+        endHeight_m = heightPassing(runway.length_m, xBefore, heightBefore, motion);
       }
       break;
     }
@@ -195,24 +224,12 @@ export function flyTurnback(
     if (part !== "extension") {
       command = Math.atan((HEADING_GAIN * groundSpeed * error) / G0);
       if (part === "turn" && Math.abs(command) < bankWanted) part = "intercept";
-      const stall = Math.sqrt((2 * body.wingLoading) / (density * body.clMax));
-      const cosLeast = ((LEAST_MARGIN * stall) / motion.tas_mps) ** 2;
-      const most = Math.min(
-        bankWanted,
-        cosLeast < 1 ? Math.acos(cosLeast) : 0,
-        part === "turn" && motion.height_m > LOW_M ? Math.PI / 2 : INTERCEPT_BANK_RAD,
-      );
+      const steep = part === "turn" && motion.height_m > LOW_M;
+      const most = greatestBank(body, motion.tas_mps, density, bankWanted, steep);
       command = clamp(command, -most, most);
       if (part !== "final") target = turnEas;
     }
-    // The last step of the extension ends with it.
-    const calm = part !== "turn" && Math.abs(bank_rad) < CALM_RAD && Math.abs(command) < CALM_RAD;
-    step =
-      part === "extension"
-        ? Math.min(CALM_STEP_S, Math.max(began_s + extension_s - time_s, 1e-6))
-        : calm
-          ? CALM_STEP_S
-          : STEP_S;
+    step = stepOf(part, bank_rad, command, began_s + extension_s - time_s);
     bank_rad = rolledTowards(bank_rad, command, step);
     control.value = loadToHoldSpeed(motion, body, HERE, target / slow, bank_rad, clLimit);
     control.bank_rad = bank_rad;
@@ -232,6 +249,30 @@ export function flyTurnback(
     if (part === "extension" && time_s >= began_s + extension_s - 1e-9) part = "turn";
   }
 
+  const end = { motion, aligned, endHeight_m, time_s };
+  return resultOf(end, side, runway, roll);
+}
+
+/** Where and how high it was aligned. */
+interface Alignment {
+  readonly height_m: number;
+  readonly x_m: number;
+}
+
+interface FlightEnd {
+  readonly motion: Readonly<Motion>;
+  readonly aligned: Alignment | null;
+  readonly endHeight_m: number | null;
+  readonly time_s: number;
+}
+
+/** What the end of a flight is worth. */
+function resultOf(
+  { motion, aligned, endHeight_m, time_s }: FlightEnd,
+  side: 1 | -1,
+  runway: Runway,
+  roll: LandingRoll,
+): TurnbackResult {
   if (!aligned) {
     const missing = Math.abs(side * Math.PI - motion.psi_rad);
     return {

@@ -161,93 +161,144 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
     faster,
   });
 
-  // Full turns first: what is left is on the same line, shifted by the wind.
-  const steps: LossStep[] = [];
-  let [height, distance, excess] = [height_m, distance_m, lose_m];
-  const allowed = (action: LossAction) => question.allowed.includes(action);
-  while (allowed("turn") && turn.refused === null && height - turn.height_m >= question.turnFloor_m) {
-    const after = excess - turn.height_m + tailwind_mps * turn.time_s * clean;
-    if (after < 0) break;
+  const line: Line = { question, clean, ground_mps, height_m, distance_m, excess_m: lose_m, steps: [] };
+  loseByTurns(line, turn);
+  if (weave) loseByWeaving(line, weave);
+  if (faster) loseBySpeed(line, faster, (faster.eas_mps - eas_mps) / root);
+  loseByDrag(line, items, slope);
+  const { steps, distance_m: left } = line;
+  const loses_m = steps.reduce((sum, step) => sum + step.loses_m, 0);
+  return success({
+    eas_mps,
+    distance_m,
+    options,
+    steps,
+    loses_m,
+    left_m: Math.max(lose_m - loses_m, 0),
+    time_s: left / ground_mps + steps.filter((step) => step.to_m > 0).reduce((sum, step) => sum + step.time_s, 0),
+  });
+}
+
+/** The way down as it is planned so far: what is still to be lost, and what is left to lose it on. */
+interface Line {
+  readonly question: LoseQuestion;
+  /** Height for each metre of ground, as configured. */
+  readonly clean: number;
+  readonly ground_mps: number;
+  height_m: number;
+  distance_m: number;
+  excess_m: number;
+  readonly steps: LossStep[];
+}
+
+const allows = ({ question }: Line, action: LossAction) => question.allowed.includes(action);
+
+/** Full turns first: what is left is on the same line, shifted by the wind. */
+function loseByTurns(line: Line, turn: ReturnType<typeof fullTurn>): void {
+  const { question, clean, steps } = line;
+  while (
+    allows(line, "turn") &&
+    turn.refused === null &&
+    line.height_m - turn.height_m >= question.turnFloor_m &&
+    turn.height_m > TINY_M
+  ) {
+    const after = line.excess_m - turn.height_m + question.tailwind_mps * turn.time_s * clean;
+    if (after < 0) return;
     steps.push({
       action: "turn",
       name: "Full turn",
       flap: null,
-      from_m: height,
-      to_m: height - turn.height_m,
+      from_m: line.height_m,
+      to_m: line.height_m - turn.height_m,
       ground_m: 0,
       time_s: turn.time_s,
-      loses_m: excess - after,
+      loses_m: line.excess_m - after,
     });
-    height -= turn.height_m;
-    distance -= tailwind_mps * turn.time_s;
-    excess = after;
+    line.height_m -= turn.height_m;
+    line.distance_m -= question.tailwind_mps * turn.time_s;
+    line.excess_m = after;
   }
-  if (allowed("s-turns") && weave !== null && excess > TINY_M) {
-    const room = Math.min(
-      Math.max(height - WEAVE_FLOOR * question.turnFloor_m, 0) / (clean + weave.perMetre),
-      distance,
-    );
-    const x = Math.min(excess / weave.perMetre, room);
-    if (x > 1) {
-      const to_m = height - x * (clean + weave.perMetre);
-      steps.push({
-        action: "s-turns",
-        name: "S-turns",
-        flap: null,
-        from_m: height,
-        to_m,
-        ground_m: x,
-        time_s: x / weave.ground_mps,
-        loses_m: x * weave.perMetre,
-      });
-      excess -= x * weave.perMetre;
-      distance -= x;
-      height = to_m;
-    }
-  }
-  if (allowed("speed") && faster !== null && faster.refused(distance) === null && excess > TINY_M) {
-    const perMetre = faster.slope - clean;
-    const x = Math.min(excess / perMetre, FAST_SHARE * distance);
-    const to_m = height - x * faster.slope;
-    steps.push({
-      action: "speed",
-      name: "Speed",
-      flap: null,
-      from_m: height,
-      to_m,
-      ground_m: x,
-      time_s: x / (ground_mps + faster.eas_mps / root - eas_mps / root),
-      loses_m: x * perMetre,
-    });
-    excess -= x * perMetre;
-    distance -= x;
-  }
-  // Then drag, each on top of those before it: the earlier over all that is left, the last one from just where it makes up the rest.
+}
+
+/** S-turns, down to half the height that a full turn must keep. */
+function loseByWeaving(line: Line, weave: NonNullable<ReturnType<typeof weaving>>): void {
+  const { question, clean, steps } = line;
+  if (!allows(line, "s-turns") || !(line.excess_m > TINY_M)) return;
+  const { height_m } = line;
+  const room = Math.min(
+    Math.max(height_m - WEAVE_FLOOR * question.turnFloor_m, 0) / (clean + weave.perMetre),
+    line.distance_m,
+  );
+  const x = Math.min(line.excess_m / weave.perMetre, room);
+  if (!(x > 1)) return;
+  const to_m = height_m - x * (clean + weave.perMetre);
+  steps.push({
+    action: "s-turns",
+    name: "S-turns",
+    flap: null,
+    from_m: height_m,
+    to_m,
+    ground_m: x,
+    time_s: x / weave.ground_mps,
+    loses_m: x * weave.perMetre,
+  });
+  line.excess_m -= x * weave.perMetre;
+  line.distance_m -= x;
+  line.height_m = to_m;
+}
+
+/** @param over_mps - true airspeed over the gliding one */
+function loseBySpeed(line: Line, faster: NonNullable<ReturnType<typeof fasterGlide>>, over_mps: number): void {
+  const { clean, ground_mps, steps } = line;
+  if (!allows(line, "speed") || faster.refused(line.distance_m) !== null || !(line.excess_m > TINY_M)) return;
+  const perMetre = faster.slope - clean;
+  const x = Math.min(line.excess_m / perMetre, FAST_SHARE * line.distance_m);
+  steps.push({
+    action: "speed",
+    name: "Speed",
+    flap: null,
+    from_m: line.height_m,
+    to_m: line.height_m - x * faster.slope,
+    ground_m: x,
+    time_s: x / (ground_mps + over_mps),
+    loses_m: x * perMetre,
+  });
+  line.excess_m -= x * perMetre;
+  line.distance_m -= x;
+}
+
+/** Drag, each on top of those before it: the earlier over all that is left, the last one from just where it makes up the rest. */
+function loseByDrag(
+  line: Line,
+  items: readonly DragItem[],
+  slope: (config: Configuration, eas_mps: number) => number | null,
+): void {
+  const { question, clean, ground_mps, steps, distance_m } = line;
+  const { configuration, certain_m, lose_m } = question;
   const stacked: { item: DragItem; gain: number; from: number }[] = [];
   let config = configuration;
   let before = clean;
   for (const item of items) {
     // What little is left is within what a pilot can hold; no gear and no last flap for that.
-    if (!(excess > (item.late ? Math.max(LATE_ENOUGH_M, ENOUGH * lose_m) : TINY_M))) break;
-    if (!allowed(item.action) || item.refused !== null) continue;
+    if (!(line.excess_m > (item.late ? Math.max(LATE_ENOUGH_M, ENOUGH * lose_m) : TINY_M))) break;
+    if (!allows(line, item.action) || item.refused !== null) continue;
     const next = item.put(config);
-    const eas = item.eas_mps;
-    const now = slope(next, eas);
+    const now = slope(next, item.eas_mps);
     // Faster flight loses by its speed, everything else by its drag; what loses nothing here is left out.
     const gain = now === null ? 0 : now - before;
     if (!(gain > 0)) continue;
-    const room = item.late ? Math.min(question.certain_m / (before + gain), distance) : distance;
-    const x = Math.min(excess / gain, room);
+    const room = item.late ? Math.min(certain_m / (before + gain), distance_m) : distance_m;
+    const x = Math.min(line.excess_m / gain, room);
     // Gear and last flap that low are a change of trim in the flare.
     if (item.late && x * (before + gain) < LATE_FLOOR_M) continue;
     stacked.push({ item, gain, from: x });
-    excess -= x * gain;
+    line.excess_m -= x * gain;
     before += gain;
     config = next;
   }
   const heightAt = (x: number) =>
     clean * x + stacked.reduce((sum, { gain, from }) => sum + gain * Math.min(x, from), 0);
-  for (const { item, gain, from } of stacked) {
+  for (const { item, gain, from } of stacked)
     steps.push({
       action: item.action,
       name: item.name,
@@ -258,17 +309,6 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
       time_s: from / ground_mps,
       loses_m: gain * from,
     });
-  }
-  const loses_m = steps.reduce((sum, step) => sum + step.loses_m, 0);
-  return success({
-    eas_mps,
-    distance_m,
-    options,
-    steps,
-    loses_m,
-    left_m: Math.max(lose_m - loses_m, 0),
-    time_s: distance / ground_mps + steps.filter((step) => step.to_m > 0).reduce((sum, step) => sum + step.time_s, 0),
-  });
 }
 
 interface DragItem {

@@ -5,7 +5,7 @@ import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { bestPropeller } from "../asymmetric/climb-ledger";
 import { engineForce } from "../engine/engine-force";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
-import { airSample, readAir } from "../flight/air-column";
+import { type AirSample, airSample, readAir } from "../flight/air-column";
 import { G0, RHO0 } from "../quantities/constants";
 import { type RollState, tasOnRunway } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";
@@ -95,6 +95,138 @@ function excess(one: AsymmetricCase, tas_mps: number, eas_mps: number, engines: 
   return (2 * (live?.thrust_N ?? 0) - q * one.wing.area_m2 * (one.cd0 + one.k * cl * cl)) / one.weight_N;
 }
 
+/** The aeroplane on its way, changed step by step. */
+interface Way {
+  readonly day: TakeOffDay;
+  readonly failure: Failure;
+  readonly events: PathEvent[];
+  /** Air at its height. */
+  readonly here: AirSample;
+  time_s: number;
+  x_m: number;
+  height_m: number;
+  tas_mps: number;
+  gamma_rad: number;
+  gearDown: boolean;
+  flap: number;
+  /** Share of full power. */
+  setting: number;
+  propeller: PropellerState | "running";
+  failedAt_s: number | null;
+  /** When the gear lever was moved. */
+  gearFrom_s: number | null;
+}
+
+const easOf = ({ tas_mps, here }: Way): number => tas_mps * Math.sqrt(here.density / RHO0);
+const passed = (way: Way, kind: PathEventKind): boolean => way.events.some((event) => event.kind === kind);
+const sinceFailure_s = ({ failedAt_s, time_s }: Way): number | null =>
+  failedAt_s === null ? null : time_s - failedAt_s;
+const deadPropeller = ({ day }: Way): PropellerState => (day.jet ? "none" : "windmilling");
+
+function pointOf(way: Way): PathPoint {
+  const { time_s, x_m, height_m, flap, propeller, setting } = way;
+  return { time_s, x_m, height_m, eas_mps: easOf(way), gear: way.gearDown ? "down" : "up", flap, propeller, setting };
+}
+
+function mark(way: Way, kind: PathEventKind): void {
+  way.events.push({ kind, point: pointOf(way) });
+}
+
+/** The engine stops at its height. */
+function failHere(way: Way): void {
+  const { failure } = way;
+  if (failure.kind !== "height" || way.failedAt_s !== null || way.height_m < failure.height_m) return;
+  way.failedAt_s = way.time_s;
+  way.propeller = deadPropeller(way);
+  mark(way, "failure");
+}
+
+/** The gear: on both engines once the runway is behind; after a failure as the drill comes to it, in the air only. */
+function gear(way: Way, gearUpAt_m: number): void {
+  const { plan, aircraft } = way.day.input;
+  if (!way.gearDown) return;
+  if (aircraft.polar?.gear.retractable && way.gearFrom_s === null && passed(way, "lift-off")) {
+    const since_s = sinceFailure_s(way);
+    const due = since_s === null ? way.height_m >= gearUpAt_m : since_s >= plan.recognition_s;
+    if (due) way.gearFrom_s = way.time_s;
+  }
+  if (way.gearFrom_s === null || way.time_s < way.gearFrom_s + Math.max(plan.gearUp_s - plan.recognition_s, 0)) return;
+  way.gearDown = false;
+  mark(way, "gear-up");
+}
+
+/** The dead propeller, brought to its least drag. */
+function feather(way: Way): void {
+  const { input } = way.day;
+  const [since_s, dead, best] = [sinceFailure_s(way), deadPropeller(way), bestPropeller(input)];
+  if (since_s === null || way.propeller !== dead || best === dead || since_s < input.plan.feather_s) return;
+  way.propeller = best;
+  mark(way, "feathered");
+}
+
+/** Whether it is high enough to clean up: a jet at its acceleration height, others at the screen. */
+const cleaningUp = ({ day, height_m }: Way): boolean =>
+  height_m >= (day.jet ? day.input.plan.acceleration_m : day.screen_m);
+
+/** Equivalent airspeed that is flown for. */
+function wantedSpeed_mps(way: Way): number {
+  const { jet, speeds } = way.day;
+  const both = way.failedAt_s === null;
+  if (cleaningUp(way)) return both && !jet ? speeds.bothEngines_mps : speeds.oneEngine_mps;
+  return speeds.screen_mps + (jet && both ? BOTH_MPS : 0);
+}
+
+/** Flap up, and for a jet back to continuous thrust, each at its speed. */
+function cleanUp(way: Way): void {
+  const { jet, speeds, input } = way.day;
+  const eas_mps = easOf(way);
+  if (jet && !passed(way, "acceleration-height")) mark(way, "acceleration-height");
+  if (way.flap > 0 && eas_mps >= speeds.flapUp_mps) {
+    way.flap = 0;
+    mark(way, "flap-up");
+  }
+  const continuous = continuousOf(input.aircraft);
+  const fast = eas_mps >= speeds.oneEngine_mps - NEAR_MPS;
+  if (jet && way.setting > continuous && way.flap === 0 && fast) {
+    way.setting = continuous;
+    mark(way, "continuous");
+  }
+}
+
+const continuousOf = ({ engines }: TakeOffDay["input"]["aircraft"]): number =>
+  engines.kind === "jet" ? engines.maxContinuous : 1;
+
+/** Share of the excess `e` that gathers speed, of g. */
+function gathering(way: Way, wanted_mps: number, e: number): number {
+  const eas_mps = easOf(way);
+  const missing = ((wanted_mps - eas_mps) * way.tas_mps) / Math.max(eas_mps, 1) / SPEED_S / G0;
+  const levelled = way.day.jet && passed(way, "acceleration-height");
+  if (levelled && wanted_mps - eas_mps > NEAR_MPS) return Math.max(e, 0);
+  if (eas_mps < way.day.speeds.rotation_mps - NEAR_MPS) return Math.min(missing, Math.max(RECOVER_G, SPEED_SHARE * e));
+  return missing >= 0 ? Math.min(missing, SPEED_SHARE * Math.max(e, 0)) : Math.max(missing, -SLOW_G);
+}
+
+/** Path angle that is flown for: with the wheels on the ground none, and until a failure is recognised the one there was. */
+function wantedGamma_rad(way: Way, wanted_mps: number, e: number): number {
+  const since_s = sinceFailure_s(way);
+  const { recognition_s } = way.day.input.plan;
+  if (way.failure.kind === "height" && since_s !== null && since_s < recognition_s) return way.gamma_rad;
+  return passed(way, "lift-off") ? Math.asin(clamp(e - gathering(way, wanted_mps, e), -0.3, 0.5)) : 0;
+}
+
+/** Long steps once the drill is done and the speed is there. */
+function stepOf_s(way: Way, wanted_mps: number): number {
+  const { plan, aircraft } = way.day.input;
+  const since_s = sinceFailure_s(way);
+  const drilled =
+    way.failure.kind === "never"
+      ? !way.gearDown
+      : since_s !== null && since_s > Math.max(plan.feather_s, plan.gearUp_s) + STEP_S;
+  const powered = !way.day.jet || way.setting === continuousOf(aircraft);
+  const settled = Math.abs(wanted_mps - easOf(way)) < NEAR_MPS / 2;
+  return drilled && passed(way, "screen") && way.flap === 0 && settled && powered ? SETTLED_STEP_S : STEP_S;
+}
+
 /**
  * Flies from the end of the roll up to 1,500 ft, or no farther than is asked.
  *
@@ -113,126 +245,59 @@ export function takeOffPath(
   gearUpAt_m: number,
   top_m = PATH_TOP_M,
 ): TakeOffPath {
-  const { input, jet, speeds, air } = day;
-  const { plan } = input;
-  const here = airSample();
-  const dead: PropellerState = jet ? "none" : "windmilling";
-  const best = bestPropeller(input);
-  const continuous = input.aircraft.engines.kind === "jet" ? input.aircraft.engines.maxContinuous : 1;
-  let failedAt_s = failure.kind === "on-runway" ? failure.time_s : null;
-  let gearFrom_s: number | null = null;
-  let [time_s, x_m, height_m, tas_mps, gamma] = [roll.time_s, roll.x_m, 0, roll.tas_mps, 0];
-  let [gearDown, flap, setting] = [true, day.flap, 1];
-  let propeller: PropellerState | "running" = failedAt_s === null ? "running" : dead;
-  let levelled = false;
-  const points: PathPoint[] = [];
-  const events: PathEvent[] = [];
-  const retractable = input.aircraft.polar?.gear.retractable ?? false;
-  const rotationEnd_s = time_s + ROTATION_S;
-  const now = (): PathPoint => ({
+  const { time_s, x_m, tas_mps } = roll;
+  const failedAt_s = failure.kind === "on-runway" ? failure.time_s : null;
+  const way: Way = {
+    day,
+    failure,
+    events: [],
+    here: readAir(day.air, 0, airSample()),
     time_s,
     x_m,
-    height_m,
-    eas_mps: tas_mps * Math.sqrt(here.density / RHO0),
-    gear: gearDown ? "down" : "up",
-    flap,
-    propeller,
-    setting,
-  });
-  const mark = (kind: PathEventKind) => events.push({ kind, point: now() });
-  const passed = (kind: PathEventKind) => events.some((event) => event.kind === kind);
-  readAir(air, 0, here);
+    height_m: 0,
+    tas_mps,
+    gamma_rad: 0,
+    gearDown: true,
+    flap: day.flap,
+    setting: 1,
+    propeller: "running",
+    failedAt_s,
+    gearFrom_s: null,
+  };
+  if (failedAt_s !== null) way.propeller = deadPropeller(way);
+  const points: PathPoint[] = [];
   let touches: PathPoint | null = null;
-  while (height_m < top_m && time_s < roll.time_s + LIMIT_S) {
-    readAir(air, height_m, here);
-    const eas_mps = tas_mps * Math.sqrt(here.density / RHO0);
-    if (failure.kind === "height" && failedAt_s === null && height_m >= failure.height_m) {
-      failedAt_s = time_s;
-      propeller = dead;
-      mark("failure");
-    }
-    const since_s = failedAt_s === null ? null : time_s - failedAt_s;
-    // The gear: on both engines once the runway is behind; after a failure as the drill comes to it, in the air only.
-    if (retractable && gearDown && gearFrom_s === null && passed("lift-off")) {
-      if (since_s !== null && since_s >= plan.recognition_s) gearFrom_s = time_s;
-      else if (since_s === null && height_m >= gearUpAt_m) gearFrom_s = time_s;
-    }
-    if (gearDown && gearFrom_s !== null && time_s >= gearFrom_s + Math.max(plan.gearUp_s - plan.recognition_s, 0)) {
-      gearDown = false;
-      mark("gear-up");
-    }
-    if (since_s !== null && propeller === dead && best !== dead && since_s >= plan.feather_s) {
-      propeller = best;
-      mark("feathered");
-    }
-    const engines = failedAt_s === null ? 2 : 1;
-    const one = day.at(height_m, {
+  while (way.height_m < top_m && way.time_s < time_s + LIMIT_S && touches === null) {
+    readAir(day.air, way.height_m, way.here);
+    failHere(way);
+    gear(way, gearUpAt_m);
+    feather(way);
+    const { gearDown, flap, setting, propeller } = way;
+    const one = day.at(way.height_m, {
       gearDown,
       flap,
       setting,
-      deadPropeller: propeller === "running" ? dead : propeller,
+      deadPropeller: propeller === "running" ? deadPropeller(way) : propeller,
     });
-    const e = excess(one, tas_mps, eas_mps, engines);
-    const cleaning = jet ? height_m >= plan.acceleration_m : height_m >= day.screen_m;
-    if (jet && cleaning && !levelled) {
-      levelled = true;
-      mark("acceleration-height");
-    }
-    const wanted = cleaning
-      ? engines === 2 && !jet
-        ? speeds.bothEngines_mps
-        : speeds.oneEngine_mps
-      : speeds.screen_mps + (jet && engines === 2 ? BOTH_MPS : 0);
-    if (cleaning && flap > 0 && eas_mps >= speeds.flapUp_mps) {
-      flap = 0;
-      mark("flap-up");
-    }
-    if (jet && cleaning && setting > continuous && flap === 0 && eas_mps >= speeds.oneEngine_mps - NEAR_MPS) {
-      setting = continuous;
-      mark("continuous");
-    }
-    const missing = ((wanted - eas_mps) * tas_mps) / Math.max(eas_mps, 1) / SPEED_S / G0;
-    const level = levelled && wanted - eas_mps > NEAR_MPS;
-    const slow = eas_mps < speeds.rotation_mps - NEAR_MPS;
-    const gather = level
-      ? Math.max(e, 0)
-      : slow
-        ? Math.min(missing, Math.max(RECOVER_G, SPEED_SHARE * e))
-        : missing >= 0
-          ? Math.min(missing, SPEED_SHARE * Math.max(e, 0))
-          : Math.max(missing, -SLOW_G);
-    const flying = passed("lift-off");
-    // While the wheels are on the ground everything goes into speed; until the failure is recognised the path stays as it was.
-    const held = failure.kind === "height" && since_s !== null && since_s < plan.recognition_s;
-    const wantedGamma = held ? gamma : flying ? Math.asin(clamp(e - gather, -0.3, 0.5)) : 0;
-    const drilled =
-      failure.kind === "never"
-        ? !gearDown
-        : since_s !== null && since_s > Math.max(plan.feather_s, plan.gearUp_s) + STEP_S;
-    const settled =
-      drilled &&
-      passed("screen") &&
-      flap === 0 &&
-      Math.abs(wanted - eas_mps) < NEAR_MPS / 2 &&
-      (!jet || setting === continuous);
-    const step_s = settled ? SETTLED_STEP_S : STEP_S;
-    const curve = (G0 * step_s) / tas_mps;
-    gamma += clamp(wantedGamma - gamma, -PUSH_LOAD * curve, PULL_LOAD * curve);
-    if (!flying && time_s >= rotationEnd_s) mark("lift-off");
-    tas_mps += G0 * (e - Math.sin(gamma)) * step_s;
-    x_m += (tas_mps * Math.cos(gamma) + here.along_mps) * step_s;
-    height_m += tas_mps * Math.sin(gamma) * step_s;
-    time_s += step_s;
-    if (!passed("screen") && height_m >= day.screen_m) mark("screen");
-    points.push(now());
-    if (flying && height_m < 0) {
-      touches = now();
-      break;
-    }
+    const e = excess(one, way.tas_mps, easOf(way), way.failedAt_s === null ? 2 : 1);
+    const wanted_mps = wantedSpeed_mps(way);
+    if (cleaningUp(way)) cleanUp(way);
+    const flying = passed(way, "lift-off");
+    const step_s = stepOf_s(way, wanted_mps);
+    const curve = (G0 * step_s) / way.tas_mps;
+    way.gamma_rad += clamp(wantedGamma_rad(way, wanted_mps, e) - way.gamma_rad, -PUSH_LOAD * curve, PULL_LOAD * curve);
+    if (!flying && way.time_s >= time_s + ROTATION_S) mark(way, "lift-off");
+    way.tas_mps += G0 * (e - Math.sin(way.gamma_rad)) * step_s;
+    way.x_m += (way.tas_mps * Math.cos(way.gamma_rad) + way.here.along_mps) * step_s;
+    way.height_m += way.tas_mps * Math.sin(way.gamma_rad) * step_s;
+    way.time_s += step_s;
+    if (!passed(way, "screen") && way.height_m >= day.screen_m) mark(way, "screen");
+    points.push(pointOf(way));
+    if (flying && way.height_m < 0) touches = pointOf(way);
   }
-  const climbs = height_m >= top_m;
-  if (climbs) mark("top");
-  return { points, events, touches, climbs };
+  const climbs = way.height_m >= top_m;
+  if (climbs) mark(way, "top");
+  return { points, events: way.events, touches, climbs };
 }
 
 /** Speed left until the roll has come to rotation. */

@@ -17,10 +17,6 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
   const said = takeOffDecision(answer, format);
   const short = accelerate.stopSpare_m < 0;
   const goes = accelerate.goSpare_m !== null && accelerate.goSpare_m >= 0;
-  const { surface } = input.wind;
-  const side_mps = surface
-    ? Math.abs(surface.speed_mps * Math.sin(surface.from_rad - input.runway.headingTrue_rad))
-    : 0;
   const row = (name: string, value: string, figure: string, bad = false) => (
     <>
       <dt>{name}</dt>
@@ -31,36 +27,10 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
       </dd>
     </>
   );
-  const missing = useMissingTerrain();
-  const cautions = [
-    "Estimate for a dry, level, hard runway and prompt handling. The flight manual’s distances and speeds come first.",
-    speeds.vmca_mps !== null &&
-      speeds.vmca_mps > speeds.stall_mps &&
-      "Below minimum control speed in the air: power back, nose down. Never lift off below it.",
-    side_mps > SIDE_MPS &&
-      `${format("speed", side_mps)} of side wind, which is not computed here: the aeroplane’s limit counts, and the rudder that it leaves for a failure.`,
-    short &&
-      "It does not stop on this runway from there: choose an earlier failure speed, less mass or a longer runway.",
-    input.runway.surface !== "asphalt" &&
-      input.runway.surface !== "concrete" &&
-      "Grass, gravel and sand roll and brake worse than computed here.",
-    missing && `${missing}: the ground ahead is not looked at.`,
-    !jet && "Handbook figures of light twins are flown by test pilots in new aeroplanes.",
-  ].filter((text): text is string => Boolean(text));
   return (
     <>
       <section className="px-4 py-3" aria-label="Decision">
-        {jet && short && !goes && (
-          <p className="mb-2 text-brick">
-            <strong className="block text-[24px] leading-7">The runway is too short.</strong> After a failure at{" "}
-            {format("speed", accelerate.failure_mps)} it stops {format("length", -accelerate.stopSpare_m, "up")} beyond
-            the end
-            {accelerate.goSpare_m === null
-              ? " and does not fly"
-              : `, and passes 35 ft ${format("length", -accelerate.goSpare_m)} beyond it`}
-            .
-          </p>
-        )}
+        {jet && short && !goes && <TooShort answer={answer} />}
         <p className={said.tone}>
           <strong className={said.tone === "" ? "" : "block text-[24px] leading-7"}>{said.lead}</strong> {said.rest}
         </p>
@@ -112,31 +82,77 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
           , {format("distance", lowest.obstacle.distance_m)} out.
         </p>
       )}
-      {clear.length > 0 && (
-        <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Obstacles">
-          <h2 className="font-bold">Over obstacles, failure on the runway{jet ? ", net" : ""}</h2>
-          <ul>
-            {clear.map(({ obstacle, over_m }) => (
-              <li
-                key={`${obstacle.name}${obstacle.distance_m}`}
-                className={`flex justify-between gap-3 ${over_m !== null && over_m < input.plan.clearance_m ? "text-brick" : ""}`}
-              >
-                <span>{obstacle.name}</span>
-                <span className="num">
-                  {over_m === null
-                    ? "not reached"
-                    : over_m >= 0
-                      ? `+${format("height", over_m)}`
-                      : `${format("height", -over_m)} under its top`}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      {clear.length > 0 && <Clearances answer={answer} />}
       <div className="mt-auto">
-        <Cautions texts={cautions} />
+        <Cautions texts={useTakeOffCautions(answer)} />
       </div>
     </>
   );
+}
+
+/** A jet's runway that is too short both ways: that comes first. */
+function TooShort({ answer: { accelerate } }: { answer: TakeOffAnswer }) {
+  const format = useFormat();
+  return (
+    <p className="mb-2 text-brick">
+      <strong className="block text-[24px] leading-7">The runway is too short.</strong> After a failure at{" "}
+      {format("speed", accelerate.failure_mps)} it stops {format("length", -accelerate.stopSpare_m, "up")} beyond the
+      end
+      {accelerate.goSpare_m === null
+        ? " and does not fly"
+        : `, and passes 35 ft ${format("length", -accelerate.goSpare_m)} beyond it`}
+      .
+    </p>
+  );
+}
+
+/** What is left over each obstacle. */
+function Clearances({ answer: { clear, jet, input } }: { answer: TakeOffAnswer }) {
+  const format = useFormat();
+  return (
+    <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Obstacles">
+      <h2 className="font-bold">Over obstacles, failure on the runway{jet ? ", net" : ""}</h2>
+      <ul>
+        {clear.map(({ obstacle, over_m }) => (
+          <li
+            key={`${obstacle.name}${obstacle.distance_m}`}
+            className={`flex justify-between gap-3 ${over_m !== null && over_m < input.plan.clearance_m ? "text-brick" : ""}`}
+          >
+            <span>{obstacle.name}</span>
+            <span className="num">
+              {over_m === null
+                ? "not reached"
+                : over_m >= 0
+                  ? `+${format("height", over_m)}`
+                  : `${format("height", -over_m)} under its top`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function useTakeOffCautions({ accelerate, speeds, jet, input }: TakeOffAnswer): string[] {
+  const format = useFormat();
+  const { surface } = input.wind;
+  const side_mps = surface
+    ? Math.abs(surface.speed_mps * Math.sin(surface.from_rad - input.runway.headingTrue_rad))
+    : 0;
+  const missing = useMissingTerrain();
+  return [
+    "Estimate for a dry, level, hard runway and prompt handling. The flight manual’s distances and speeds come first.",
+    speeds.vmca_mps !== null &&
+      speeds.vmca_mps > speeds.stall_mps &&
+      "Below minimum control speed in the air: power back, nose down. Never lift off below it.",
+    side_mps > SIDE_MPS &&
+      `${format("speed", side_mps)} of side wind, which is not computed here: the aeroplane’s limit counts, and the rudder that it leaves for a failure.`,
+    accelerate.stopSpare_m < 0 &&
+      "It does not stop on this runway from there: choose an earlier failure speed, less mass or a longer runway.",
+    input.runway.surface !== "asphalt" &&
+      input.runway.surface !== "concrete" &&
+      "Grass, gravel and sand roll and brake worse than computed here.",
+    missing && `${missing}: the ground ahead is not looked at.`,
+    !jet && "Handbook figures of light twins are flown by test pilots in new aeroplanes.",
+  ].filter((text): text is string => Boolean(text));
 }

@@ -1,4 +1,4 @@
-import { describe, expect, it } from "vitest";
+import { beforeEach, describe, expect, it } from "vitest";
 import { demoTakeOff } from "../../../demo/demo-take-off";
 import { oneEngineSpeeds } from "../asymmetric/one-engine-climb";
 import { G0 } from "../quantities/constants";
@@ -15,7 +15,10 @@ const kinds = (path: TakeOffPath) => path.events.map((event) => event.kind);
 const event = (path: TakeOffPath, kind: string) => path.events.find((found) => found.kind === kind)?.point;
 
 describe("the way into the air of a light twin", () => {
-  const day = demoTakeOff({ mass_kg: 1500 });
+  let day: TakeOffDay;
+  beforeEach(() => {
+    day = demoTakeOff({ mass_kg: 1500 });
+  });
 
   it("on both engines goes lift-off, screen, gear, top; distance and time never run back", () => {
     const path = flown(day, { kind: "never" });

@@ -1,4 +1,5 @@
-import { describe, expect, it } from "vitest";
+import type { LandingEnd } from "../landing/landing-end";
+import { beforeEach, describe, expect, it } from "vitest";
 import { demoTakeOff, demoTakeOffInput } from "../../../demo/demo-take-off";
 import { demoTerrain } from "../../../demo/read-demo";
 import { localPlane } from "../earth/local-plane";
@@ -83,9 +84,13 @@ describe("where speeds come", () => {
 });
 
 describe("ground ahead", () => {
-  const { runway } = demoTakeOffInput();
-  const grid = demoTerrain();
-  const ground = groundUnderDeparture(runway, grid, localPlane(grid.origin));
+  let ground: ReturnType<typeof groundUnderDeparture>;
+  let runway: LandingEnd;
+  beforeEach(() => {
+    const grid = demoTerrain();
+    ({ runway } = demoTakeOffInput());
+    ground = groundUnderDeparture(runway, grid, localPlane(grid.origin));
+  });
 
   it("is level on the aerodrome and looked at every 150 m as far as 15 km", () => {
     expect(ground).toHaveLength(101);

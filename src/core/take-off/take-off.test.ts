@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { describe, expect, it } from "vitest";
+import { beforeEach, describe, expect, it } from "vitest";
 import { demoTakeOff, demoTakeOffInput } from "../../../demo/demo-take-off";
 import { G0, MPS_PER_KT } from "../quantities/constants";
 import { accelerate, balancedFailure_mps } from "./accelerate";
@@ -8,7 +8,7 @@ import { NET_DECREMENT, clearances, heightAt_m } from "./obstacle-clearance";
 import { phases } from "./phases";
 import { RETURN_FLOOR_M, returnHeight } from "./return-height";
 import { takeOffDay } from "./take-off-day";
-import { toRotation, takeOffPath } from "./take-off-path";
+import { type TakeOffPath, toRotation, takeOffPath } from "./take-off-path";
 import type { TakeOffDay } from "./take-off-day";
 
 const stop = (day: TakeOffDay, failure_mps = day.speeds.rotation_mps) => {
@@ -139,8 +139,12 @@ describe("accelerate and stop, accelerate and go", () => {
 });
 
 describe("the way on one engine of a jet", () => {
-  const day = demoTakeOff({ name: "cedar-j2" });
-  const found = stop(day, 62);
+  let day: TakeOffDay;
+  let found: ReturnType<typeof stop>;
+  beforeEach(() => {
+    day = demoTakeOff({ name: "cedar-j2" });
+    found = stop(day, 62);
+  });
 
   it("does things in the order of the segments: gear, level acceleration, flap, continuous thrust", () => {
     const order = found.path?.events.map((event) => event.kind);
@@ -162,8 +166,12 @@ describe("the way on one engine of a jet", () => {
 });
 
 describe("phases of a take-off", () => {
-  const heavy = demoTakeOff({ mass_kg: 1725 });
-  const found = phasesOf(heavy);
+  let heavy: TakeOffDay;
+  let found: ReturnType<typeof phasesOf>;
+  beforeEach(() => {
+    heavy = demoTakeOff({ mass_kg: 1725 });
+    found = phasesOf(heavy);
+  });
 
   it("the gear comes up where the runway ends, and lands are no longer possible above", () => {
     expect(found.landUntil_m).not.toBeNull();
@@ -207,10 +215,13 @@ describe("phases of a take-off", () => {
 });
 
 describe("obstacles", () => {
-  const day = demoTakeOff({ mass_kg: 1400 });
-  const roll = rollOn(day, standing(day), 2, toRotation(day));
-  if (!roll.ok) throw new Error(roll.issue.message);
-  const path = takeOffPath(day, roll.value, { kind: "on-runway", time_s: roll.value.time_s }, 0);
+  let path: TakeOffPath;
+  beforeEach(() => {
+    const day = demoTakeOff({ mass_kg: 1400 });
+    const roll = rollOn(day, standing(day), 2, toRotation(day));
+    if (!roll.ok) throw new Error(roll.issue.message);
+    path = takeOffPath(day, roll.value, { kind: "on-runway", time_s: roll.value.time_s }, 0);
+  });
 
   it("are passed by the height of the way, less the decrement from the screen on", () => {
     const height_m = heightAt_m(path.points, 3000) ?? NaN;

@@ -165,7 +165,8 @@ function departureView(tab: string) {
     await page.getByRole("tab", { name: tab }).click();
     await expect(
       page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Departure/ }),
-    ).toContainText(/gate/, { timeout: 40_000 });
+    ).toContainText(/gate \d/, { timeout: 40_000 });
+    await expect(page.getByRole("progressbar")).toBeHidden({ timeout: 40_000 });
   };
 }
 

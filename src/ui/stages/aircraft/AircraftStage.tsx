@@ -1,9 +1,9 @@
 "use client";
-import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useStore } from "zustand";
 import { Cautions } from "@/ui/kit/page/Cautions";
-import { StageTabList, StageView } from "@/ui/kit/page/StageTabs";
+import { StageFrame } from "@/ui/kit/page/StageFrame";
+import { StageView } from "@/ui/kit/page/StageTabs";
 import { AircraftList } from "./AircraftList";
 import { HandbookForm } from "./HandbookForm";
 import { MassTable } from "./MassTable";
@@ -39,47 +39,47 @@ export function AircraftStage() {
   const view = modelled ? asked : "handbook";
   const makeCard = useNumbersCard();
   return (
-    <Tabs.Root
-      value={view}
-      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
-      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_264px]"
-    >
-      <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)]" aria-label="Numbers">
-        <header className="border-b border-rule bg-sheet px-4 pt-1.5">
-          <div className="flex items-baseline gap-3 pb-1">
-            <h1 className="text-[19px] font-bold whitespace-nowrap max-[1150px]:text-[16px]">Do I know its numbers?</h1>
-            <span className="min-w-0 truncate text-ink2">{edited.document.name}</span>
+    <StageFrame
+      label="Numbers"
+      question="Do I know its numbers?"
+      subject={edited.document.name}
+      view={view}
+      onView={(value) => void setView(value as (typeof VIEWS)[number])}
+      views={modelled ? VIEW_NAMES : { handbook: VIEW_NAMES.handbook }}
+      viewsLabel="Views of the aircraft"
+      aside={
+        <aside className="flex min-h-0 flex-col border-l border-rule" aria-label="Fleet">
+          <SaveBar />
+          <AircraftList />
+          <div
+            className="mt-auto max-h-[45%] overflow-auto"
+            tabIndex={0}
+            role="region"
+            aria-label="Doubts and cautions"
+          >
+            <Doubts />
+            <Cautions texts={CAUTIONS} />
           </div>
-          <StageTabList
-            label="Views of the aircraft"
-            views={modelled ? VIEW_NAMES : { handbook: VIEW_NAMES.handbook }}
-          />
-        </header>
-        <StageView value="polar" className="bg-sheet">
-          <PolarView />
-        </StageView>
-        <StageView value="shelf" className="bg-sheet">
-          <ShelfView />
-        </StageView>
-        <StageView value="stall" className="bg-sheet">
-          <StallView />
-        </StageView>
-        <StageView value="mass" className="bg-sheet">
-          <MassTable onCard={makeCard} />
-        </StageView>
-        <StageView value="handbook" className="bg-sheet">
-          <HandbookForm />
-        </StageView>
-      </section>
-      <aside className="flex min-h-0 flex-col border-l border-rule" aria-label="Fleet">
-        <SaveBar />
-        <AircraftList />
-        <div className="mt-auto max-h-[45%] overflow-auto" tabIndex={0} role="region" aria-label="Doubts and cautions">
-          <Doubts />
-          <Cautions texts={CAUTIONS} />
-        </div>
-      </aside>
-    </Tabs.Root>
+        </aside>
+      }
+      narrow="slim"
+    >
+      <StageView value="polar" className="bg-sheet">
+        <PolarView />
+      </StageView>
+      <StageView value="shelf" className="bg-sheet">
+        <ShelfView />
+      </StageView>
+      <StageView value="stall" className="bg-sheet">
+        <StallView />
+      </StageView>
+      <StageView value="mass" className="bg-sheet">
+        <MassTable onCard={makeCard} />
+      </StageView>
+      <StageView value="handbook" className="bg-sheet">
+        <HandbookForm />
+      </StageView>
+    </StageFrame>
   );
 }
 

@@ -130,7 +130,12 @@ export function ChanceView() {
         {progress !== null ? (
           <>
             <span className="whitespace-nowrap">Flying 11 000 turns with scatter …</span>
-            <progress className="h-2 w-48 accent-harbour" value={progress} max={1} aria-label="Share flown" />
+            <progress
+              className="h-2 w-48 appearance-none [&::-moz-progress-bar]:bg-harbour [&::-webkit-progress-bar]:bg-rule [&::-webkit-progress-value]:bg-harbour"
+              value={progress}
+              max={1}
+              aria-label="Share flown"
+            />
             <span className="num w-12">{percent(progress)}</span>
             <button type="button" className="btn btn-quiet px-2 py-0.5" onClick={() => set({ stopped: true })}>
               Stop

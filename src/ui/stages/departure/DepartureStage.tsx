@@ -1,11 +1,11 @@
 "use client";
 import { workingOfTurnback } from "@/ui/answers/workings";
 import dynamic from "next/dynamic";
-import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
 import { useHeight } from "@/ui/kit/ledger/useHeight";
-import { StageTabList, StageView } from "@/ui/kit/page/StageTabs";
+import { StageFrame } from "@/ui/kit/page/StageFrame";
+import { StageView } from "@/ui/kit/page/StageTabs";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { BriefView } from "./BriefView";
 import { ChanceView } from "./ChanceView";
@@ -38,59 +38,43 @@ export function DepartureStage() {
   const issue = useDeparture((state) => state.issue);
   const makeCard = useDepartureCard();
   return (
-    <Tabs.Root
-      value={view}
-      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
-      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]"
+    <StageFrame
+      label="Departure"
+      question="From what height does turning back work today?"
+      actions={<DepartureEditor />}
+      view={view}
+      onView={(value) => void setView(value as (typeof VIEWS)[number])}
+      views={VIEW_NAMES}
+      viewsLabel="Views of the departure"
+      refusal={issue && { title: "There is no answer for this departure.", text: issue.message }}
+      aside={<Account />}
+      className="grid-rows-[auto_minmax(0,1fr)_auto]"
     >
-      <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)_auto]" aria-label="Departure">
-        <header className="border-b border-rule bg-sheet px-4 pt-1.5">
-          <div className="flex items-center gap-4">
-            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">
-              From what height does turning back work today?
-            </h1>
-            <span className="ml-auto shrink-0">
-              <DepartureEditor />
-            </span>
+      <StageView value="height" className="grid-rows-[minmax(0,1fr)_minmax(150px,30%)]">
+        <DepartureMap />
+        <div className="grid min-h-0 grid-cols-[minmax(0,46%)_minmax(0,1fr)] border-t border-rule bg-sheet">
+          <div
+            className="min-h-0 overflow-auto border-r border-rule"
+            tabIndex={0}
+            role="region"
+            aria-label="Options at this height"
+          >
+            <OptionList />
           </div>
-          {!issue && <StageTabList label="Views of the departure" views={VIEW_NAMES} />}
-        </header>
-        {issue ? (
-          <div role="alert" className="p-6">
-            <h2 className="mb-1 text-[17px] font-bold text-brick">There is no answer for this departure.</h2>
-            <p className="max-w-prose">{issue.message}</p>
-          </div>
-        ) : (
-          <>
-            <StageView value="height" className="grid-rows-[minmax(0,1fr)_minmax(150px,30%)]">
-              <DepartureMap />
-              <div className="grid min-h-0 grid-cols-[minmax(0,46%)_minmax(0,1fr)] border-t border-rule bg-sheet">
-                <div
-                  className="min-h-0 overflow-auto border-r border-rule"
-                  tabIndex={0}
-                  role="region"
-                  aria-label="Options at this height"
-                >
-                  <OptionList />
-                </div>
-                <StallChart />
-              </div>
-            </StageView>
-            <StageView value="options" className="bg-sheet">
-              <OptionsChart />
-            </StageView>
-            <StageView value="chance" className="bg-sheet">
-              <ChanceView />
-            </StageView>
-            <StageView value="brief" className="bg-sheet">
-              <BriefView onCard={makeCard} />
-            </StageView>
-            <HeightScrubber />
-          </>
-        )}
-      </section>
-      <Account />
-    </Tabs.Root>
+          <StallChart />
+        </div>
+      </StageView>
+      <StageView value="options" className="bg-sheet">
+        <OptionsChart />
+      </StageView>
+      <StageView value="chance" className="bg-sheet">
+        <ChanceView />
+      </StageView>
+      <StageView value="brief" className="bg-sheet">
+        <BriefView onCard={makeCard} />
+      </StageView>
+      <HeightScrubber />
+    </StageFrame>
   );
 }
 

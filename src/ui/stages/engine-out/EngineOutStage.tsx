@@ -1,5 +1,4 @@
 "use client";
-import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { bestPropeller } from "@/core/asymmetric/climb-ledger";
 import { degrees } from "@/core/quantities/angle";
@@ -7,7 +6,8 @@ import type { Outcome } from "@/core/outcome";
 import { formatNumber } from "@/core/quantities/units";
 import { Cautions } from "@/ui/kit/page/Cautions";
 import { useReach } from "@/ui/answers/reach-store";
-import { StageTabList, StageView } from "@/ui/kit/page/StageTabs";
+import { StageFrame } from "@/ui/kit/page/StageFrame";
+import { StageView } from "@/ui/kit/page/StageTabs";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -38,46 +38,41 @@ export function EngineOutStage() {
   useEngineOutTables();
   const issue = useEngineOut((state) => state.issue);
   return (
-    <Tabs.Root
-      value={view}
-      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
-      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]"
+    <StageFrame
+      label="One engine"
+      question="Does it fly on one engine, and how?"
+      view={view}
+      onView={(value) => void setView(value as (typeof VIEWS)[number])}
+      views={VIEW_NAMES}
+      viewsLabel="Views of one engine"
+      refusal={
+        issue && {
+          title: "There is nothing to show for this aircraft.",
+          text: `${issue.message} Choose a twin or the jet to see control and climb on one engine.`,
+          tone: "",
+        }
+      }
+      aside={view === "identify" && !issue ? <IdentifyAnswering /> : <Speeds />}
+      narrow="middle"
+      className="grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet"
     >
-      <section className="grid min-h-0 min-w-0 grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet" aria-label="One engine">
-        <header className="border-b border-rule px-4 pt-1.5">
-          <h1 className="pb-1 text-[19px] font-bold max-[1150px]:text-[16px]">Does it fly on one engine, and how?</h1>
-          {!issue && <StageTabList label="Views of one engine" views={VIEW_NAMES} />}
-        </header>
-        {issue ? (
-          <div role="alert" className="p-6">
-            <h2 className="mb-1 text-[17px] font-bold">There is nothing to show for this aircraft.</h2>
-            <p className="max-w-prose">
-              {issue.message} Choose a twin or the jet to see control and climb on one engine.
-            </p>
-          </div>
-        ) : (
-          <>
-            {view === "identify" ? <span /> : <TrialSwitches day={view === "control" || view === "practice"} />}
-            <StageView value="climb">
-              <ClimbView />
-            </StageView>
-            <StageView value="control">
-              <ControlView />
-            </StageView>
-            <StageView value="speeds">
-              <SpeedsView />
-            </StageView>
-            <StageView value="identify">
-              <IdentifyView />
-            </StageView>
-            <StageView value="practice">
-              <PracticeView />
-            </StageView>
-          </>
-        )}
-      </section>
-      {view === "identify" && !issue ? <IdentifyAnswering /> : <Speeds />}
-    </Tabs.Root>
+      {view === "identify" ? <span /> : <TrialSwitches day={view === "control" || view === "practice"} />}
+      <StageView value="climb">
+        <ClimbView />
+      </StageView>
+      <StageView value="control">
+        <ControlView />
+      </StageView>
+      <StageView value="speeds">
+        <SpeedsView />
+      </StageView>
+      <StageView value="identify">
+        <IdentifyView />
+      </StageView>
+      <StageView value="practice">
+        <PracticeView />
+      </StageView>
+    </StageFrame>
   );
 }
 

@@ -1,11 +1,11 @@
 "use client";
 import { workingOfEnd } from "@/ui/answers/workings";
-import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import type { ReactNode } from "react";
 import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
 import { useHeight } from "@/ui/kit/ledger/useHeight";
-import { StageTabList, StageView } from "@/ui/kit/page/StageTabs";
+import { StageFrame } from "@/ui/kit/page/StageFrame";
+import { StageView } from "@/ui/kit/page/StageTabs";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { CallView } from "./CallView";
 import { Decision } from "./Decision";
@@ -62,45 +62,39 @@ export function LandingStage() {
     ["call", <CallView key="call" />],
   ];
   return (
-    <Tabs.Root
-      value={view}
-      onValueChange={(value) => open(value as LandingViewName)}
-      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]"
+    <StageFrame
+      label="Landing"
+      question={LANDING_QUESTIONS[view]}
+      actions={
+        <>
+          {pinnedId && (
+            <button type="button" className="btn btn-quiet whitespace-nowrap" onClick={() => pin(null)}>
+              Follow the best
+            </button>
+          )}
+          <ExportMenu onCard={makeCard} />
+          <PlanEditor />
+        </>
+      }
+      view={view}
+      onView={(value) => open(value as LandingViewName)}
+      views={views}
+      viewsLabel="Views of the landing"
+      aside={
+        <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
+          {view === "lose" ? <LoseAccount /> : <PathAccount />}
+          <LandingCautions view={view} />
+        </aside>
+      }
     >
-      <section
-        className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]"
-        aria-label="Landing"
-      >
-        <header className="border-b border-rule bg-sheet px-4 pt-1.5">
-          <div className="flex items-center gap-4">
-            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">
-              {LANDING_QUESTIONS[view]}
-            </h1>
-            <span className="ml-auto flex shrink-0 gap-2">
-              {pinnedId && (
-                <button type="button" className="btn btn-quiet whitespace-nowrap" onClick={() => pin(null)}>
-                  Follow the best
-                </button>
-              )}
-              <ExportMenu onCard={makeCard} />
-              <PlanEditor />
-            </span>
-          </div>
-          <StageTabList label="Views of the landing" views={views} />
-        </header>
-        {contents
-          .filter(([name]) => name in views)
-          .map(([name, content]) => (
-            <StageView key={name} value={name}>
-              {content}
-            </StageView>
-          ))}
-      </section>
-      <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
-        {view === "lose" ? <LoseAccount /> : <PathAccount />}
-        <LandingCautions view={view} />
-      </aside>
-    </Tabs.Root>
+      {contents
+        .filter(([name]) => name in views)
+        .map(([name, content]) => (
+          <StageView key={name} value={name}>
+            {content}
+          </StageView>
+        ))}
+    </StageFrame>
   );
 }
 

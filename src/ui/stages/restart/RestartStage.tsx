@@ -1,5 +1,4 @@
 "use client";
-import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
 import type { LedgerEntry } from "@/core/glide/glide-path";
@@ -8,7 +7,8 @@ import { COMMIT_ABOVE_M, type Commit } from "@/core/restart/restart-question";
 import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
 import { useHeight } from "@/ui/kit/ledger/useHeight";
 import { Cautions } from "@/ui/kit/page/Cautions";
-import { StageTabList, StageView } from "@/ui/kit/page/StageTabs";
+import { StageFrame } from "@/ui/kit/page/StageFrame";
+import { StageView } from "@/ui/kit/page/StageTabs";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { FlowEditor } from "./FlowEditor";
@@ -39,50 +39,42 @@ export function RestartStage() {
   };
   const shown = view !== null && view in views ? view : jet ? "relight" : "flow";
   return (
-    <Tabs.Root
-      value={shown}
-      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
-      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]"
+    <StageFrame
+      label="Restart"
+      question="Is there height for a restart?"
+      actions={
+        <>
+          {question.flow.length > 0 && <FlowEditor />}
+          <RestartEditor />
+        </>
+      }
+      view={shown}
+      onView={(value) => void setView(value as (typeof VIEWS)[number])}
+      views={views}
+      viewsLabel="Views of the restart"
+      className="grid-rows-[auto_minmax(0,1fr)] bg-sheet"
+      refusal={outcome.ok ? null : { title: "There is no budget for this.", text: outcome.issue.message }}
+      aside={
+        <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
+          {outcome.ok && <Account question={question} budget={outcome.value} commit={commit} />}
+        </aside>
+      }
     >
-      <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)] bg-sheet" aria-label="Restart">
-        <header className="border-b border-rule px-4 pt-1.5">
-          <div className="flex items-center gap-4">
-            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">
-              Is there height for a restart?
-            </h1>
-            <span className="ml-auto flex shrink-0 gap-2">
-              {question.flow.length > 0 && <FlowEditor />}
-              <RestartEditor />
-            </span>
-          </div>
-          {outcome.ok && <StageTabList label="Views of the restart" views={views} />}
-        </header>
-        {!outcome.ok ? (
-          <div role="alert" className="p-6">
-            <h2 className="mb-1 text-[17px] font-bold text-brick">There is no budget for this.</h2>
-            <p className="max-w-prose">{outcome.issue.message}</p>
-          </div>
-        ) : (
-          <>
-            <StageView value="flow">
-              <FlowView question={question} budget={outcome.value} />
-            </StageView>
-            <StageView value="relight">
-              <RelightView question={bothStopped} stopped={question.stopped} />
-            </StageView>
-            <StageView value="order">
-              <OrderView />
-            </StageView>
-            <StageView value="minutes">
-              <MinutesView />
-            </StageView>
-          </>
-        )}
-      </section>
-      <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
-        {outcome.ok && <Account question={question} budget={outcome.value} commit={commit} />}
-      </aside>
-    </Tabs.Root>
+      {outcome.ok && (
+        <StageView value="flow">
+          <FlowView question={question} budget={outcome.value} />
+        </StageView>
+      )}
+      <StageView value="relight">
+        <RelightView question={bothStopped} stopped={question.stopped} />
+      </StageView>
+      <StageView value="order">
+        <OrderView />
+      </StageView>
+      <StageView value="minutes">
+        <MinutesView />
+      </StageView>
+    </StageFrame>
   );
 }
 

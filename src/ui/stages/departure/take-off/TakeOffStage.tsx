@@ -1,7 +1,7 @@
 "use client";
-import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
-import { StageTabList, StageView } from "@/ui/kit/page/StageTabs";
+import { StageFrame } from "@/ui/kit/page/StageFrame";
+import { StageView } from "@/ui/kit/page/StageTabs";
 import { PhaseTable } from "./PhaseTable";
 import { RunwayStrip } from "./RunwayStrip";
 import { SegmentsView } from "./SegmentsView";
@@ -27,49 +27,39 @@ export function TakeOffStage() {
   const shown = view === "segments" && answer && !jet ? "phases" : view;
   const names = jet ? NAMES : { phases: NAMES.phases, brief: NAMES.brief };
   return (
-    <Tabs.Root
-      value={shown}
-      onValueChange={(value) => void setView(value as (typeof VIEWS)[number])}
-      className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_296px]"
+    <StageFrame
+      label="Departure"
+      question="An engine stops: stop, land, or go?"
+      actions={<TakeOffEditor />}
+      view={shown}
+      onView={(value) => void setView(value as (typeof VIEWS)[number])}
+      views={names}
+      viewsLabel="Views of the departure"
+      refusal={issue && { title: "There is no answer for this take-off.", text: issue.message }}
+      aside={
+        <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision and distances">
+          {answer && <TakeOffDecision answer={answer} />}
+        </aside>
+      }
+      className="grid-rows-[auto_minmax(0,1fr)] bg-sheet"
     >
-      <section className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)] bg-sheet" aria-label="Departure">
-        <header className="border-b border-rule px-4 pt-1.5">
-          <div className="flex items-center gap-4">
-            <h1 className="min-w-0 truncate text-[19px] font-bold max-[1150px]:text-[16px]">
-              An engine stops: stop, land, or go?
-            </h1>
-            <span className="ml-auto shrink-0">
-              <TakeOffEditor />
-            </span>
-          </div>
-          {!issue && <StageTabList label="Views of the departure" views={names} />}
-        </header>
-        {issue ? (
-          <div role="alert" className="p-6">
-            <h2 className="mb-1 text-[17px] font-bold text-brick">There is no answer for this take-off.</h2>
-            <p className="max-w-prose">{issue.message}</p>
-          </div>
-        ) : !answer ? (
-          <p className="p-4 text-ink2">Computing …</p>
-        ) : (
-          <>
-            <StageView value="phases" className="grid-rows-[auto_minmax(180px,1fr)_auto] overflow-auto">
-              <RunwayStrip answer={answer} />
-              <TakeOffProfile answer={answer} />
-              <PhaseTable answer={answer} />
-            </StageView>
-            <StageView value="segments">
-              <SegmentsView input={answer.input} />
-            </StageView>
-            <StageView value="brief">
-              <TakeOffBriefView answer={answer} />
-            </StageView>
-          </>
-        )}
-      </section>
-      <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision and distances">
-        {answer && <TakeOffDecision answer={answer} />}
-      </aside>
-    </Tabs.Root>
+      {!answer ? (
+        <p className="p-4 text-ink2">Computing …</p>
+      ) : (
+        <>
+          <StageView value="phases" className="grid-rows-[auto_minmax(180px,1fr)_auto] overflow-auto">
+            <RunwayStrip answer={answer} />
+            <TakeOffProfile answer={answer} />
+            <PhaseTable answer={answer} />
+          </StageView>
+          <StageView value="segments">
+            <SegmentsView input={answer.input} />
+          </StageView>
+          <StageView value="brief">
+            <TakeOffBriefView answer={answer} />
+          </StageView>
+        </>
+      )}
+    </StageFrame>
   );
 }

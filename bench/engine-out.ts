@@ -21,7 +21,7 @@ const STEP_MPS = 0.01 * MPS_PER_KT;
 function plain(one: ReturnType<typeof demoTwin>): number | null {
   const stall = stallEas_mps(one, 0);
   for (let eas = 1.9 * stall; eas > 0.4 * stall; eas -= STEP_MPS) {
-    const state = equilibriumAt(one, eas, one.s * BANK_RAD);
+    const state = equilibriumAt(one, eas, one.liveSide * BANK_RAD);
     if (!state || CONTROLS.some((control) => usedShare(one, state, control) >= 1)) return eas;
   }
   return null;

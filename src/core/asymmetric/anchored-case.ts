@@ -85,7 +85,7 @@ function unanchored(question: AsymmetricQuestion): Outcome<Omit<AsymmetricCase, 
     wing,
     state,
     deadArea_m2,
-    s,
+    liveSide: s,
     weight_N: question.mass_kg * G0,
     engineAir: {
       density: state.density,

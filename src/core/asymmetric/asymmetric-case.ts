@@ -41,7 +41,7 @@ export interface AsymmetricCase {
   readonly clMax: number;
   readonly flapCl0: number;
   /** +1 with the right engine live. */
-  readonly s: 1 | -1;
+  readonly liveSide: 1 | -1;
   /** Turning direction of the live propeller, +1 clockwise from behind; 0 for jets. */
   readonly rotation: number;
   readonly cnDeltaR: number;

@@ -79,7 +79,7 @@ describe("minimum control speed", () => {
       if (!one.ok) throw new Error(one.issue.message);
       return {
         speed: vmca(one.value, radians(5)).eas_mps ?? NaN,
-        state: equilibriumAt(one.value, 42, one.value.s * 0.05),
+        state: equilibriumAt(one.value, 42, one.value.liveSide * 0.05),
       };
     });
     expect(left.speed).toBeCloseTo(right.speed, 6);

@@ -77,7 +77,7 @@ function turnAtFullRudder(
   eas_mps: number,
   bank_rad: number,
 ): { yaw_radps: number; aileron: number } {
-  const { asymmetric: a, wing, cg_m, cnDeltaR, s } = one;
+  const { asymmetric: a, wing, cg_m, cnDeltaR, liveSide: s } = one;
   const load = loadingAt(one, eas_mps, s * bank_rad);
   const rudder = s * a.rudderMax_rad;
   const cyR = (-cnDeltaR * wing.span_m) / a.finArm_m;

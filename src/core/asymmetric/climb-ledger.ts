@@ -88,7 +88,7 @@ function flown(question: LedgerQuestion) {
   const state =
     question.bank.kind === "zero-sideslip"
       ? zeroSideslip(one.value, question.eas_mps)
-      : equilibriumAt(one.value, question.eas_mps, one.value.s * question.bank.bank_rad);
+      : equilibriumAt(one.value, question.eas_mps, one.value.liveSide * question.bank.bank_rad);
   if (!state) return failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
   return gradientOf(state.sinGamma) === null
     ? { ok: false as const, issue: NO_STEADY_PATH }

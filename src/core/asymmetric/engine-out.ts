@@ -40,7 +40,7 @@ export interface EngineOutNow {
   readonly used: Readonly<Record<ControlLimit, number>>;
   readonly forces: ControlForces;
   /** +1 with the right engine live. */
-  readonly s: 1 | -1;
+  readonly liveSide: 1 | -1;
 }
 
 /** What may take a moment longer. */
@@ -101,10 +101,10 @@ export function engineOutNow(
     holdsAt_m: drifts?.ok ? drifts.value.levelsOff_m : null,
     speeds,
     ledger: ledger.value,
-    s: one.value.s,
+    liveSide: one.value.liveSide,
     forces: controlForces(one.value, state),
-    vmca: vmca(one.value, bank.kind === "bank" ? bank.bank_rad : one.value.s * (straight?.bank_rad ?? 0)),
-    zeroSideslip_rad: straight && one.value.s * straight.bank_rad,
+    vmca: vmca(one.value, bank.kind === "bank" ? bank.bank_rad : one.value.liveSide * (straight?.bank_rad ?? 0)),
+    zeroSideslip_rad: straight && one.value.liveSide * straight.bank_rad,
     used: usedShares(one.value, state),
   });
 }

@@ -39,7 +39,7 @@ export interface Equilibrium extends Loading {
  * @param eas_mps - equivalent airspeed, more than 0
  */
 export function loadingAt(one: Omit<AsymmetricCase, "cnDeltaR">, eas_mps: number, bank_rad: number): Loading {
-  const { asymmetric, wing, question, s, rotation } = one;
+  const { asymmetric, wing, question, liveSide: s, rotation } = one;
   const { engines } = question.aircraft;
   const q = 0.5 * RHO0 * eas_mps ** 2;
   const tas_mps = eas_mps / Math.sqrt(one.state.sigma);

@@ -30,7 +30,7 @@ describe("forces and moments", () => {
         fc.double({ min: 0, max: 1, noNaN: true }),
         (kt, bank_deg, failed, centreOfGravity) => {
           const one = demoTwin({ failed, centreOfGravity });
-          const state = equilibriumAt(one, kt * KT, one.s * radians(bank_deg));
+          const state = equilibriumAt(one, kt * KT, one.liveSide * radians(bank_deg));
           if (!state) throw new Error("no equilibrium");
           const forces = controlForces(one, state);
           for (const group of [forces.side, forces.yaw, forces.roll]) {

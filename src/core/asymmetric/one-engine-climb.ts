@@ -28,7 +28,7 @@ const MOST_STEPS = 20;
  * @returns null when no bank up to 23° takes the sideslip away
  */
 export function zeroSideslip(one: AsymmetricCase, eas_mps: number): Equilibrium | null {
-  const at = (bank: number) => equilibriumAt(one, eas_mps, one.s * bank);
+  const at = (bank: number) => equilibriumAt(one, eas_mps, one.liveSide * bank);
   let [low, high] = [LEAST_BANK_RAD, MOST_BANK_RAD];
   let [slipLow, slipHigh] = [at(low)?.beta_rad ?? NaN, at(high)?.beta_rad ?? NaN];
   if (!(slipLow * slipHigh < 0)) return null;

@@ -31,9 +31,9 @@ export function rudderBySpeed(question: AsymmetricQuestion, speeds_mps: readonly
     const state = zeroSideslip(one, eas_mps);
     return (
       state && {
-        rudder_rad: one.s * state.rudder_rad,
-        pedal_N: one.s * state.pedal_N,
-        bank_rad: one.s * state.bank_rad,
+        rudder_rad: one.liveSide * state.rudder_rad,
+        pedal_N: one.liveSide * state.pedal_N,
+        bank_rad: one.liveSide * state.bank_rad,
       }
     );
   };

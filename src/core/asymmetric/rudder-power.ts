@@ -13,7 +13,7 @@ const BANK_RAD = (5 * Math.PI) / 180;
  * @returns null when no positive Cnδr does
  */
 export function rudderPower(certified: AsymmetricCase): number | null {
-  const { asymmetric: a, wing, s } = certified;
+  const { asymmetric: a, wing, liveSide: s } = certified;
   const bank_rad = s * BANK_RAD;
   const load = loadingAt(certified, a.publishedVmca_mps, bank_rad);
   const rudder = s * a.rudderMax_rad;

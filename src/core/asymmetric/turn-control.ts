@@ -38,7 +38,7 @@ export function turnControls(one: AsymmetricCase, eas_mps: number, bank_rad: num
   if (!straight) return null;
   const stall_mps = stallEas_mps(one, 0) / Math.sqrt(Math.cos(bank_rad));
   const side = (towards: 1 | -1): TurnControl => {
-    const at = (speed_mps: number) => turnAt(one, speed_mps, straight.bank_rad + towards * one.s * bank_rad);
+    const at = (speed_mps: number) => turnAt(one, speed_mps, straight.bank_rad + towards * one.liveSide * bank_rad);
     let least_mps = eas_mps;
     while (least_mps - STEP_MPS > stall_mps && held(at(least_mps - STEP_MPS))) least_mps -= STEP_MPS;
     return { ...at(eas_mps), least_mps: least_mps - STEP_MPS > stall_mps ? least_mps : stall_mps };

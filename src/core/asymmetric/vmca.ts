@@ -66,7 +66,7 @@ function exceeded(one: AsymmetricCase, state: Equilibrium | null, limit: Control
  * @see 14 CFR 23.149 as it was before 2017 (memory)
  */
 export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
-  const bank = one.s * bank_rad;
+  const bank = one.liveSide * bank_rad;
   const stall_mps = stallEas_mps(one, bank_rad);
   const level = stallEas_mps(one, 0);
   const limits: Record<ControlLimit, LimitSpeed> = {

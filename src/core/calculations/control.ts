@@ -36,12 +36,14 @@ export const controlCalculation = calculation({
     const one = asymmetricCase(question);
     if (!one.ok) return one;
     const state =
-      bank_rad === null ? zeroSideslip(one.value, eas_mps) : equilibriumAt(one.value, eas_mps, one.value.s * bank_rad);
+      bank_rad === null
+        ? zeroSideslip(one.value, eas_mps)
+        : equilibriumAt(one.value, eas_mps, one.value.liveSide * bank_rad);
     if (!state) return failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
     const figure = "control";
     return success({
-      bank_rad: one.value.s * state.bank_rad,
-      ball: (one.value.s * state.bank_rad) / (Math.PI / 36),
+      bank_rad: one.value.liveSide * state.bank_rad,
+      ball: (one.value.liveSide * state.bank_rad) / (Math.PI / 36),
       beta_rad: state.beta_rad,
       rudder_rad: state.rudder_rad,
       aileron_rad: state.aileron_rad,

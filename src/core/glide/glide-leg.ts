@@ -34,8 +34,9 @@ export interface LegProblem {
   /** Straight ground distance along the arrival track before the arrival point; 0 for none. */
   readonly final_m: number;
   /**
-   * A first turn down to this far below none is taken for none; by default only what rounding makes. A leg that begins at a key lower than
-   * its circuit needs would ask for a little more room than there is: without this it had no way, where it is only short.
+   * How far the first turn may come out below zero and still count as no turn; left out, only rounding errors do. From a key that is
+   * lower than its circuit needs the leg asks for slightly more room than there is. It is then flown without a first turn and told as
+   * short of height, not as impossible.
    */
   readonly slack_rad?: number;
 }

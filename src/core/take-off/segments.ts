@@ -99,7 +99,7 @@ export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
 
 /** Every control is within its limit at a speed: minimum control speed is not above it, and need not be searched. */
 function held(one: AsymmetricCase, eas_mps: number): boolean {
-  const state = equilibriumAt(one, eas_mps, one.s * BANK_RAD);
+  const state = equilibriumAt(one, eas_mps, one.liveSide * BANK_RAD);
   return state !== null && CONTROLS.every((control) => usedShare(one, state, control) <= 1);
 }
 

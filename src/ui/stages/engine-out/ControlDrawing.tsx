@@ -65,7 +65,7 @@ export function ControlDrawing() {
   const rudder = degrees(state.rudder_rad);
   const aileron = degrees(state.aileron_rad);
   const arm = Math.max((document.asymmetric.armY_m / document.wing.span_m) * 2 * HALF_SPAN, 26);
-  const live = now.s;
+  const live = now.liveSide;
   const scale = LONGEST / Math.max(state.thrust_N, state.deadDrag_N, ...Object.values(side).map(Math.abs));
   const force = (newtons: number) => format("force", Math.abs(newtons));
   const jet = document.engines.kind === "jet";

@@ -1,8 +1,11 @@
 "use client";
 import { useSelectedLayoutSegment } from "next/navigation";
+import { useEffect, useState } from "react";
 import { STAGES } from "@/ui/stages";
 import type { StageFace } from "@/ui/stages/stage-face";
+import { useWorkspace } from "@/ui/library/workspace";
 import { saveStateOf, useSituation } from "@/ui/situation/situation-store";
+import { useAircraft } from "@/ui/situation/useAircraft";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 
 /** Keys on the left, how the work stands on the right. */
@@ -32,6 +35,7 @@ export function StatusBar() {
           </strong>
         )}
       </span>
+      <StandIn />
       {saveState !== "away" && stage && <Took key={stage.slug} stage={stage} />}
     </footer>
   );
@@ -41,4 +45,26 @@ export function StatusBar() {
 function Took({ stage }: { stage: StageFace }) {
   const text = stage.useStatus?.();
   return text ? <span>{text}</span> : null;
+}
+
+/** One that has just been saved comes into the library a moment later, ms. */
+const STAND_IN_MS = 2000;
+
+/** Said as long as another aircraft stands in for one that has gone or cannot be read: its figures are not those of the situation. */
+function StandIn() {
+  const { aircraft } = useWorkspace().library;
+  const id = useSituation((state) => state.current.aircraftId);
+  const shown = useAircraft();
+  const missing = aircraft.some((candidate) => candidate.id === id) ? null : id;
+  const [said, say] = useState<string | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => say(missing), missing === null ? 0 : STAND_IN_MS);
+    return () => clearTimeout(timer);
+  }, [missing]);
+  if (missing === null || said !== missing) return null;
+  return (
+    <strong className="text-brick" role="alert">
+      The aircraft of this situation is not there: all figures are of {shown.document.name}. Choose one.
+    </strong>
+  );
 }

@@ -1,4 +1,5 @@
 "use client";
+import dynamic from "next/dynamic";
 import { type ReactNode, useEffect, useRef } from "react";
 import { Toaster } from "sonner";
 import { Tooltip } from "radix-ui";
@@ -11,9 +12,6 @@ import { useSituationTerrain } from "@/ui/situation/useSituationTerrain";
 import { useSaving } from "@/ui/situation/useSaving";
 import { useUnits } from "@/ui/kit/units/units-store";
 import { keepDrafts } from "@/ui/library/aircraft-drafts";
-import { WorkingPanel } from "./WorkingPanel";
-import { CommandPalette } from "./CommandPalette";
-import { KeyList } from "./KeyList";
 import { SituationStrip } from "./SituationStrip";
 import { SkipLink } from "./SkipLink";
 import { useUnreadableNotice } from "./UnreadableRows";
@@ -21,11 +19,10 @@ import { Spine } from "./Spine";
 import { StatusBar } from "./StatusBar";
 import { type WorkspaceData, WorkspaceProvider } from "@/ui/library/workspace";
 import { ShellKeys } from "./ShellKeys";
-import { SituationsDialog } from "@/ui/situation/SituationsDialog";
-import { UnitsDialog } from "./UnitsDialog";
 import { adoptPreferences } from "@/ui/library/preferences";
-import { AccountDialog } from "./AccountDialog";
 import { SharedSituation } from "@/ui/situation/SharedSituation";
+
+const Dialogs = dynamic(() => import("./Dialogs").then((module) => module.Dialogs), { ssr: false });
 
 /** The frame around every stage: spine, situation strip, stage, status. */
 export function Workspace({ children, ...data }: WorkspaceData & { children: ReactNode }) {
@@ -86,12 +83,7 @@ function Frame({ children }: { children: ReactNode }) {
       {STAGES.map((stage) => stage.useAnswer && <KeptAnswer key={stage.slug} useAnswer={stage.useAnswer} />)}
       <ShellKeys />
       <SharedSituation />
-      <WorkingPanel />
-      <CommandPalette />
-      <KeyList />
-      <SituationsDialog />
-      <UnitsDialog />
-      <AccountDialog />
+      <Dialogs />
       <Toaster
         position="bottom-center"
         toastOptions={{ className: "panel !bg-sheet !text-ink !font-sans !text-[15px]", duration: 8000 }}

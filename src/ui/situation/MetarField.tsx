@@ -1,7 +1,7 @@
 "use client";
 import { useId, useState } from "react";
 import { deviationAtStation_K } from "@/core/air/altimetry";
-import { type MetarReport, readMetar } from "@/core/air/metar";
+import type { MetarReport } from "@/core/air/metar";
 import { useWorkspace } from "@/ui/library/workspace";
 import { nearestAerodrome } from "./place";
 import { useSituation } from "./situation-store";
@@ -16,8 +16,11 @@ export function MetarField() {
   const [fault, setFault] = useState<string | null>(null);
   const [report, setReport] = useState<MetarReport | null>(null);
 
-  const read = () => {
-    const found = readMetar(text);
+  const read = async () => {
+    // What reads a report is large and seldom wanted, so it comes with the first one.
+    const reader = await import("@/core/air/metar").catch(() => null);
+    if (!reader) return setFault("What reads a METAR could not be loaded. Try again when the network is back.");
+    const found = reader.readMetar(text);
     setFault(found.ok ? null : found.issue.message);
     setReport(found.ok ? found.value : null);
     if (!found.ok) return;
@@ -59,9 +62,9 @@ export function MetarField() {
           aria-invalid={fault ? true : undefined}
           aria-describedby={`${id}-said`}
           onChange={(event) => setText(event.currentTarget.value)}
-          onKeyDown={(event) => event.key === "Enter" && read()}
+          onKeyDown={(event) => event.key === "Enter" && void read()}
         />
-        <button type="button" className="btn shrink-0" onClick={read}>
+        <button type="button" className="btn shrink-0" onClick={() => void read()}>
           Use it
         </button>
       </div>

@@ -1,0 +1,21 @@
+"use client";
+import { SituationsDialog } from "@/ui/situation/SituationsDialog";
+import { AccountDialog } from "./AccountDialog";
+import { CommandPalette } from "./CommandPalette";
+import { KeyList } from "./KeyList";
+import { UnitsDialog } from "./UnitsDialog";
+import { WorkingPanel } from "./WorkingPanel";
+
+/** Everything that opens over a stage. None of it is in the first view, so it comes after it. */
+export function Dialogs() {
+  return (
+    <>
+      <WorkingPanel />
+      <CommandPalette />
+      <KeyList />
+      <SituationsDialog />
+      <UnitsDialog />
+      <AccountDialog />
+    </>
+  );
+}

@@ -21,6 +21,8 @@ register([
   CanvasRenderer,
 ]);
 
+const DRAWN = ["grid", "xAxis", "yAxis", "series"];
+
 export interface ChartProps {
   /** What it shows, in a sentence: read out, and the heading of the table. */
   label: string;
@@ -64,7 +66,8 @@ export function DrawnChart({ label, option, table, className = "", onPick }: Cha
   }, [asTable]);
 
   useEffect(() => {
-    chart.current?.setOption({ animation: false, ...option(chartInk()) }, { notMerge: true });
+    // Everything drawn is new; the tooltip stays, for making one measures the page.
+    chart.current?.setOption({ animation: false, ...option(chartInk()) }, { replaceMerge: DRAWN });
   }, [option, appearance, asTable]);
 
   return (

@@ -6,11 +6,12 @@ vi.mock("@/workers/core-client", () => ({
 }));
 
 let askAll: typeof lanes.askAll;
+let askCore: typeof lanes.askCore;
 
 beforeEach(async () => {
   vi.resetModules();
   vi.stubGlobal("navigator", { hardwareConcurrency: 4 });
-  ({ askAll } = await import("./lanes"));
+  ({ askAll, askCore } = await import("./lanes"));
   (await import("./terrain")).wantTerrain(null);
 });
 
@@ -66,6 +67,28 @@ describe("work on every core", () => {
     await expect(
       askAll([async () => 1, async () => Promise.reject(new Error("no climb"))], new AbortController().signal),
     ).rejects.toThrow("no climb");
+  });
+
+  it("on two cores works on one of them while something is pointed at, and on both when it is still", async () => {
+    vi.stubGlobal("navigator", { hardwareConcurrency: 2 });
+    let pointing = true;
+    const most = { pointing: 0, still: 0 };
+    let running = 0;
+    const pieces = Array.from({ length: 40 }, () => async () => {
+      running += 1;
+      const now = pointing ? "pointing" : "still";
+      most[now] = Math.max(most[now], running);
+      await wait(10);
+      running -= 1;
+    });
+    let release = () => {};
+    void askCore("pointed", () => new Promise<void>((done) => (release = done)));
+    const work = askAll(pieces, new AbortController().signal);
+    await wait(80);
+    pointing = false;
+    release();
+    await work;
+    expect(most).toEqual({ pointing: 1, still: 2 });
   });
 
   it("has nothing to do for no tasks", async () => {

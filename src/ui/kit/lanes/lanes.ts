@@ -10,8 +10,12 @@ const MOST = 8;
 /** One piece of work takes milliseconds in one lane and at most some seconds in the other; beyond this it has got lost. */
 const LIMIT_MS = { pointed: 10_000, long: 60_000 };
 
+/** After a question of what is pointed at, the next is likely to follow within this time. */
+const STILL_MS = 100;
+
 let pointed: CoreLink | undefined;
 let pool: CoreLink[] | undefined;
+let lastPointed_ms = -Infinity;
 
 /** Workers for long work: one core is left to what is pointed at and to the page, unless there are only two. Started when first asked. */
 function longLane(): CoreLink[] {
@@ -20,16 +24,26 @@ function longLane(): CoreLink[] {
   return pool;
 }
 
+/** Waits until nothing is pointed at; a question of that lane ends within its limit. */
+async function untilStill(signal: AbortSignal): Promise<void> {
+  const left_ms = () => (pointed?.waiting() ? STILL_MS : lastPointed_ms + STILL_MS - performance.now());
+  while (!signal.aborted && left_ms() > 0) await new Promise((done) => setTimeout(done, left_ms()));
+}
+
 /** Asks the core in one of the lanes. */
 export function askCore<T>(lane: Lane, work: Work<T>): Promise<T> {
-  if (lane === "pointed") return (pointed ??= coreLink(LIMIT_MS.pointed)).ask(work);
+  if (lane === "pointed") {
+    lastPointed_ms = performance.now();
+    return (pointed ??= coreLink(LIMIT_MS.pointed)).ask(work);
+  }
   return longLane()
     .reduce((least, link) => (link.waiting() < least.waiting() ? link : least))
     .ask(work);
 }
 
 /**
- * Runs pieces of work in the long lane, on every worker of it.
+ * Runs pieces of work in the long lane, on every worker of it. Where the lane fills all cores, all but the first rest between
+ * two pieces while something is pointed at.
  *
  * @param done - told how many are finished, after each
  * @returns results in the order of the pieces; rejects with the signal's reason once it is aborted: what runs is let finish, the rest never starts
@@ -41,10 +55,14 @@ export async function askAll<T>(
 ): Promise<T[]> {
   const results = new Array<T>(pieces.length);
   let [next, finished] = [0, 0];
+  const lane = longLane();
+  const full = lane.length >= (navigator.hardwareConcurrency || 2);
   await Promise.all(
-    longLane().map(async (link) => {
+    lane.map(async (link, worker) => {
       while (next < pieces.length) {
+        if (full && worker > 0) await untilStill(signal);
         signal.throwIfAborted();
+        if (next >= pieces.length) return;
         const i = next;
         next += 1;
         results[i] = await link.ask(pieces[i]);

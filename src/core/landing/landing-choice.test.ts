@@ -1,3 +1,4 @@
+import { isUsable } from "./site-verdict";
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
 import { cleanGlide } from "../aircraft/configuration";
@@ -6,7 +7,7 @@ import { calculate } from "../registry";
 import type { LandingPlan } from "../situation/landing-plan";
 import { landingEnds } from "./landing-end";
 import { type LandingQuestion, landingChoice, landingQuestion } from "./landing-choice";
-import { type Site, isUsable } from "./sites";
+import { type Site } from "./sites";
 
 const { aerodromes, sites } = demoPlaces();
 const terrain = demoTerrain();

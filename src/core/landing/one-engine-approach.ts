@@ -1,5 +1,6 @@
 // A twin's approach on one engine: power and rudder by configuration, what the gear costs early, and the height below which a go-around is
 // no longer offered. Not here: wind shear, ground effect, a missed approach over obstacles.
+import { LATE_M, LEFT_M, USUAL_M } from "./approach-heights";
 import { bisect, halvingsTo } from "../numeric/bisect";
 import { APPROACH } from "./approach-factors";
 import { cleanGlide } from "../aircraft/configuration";
@@ -79,13 +80,6 @@ const FLAP_S = 3;
 const JET_AWAY = 1.4;
 /** Pull that ends the descent, of g. Common practice. */
 const PULL_G = 0.2;
-/** Left over the ground at the lowest point, m (50 ft). Common practice. */
-export const LEFT_M = 15.24;
-/** Gear at the usual place: abeam at 1,000 ft; late: when landing is assured, 300 ft. Common practice. */
-export const USUAL_M = 304.8;
-/** @see USUAL_M */
-export const LATE_M = 91.44;
-
 /**
  * The approach and its last go-around.
  *

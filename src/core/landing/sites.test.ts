@@ -1,9 +1,10 @@
+import type { SiteVerdict } from "./site-verdict";
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
 import { LandingEnd, landingEnds } from "./landing-end";
 import { reachOf } from "./reach";
 import { type ReachInput, reachInput } from "./reach-input";
-import { type Site, type SiteVerdict, type Sites, rankSites } from "./sites";
+import { type Site, type Sites, rankSites } from "./sites";
 import { siteWorking } from "./site-working";
 
 const { aerodromes, sites } = demoPlaces();

@@ -1,5 +1,6 @@
 // Choosing where to land: every end in reach with the length it needs, what stands in the way, who is there, wind and sun; ranked, with
 // the reasons. The order within a verdict is by a score of Utrimax's own: it settles what no rule does.
+import type { SiteVerdict } from "./site-verdict";
 import { clamp } from "../numeric/clamp";
 import { TOUCHDOWN } from "./approach-factors";
 import { airAtAltitude } from "../air/altimetry";
@@ -13,17 +14,6 @@ import { type LandingFigures, type LengthNeeded, landingFigures, lengthNeeded, t
 import type { Hazard } from "./places";
 import type { EndReach, Reach } from "./reach";
 import type { ReachInput } from "./reach-input";
-
-/**
- * `fits` by the rule chosen; `tight` by computation only; `reserve` fits, but the height reserve is spent on the way; `wind` has more wind
- * from behind or across than is planned with; `too-short` by computation; `blocked` by ground on the way; `short` out of reach.
- */
-export type SiteVerdict = "fits" | "tight" | "reserve" | "wind" | "too-short" | "blocked" | "short";
-
-/** Whether a verdict is one to land by; all others are the least bad of what there is. */
-export function isUsable(verdict: SiteVerdict): boolean {
-  return verdict === "fits" || verdict === "tight" || verdict === "reserve";
-}
 
 /** Why a place is better or worse; `value` is a length, height, speed or ratio as the code says. */
 export interface SiteReason {

@@ -1,6 +1,7 @@
 // What a situation asks about a restart: from where checking ends, and everything the budget needs.
+import { isUsable } from "../landing/site-verdict";
 import type { AircraftDocument } from "../aircraft/aircraft-document";
-import { type Site, isUsable } from "../landing/sites";
+import { type Site } from "../landing/sites";
 import { M_PER_FT } from "../quantities/constants";
 import { plannedReaction_s } from "../situation/pilot-practice";
 import type { SituationDocument } from "../situation/situation-document";

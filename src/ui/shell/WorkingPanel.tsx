@@ -9,6 +9,7 @@ import { askCore } from "@/ui/kit/lanes/lanes";
 import { useUnits } from "@/ui/kit/units/units-store";
 import { stepValue } from "@/ui/kit/working/step-value";
 import { type WorkingRequest, type WorkingSource, figureFirst, useWorking } from "@/ui/kit/working/working-store";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 type Loaded = { readonly steps: readonly WorkingStep[] } | { readonly fault: string };
 
@@ -82,37 +83,31 @@ function Steps({ steps, figure }: { steps: readonly WorkingStep[]; figure: strin
   const units = useUnits((state) => state.units);
   const own = steps.some((step) => step.figure === figure);
   return (
-    <table className="w-full text-[14px]">
-      <thead>
-        <tr className="border-b border-ink2 text-left text-ink2">
-          <th className="py-1 pr-3 font-normal">Symbol</th>
-          <th className="py-1 pr-3 font-normal">Meaning and formula</th>
-          <th className="py-1 pr-3 text-right font-normal">Value</th>
-          <th className="py-1 text-right font-normal">SI</th>
-        </tr>
-      </thead>
-      <tbody>
-        {steps.map((step, i) => {
-          const { shown, si } = stepValue(step, units);
-          const first = i === 0 || steps[i - 1].figure !== step.figure;
-          return (
-            <tr
-              key={i}
-              className={`align-top ${first && i > 0 ? "border-t border-ink2" : "border-t border-rule"} ${own && step.figure === figure ? "bg-mark" : ""}`}
-            >
-              <td className="num py-1 pr-3 whitespace-nowrap">{step.symbol}</td>
-              <td className="py-1 pr-3">
-                {step.meaning}
-                {step.formula && <span className="num block text-ink2">{step.formula}</span>}
-                <span className="block text-[13px] text-ink2">{step.source}</span>
-              </td>
-              <td className="num py-1 pr-3 text-right whitespace-nowrap">{shown}</td>
-              <td className="num py-1 text-right whitespace-nowrap text-ink2">{si}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <DataTable
+      headClassName="[&_th]:py-1 [&_tr]:border-b [&_tr]:border-ink2"
+      rows={steps}
+      rowKey={(_, i) => i}
+      rowProps={(step, i) => ({
+        className: `align-top ${i > 0 && steps[i - 1].figure !== step.figure ? "border-ink2" : ""} ${own && step.figure === figure ? "bg-mark" : ""}`,
+      })}
+      columns={[
+        { name: "Symbol", tone: () => "num whitespace-nowrap", cell: (step) => step.symbol },
+        {
+          name: "Meaning and formula",
+          kind: "words",
+          className: "py-1",
+          cell: (step) => (
+            <>
+              {step.meaning}
+              {step.formula && <span className="num block text-ink2">{step.formula}</span>}
+              <span className="block text-[13px] text-ink2">{step.source}</span>
+            </>
+          ),
+        },
+        { name: "Value", cell: (step) => stepValue(step, units).shown },
+        { name: "SI", cell: (step) => stepValue(step, units).si, tone: () => "text-ink2" },
+      ]}
+    />
   );
 }
 

@@ -10,6 +10,7 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { useEdited } from "./useEdited";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** The model fitted to the handbook: what it makes of each figure, what looks implausible, and taking it over. */
 export function FitPanel() {
@@ -74,43 +75,36 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
       : name.startsWith("sink")
         ? formatSi("verticalSpeed", units.verticalSpeed, value)
         : `${formatNumber(fromSi("speed", units.speed, value), 1)}\u00a0${speed.label}`;
+  const rows = [
+    ...fit.residuals.map((residual) => ({
+      name: residual.name,
+      book: shown(residual, residual.book),
+      model: shown(residual, residual.model),
+      off: (residual.model / residual.book - 1) * 100,
+    })),
+    ...fit.clMax.map(({ flap, clMax }, i) => ({
+      name: `stall, flap ${flap}`,
+      book: `${formatNumber(fromSi("speed", units.speed, input.stall_mps[i].speed_mps), 1)} ${speed.label}`,
+      model: `CLmax ${formatNumber(clMax, 2)}`,
+      off: null,
+    })),
+  ];
   return (
     <>
-      <table className="w-full text-right text-[14px]">
-        <thead className="text-[13px] text-ink2">
-          <tr>
-            <th className="text-left font-normal">figure</th>
-            <th className="font-normal">book</th>
-            <th className="font-normal">fitted model</th>
-            <th className="font-normal">off by</th>
-          </tr>
-        </thead>
-        <tbody className="num [&_td]:whitespace-nowrap">
-          {fit.residuals.map((residual) => {
-            const off = (residual.model / residual.book - 1) * 100;
-            return (
-              <tr key={residual.name} className="border-t border-rule">
-                <th className="text-left font-sans font-normal">{residual.name}</th>
-                <td>{shown(residual, residual.book)}</td>
-                <td>{shown(residual, residual.model)}</td>
-                <td
-                  className={Math.abs(off) > 5 ? "text-brick" : ""}
-                >{`${off >= 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} %`}</td>
-              </tr>
-            );
-          })}
-          {fit.clMax.map(({ flap, clMax }, i) => (
-            <tr key={flap} className="border-t border-rule">
-              <th className="text-left font-sans font-normal">stall, flap {flap}</th>
-              <td>
-                {formatNumber(fromSi("speed", units.speed, input.stall_mps[i].speed_mps), 1)} {speed.label}
-              </td>
-              <td>CLmax {formatNumber(clMax, 2)}</td>
-              <td />
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        rows={rows}
+        rowKey={(row) => row.name}
+        columns={[
+          { name: "figure", cell: (row) => row.name },
+          { name: "book", cell: (row) => row.book },
+          { name: "fitted model", cell: (row) => row.model },
+          {
+            name: "off by",
+            cell: ({ off }) => off !== null && `${off >= 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} %`,
+            tone: ({ off }) => (Math.abs(off ?? 0) > 5 ? "text-brick" : ""),
+          },
+        ]}
+      />
       <p className="mt-1">
         <Figure title="The fit" figure="fit" source={source} className="text-left">
           CD0 {fit.cd0.toFixed(4)} · k {fit.k.toFixed(4)} · e {fit.oswald.toFixed(2)}

@@ -5,6 +5,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { massRows } from "./mass-rows";
 import { useEdited } from "./useEdited";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Speeds by mass as a table, and the card. */
 export function MassTable({ onCard }: { onCard: () => void }) {
@@ -27,30 +28,23 @@ export function MassTable({ onCard }: { onCard: () => void }) {
           <FileText size={15} aria-hidden="true" /> Numbers card (PDF)
         </button>
       </div>
-      <table className="w-full text-right text-[17px]">
-        <thead className="text-[13px] text-ink2">
-          <tr>
-            <th className="py-1 text-left font-normal">mass</th>
-            <th className="font-normal">stall, flap up</th>
-            <th className="font-normal">stall, landing flap</th>
-            <th className="font-normal">least sink</th>
-            <th className="font-normal">best glide</th>
-            <th className="font-normal">ratio</th>
-          </tr>
-        </thead>
-        <tbody className="num">
-          {rows.map((row) => (
-            <tr key={row.mass_kg} className={`border-t border-rule ${row === nearest ? "bg-mark" : ""}`}>
-              <th className="py-1.5 text-left font-normal">{format("mass", row.mass_kg)}</th>
-              <td>{format("speed", row.vs1_mps)}</td>
-              <td>{row.vs0_mps === null ? "–" : format("speed", row.vs0_mps)}</td>
-              <td>{format("speed", row.leastSink_mps)}</td>
-              <td className="font-semibold">{format("speed", row.best_mps)}</td>
-              <td>{formatNumber(row.ratio, 1)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        className="w-full text-[17px]"
+        rows={rows}
+        rowKey={(row) => row.mass_kg}
+        rowProps={(row) => ({ className: row === nearest ? "bg-mark" : "" })}
+        columns={[
+          { name: "mass", tone: () => "num py-1.5", cell: (row) => format("mass", row.mass_kg) },
+          { name: "stall, flap up", cell: (row) => format("speed", row.vs1_mps) },
+          {
+            name: "stall, landing flap",
+            cell: ({ vs0_mps }) => (vs0_mps === null ? "–" : format("speed", vs0_mps)),
+          },
+          { name: "least sink", cell: (row) => format("speed", row.leastSink_mps) },
+          { name: "best glide", cell: (row) => format("speed", row.best_mps), tone: () => "font-semibold" },
+          { name: "ratio", cell: (row) => formatNumber(row.ratio, 1) },
+        ]}
+      />
       <p className="mt-2 text-[13px] text-ink2">The line nearest to today’s {format("mass", mass_kg)} is marked.</p>
     </div>
   );

@@ -16,6 +16,7 @@ import { Figure } from "@/ui/kit/working/Figure";
 import { polarCurve } from "./curves";
 import { fittingConfiguration } from "./fitting-configuration";
 import { useEdited } from "./useEdited";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Winds that the tangent is tried with, m/s, and rising or sinking air. */
 const WIND_MPS = 20;
@@ -235,26 +236,19 @@ export function PolarView() {
         label="Sink against speed"
         option={option}
         table={
-          <table className="w-full text-right text-[13px]">
-            <thead className="text-ink2">
-              <tr>
-                <th className="font-normal">airspeed</th>
-                <th className="font-normal">sink</th>
-                <th className="font-normal">ratio</th>
-              </tr>
-            </thead>
-            <tbody className="num">
-              {drawn.curve
-                .filter((_point, i) => i % 4 === 0)
-                .map((point) => (
-                  <tr key={point.eas_mps} className="border-t border-rule">
-                    <th className="font-normal">{format("speed", point.eas_mps)}</th>
-                    <td>{format("verticalSpeed", point.sink_mps)}</td>
-                    <td>{formatNumber(Math.sqrt((point.eas_mps / point.sink_mps) ** 2 - 1), 1)}</td>
-                  </tr>
-                ))}
-            </tbody>
-          </table>
+          <DataTable
+            className="w-full text-[13px]"
+            rows={drawn.curve.filter((_point, i) => i % 4 === 0)}
+            rowKey={(point) => point.eas_mps}
+            columns={[
+              { name: "airspeed", kind: "figure", cell: (point) => format("speed", point.eas_mps) },
+              { name: "sink", cell: (point) => format("verticalSpeed", point.sink_mps) },
+              {
+                name: "ratio",
+                cell: (point) => formatNumber(Math.sqrt((point.eas_mps / point.sink_mps) ** 2 - 1), 1),
+              },
+            ]}
+          />
         }
       />
       <div className="grid grid-cols-[1fr_1fr_1fr_150px] items-end gap-4 border-t border-rule px-4 py-2">

@@ -12,6 +12,7 @@ import { Figure } from "@/ui/kit/working/Figure";
 import { fittingConfiguration } from "./fitting-configuration";
 import { isOut, toggled } from "./shelf-configuration";
 import { useEdited } from "./useEdited";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Nautical miles for each 1,000 ft of height at a glide ratio. */
 const milesPerThousand = (ratio: number) => `${formatNumber((ratio * 1000 * M_PER_FT) / M_PER_NMI, 2)}\u00a0NM`;
@@ -68,60 +69,58 @@ export function ShelfView() {
         </div>
       </div>
       <div className="min-h-0 overflow-auto px-4" tabIndex={0} role="region" aria-label="Drag shelf">
-        <table className="w-full text-right text-[14px]">
-          <thead className="sticky top-0 bg-sheet text-[13px] text-ink2">
-            <tr>
-              <th className="py-1 text-left font-normal">Out, open or turning</th>
-              <th className="w-[30%] text-left font-normal">glide ratio left</th>
-              <th className="font-normal">ratio</th>
-              <th className="font-normal">costs</th>
-              <th className="font-normal">per 1 000 ft</th>
-              <th className="font-normal">at {format("speed", eas_mps)}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {items.map((item) => (
-              <tr key={item.id} className={`border-t border-rule ${isOut(item, configuration) ? "bg-mark" : ""}`}>
-                <th className="py-1.5 text-left font-semibold">
-                  <label className="flex items-center gap-2">
-                    <input
-                      type="checkbox"
-                      className="size-4 accent-harbour"
-                      checked={isOut(item, configuration)}
-                      onChange={() => setOut(toggled(item, configuration, clean))}
-                    />
-                    {item.name}
-                  </label>
-                </th>
-                <td className="pr-2">
-                  <svg width="100%" height="14" aria-hidden="true">
-                    <rect width={share(item.glide.ratio)} height="14" fill="var(--sage)" />
-                    <rect
-                      x={share(item.glide.ratio)}
-                      width={`${100 - (100 * item.glide.ratio) / cleanest.ratio}%`}
-                      height="13"
-                      y="0.5"
-                      fill="none"
-                      stroke="var(--brick)"
-                      strokeDasharray="3 2"
-                    />
-                  </svg>
-                </td>
-                <td className="num">{formatNumber(item.glide.ratio, 1)}</td>
-                <td className="num text-brick">−{formatNumber(cleanest.ratio - item.glide.ratio, 1)}</td>
-                <td className="num">{milesPerThousand(item.glide.ratio)}</td>
-                <td className="num">{more(item.glide.sinkAtSpeed_mps)}</td>
-              </tr>
-            ))}
-            {items.length === 0 && (
-              <tr>
-                <td colSpan={6} className="py-3 text-left text-ink2">
-                  This aircraft has nothing that can be out: add flaps, gear or drag items in its handbook.
-                </td>
-              </tr>
-            )}
-          </tbody>
-        </table>
+        <DataTable
+          headClassName="sticky top-0 bg-sheet"
+          rows={items}
+          rowKey={(item) => item.id}
+          rowProps={(item) => ({ className: isOut(item, configuration) ? "bg-mark" : "" })}
+          empty="This aircraft has nothing that can be out: add flaps, gear or drag items in its handbook."
+          columns={[
+            {
+              name: "Out, open or turning",
+              className: "py-1.5",
+              tone: () => "!font-semibold",
+              cell: (item) => (
+                <label className="flex items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-harbour"
+                    checked={isOut(item, configuration)}
+                    onChange={() => setOut(toggled(item, configuration, clean))}
+                  />
+                  {item.name}
+                </label>
+              ),
+            },
+            {
+              name: "glide ratio left",
+              kind: "words",
+              className: "w-[30%]",
+              cell: ({ glide }) => (
+                <svg width="100%" height="14" aria-hidden="true">
+                  <rect width={share(glide.ratio)} height="14" fill="var(--sage)" />
+                  <rect
+                    x={share(glide.ratio)}
+                    width={`${100 - (100 * glide.ratio) / cleanest.ratio}%`}
+                    height="13"
+                    y="0.5"
+                    fill="none"
+                    stroke="var(--brick)"
+                    strokeDasharray="3 2"
+                  />
+                </svg>
+              ),
+            },
+            { name: "ratio", cell: ({ glide }) => formatNumber(glide.ratio, 1) },
+            {
+              name: "costs",
+              cell: ({ glide }) => `−${formatNumber(cleanest.ratio - glide.ratio, 1)}`,
+              tone: () => "text-brick",
+            },
+            { name: "per 1 000 ft", cell: ({ glide }) => milesPerThousand(glide.ratio) },
+            { name: `at ${format("speed", eas_mps)}`, cell: ({ glide }) => more(glide.sinkAtSpeed_mps) },
+          ]}
+        />
       </div>
       <div className="flex items-center gap-6 border-t border-rule px-4 py-2">
         <dl className="flex flex-1 flex-wrap items-baseline gap-x-2 text-[15px] whitespace-nowrap [&>dd]:mr-5 [&>dt]:text-ink2">

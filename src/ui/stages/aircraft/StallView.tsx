@@ -11,6 +11,8 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { fittingConfiguration } from "./fitting-configuration";
 import { useEdited } from "./useEdited";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Banks drawn and listed. */
 const BANKS_RAD = Array.from({ length: 76 }, (_, angle) => radians(angle));
@@ -140,37 +142,24 @@ function StallTable({
   lines: readonly { name: string; polar: Parameters<typeof stallSpeed_mps>[0]; limit: number }[];
 }) {
   const format = useFormat();
+  const rows = [
+    { name: "load", at: (n: number) => formatNumber(n, 2) },
+    ...lines.map(({ name, polar, limit }) => ({
+      name,
+      at: (n: number) => (n <= limit ? format("speed", stallSpeed_mps(polar, n)) : "over limit"),
+    })),
+  ];
   return (
-    <table className="w-full text-right text-[14px]">
-      <thead className="text-[13px] text-ink2">
-        <tr>
-          <th className="text-left font-normal">bank</th>
-          {LISTED_DEG.map((angle) => (
-            <th key={angle} className="font-normal">
-              {angle}°
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody className="num">
-        <tr className="text-ink2">
-          <th className="text-left font-sans font-normal">load</th>
-          {LISTED_DEG.map((angle) => (
-            <td key={angle}>{formatNumber(levelTurnLoadFactor(radians(angle)), 2)}</td>
-          ))}
-        </tr>
-        {lines.map((line) => (
-          <tr key={line.name} className="border-t border-rule">
-            <th className="text-left font-sans font-normal">{line.name}</th>
-            {LISTED_DEG.map((angle) => {
-              const n = levelTurnLoadFactor(radians(angle));
-              return (
-                <td key={angle}>{n <= line.limit ? format("speed", stallSpeed_mps(line.polar, n)) : "over limit"}</td>
-              );
-            })}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      rows={rows}
+      rowKey={(row) => row.name}
+      columns={[
+        { name: "bank", cell: (row) => row.name },
+        ...LISTED_DEG.map((angle): Column<(typeof rows)[number]> => ({
+          name: `${angle}°`,
+          cell: (row) => row.at(levelTurnLoadFactor(radians(angle))),
+        })),
+      ]}
+    />
   );
 }

@@ -10,6 +10,7 @@ import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { useDeparture } from "@/ui/answers/departure-store";
 import { SCATTER_NAMES, scatterSize } from "./scatter-words";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
@@ -164,30 +165,21 @@ export function ChanceView() {
           onPick={(x) => set({ height_m: clamp(toSi("height", unit, x), 6.1, 762) })}
           className={stale ? "opacity-50" : ""}
           table={
-            <table className="w-full text-right text-[13px]">
-              <thead className="text-ink2">
-                <tr>
-                  <th className="font-normal">engine stops at</th>
-                  <th className="font-normal">as planned</th>
-                  <th className="font-normal">95 % confidence</th>
-                  <th className="font-normal">best in hindsight</th>
-                  <th className="font-normal">stalled in the reaction</th>
-                </tr>
-              </thead>
-              <tbody className="num">
-                {curve.map((point) => (
-                  <tr key={point.height_m} className="border-t border-rule">
-                    <th className="font-normal">{format("height", point.height_m)}</th>
-                    <td>{percent(point.chance)}</td>
-                    <td>
-                      {percent(point.low)} to {percent(point.high)}
-                    </td>
-                    <td>{point.hindsight === null ? "…" : percent(point.hindsight)}</td>
-                    <td>{percent(point.stalled)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <DataTable
+              className="w-full text-[13px]"
+              rows={curve}
+              rowKey={(point) => point.height_m}
+              columns={[
+                { name: "engine stops at", kind: "figure", cell: (point) => format("height", point.height_m) },
+                { name: "as planned", cell: (point) => percent(point.chance) },
+                { name: "95 % confidence", cell: (point) => `${percent(point.low)} to ${percent(point.high)}` },
+                {
+                  name: "best in hindsight",
+                  cell: ({ hindsight }) => (hindsight === null ? "…" : percent(hindsight)),
+                },
+                { name: "stalled in the reaction", cell: (point) => percent(point.stalled) },
+              ]}
+            />
           }
         />
       ) : (

@@ -12,6 +12,8 @@ import { bandWords } from "./band-words";
 import { type DepartureScan, useDeparture } from "@/ui/answers/departure-store";
 import { optionsAt } from "./options";
 import { useEarlyTurn } from "./useEarlyTurn";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** A line of the chart: what an option is worth over failure height. */
 interface Line {
@@ -271,32 +273,27 @@ function ScoreTable({ lines }: { lines: readonly Line[] }) {
     (a, b) => a - b,
   );
   return (
-    <table className="w-full text-right text-[13px]">
-      <thead className="text-ink2">
-        <tr>
-          <th className="font-normal">engine stops at</th>
-          {lines.map((line) => (
-            <th key={line.id} className="pl-3 font-normal">
-              {line.name}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody className="num">
-        {heights.map((height_m) => (
-          <tr key={height_m} className="border-t border-rule">
-            <th className="font-normal">{format("height", height_m)}</th>
-            {lines.map((line) => {
-              const score = line.points.find((point) => point.height_m === height_m)?.score_m ?? null;
-              return (
-                <td key={line.id} className={score === null ? "text-ink2" : score >= 0 ? "text-pine" : "text-brick"}>
-                  {score === null ? "–" : format("height", score)}
-                </td>
-              );
-            })}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      className="w-full text-[13px]"
+      rows={heights.map((height_m) => ({ height_m }))}
+      rowKey={({ height_m }) => height_m}
+      columns={[
+        { name: "engine stops at", kind: "figure", cell: ({ height_m }) => format("height", height_m) },
+        ...lines.map((line): Column<{ height_m: number }> => {
+          const score = (height_m: number) => line.points.find((point) => point.height_m === height_m)?.score_m ?? null;
+          return {
+            name: line.name,
+            cell: ({ height_m }) => {
+              const left_m = score(height_m);
+              return left_m === null ? "–" : format("height", left_m);
+            },
+            tone: ({ height_m }) => {
+              const left_m = score(height_m);
+              return left_m === null ? "text-ink2" : left_m >= 0 ? "text-pine" : "text-brick";
+            },
+          };
+        }),
+      ]}
+    />
   );
 }

@@ -8,6 +8,8 @@ import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { useDeparture } from "@/ui/answers/departure-store";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 interface PracticeRow {
   readonly bank_rad: number;
@@ -40,43 +42,22 @@ export function PracticeTable() {
   };
   return (
     <>
-      <table className="w-full text-right text-[14px]">
-        <caption className="pb-1 text-left text-[13px] text-ink2">
-          Over a hard deck of {format("height", input.plan.hardDeck_m)}, still air, to level wings. Debrief will keep
-          what you fly.
-        </caption>
-        <thead className="text-[13px] text-ink2">
-          <tr>
-            <th className="text-left font-normal" rowSpan={2}>
-              Bank
-            </th>
-            <th className="font-normal" colSpan={2}>
-              from a climb at full power
-            </th>
-            <th className="font-normal" colSpan={2}>
-              from fast level flight
-            </th>
-          </tr>
-          <tr>
-            {["180°", "360°", "180°", "360°"].map((turn, i) => (
-              <th key={i} className="font-normal">
-                {turn}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ bank_rad, targets }) => (
-            <tr key={bank_rad} className="num border-t border-rule">
-              <th className="text-left font-normal">{Math.round(degrees(bank_rad))}°</th>
-              <td>{cost(targets, "climb", true)}</td>
-              <td>{cost(targets, "climb", false)}</td>
-              <td>{cost(targets, "level", true)}</td>
-              <td>{cost(targets, "level", false)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        caption={`Over a hard deck of ${format("height", input.plan.hardDeck_m)}, still air, to level wings. Debrief will keep what you fly.`}
+        rows={rows}
+        rowKey={({ bank_rad }) => bank_rad}
+        columns={[
+          { name: "Bank", cell: ({ bank_rad }) => <span className="num">{Math.round(degrees(bank_rad))}°</span> },
+          ...(["climb", "level"] as const).map((entry) => ({
+            name: entry === "climb" ? "from a climb at full power" : "from fast level flight",
+            columns: [true, false].map((half): Column<(typeof rows)[number]> => ({
+              name: `${entry} ${half ? 180 : 360}`,
+              head: half ? "180°" : "360°",
+              cell: ({ targets }) => cost(targets, entry, half),
+            })),
+          })),
+        ]}
+      />
       <p className="mt-1 text-[13px] text-ink2">
         Out of the climb the nose is high and the speed low: both have to be mended with height first, and the steeper
         the turn the more speed it asks for, so that 60° can cost more than 45°. From fast level flight (1.4 times best

@@ -5,6 +5,7 @@ import { Chart } from "@/ui/kit/charts/Chart";
 import { type ChartInk, endLabel } from "@/ui/kit/charts/chart-ink";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { useDeparture } from "@/ui/answers/departure-store";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Every so many points of the path make a row of the table. */
 const ROW_EVERY = 10;
@@ -74,32 +75,19 @@ export function StallChart({ className = "" }: { className?: string }) {
       label={`Margin over the stall and load along the path, failure at ${format("height", account.height_m)}`}
       option={option}
       table={
-        <table className="w-full text-right text-[13px]">
-          <thead className="text-ink2">
-            <tr>
-              <th className="font-normal">s</th>
-              <th className="font-normal">height</th>
-              <th className="text-left font-normal">part</th>
-              <th className="font-normal">bank</th>
-              <th className="font-normal">V/V_S</th>
-              <th className="font-normal">load</th>
-            </tr>
-          </thead>
-          <tbody className="num">
-            {points
-              .filter((_, i) => i % ROW_EVERY === 0)
-              .map((point) => (
-                <tr key={point.time_s} className="border-t border-rule">
-                  <td>{point.time_s.toFixed(0)}</td>
-                  <td>{formatNumber(fromSi("height", unit, point.height_m), 0, 10)}</td>
-                  <td className="pl-3 text-left font-sans">{point.part}</td>
-                  <td>{Math.round((point.bank_rad * 180) / Math.PI)}°</td>
-                  <td>{formatNumber(Math.min(point.stallMargin, 9), 2)}</td>
-                  <td>{formatNumber(point.loadFactor, 2)}</td>
-                </tr>
-              ))}
-          </tbody>
-        </table>
+        <DataTable
+          className="w-full text-[13px]"
+          rows={points.filter((_, i) => i % ROW_EVERY === 0)}
+          rowKey={(point) => point.time_s}
+          columns={[
+            { name: "s", kind: "figure", cell: (point) => point.time_s.toFixed(0) },
+            { name: "height", cell: (point) => formatNumber(fromSi("height", unit, point.height_m), 0, 10) },
+            { name: "part", kind: "words", cell: (point) => point.part },
+            { name: "bank", cell: (point) => `${Math.round((point.bank_rad * 180) / Math.PI)}°` },
+            { name: "V/V_S", cell: (point) => formatNumber(Math.min(point.stallMargin, 9), 2) },
+            { name: "load", cell: (point) => formatNumber(point.loadFactor, 2) },
+          ]}
+        />
       }
     />
   );

@@ -16,6 +16,7 @@ import { ledgerRows } from "./ledger-rows";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Climb at this height is told in words, m above the sea. */
 const LATER_M = 6000 * M_PER_FT;
@@ -167,36 +168,33 @@ function Later() {
   const jet = question.deadPropeller === "none";
   return (
     <section aria-label="Higher up">
-      <table className="w-full text-right text-[13px]">
-        <caption className="pb-1 text-left text-[14px]">
-          {six &&
-            `At ${format("height", six.altitude_m)} you ${says(six.asSet.climb_mps)} as set, ${says(six.mended.climb_mps)} mended.`}
-        </caption>
-        <thead className="text-ink2">
-          <tr>
-            <th className="font-normal">altitude</th>
-            <th className="font-normal">as set</th>
-            <th className="font-normal">{jet ? "clean" : "feathered, clean"}</th>
-            <th className="font-normal">at</th>
-          </tr>
-        </thead>
-        <tbody className="num">
-          {byHeight
-            .filter((_, i) => i % 2 === 0)
-            .map((at) => (
-              <tr key={at.altitude_m} className="border-t border-rule">
-                <th className="font-normal">{format("height", at.altitude_m)}</th>
-                <td className={at.asSet.climb_mps < 0 ? "text-brick" : ""}>
-                  {format("verticalSpeed", at.asSet.climb_mps)}
-                </td>
-                <td className={at.mended.climb_mps < 0 ? "text-brick" : ""}>
-                  {format("verticalSpeed", at.mended.climb_mps)}
-                </td>
-                <td>{format("speed", at.mended.eas_mps)}</td>
-              </tr>
-            ))}
-        </tbody>
-      </table>
+      <DataTable
+        className="w-full text-[13px]"
+        caption={
+          six && (
+            <span className="text-[14px] text-ink">
+              At {format("height", six.altitude_m)} you {says(six.asSet.climb_mps)} as set, {says(six.mended.climb_mps)}{" "}
+              mended.
+            </span>
+          )
+        }
+        rows={byHeight.filter((_, i) => i % 2 === 0)}
+        rowKey={(at) => at.altitude_m}
+        columns={[
+          { name: "altitude", kind: "figure", cell: (at) => format("height", at.altitude_m) },
+          {
+            name: "as set",
+            cell: (at) => format("verticalSpeed", at.asSet.climb_mps),
+            tone: (at) => (at.asSet.climb_mps < 0 ? "text-brick" : ""),
+          },
+          {
+            name: jet ? "clean" : "feathered, clean",
+            cell: (at) => format("verticalSpeed", at.mended.climb_mps),
+            tone: (at) => (at.mended.climb_mps < 0 ? "text-brick" : ""),
+          },
+          { name: "at", cell: (at) => format("speed", at.mended.eas_mps) },
+        ]}
+      />
     </section>
   );
 }

@@ -6,6 +6,7 @@ import { ControlDrawing } from "./ControlDrawing";
 import { VmcaByBank, VmcaByHeight } from "./VmcaCharts";
 import { useEngineOut } from "@/ui/answers/engine-out-store";
 import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const CONTROL_NAMES = { rudder: "Rudder", aileron: "Aileron", fin: "Fin stall", pedal: "Pedal" } as const;
 
@@ -93,20 +94,21 @@ function Factors() {
       aria-label="What changes it"
     >
       <h2 className="mb-1 font-bold">What changes V_MCA today</h2>
-      <table className="w-full text-[14px]">
-        <tbody>
-          {tables?.factors.map((factor) => (
-            <tr key={factor.name} className="border-t border-rule">
-              <th className="py-0.5 text-left leading-tight font-normal">{factor.name}</th>
-              <td className="num text-right whitespace-nowrap">
-                {factor.change_mps === null
-                  ? "no limit met"
-                  : `${factor.change_mps >= 0 ? "+" : "−"}${formatNumber(Math.abs(fromSi("speed", unit, factor.change_mps)), 1)} ${unitOf("speed", unit).label}`}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        headClassName="sr-only"
+        rows={tables?.factors ?? []}
+        rowKey={(factor) => factor.name}
+        columns={[
+          { name: "factor", className: "leading-tight", cell: (factor) => factor.name },
+          {
+            name: "change of V_MCA",
+            cell: ({ change_mps }) =>
+              change_mps === null
+                ? "no limit met"
+                : `${change_mps >= 0 ? "+" : "−"}${formatNumber(Math.abs(fromSi("speed", unit, change_mps)), 1)} ${unitOf("speed", unit).label}`,
+          },
+        ]}
+      />
       <p className="mt-2 text-[13px] text-ink2">
         Each alone, all else as it is set. Not modelled: gear as a keel, blanking by flap, the fin in the slipstream,
         power-on lift.

@@ -19,6 +19,7 @@ import { type SaidCue, type SaidEngine, drawFault, rightEngine, useIdentify } fr
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const VERDICTS: Record<Cue["verdict"], string> = {
   settles: "settles it",
@@ -344,19 +345,27 @@ function Answering({ answer }: { answer: IdentifyAnswer }) {
                   : "what it gives may be worth keeping; watch it."}
             </p>
           )}
-          <table className="mt-2 w-full text-[13px]">
-            <caption className="pb-0.5 text-left text-ink2">At {time_s} s</caption>
-            <tbody>
-              {cues.map((entry) => (
-                <tr key={entry.cue} className="border-t border-rule align-top">
-                  <th className="py-0.5 pr-2 text-left font-normal">
-                    {entry.cue === "foot" ? "Dead foot" : GAUGE_NAMES[entry.cue as GaugeName]}
-                  </th>
-                  <td className={`whitespace-nowrap ${TONES[entry.verdict]}`}>{VERDICTS[entry.verdict]}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            className="mt-2 w-full text-[13px]"
+            caption={`At ${time_s} s`}
+            headClassName="sr-only"
+            rows={cues}
+            rowKey={(entry) => entry.cue}
+            rowProps={() => ({ className: "align-top" })}
+            columns={[
+              {
+                name: "cue",
+                cell: ({ cue }) => (cue === "foot" ? "Dead foot" : GAUGE_NAMES[cue as GaugeName]),
+              },
+              {
+                name: "says",
+                kind: "words",
+                className: "whitespace-nowrap",
+                cell: ({ verdict }) => VERDICTS[verdict],
+                tone: ({ verdict }) => TONES[verdict],
+              },
+            ]}
+          />
           <p className="mt-2 text-[13px] text-ink2">
             Why the foot: a gauge shows what an engine does inside; only yaw shows thrust. The foot that does nothing is
             on the dead side.

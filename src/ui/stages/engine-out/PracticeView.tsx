@@ -12,6 +12,7 @@ import { flownBank_rad, useEngineOut } from "@/ui/answers/engine-out-store";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const MARK_NAMES = {
   entry: "Entry",
@@ -183,24 +184,16 @@ function Planner() {
               <strong>Too low.</strong> Begin no lower than {format("height", plan.value.lowestEntry_m)}.
             </p>
           )}
-          <table className="mt-1 w-full text-right text-[14px]">
-            <thead className="text-[13px] text-ink2">
-              <tr>
-                <th className="text-left font-normal">moment</th>
-                <th className="font-normal">after</th>
-                <th className="font-normal">speed</th>
-              </tr>
-            </thead>
-            <tbody className="num">
-              {plan.value.marks.map((mark) => (
-                <tr key={mark.name} className="border-t border-rule">
-                  <th className="text-left font-sans font-normal">{MARK_NAMES[mark.name]}</th>
-                  <td>{Math.round(mark.time_s)} s</td>
-                  <td>{format("speed", mark.eas_mps)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            className="mt-1 w-full text-[14px]"
+            rows={plan.value.marks}
+            rowKey={(mark) => mark.name}
+            columns={[
+              { name: "moment", cell: (mark) => MARK_NAMES[mark.name] },
+              { name: "after", cell: (mark) => `${Math.round(mark.time_s)} s` },
+              { name: "speed", cell: (mark) => format("speed", mark.eas_mps) },
+            ]}
+          />
           <dl className="mt-2 grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 gap-y-0.5 text-[14px] [&>dd]:text-right [&>dt]:text-ink2">
             <dt>Lowest entry, leaves {format("height", DEMONSTRATION_FLOOR_M)}</dt>
             <dd className="num">{format("height", plan.value.lowestEntry_m)}</dd>

@@ -14,6 +14,11 @@ import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";
 import { useSpeedsCard } from "./useSpeedsCard";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
+import type { RudderAtSpeed } from "@/core/asymmetric/rudder-by-speed";
+import type { Outcome } from "@/core/outcome";
+import type { Format } from "@/ui/kit/units/units-store";
 
 /** Marks of a light twin's airspeed indicator. 14 CFR 23.1545 as it was before 2017 (memory). */
 const MARKS: readonly { mark: string; says: string }[] = [
@@ -51,7 +56,7 @@ export function SpeedsView() {
   const card = useAnswer(eas_mps === null ? null : { question, bank_rad, eas_mps }, askCard, "long").value;
   const print = useSpeedsCard(card);
   if (!card || !now) return <p className="p-4 text-ink2">Computing …</p>;
-  const masses = [...new Set(card.rows.map((row) => row.mass_kg))];
+  const first = (i: number) => card.rows[i].mass_kg !== card.rows[i - 1]?.mass_kg;
   const jet = document.engines.kind === "jet";
   return (
     <div className="min-h-0 overflow-auto px-4 py-3" tabIndex={0} role="region" aria-label="Speeds by height and mass">
@@ -61,54 +66,39 @@ export function SpeedsView() {
           Speeds card (PDF)
         </button>
       </div>
-      <table className="w-full text-right text-[13px]">
-        <thead className="text-ink2">
-          <tr>
-            {[
-              "mass",
-              "altitude",
-              `V_MCA ${formatNumber(degrees(bank_rad), 0)}°`,
-              "V_S clean",
-              jet ? "best rate" : "V_YSE",
-              "climb",
-              jet ? "best angle" : "V_XSE",
-              "gradient",
-            ].map((head, i) => (
-              <th key={head} className={`font-normal ${i === 0 ? "text-left" : ""}`}>
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        {masses.map((mass_kg) => (
-          <tbody key={mass_kg} className="num border-t-2 border-rule">
-            {card.rows
-              .filter((row) => row.mass_kg === mass_kg)
-              .map((row, i) => (
-                <tr key={row.altitude_m} className={i > 0 ? "border-t border-rule" : ""}>
-                  <th className="text-left font-normal">
-                    <span className={i > 0 ? "sr-only" : ""}>{format("mass", mass_kg)}</span>
-                  </th>
-                  <td>{format("height", row.altitude_m)}</td>
-                  <td className={row.vmca_mps !== null && row.vmca_mps > row.stall_mps ? "text-brick" : ""}>
-                    {row.vmca_mps === null
-                      ? "–"
-                      : row.vmca_mps <= row.stall_mps
-                        ? "stall first"
-                        : format("speed", row.vmca_mps)}
-                  </td>
-                  <td>{format("speed", row.stall_mps)}</td>
-                  <td className="font-semibold">{format("speed", row.vyse.eas_mps)}</td>
-                  <td className={row.vyse.climb_mps < 0 ? "text-brick" : ""}>
-                    {format("verticalSpeed", row.vyse.climb_mps)}
-                  </td>
-                  <td>{format("speed", row.vxse.eas_mps)}</td>
-                  <td>{formatNumber(row.vxse.gradient * 100, 1)} %</td>
-                </tr>
-              ))}
-          </tbody>
-        ))}
-      </table>
+      <DataTable
+        className="w-full text-[13px]"
+        rows={card.rows}
+        rowKey={(row) => `${row.mass_kg} ${row.altitude_m}`}
+        rowProps={(_, i) => ({ className: first(i) ? "border-t-2" : "" })}
+        columns={[
+          {
+            name: "mass",
+            tone: () => "num",
+            cell: (row, i) => <span className={first(i) ? "" : "sr-only"}>{format("mass", row.mass_kg)}</span>,
+          },
+          { name: "altitude", cell: (row) => format("height", row.altitude_m) },
+          {
+            name: `V_MCA ${formatNumber(degrees(bank_rad), 0)}°`,
+            cell: ({ vmca_mps, stall_mps }) =>
+              vmca_mps === null ? "–" : vmca_mps <= stall_mps ? "stall first" : format("speed", vmca_mps),
+            tone: ({ vmca_mps, stall_mps }) => (vmca_mps !== null && vmca_mps > stall_mps ? "text-brick" : ""),
+          },
+          { name: "V_S clean", cell: (row) => format("speed", row.stall_mps) },
+          {
+            name: jet ? "best rate" : "V_YSE",
+            cell: (row) => format("speed", row.vyse.eas_mps),
+            tone: () => "font-semibold",
+          },
+          {
+            name: "climb",
+            cell: (row) => format("verticalSpeed", row.vyse.climb_mps),
+            tone: (row) => (row.vyse.climb_mps < 0 ? "text-brick" : ""),
+          },
+          { name: jet ? "best angle" : "V_XSE", cell: (row) => format("speed", row.vxse.eas_mps) },
+          { name: "gradient", cell: (row) => `${formatNumber(row.vxse.gradient * 100, 1)} %` },
+        ]}
+      />
       <p className="mt-1 text-[13px] text-ink2">
         V_MCA with take-off flap, {jet ? "" : "windmilling, "}gear up, {formatNumber(degrees(bank_rad), 1)}° of bank;
         the rest mended. V_SSE is the maker’s:{" "}
@@ -117,60 +107,42 @@ export function SpeedsView() {
       <div className="mt-4 grid grid-cols-2 gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="Rudder by speed">
           <h2 className="font-bold">Rudder to hold or trim, no sideslip, as set</h2>
-          <table className="w-full text-right text-[13px]">
-            <thead className="text-ink2">
-              <tr>
-                <th className="text-left font-normal">speed</th>
-                <th className="font-normal">left failed</th>
-                <th className="font-normal">pedal</th>
-                <th className="font-normal">right failed</th>
-                <th className="font-normal">pedal</th>
-              </tr>
-            </thead>
-            <tbody className="num">
-              {tables?.rudder.map((at) => (
-                <tr key={at.eas_mps} className="border-t border-rule">
-                  <th className="text-left font-normal">{format("speed", at.eas_mps)}</th>
-                  {[at.left, at.right].flatMap((held, i) => [
-                    <td key={`${i}r`}>
-                      {held === null
-                        ? "–"
-                        : `${formatNumber(degrees(held.rudder_rad), 1)}° ${i === 0 ? "right" : "left"}`}
-                    </td>,
-                    <td key={`${i}p`}>{held === null ? "–" : format("force", held.pedal_N)}</td>,
-                  ])}
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            className="w-full text-[13px]"
+            rows={tables?.rudder ?? []}
+            rowKey={(at) => at.eas_mps}
+            columns={[
+              { name: "speed", tone: () => "num", cell: (at) => format("speed", at.eas_mps) },
+              ...(["left", "right"] as const).flatMap((failed): Column<RudderAtSpeed>[] => [
+                {
+                  name: `${failed} failed`,
+                  cell: (at) =>
+                    at[failed] === null
+                      ? "–"
+                      : `${formatNumber(degrees(at[failed].rudder_rad), 1)}° ${failed === "left" ? "right" : "left"}`,
+                },
+                {
+                  name: `pedal, ${failed} failed`,
+                  head: "pedal",
+                  cell: (at) => (at[failed] === null ? "–" : format("force", at[failed].pedal_N)),
+                },
+              ]),
+            ]}
+          />
           <h2 className="mt-3 font-bold">Ceilings mended, by mass</h2>
-          <table className="w-full text-right text-[13px]">
-            <thead className="text-ink2">
-              <tr>
-                <th className="text-left font-normal">mass</th>
-                <th className="font-normal">service ({format("verticalSpeed", SERVICE_ONE_MPS)})</th>
-                <th className="font-normal">absolute</th>
-              </tr>
-            </thead>
-            <tbody className="num">
-              {card.ceilings.map((at) => (
-                <tr key={at.mass_kg} className="border-t border-rule">
-                  <th className="text-left font-normal">{format("mass", at.mass_kg)}</th>
-                  {[at.service, at.absolute].map((ceiling, i) => (
-                    <td key={i}>
-                      {ceiling.ok
-                        ? ceiling.value > 0
-                          ? format("height", ceiling.value)
-                          : "below the sea"
-                        : ceiling.issue.code === "above_model"
-                          ? "above the model"
-                          : "none"}
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            className="w-full text-[13px]"
+            rows={card.ceilings}
+            rowKey={(at) => at.mass_kg}
+            columns={[
+              { name: "mass", tone: () => "num", cell: (at) => format("mass", at.mass_kg) },
+              {
+                name: `service (${format("verticalSpeed", SERVICE_ONE_MPS)})`,
+                cell: ({ service }) => ceilingInWords(service, format),
+              },
+              { name: "absolute", cell: ({ absolute }) => ceilingInWords(absolute, format) },
+            ]}
+          />
         </section>
         <section aria-label="Zero thrust and marks">
           {!jet && (
@@ -213,4 +185,9 @@ export function SpeedsView() {
       </div>
     </div>
   );
+}
+
+function ceilingInWords(ceiling: Outcome<number>, format: Format): string {
+  if (!ceiling.ok) return ceiling.issue.code === "above_model" ? "above the model" : "none";
+  return ceiling.value > 0 ? format("height", ceiling.value) : "below the sea";
 }

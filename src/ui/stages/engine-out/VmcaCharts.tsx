@@ -10,6 +10,7 @@ import { type ChartInk, apart, endLabel } from "@/ui/kit/charts/chart-ink";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { flownBank_rad, useEngineOut } from "@/ui/answers/engine-out-store";
 import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Highest density altitude of the chart, m; its axis has three steps of one plain digit. */
 const TOP_M = 6000;
@@ -89,24 +90,16 @@ function LinesTable({
 }) {
   const format = useFormat();
   return (
-    <table className="w-full text-right text-[13px]">
-      <thead className="text-ink2">
-        <tr>
-          <th className="font-normal">{head}</th>
-          <th className="font-normal">V_MCA</th>
-          <th className="font-normal">V_S</th>
-        </tr>
-      </thead>
-      <tbody className="num">
-        {rows.map((row) => (
-          <tr key={row.key} className="border-t border-rule">
-            <th className="font-normal">{row.key}</th>
-            <td>{row.vmca_mps === null ? "no limit met" : format("speed", row.vmca_mps)}</td>
-            <td>{format("speed", row.stall_mps)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      className="w-full text-[13px]"
+      rows={rows}
+      rowKey={(row) => row.key}
+      columns={[
+        { name: head, kind: "figure", cell: (row) => row.key },
+        { name: "V_MCA", cell: ({ vmca_mps }) => (vmca_mps === null ? "no limit met" : format("speed", vmca_mps)) },
+        { name: "V_S", cell: (row) => format("speed", row.stall_mps) },
+      ]}
+    />
   );
 }
 

@@ -22,6 +22,8 @@ import { SwellFields } from "./SwellFields";
 import { timeline } from "./ditching-timeline";
 import { useDitching } from "./useDitching";
 import { useLandingPlan } from "./useLandingPlan";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Masses of the table of speeds. */
 const MASSES = 4;
@@ -163,35 +165,24 @@ function SpeedsByMass() {
   return (
     <details className="mt-3 text-[14px]">
       <summary className="text-ink2">Speeds by mass and flap</summary>
-      <table className="mt-1 text-right">
-        <thead className="text-[13px] text-ink2">
-          <tr>
-            <th className="text-left font-normal">mass</th>
-            {flaps.map((flap) => (
-              <th key={flap.name} className="px-4 font-normal">
-                flap {flap.name}: approach, touchdown
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {masses.map((mass_kg) => (
-            <tr key={mass_kg} className="border-t border-rule">
-              <th className="num text-left font-normal">{format("mass", mass_kg)}</th>
-              {flaps.map((flap, i) => {
-                const found = landingFigures(document, mass_kg, { ...configuration, gearDown: false }, i);
-                return (
-                  <td key={flap.name} className="num px-4">
-                    {found.ok
-                      ? `${format("speed", APPROACH * found.value.stallEas_mps)}, ${format("speed", TOUCHDOWN * found.value.stallEas_mps)}`
-                      : "–"}
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        className="mt-1 text-[14px]"
+        rows={masses.map((mass_kg) => ({ mass_kg }))}
+        rowKey={({ mass_kg }) => mass_kg}
+        columns={[
+          { name: "mass", tone: () => "num", cell: ({ mass_kg }) => format("mass", mass_kg) },
+          ...flaps.map((flap, i): Column<{ mass_kg: number }> => ({
+            name: `flap ${flap.name}: approach, touchdown`,
+            className: "pl-6",
+            cell: ({ mass_kg }) => {
+              const figures = landingFigures(document, mass_kg, { ...configuration, gearDown: false }, i);
+              return figures.ok
+                ? `${format("speed", APPROACH * figures.value.stallEas_mps)}, ${format("speed", TOUCHDOWN * figures.value.stallEas_mps)}`
+                : "–";
+            },
+          })),
+        ]}
+      />
     </details>
   );
 }
@@ -288,36 +279,28 @@ function Timeline({ answer }: { answer: Ditching }) {
           </button>
         )}
       </div>
-      <table className="mt-1 w-full text-left text-[14px]">
-        <thead className="text-[13px] text-ink2">
-          <tr>
-            <th className="font-normal">by</th>
-            <th className="px-3 font-normal">in</th>
-            <th className="px-3 font-normal">who</th>
-            <th className="font-normal">what</th>
-          </tr>
-        </thead>
-        <tbody>
-          {items.map((item) => {
-            const done = running && item.at_s <= now_s;
-            return (
-              <tr
-                key={item.what}
-                className={`border-t border-rule align-top ${item === next ? "bg-mark font-semibold" : ""} ${done ? "text-ink2" : ""}`}
-              >
-                <td className="num py-0.5 whitespace-nowrap">
-                  {item.late || item.by_m === null ? "–" : format("height", item.by_m)}
-                </td>
-                <td className="num px-3 py-0.5 whitespace-nowrap">
-                  {item.late ? "at once" : formatClock(running ? item.at_s - now_s : item.at_s)}
-                </td>
-                <td className="px-3 py-0.5 whitespace-nowrap">{item.who}</td>
-                <td className="py-0.5">{item.what}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        className="mt-1 w-full text-[14px]"
+        rows={items}
+        rowKey={(item) => item.what}
+        rowProps={(item) => ({
+          className: `align-top ${item === next ? "bg-mark font-semibold" : ""} ${running && item.at_s <= now_s ? "text-ink2" : ""}`,
+        })}
+        columns={[
+          {
+            name: "by",
+            tone: () => "num whitespace-nowrap [font-weight:inherit]",
+            cell: (item) => (item.late || item.by_m === null ? "–" : format("height", item.by_m)),
+          },
+          {
+            name: "in",
+            className: "!text-left",
+            cell: (item) => (item.late ? "at once" : formatClock(running ? item.at_s - now_s : item.at_s)),
+          },
+          { name: "who", kind: "words", className: "whitespace-nowrap", cell: (item) => item.who },
+          { name: "what", kind: "words", cell: (item) => item.what },
+        ]}
+      />
     </section>
   );
 }

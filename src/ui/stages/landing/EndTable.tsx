@@ -1,9 +1,8 @@
 "use client";
+import type { SiteVerdict } from "@/core/landing/site-verdict";
 import { workingOfEnd } from "@/ui/answers/workings";
 import { useEffect, useMemo, useRef } from "react";
-import type { LandingEnd } from "@/core/landing/landing-end";
 import type { EndReach } from "@/core/landing/reach";
-import type { SiteVerdict } from "@/core/landing/sites";
 import { assertNever } from "@/core/outcome";
 import { oClock, threeFigures } from "@/core/quantities/angle";
 import { formatClock } from "@/core/quantities/clock";
@@ -18,6 +17,8 @@ import { shownEnd, useReach } from "@/ui/answers/reach-store";
 import { VERDICT_WORDS } from "./site-words";
 import { useSites } from "./useSites";
 import { wayInWords } from "./way";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Shortfalls up to this are listed however little height there is, m (about 2,000 ft). */
 const ALWAYS_LISTED_M = 610;
@@ -51,141 +52,128 @@ export function EndTable() {
   useEffect(() => {
     current.current?.scrollIntoView({ block: "nearest" });
   }, [shownId]);
-  if (!ends) return null;
-  if (list.length === 0)
-    return <p className="p-4">No landing place is near enough to be worth a path. Move the aircraft, or add a site.</p>;
-  return (
-    <table className="w-full text-[13px]">
-      <caption className="sr-only">
-        Landing ends in the order of the places to land on: what fits in today’s wind first, prepared before surveyed,
-        then by the height left; last what is out of reach
-      </caption>
-      <thead className="sticky top-0 z-10 bg-sheet">
-        <tr className="text-right text-[13px] text-ink2">
-          <th className="px-3 py-1.5 text-left font-normal">Landing end</th>
-          <th className="px-1.5 font-normal">left</th>
-          <th className={`px-1.5 font-normal ${WIDE_ONLY}`}>uses</th>
-          <th className="px-1.5 font-normal">time</th>
-          <th className="px-1.5 font-normal">wind, {unitOf("speed", speedUnit).label}</th>
-          <th className="px-1.5 font-normal whitespace-nowrap">
-            <abbr className="no-underline" title="Crosswind from the left (L) or right (R)">
-              cross, {unitOf("speed", speedUnit).label}
-            </abbr>
-          </th>
-          <th className={`px-1.5 font-normal ${WIDE_ONLY}`}>strip</th>
-          <th className="px-1.5 text-left font-normal">
-            <abbr
-              className="no-underline"
-              title="Clock position from the nose, magnetic bearing, distance to the aim point"
-            >
-              lies
-            </abbr>
-            , way
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {list.map((end) => (
-          <EndRow
-            key={end.endId}
-            end={end}
-            strip={strips.get(end.endId)}
-            verdict={verdicts.get(end.endId)}
-            lies={whereShort(end)}
-            current={end.endId === shownId}
-            rowRef={end.endId === shownId ? current : undefined}
-            onPin={() => pin(end.endId)}
-          />
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-function EndRow({
-  end,
-  strip,
-  verdict,
-  lies,
-  current,
-  rowRef,
-  onPin,
-}: {
-  end: EndReach;
-  strip: LandingEnd | undefined;
-  verdict: SiteVerdict | undefined;
-  lies: string;
-  current: boolean;
-  rowRef?: React.Ref<HTMLTableRowElement>;
-  onPin: () => void;
-}) {
-  const format = useFormat();
-  const speedUnit = useUnits((state) => state.units.speed);
-  const { path } = end;
   const whole = (speed_mps: number) => Math.round(Math.abs(fromSi("speed", speedUnit, speed_mps)));
-  const along = whole(end.tailwind_mps);
-  const across = whole(end.crosswind_mps);
-  return (
-    <tr
-      ref={rowRef}
-      className={`border-t border-rule text-right hover:bg-mark ${current ? "bg-mark" : ""}`}
-      onClick={onPin}
-    >
-      <th scope="row" className="max-w-48 truncate px-3 py-1 text-left text-[14px] font-normal">
+  const unit = unitOf("speed", speedUnit).label;
+  const columns: Column<EndReach>[] = [
+    {
+      name: "Landing end",
+      className: "max-w-48 truncate px-3 py-1",
+      cell: ({ endId, name }) => (
         <button
           type="button"
-          className={`rounded text-left ${current ? "font-bold" : ""}`}
-          aria-pressed={current}
-          onClick={onPin}
+          className={`rounded text-left text-[14px] ${endId === shownId ? "font-bold" : ""}`}
+          aria-pressed={endId === shownId}
+          onClick={() => pin(endId)}
         >
-          {end.name}
+          {name}
         </button>
-      </th>
-      <td className="px-1.5 whitespace-nowrap">
-        {path ? (
+      ),
+    },
+    {
+      name: "left",
+      cell: ({ endId, name, path, status }) => {
+        const verdict = verdicts.get(endId);
+        return path ? (
           <Figure
-            title={`What is left, ${end.name}`}
+            title={`What is left, ${name}`}
             figure="margin"
-            source={workingOfEnd(end.endId)}
-            className={verdict ? VERDICT_WORDS[verdict].tone : STATUS_TONE[end.status]}
+            source={workingOfEnd(endId)}
+            className={verdict ? VERDICT_WORDS[verdict].tone : STATUS_TONE[status]}
           >
             {formatMargin(path.margin_m, format)}
           </Figure>
         ) : (
-          <span className="text-brick">no path</span>
-        )}
-      </td>
-      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>
-        {path && (
-          <Figure title={`What it uses, ${end.name}`} figure="margin" source={workingOfEnd(end.endId)}>
+          <span className="font-sans text-brick">no path</span>
+        );
+      },
+    },
+    {
+      name: "uses",
+      className: WIDE_ONLY,
+      cell: ({ endId, name, path }) =>
+        path && (
+          <Figure title={`What it uses, ${name}`} figure="margin" source={workingOfEnd(endId)}>
             {format("height", path.used_m)}
           </Figure>
-        )}
-      </td>
-      <td className="num px-1.5">
-        {path && (
-          <Figure title={`Time, ${end.name}`} figure="time" source={workingOfEnd(end.endId)}>
+        ),
+    },
+    {
+      name: "time",
+      cell: ({ endId, name, path }) =>
+        path && (
+          <Figure title={`Time, ${name}`} figure="time" source={workingOfEnd(endId)}>
             {formatClock(path.time_s)}
           </Figure>
-        )}
-      </td>
-      <td className="num px-1.5 whitespace-nowrap">
-        <Figure title={`Wind, ${end.name}`} figure="wind" source={workingOfEnd(end.endId)}>
-          {along === 0 ? "0" : `${end.tailwind_mps > 0 ? "tail" : "head"} ${along}`}
+        ),
+    },
+    {
+      name: `wind, ${unit}`,
+      cell: ({ endId, name, tailwind_mps }) => (
+        <Figure title={`Wind, ${name}`} figure="wind" source={workingOfEnd(endId)}>
+          {whole(tailwind_mps) === 0 ? "0" : `${tailwind_mps > 0 ? "tail" : "head"} ${whole(tailwind_mps)}`}
         </Figure>
-      </td>
-      <td className="num px-1.5 whitespace-nowrap">
-        <Figure title={`Wind, ${end.name}`} figure="wind" source={workingOfEnd(end.endId)}>
-          {across === 0 ? "0" : `${across} ${end.crosswind_mps > 0 ? "R" : "L"}`}
+      ),
+    },
+    {
+      name: "cross",
+      className: "whitespace-nowrap",
+      head: (
+        <abbr className="no-underline" title="Crosswind from the left (L) or right (R)">
+          cross, {unit}
+        </abbr>
+      ),
+      cell: ({ endId, name, crosswind_mps }) => (
+        <Figure title={`Wind, ${name}`} figure="wind" source={workingOfEnd(endId)}>
+          {whole(crosswind_mps) === 0 ? "0" : `${whole(crosswind_mps)} ${crosswind_mps > 0 ? "R" : "L"}`}
         </Figure>
-      </td>
-      <td className={`num px-1.5 whitespace-nowrap ${WIDE_ONLY}`}>
-        {strip && `${format("length", strip.length_m)} ${strip.surface}`}
-      </td>
-      <td className="px-1.5 text-left">
-        <span className="num whitespace-nowrap">{lies}</span> {saying(end, verdict)}
-      </td>
-    </tr>
+      ),
+    },
+    {
+      name: "strip",
+      className: WIDE_ONLY,
+      cell: ({ endId }) => {
+        const strip = strips.get(endId);
+        return strip && `${format("length", strip.length_m)} ${strip.surface}`;
+      },
+    },
+    {
+      name: "lies, way",
+      kind: "words",
+      head: (
+        <>
+          <abbr
+            className="no-underline"
+            title="Clock position from the nose, magnetic bearing, distance to the aim point"
+          >
+            lies
+          </abbr>
+          , way
+        </>
+      ),
+      cell: (end) => (
+        <>
+          <span className="num whitespace-nowrap">{whereShort(end)}</span> {saying(end, verdicts.get(end.endId))}
+        </>
+      ),
+    },
+  ];
+  if (!ends) return null;
+  if (list.length === 0)
+    return <p className="p-4">No landing place is near enough to be worth a path. Move the aircraft, or add a site.</p>;
+  return (
+    <DataTable
+      className="w-full text-[13px]"
+      headClassName="sticky top-0 z-10 bg-sheet [&_th]:py-1.5"
+      label="Landing ends in the order of the places to land on: what fits in today’s wind first, prepared before surveyed, then by the height left; last what is out of reach"
+      rows={list}
+      rowKey={(end) => end.endId}
+      rowProps={(end) => ({
+        ref: end.endId === shownId ? current : undefined,
+        className: `hover:bg-mark ${end.endId === shownId ? "bg-mark" : ""}`,
+        onClick: () => pin(end.endId),
+      })}
+      columns={columns}
+    />
   );
 }
 

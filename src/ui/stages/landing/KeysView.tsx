@@ -1,4 +1,5 @@
 "use client";
+import { isUsable } from "@/core/landing/site-verdict";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { ReachInput } from "@/core/landing/reach-input";
 import { success } from "@/core/outcome";
@@ -8,7 +9,6 @@ import { Slider } from "radix-ui";
 import { useMemo } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import type { ApproachKeys, KeyCircuit } from "@/core/landing/approach-keys";
-import { isUsable } from "@/core/landing/sites";
 import { loseHeight } from "@/core/landing/lose-height";
 import { wrapTurn } from "@/core/quantities/angle";
 import type { Ask } from "@/ui/kit/lanes/asking";
@@ -27,6 +27,8 @@ import { useLoseQuestion } from "./useLoseQuestion";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useSites } from "./useSites";
 import { wayInWords } from "./way";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const SituationMap = dynamic(() => import("@/ui/situation/map/SituationMap").then((module) => module.SituationMap), {
   ssr: false,
@@ -71,67 +73,57 @@ export function KeysView({ onLose }: { onLose: () => void }) {
         role="region"
         aria-label="Key positions"
       >
-        <table className="w-full text-right text-[13px]">
-          <caption className="sr-only">Heights over the aim point at the keys, without reserve</caption>
-          <thead className="text-ink2">
-            <tr>
-              {["circuit", "overhead", "abeam", "base", "final", "abeam, corner cut", "overhead from here"].map(
-                (head, i) => (
-                  <th key={head} className={`font-normal ${i === 0 ? "text-left" : "px-1.5"}`}>
-                    {head}
-                  </th>
-                ),
-              )}
-            </tr>
-          </thead>
-          <tbody>
-            {circuits.map((entry) => {
-              const [overhead] = entry.keys;
-              const from_m = entry.fromHere.overhead_m;
-              return (
-                <tr
-                  key={entry.side}
-                  className={`border-t border-rule ${entry.side === circuit?.side ? "bg-mark" : ""}`}
+        <DataTable
+          className="w-full text-[13px]"
+          label="Heights over the aim point at the keys, without reserve"
+          rows={circuits}
+          rowKey={(entry) => entry.side}
+          rowProps={(entry) => ({ className: entry.side === circuit?.side ? "bg-mark" : "" })}
+          columns={[
+            {
+              name: "circuit",
+              cell: ({ side }) => (
+                <button
+                  type="button"
+                  className={`rounded ${side === circuit?.side ? "font-bold" : ""}`}
+                  aria-pressed={side === circuit?.side}
+                  onClick={() => set({ side, share: 0, deviation_m: 0 })}
                 >
-                  <th className="text-left font-normal">
-                    <button
-                      type="button"
-                      className={`rounded ${entry.side === circuit?.side ? "font-bold" : ""}`}
-                      aria-pressed={entry.side === circuit?.side}
-                      onClick={() => set({ side: entry.side, share: 0, deviation_m: 0 })}
-                    >
-                      {entry.side}
-                    </button>
-                  </th>
-                  {entry.keys.map((key) => (
-                    <td key={key.name} className="px-1.5 whitespace-nowrap">
-                      <Figure title={`${key.name}, ${entry.side}`} figure={`${entry.side} ${key.name}`} source={source}>
-                        {format("height", key.height_m)} <span className="text-ink2">{Math.round(key.before_s)} s</span>
-                      </Figure>
-                    </td>
-                  ))}
-                  <td className="px-1.5 whitespace-nowrap">
-                    {entry.cutHeight_m === null ? (
-                      "saves nothing"
-                    ) : (
-                      <Figure title={`Corner cut, ${entry.side}`} figure={`${entry.side} cut`} source={source}>
-                        {format("height", entry.cutHeight_m)}{" "}
-                        <span className="text-pine">−{format("height", entry.cutSaves_m ?? 0)}</span>
-                      </Figure>
-                    )}
-                  </td>
-                  <td
-                    className={`num px-1.5 whitespace-nowrap ${from_m !== null && from_m >= overhead.height_m ? "text-pine" : "text-brick"}`}
-                  >
-                    {from_m === null
-                      ? "no way"
-                      : `${format("height", from_m)}, ${from_m >= overhead.height_m ? "enough" : "too low"}`}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+                  {side}
+                </button>
+              ),
+            },
+            ...["overhead", "abeam", "base", "final"].map((name, i): Column<KeyCircuit> => ({
+              name,
+              cell: ({ side, keys }) => (
+                <Figure title={`${keys[i].name}, ${side}`} figure={`${side} ${keys[i].name}`} source={source}>
+                  {format("height", keys[i].height_m)}{" "}
+                  <span className="text-ink2">{Math.round(keys[i].before_s)} s</span>
+                </Figure>
+              ),
+            })),
+            {
+              name: "abeam, corner cut",
+              cell: ({ side, cutHeight_m, cutSaves_m }) =>
+                cutHeight_m === null ? (
+                  <span className="font-sans">saves nothing</span>
+                ) : (
+                  <Figure title={`Corner cut, ${side}`} figure={`${side} cut`} source={source}>
+                    {format("height", cutHeight_m)}{" "}
+                    <span className="text-pine">−{format("height", cutSaves_m ?? 0)}</span>
+                  </Figure>
+                ),
+            },
+            {
+              name: "overhead from here",
+              cell: (entry) =>
+                entry.fromHere.overhead_m === null
+                  ? "no way"
+                  : `${format("height", entry.fromHere.overhead_m)}, ${highEnough(entry) ? "enough" : "too low"}`,
+              tone: (entry) => (highEnough(entry) ? "text-pine" : "text-brick"),
+            },
+          ]}
+        />
         {issues.map((issue) => (
           <p key={issue.side} className="text-[13px] text-brick">
             {issue.side}: {issue.message}
@@ -347,4 +339,9 @@ function Action({ circuit, onLose }: { circuit: KeyCircuit; onLose: () => void }
       As planned here. Move the height to see what to do when it is not.
     </p>
   );
+}
+
+/** Whether the overhead key is flown over at its height or above. */
+function highEnough({ keys: [overhead], fromHere }: KeyCircuit): boolean {
+  return fromHere.overhead_m !== null && fromHere.overhead_m >= overhead.height_m;
 }

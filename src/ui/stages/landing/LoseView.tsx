@@ -13,6 +13,9 @@ import { Figure } from "@/ui/kit/working/Figure";
 import { useCircuit } from "./circuit-store";
 import { useLandingPlan } from "./useLandingPlan";
 import type { LoseAsked } from "./useLoseAsked";
+import { DataTable } from "@/ui/kit/tables/DataTable";
+import type { LossStep } from "@/core/landing/lose-height";
+import type { Format } from "@/ui/kit/units/units-store";
 
 const heightCheck = checkBy(LoseQuestion.shape.height_m);
 const loseCheck = checkBy(LoseQuestion.shape.lose_m);
@@ -73,54 +76,44 @@ export function LoseView({ question, plan: answer }: LoseAsked) {
         </p>
       ) : (
         <>
-          <table className="w-full text-right text-[14px]">
-            <caption className="sr-only">What can be used and what each loses alone</caption>
-            <thead className="text-[13px] text-ink2">
-              <tr>
-                <th className="text-left font-normal">use</th>
-                <th className="px-2 font-normal">alone loses</th>
-                <th className="px-2 font-normal">in</th>
-                <th className="px-2 font-normal">not faster than</th>
-                <th className="pl-4 text-left font-normal">in the plan</th>
-              </tr>
-            </thead>
-            <tbody>
-              {answer.value.options.map((option) => {
-                const step = answer.value.steps.filter((candidate) => candidate.name === option.name);
-                return (
-                  <tr key={option.name} className="border-t border-rule">
-                    <th className="py-0.5 text-left font-normal">
-                      <CheckField
-                        label={option.name}
-                        checked={plan.allowed.includes(option.action)}
-                        onChange={() => toggle(option.action)}
-                      />
-                    </th>
-                    <td className="px-2 whitespace-nowrap">
-                      <Figure title={`${option.name} alone`} figure={option.name} source={source}>
-                        {format("height", option.height_m)}
-                      </Figure>
-                    </td>
-                    <td className="num px-2 whitespace-nowrap">{Math.round(option.time_s)} s</td>
-                    <td className="num px-2 whitespace-nowrap">
-                      {option.limit_mps === null ? "–" : format("speed", option.limit_mps)}
-                    </td>
-                    <td
-                      className={`pl-4 text-left text-[13px] ${option.refused ? "text-brick" : step.length > 0 ? "text-pine" : "text-ink2"}`}
-                    >
-                      {option.refused ??
-                        (step.length === 0
-                          ? "not needed"
-                          : `${step.length > 1 ? `${step.length} times, ` : ""}${format(
-                              "height",
-                              step.reduce((sum, one) => sum + one.loses_m, 0),
-                            )}`)}
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
+          <DataTable
+            label="What can be used and what each loses alone"
+            rows={answer.value.options}
+            rowKey={(option) => option.name}
+            columns={[
+              {
+                name: "use",
+                cell: (option) => (
+                  <CheckField
+                    label={option.name}
+                    checked={plan.allowed.includes(option.action)}
+                    onChange={() => toggle(option.action)}
+                  />
+                ),
+              },
+              {
+                name: "alone loses",
+                cell: (option) => (
+                  <Figure title={`${option.name} alone`} figure={option.name} source={source}>
+                    {format("height", option.height_m)}
+                  </Figure>
+                ),
+              },
+              { name: "in", cell: (option) => `${Math.round(option.time_s)} s` },
+              {
+                name: "not faster than",
+                cell: ({ limit_mps }) => (limit_mps === null ? "–" : format("speed", limit_mps)),
+              },
+              {
+                name: "in the plan",
+                kind: "words",
+                className: "pl-4",
+                cell: ({ name, refused }) => refused ?? inThePlan(answer.value.steps, name, format),
+                tone: ({ name, refused }) =>
+                  `text-[13px] ${refused ? "text-brick" : answer.value.steps.some((step) => step.name === name) ? "text-pine" : "text-ink2"}`,
+              },
+            ]}
+          />
           <PlanChart plan={answer.value} question={question} />
           <ol className="mt-1 list-decimal pl-5 text-[14px]" aria-label="The plan in order">
             {answer.value.steps.map((step, i) => (
@@ -237,4 +230,12 @@ function planLine(plan: LossPlan, height_m: number): { x_m: number; h_m: number 
     if (step.ground_m < x_m - 1) points.push({ x_m: step.ground_m, h_m: step.from_m + plan.left_m });
   points.push({ x_m: 0, h_m: plan.left_m });
   return points;
+}
+
+/** What of the plan is done by one means. */
+function inThePlan(steps: readonly LossStep[], name: string, format: Format): string {
+  const own = steps.filter((step) => step.name === name);
+  if (own.length === 0) return "not needed";
+  const loses_m = own.reduce((sum, step) => sum + step.loses_m, 0);
+  return `${own.length > 1 ? `${own.length} times, ` : ""}${format("height", loses_m)}`;
 }

@@ -1,18 +1,13 @@
 "use client";
+import { LATE_M, LEFT_M, USUAL_M } from "@/core/landing/approach-heights";
 import { useMemo } from "react";
-import {
-  LATE_M,
-  type OneEngineApproach,
-  type OneEngineApproachQuestion,
-  USUAL_M,
-} from "@/core/landing/one-engine-approach";
+import { type OneEngineApproach, type OneEngineApproachQuestion } from "@/core/landing/one-engine-approach";
 import { formatNumber } from "@/core/quantities/units";
 import type { LandingPlan } from "@/core/situation/landing-plan";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { useEngineOut } from "@/ui/answers/engine-out-store";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
-import { TableHead } from "@/ui/kit/page/TableHead";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
@@ -21,6 +16,7 @@ import { OneEngineFields } from "@/ui/situation/OneEngineFields";
 import { goAroundDecision } from "./landing-words";
 import { useLandingPlan } from "./useLandingPlan";
 import { useShownPlace } from "./useKeys";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const GEAR_SCHOOLS: readonly { value: LandingPlan["gear"]; label: string }[] = [
   { value: "late", label: "late, when landing is assured" },
@@ -119,70 +115,77 @@ export function OneEngineView() {
       )}
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)_280px] gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="Power and trim by part">
-          <table className="w-full text-right text-[14px]">
-            <caption className="mb-1 text-left font-semibold">
-              Power and rudder{jet ? "" : `, dead propeller ${question.deadPropeller}`}
-            </caption>
-            <TableHead names={["part", "flap", "speed", "power", "rudder", "climb at full power"]} />
-            <tbody>
-              {parts.map((part) => (
-                <tr key={part.name} className="border-t border-rule">
-                  <th className="py-0.5 text-left font-normal">{part.name}</th>
-                  <td className="px-2">{part.flapName}</td>
-                  <td className="num px-2 whitespace-nowrap">{format("speed", part.eas_mps)}</td>
-                  <td className="px-2 whitespace-nowrap">
-                    <Figure
-                      title={`Power, ${part.name}`}
-                      figure={part.name}
-                      source={source}
-                      className={part.setting === null ? "text-brick" : ""}
-                    >
-                      {part.setting === null ? "not enough" : `${Math.round(part.setting * 100)} %`}
-                    </Figure>
-                  </td>
-                  <td className="num px-2 whitespace-nowrap">
-                    {part.rudder === null ? "–" : `${Math.round(part.rudder * 100)} %`}
-                  </td>
-                  <td className={`num px-2 whitespace-nowrap ${part.full_mps < 0 ? "text-brick" : ""}`}>
-                    {format("verticalSpeed", part.full_mps)}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            caption={
+              <span className="text-[14px] font-semibold text-ink">
+                Power and rudder{jet ? "" : `, dead propeller ${question.deadPropeller}`}
+              </span>
+            }
+            rows={parts}
+            rowKey={(part) => part.name}
+            columns={[
+              { name: "part", cell: (part) => part.name },
+              { name: "flap", kind: "words", cell: (part) => part.flapName },
+              { name: "speed", cell: (part) => format("speed", part.eas_mps) },
+              {
+                name: "power",
+                cell: ({ name, setting }) => (
+                  <Figure
+                    title={`Power, ${name}`}
+                    figure={name}
+                    source={source}
+                    className={setting === null ? "text-brick" : ""}
+                  >
+                    {setting === null ? "not enough" : `${Math.round(setting * 100)} %`}
+                  </Figure>
+                ),
+              },
+              { name: "rudder", cell: ({ rudder }) => (rudder === null ? "–" : `${Math.round(rudder * 100)} %`) },
+              {
+                name: "climb at full power",
+                cell: (part) => format("verticalSpeed", part.full_mps),
+                tone: (part) => (part.full_mps < 0 ? "text-brick" : ""),
+              },
+            ]}
+          />
           <p className="mt-1 max-w-prose text-[13px] text-ink2">
             Slope parts are for 3° down. Trim the rudder for the approach power; as power comes off for the landing the
             trim pushes the other way. Power off means rudder off.
           </p>
         </section>
         <section aria-label="Going around">
-          <table className="w-full text-right text-[14px]">
-            <caption className="mb-1 text-left font-semibold">Going around from {format("speed", vref_mps)}</caption>
-            <tbody>
-              {steps.map((step) => (
-                <tr key={step.name} className="border-t border-rule">
-                  <th className="py-0.5 text-left font-normal">{step.name}</th>
-                  <td className="num px-2 whitespace-nowrap">{formatNumber(step.time_s)} s</td>
-                  <td className="num whitespace-nowrap">
-                    {Math.abs(step.height_m) < NOTHING_M
-                      ? format("height", 0)
-                      : step.height_m > 0
-                        ? `−${format("height", step.height_m)}`
-                        : `+${format("height", -step.height_m)}`}
-                  </td>
-                </tr>
-              ))}
-              <tr className="border-t border-ink2 font-semibold">
-                <th className="py-0.5 text-left">{`lowest, with ${format("height", 15.24)}`}</th>
-                <td />
-                <td>
-                  <Figure title="Go-around no lower than" figure="floor" source={source}>
-                    {floor_m === null ? "never" : format("height", floor_m)}
-                  </Figure>
-                </td>
-              </tr>
-            </tbody>
-          </table>
+          <DataTable
+            caption={
+              <span className="text-[14px] font-semibold text-ink">Going around from {format("speed", vref_mps)}</span>
+            }
+            headClassName="sr-only"
+            rows={[...steps, "lowest" as const].map((step) => ({ step }))}
+            rowKey={({ step }) => (step === "lowest" ? step : step.name)}
+            rowProps={({ step }) => ({ className: step === "lowest" ? "!border-ink2 font-semibold" : "" })}
+            columns={[
+              {
+                name: "what",
+                className: "[font-weight:inherit]",
+                cell: ({ step }) => (step === "lowest" ? `lowest, with ${format("height", LEFT_M)}` : step.name),
+              },
+              { name: "in", cell: ({ step }) => step !== "lowest" && `${formatNumber(step.time_s)} s` },
+              {
+                name: "height",
+                cell: ({ step }) =>
+                  step === "lowest" ? (
+                    <Figure title="Go-around no lower than" figure="floor" source={source}>
+                      {floor_m === null ? "never" : format("height", floor_m)}
+                    </Figure>
+                  ) : Math.abs(step.height_m) < NOTHING_M ? (
+                    format("height", 0)
+                  ) : step.height_m > 0 ? (
+                    `−${format("height", step.height_m)}`
+                  ) : (
+                    `+${format("height", -step.height_m)}`
+                  ),
+              },
+            ]}
+          />
           <p className="mt-1 text-[13px] text-ink2">
             It then climbs {format("verticalSpeed", away_mps)} at {format("speed", awaySpeed_mps)},{" "}
             {formatNumber(awayGradient * 100, 1)} %

@@ -1,6 +1,6 @@
 "use client";
+import { isUsable } from "@/core/landing/site-verdict";
 import dynamic from "next/dynamic";
-import { isUsable } from "@/core/landing/sites";
 import { EndTable } from "./EndTable";
 import { pickEnd, pointAt, useReach } from "@/ui/answers/reach-store";
 import { usePathsOnMap } from "./usePathsOnMap";

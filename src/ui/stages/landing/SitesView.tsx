@@ -1,6 +1,6 @@
 "use client";
 import { workingOfEnd } from "@/ui/answers/workings";
-import { Fragment, useState } from "react";
+import { type ReactNode, useState } from "react";
 import type { Site } from "@/core/landing/sites";
 import { SCREEN_M } from "@/core/landing/landing-length";
 import { degrees, threeFigures } from "@/core/quantities/angle";
@@ -25,6 +25,8 @@ import { RULES, VERDICT_WORDS, reasonInWords } from "./site-words";
 import { useLandingPlan } from "./useLandingPlan";
 import { useReachQuestion } from "@/ui/answers/useReachQuestion";
 import { useSites } from "./useSites";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const TONE = { good: "text-ink2", caution: "text-ochre", bad: "text-brick" } as const;
 const factorCheck = checkBy(LandingPlan.shape.ownFactor);
@@ -119,92 +121,80 @@ export function SitesView() {
       {list.length === 0 ? (
         <p>No landing place can be reached. Move the aircraft on the map of Paths, or plan a ditching.</p>
       ) : (
-        <table className="w-full text-right text-[13px]">
-          <caption className="sr-only">Places to land, the best first, with the reasons</caption>
-          <thead className="text-ink2">
-            <tr>
-              <th className="text-left font-normal">place</th>
-              <th className="px-2 text-left font-normal">length</th>
-              <th className="px-2 font-normal">in hand</th>
-              <th className="px-2 font-normal">needs</th>
-              <th className="px-2 font-normal">has</th>
-              <th className="font-normal">compare</th>
-            </tr>
-          </thead>
-          <tbody>
-            {list.map((site) => (
-              <Fragment key={site.end.id}>
-                <tr className={`border-t border-rule align-top ${site.end.id === shown?.endId ? "bg-mark" : ""}`}>
-                  <th
-                    rowSpan={2}
-                    scope="rowgroup"
-                    className="py-1 pr-2 text-left text-[14px] font-normal whitespace-nowrap"
-                  >
-                    <button
-                      type="button"
-                      className={`rounded text-left ${site.end.id === shown?.endId ? "font-bold" : ""}`}
-                      aria-pressed={site.end.id === shown?.endId}
-                      onClick={() => pin(site.end.id)}
-                    >
-                      {site.end.name}
-                    </button>
-                  </th>
-                  <td className={`px-2 py-1 text-left ${VERDICT_WORDS[site.verdict].tone}`}>
-                    {VERDICT_WORDS[site.verdict].text}
-                  </td>
-                  <td className="px-2 py-1 whitespace-nowrap">
-                    {site.reach.path && (
-                      <Figure
-                        title={`What is left, ${site.end.name}`}
-                        figure="margin"
-                        source={workingOfEnd(site.end.id)}
-                      >
-                        {formatMargin(site.reach.path.margin_m, format)}
-                      </Figure>
-                    )}
-                  </td>
-                  <td className="px-2 py-1 whitespace-nowrap">
-                    {site.length ? (
-                      <Figure title={`Length needed, ${site.end.name}`} figure="length" source={sourceOf(site)}>
-                        {format("length", site.length.needed_m)}
-                      </Figure>
-                    ) : (
-                      "–"
-                    )}
-                  </td>
-                  <td className="px-2 py-1 whitespace-nowrap">
-                    <span className="num">{format("length", site.end.length_m)}</span>{" "}
-                    <span className="text-ink2">{site.end.surface}</span>
-                  </td>
-                  <td className="py-1">
-                    <input
-                      type="checkbox"
-                      className="size-4 accent-harbour"
-                      aria-label={`Compare ${site.end.name}`}
-                      checked={compared.includes(site.end.id)}
-                      onChange={() => toggle(site.end.id)}
-                    />
-                  </td>
-                </tr>
-                <tr className={site.end.id === shown?.endId ? "bg-mark" : ""}>
-                  <td colSpan={5} className="px-2 pb-1.5 text-left leading-5">
-                    <span className="num text-ink2">
-                      {whereInWords(site.reach, heading_rad, variation?.variation_rad ?? null, format)}:{" "}
-                    </span>
-                    {site.reasons
-                      .filter((reason) => reason.code !== "too-short" || site.verdict !== "short")
-                      .map((reason, i) => (
-                        <span key={reason.code} className={TONE[reason.tone]}>
-                          {i > 0 && ", "}
-                          {reasonInWords(reason, format)}
-                        </span>
-                      ))}
-                  </td>
-                </tr>
-              </Fragment>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          className="w-full text-[13px]"
+          label="Places to land, the best first, with the reasons"
+          rows={list}
+          rowKey={(site) => site.end.id}
+          rowProps={(site) => ({ className: `align-top ${site.end.id === shown?.endId ? "bg-mark" : ""}` })}
+          columns={[
+            {
+              name: "place",
+              className: "whitespace-nowrap",
+              cell: ({ end }) => (
+                <button
+                  type="button"
+                  className={`rounded text-left text-[14px] ${end.id === shown?.endId ? "font-bold" : ""}`}
+                  aria-pressed={end.id === shown?.endId}
+                  onClick={() => pin(end.id)}
+                >
+                  {end.name}
+                </button>
+              ),
+            },
+            {
+              name: "length",
+              kind: "words",
+              cell: ({ verdict }) => VERDICT_WORDS[verdict].text,
+              tone: ({ verdict }) => VERDICT_WORDS[verdict].tone,
+            },
+            {
+              name: "in hand",
+              cell: ({ end, reach }) =>
+                reach.path && (
+                  <Figure title={`What is left, ${end.name}`} figure="margin" source={workingOfEnd(end.id)}>
+                    {formatMargin(reach.path.margin_m, format)}
+                  </Figure>
+                ),
+            },
+            { name: "needs", cell: (site) => <LengthNeeded site={site} source={sourceOf(site)} /> },
+            {
+              name: "has",
+              cell: ({ end }) => (
+                <>
+                  {format("length", end.length_m)} <span className="font-sans text-ink2">{end.surface}</span>
+                </>
+              ),
+            },
+            {
+              name: "compare",
+              cell: ({ end }) => (
+                <input
+                  type="checkbox"
+                  className="size-4 accent-harbour"
+                  aria-label={`Compare ${end.name}`}
+                  checked={compared.includes(end.id)}
+                  onChange={() => toggle(end.id)}
+                />
+              ),
+            },
+          ]}
+          under={(site) => (
+            <>
+              <span className="num text-ink2">
+                {whereInWords(site.reach, heading_rad, variation?.variation_rad ?? null, format)}:{" "}
+              </span>
+              {site.reasons
+                .filter((reason) => reason.code !== "too-short" || site.verdict !== "short")
+                .map((reason, i) => (
+                  <span key={reason.code} className={TONE[reason.tone]}>
+                    {i > 0 && ", "}
+                    {reasonInWords(reason, format)}
+                  </span>
+                ))}
+            </>
+          )}
+        />
       )}
       <p className="mt-3 max-w-prose text-[13px] text-ink2">
         Stall with flap {figures.flapName} {format("speed", figures.stallEas_mps)}. Lengths are from{" "}
@@ -221,6 +211,16 @@ export function SitesView() {
   );
 }
 
+function LengthNeeded({ site, source }: { site: Site; source: WorkingSource }) {
+  const format = useFormat();
+  if (!site.length) return "–";
+  return (
+    <Figure title={`Length needed, ${site.end.name}`} figure="length" source={source}>
+      {format("length", site.length.needed_m)}
+    </Figure>
+  );
+}
+
 /** Two places side by side, line by line. */
 function Comparison({
   two,
@@ -232,7 +232,7 @@ function Comparison({
   onPin: (id: string) => void;
 }) {
   const format = useFormat();
-  const rows: readonly { name: string; of: (site: Site) => string; better: (site: Site) => number }[] = [
+  const rows: readonly { name: string; of: (site: Site) => ReactNode; better?: (site: Site) => number }[] = [
     {
       name: "in hand on arrival",
       of: ({ reach: { path } }) => (path ? formatMargin(path.margin_m, format) : "–"),
@@ -240,7 +240,7 @@ function Comparison({
     },
     {
       name: "length needed",
-      of: ({ length }) => (length ? format("length", length.needed_m) : "–"),
+      of: (site) => <LengthNeeded site={site} source={sourceOf(site)} />,
       better: ({ length }) => -(length?.needed_m ?? Infinity),
     },
     { name: "length there is", of: ({ end }) => format("length", end.length_m), better: ({ end }) => end.length_m },
@@ -268,71 +268,36 @@ function Comparison({
     },
     { name: "surface, width", of: ({ end }) => `${end.surface}, ${format("length", end.width_m)}`, better: () => 0 },
     { name: "score (ours, smaller is better)", of: ({ score }) => formatNumber(score), better: ({ score }) => -score },
+    { name: "notes", of: ({ end }) => <span className="font-sans text-[13px] text-ink2">{end.notes || "none"}</span> },
+    {
+      name: "choose",
+      of: ({ end }) => (
+        <button type="button" className="btn btn-quiet px-2 py-0.5 font-sans text-[13px]" onClick={() => onPin(end.id)}>
+          Plan {end.name}
+        </button>
+      ),
+    },
   ];
   return (
     <section className="mb-4 max-w-[680px] border-b border-rule pb-3" aria-label="Comparison">
-      <table className="w-full text-right text-[14px]">
-        <thead>
-          <tr>
-            <th>
-              <span className="sr-only">what</span>
-            </th>
-            {two.map((site) => (
-              <th key={site.end.id} className="px-3 font-semibold">
-                {site.end.name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => {
-            const [a, b] = two.map(row.better);
-            return (
-              <tr key={row.name} className="border-t border-rule">
-                <th className="py-0.5 text-left font-normal text-ink2">{row.name}</th>
-                {two.map((site, i) => (
-                  <td
-                    key={site.end.id}
-                    className={`num px-3 ${(i === 0 ? a > b : b > a) ? "font-semibold text-pine" : ""}`}
-                  >
-                    {row.name === "length needed" && site.length ? (
-                      <Figure title={`Length needed, ${site.end.name}`} figure="length" source={sourceOf(site)}>
-                        {row.of(site)}
-                      </Figure>
-                    ) : (
-                      row.of(site)
-                    )}
-                  </td>
-                ))}
-              </tr>
-            );
-          })}
-          <tr className="border-t border-rule">
-            <th className="py-1 text-left font-normal text-ink2">notes</th>
-            {two.map((site) => (
-              <td key={site.end.id} className="px-3 py-1 text-[13px] text-ink2">
-                {site.end.notes || "none"}
-              </td>
-            ))}
-          </tr>
-          <tr>
-            <th>
-              <span className="sr-only">choose</span>
-            </th>
-            {two.map((site) => (
-              <td key={site.end.id} className="px-3">
-                <button
-                  type="button"
-                  className="btn btn-quiet px-2 py-0.5 text-[13px]"
-                  onClick={() => onPin(site.end.id)}
-                >
-                  Plan {site.end.name}
-                </button>
-              </td>
-            ))}
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        rows={rows}
+        rowKey={(row) => row.name}
+        columns={[
+          { name: "what", head: <span className="sr-only">what</span>, cell: (row) => row.name },
+          ...two.map((site, i): Column<(typeof rows)[number]> => ({
+            name: site.end.id,
+            head: <strong className="text-[14px] font-semibold text-ink">{site.end.name}</strong>,
+            cell: (row) => row.of(site),
+            tone: ({ better }) =>
+              better && better(site) > better(two[1 - i])
+                ? "font-semibold text-pine"
+                : better
+                  ? ""
+                  : "!whitespace-normal",
+          })),
+        ]}
+      />
     </section>
   );
 }

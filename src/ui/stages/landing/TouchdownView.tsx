@@ -6,9 +6,11 @@ import { CheckField } from "@/ui/kit/forms/CheckField";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
+import type { WorkingSource } from "@/ui/kit/working/working-store";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";
 import { useLandingPlan } from "./useLandingPlan";
 import { useTouchdown } from "./useTouchdown";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Widest bar of the energy drawing stands for this ratio. */
 const WIDEST = 2.4;
@@ -75,50 +77,48 @@ export function TouchdownView() {
       <div className="mt-3 grid grid-cols-2 gap-6 max-[1150px]:grid-cols-1">
         <section aria-label="Energy compared">
           <h2 className="font-bold">Energy against the plan</h2>
-          <table className="mt-1 w-full text-right text-[14px]">
-            <thead className="text-[13px] text-ink2">
-              <tr>
-                <th className="text-left font-normal">touchdown</th>
-                <th className="px-2 font-normal">ground speed</th>
-                <th className="px-2 text-left font-normal">energy</th>
-                <th className="font-normal">stops in</th>
-              </tr>
-            </thead>
-            <tbody>
-              {cases.map((entry) => (
-                <EnergyRow key={entry.name} entry={entry} source={source} />
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            className="mt-1 w-full text-[14px]"
+            rows={cases}
+            rowKey={(entry) => entry.name}
+            columns={[
+              { name: "touchdown", className: "whitespace-nowrap", cell: (entry) => entry.name },
+              { name: "ground speed", cell: (entry) => format("speed", entry.groundSpeed_mps) },
+              {
+                name: "energy",
+                kind: "words",
+                className: "w-[46%]",
+                cell: (entry) => <Energy entry={entry} source={source} />,
+              },
+              { name: "stops in", cell: (entry) => format("length", entry.stop_m) },
+            ]}
+          />
         </section>
         <section aria-label="Stopping">
           <h2 className="font-bold">Stopping from {format("speed", groundSpeed_mps)}</h2>
-          <table className="mt-1 w-full text-right text-[14px]">
-            <thead className="text-[13px] text-ink2">
-              <tr>
-                <th className="text-left font-normal">mean load</th>
-                <th className="px-2 font-normal">in</th>
-                <th className="px-2 font-normal">time</th>
-                <th className="pl-3 text-left font-normal">about</th>
-              </tr>
-            </thead>
-            <tbody>
-              {stops.map((stop) => (
-                <tr key={stop.g} className="border-t border-rule">
-                  <th className="num py-0.5 text-left font-normal">{stop.g} g</th>
-                  <td className="px-2 whitespace-nowrap">
-                    <Figure title={`Stop at ${stop.g} g`} figure={`stop ${stop.g}`} source={source}>
-                      {stop.distance_m < 20
-                        ? `${formatNumber(stop.distance_m, 1)} m`
-                        : format("length", stop.distance_m)}
-                    </Figure>
-                  </td>
-                  <td className="num px-2 whitespace-nowrap">{formatNumber(stop.time_s, stop.time_s < 2 ? 1 : 0)} s</td>
-                  <td className="pl-3 text-left text-[13px] text-ink2">{G_WORDS[String(stop.g)]}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            className="mt-1 w-full text-[14px]"
+            rows={stops}
+            rowKey={(stop) => stop.g}
+            columns={[
+              { name: "mean load", cell: (stop) => <span className="num">{stop.g} g</span> },
+              {
+                name: "in",
+                cell: ({ g, distance_m }) => (
+                  <Figure title={`Stop at ${g} g`} figure={`stop ${g}`} source={source}>
+                    {distance_m < 20 ? `${formatNumber(distance_m, 1)} m` : format("length", distance_m)}
+                  </Figure>
+                ),
+              },
+              { name: "time", cell: ({ time_s }) => `${formatNumber(time_s, time_s < 2 ? 1 : 0)} s` },
+              {
+                name: "about",
+                kind: "words",
+                cell: (stop) => G_WORDS[String(stop.g)],
+                tone: () => "text-[13px] text-ink2",
+              },
+            ]}
+          />
         </section>
       </div>
       {gear.flown !== "fixed" && (
@@ -149,59 +149,41 @@ export function TouchdownView() {
       </p>
       <section className="mt-3" aria-label="Secure before touchdown">
         <h2 className="font-bold">Made safe by height over the ground</h2>
-        <table className="mt-1 w-full text-left text-[14px]">
-          <thead className="text-[13px] text-ink2">
-            <tr>
-              <th className="font-normal">by</th>
-              <th className="px-3 font-normal">what</th>
-              <th className="font-normal">because</th>
-            </tr>
-          </thead>
-          <tbody>
-            {secureList(document).map((item) => (
-              <tr key={item.what} className="border-t border-rule align-top">
-                <td className="num py-0.5 whitespace-nowrap">
-                  {item.by_m === null ? "at once" : format("height", item.by_m)}
-                </td>
-                <td className="px-3 py-0.5">{item.what}</td>
-                <td className="py-0.5 text-[13px] text-ink2">{item.why}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          className="mt-1 w-full text-[14px]"
+          rows={secureList(document)}
+          rowKey={(item) => item.what}
+          rowProps={() => ({ className: "align-top" })}
+          columns={[
+            {
+              name: "by",
+              tone: () => "num whitespace-nowrap",
+              cell: ({ by_m }) => (by_m === null ? "at once" : format("height", by_m)),
+            },
+            { name: "what", kind: "words", cell: (item) => item.what },
+            { name: "because", kind: "words", cell: (item) => item.why, tone: () => "text-[13px] text-ink2" },
+          ]}
+        />
       </section>
     </div>
   );
 }
 
-function EnergyRow({
-  entry,
-  source,
-}: {
-  entry: TouchdownCase;
-  source: { calculation: { name: string; input: unknown } };
-}) {
-  const format = useFormat();
+/** Energy as a bar over that of the slowest touchdown. */
+function Energy({ entry, source }: { entry: TouchdownCase; source: WorkingSource }) {
   return (
-    <tr className="border-t border-rule">
-      <th className="py-0.5 text-left font-normal whitespace-nowrap">{entry.name}</th>
-      <td className="num px-2 whitespace-nowrap">{format("speed", entry.groundSpeed_mps)}</td>
-      <td className="w-[46%] px-2 text-left">
-        <span className="flex items-center gap-2">
-          <span
-            aria-hidden="true"
-            className="h-3 border border-ink2"
-            style={{
-              width: `${(60 * Math.min(entry.ratio, WIDEST)) / WIDEST}%`,
-              background: entry.ratio > 1.02 ? "var(--clay)" : "var(--sage)",
-            }}
-          />
-          <Figure title={`Energy, ${entry.name}`} figure={entry.name} source={source}>
-            ×{formatNumber(entry.ratio, 2)}
-          </Figure>
-        </span>
-      </td>
-      <td className="num whitespace-nowrap">{format("length", entry.stop_m)}</td>
-    </tr>
+    <span className="flex items-center gap-2">
+      <span
+        aria-hidden="true"
+        className="h-3 border border-ink2"
+        style={{
+          width: `${(60 * Math.min(entry.ratio, WIDEST)) / WIDEST}%`,
+          background: entry.ratio > 1.02 ? "var(--clay)" : "var(--sage)",
+        }}
+      />
+      <Figure title={`Energy, ${entry.name}`} figure={entry.name} source={source}>
+        ×{formatNumber(entry.ratio, 2)}
+      </Figure>
+    </span>
   );
 }

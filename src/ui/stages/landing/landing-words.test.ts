@@ -1,9 +1,9 @@
+import { isUsable } from "@/core/landing/site-verdict";
 import { describe, expect, it } from "vitest";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { approachKeys } from "@/core/landing/approach-keys";
 import { landingChoice, landingQuestion } from "@/core/landing/landing-choice";
 import { landingEnds } from "@/core/landing/landing-end";
-import { isUsable } from "@/core/landing/sites";
 import { MPS_PER_KT } from "@/core/quantities/constants";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";

@@ -1,11 +1,13 @@
 // The answer of the landing in sentences: headline for the spine, decision beside the ledger, intention for the call. Text in the user's
 // units from what the core has computed; the same for the screen and for whatever reads it aloud or prints it.
+import { isUsable } from "@/core/landing/site-verdict";
+import { LEFT_M } from "@/core/landing/approach-heights";
 import { type HeightAdvice } from "@/core/landing/height-advice";
 import type { EndReach } from "@/core/landing/reach";
-import { type Site, isUsable } from "@/core/landing/sites";
+import { type Site } from "@/core/landing/sites";
 import { assertNever } from "@/core/outcome";
 import { oClock, threeFigures } from "@/core/quantities/angle";
-import { LEFT_M, type OneEngineApproach } from "@/core/landing/one-engine-approach";
+import { type OneEngineApproach } from "@/core/landing/one-engine-approach";
 import type { OneEnginePlan } from "@/core/situation/one-engine-plan";
 import type { CallPlan } from "@/core/situation/landing-plan";
 import type { Format } from "@/ui/kit/units/units-store";

@@ -1,6 +1,7 @@
 // What speaks for and against a place, in words.
+import type { SiteVerdict } from "@/core/landing/site-verdict";
 import type { Hazard } from "@/core/landing/places";
-import type { SiteReason, SiteVerdict } from "@/core/landing/sites";
+import type { SiteReason } from "@/core/landing/sites";
 import { formatNumber } from "@/core/quantities/units";
 import type { LengthRule } from "@/core/situation/landing-plan";
 import type { Format } from "@/ui/kit/units/units-store";

@@ -12,6 +12,8 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { runsCsv, useFlowRuns } from "./flow-runs";
 import { type Tick, behind_s, runLog, timeInWords } from "./restart-words";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const SYMPTOMS: readonly { value: Symptom | ""; label: string }[] = [
   { value: "", label: "nothing in particular" },
@@ -75,52 +77,40 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
           {run.started && <Clock run={run} budget={budget} />}
         </div>
       </div>
-      <table className="w-full text-right text-[14px]">
-        <caption className="sr-only">The cause check in order, with seconds, feet and whether it fits</caption>
-        <thead className="text-[13px] text-ink2">
-          <tr>
-            <th className="text-left font-normal">check</th>
-            <th className="px-2 text-left font-normal">do</th>
-            <th className="px-2 font-normal">after</th>
-            <th className="px-2 font-normal">costs</th>
-            <th className="px-2 font-normal">done at</th>
-            <th className="pl-3 text-left font-normal">fits</th>
-            {run.started && <th className="font-normal">yours</th>}
-          </tr>
-        </thead>
-        <tbody>
-          {[...budget.items, ...then].map(({ item, to_s, cost_m, end_m, fits }, i) => {
-            const tick = run.ticks[i];
-            const after = i >= budget.items.length;
-            return (
-              <tr
-                key={item.id}
-                className={`border-t border-rule ${run.started && !run.done && i === run.ticks.length ? "bg-mark" : ""}`}
-              >
-                <th className={`py-1 text-left ${after ? "font-normal" : "font-semibold"} ${fits ? "" : "text-ink2"}`}>
-                  {after ? `then: ${item.name.toLowerCase()}` : item.name}
-                </th>
-                <td className="px-2 text-left text-[13px] text-ink2">{item.action}</td>
-                <td className="num px-2 whitespace-nowrap">{formatNumber(to_s, 0)} s</td>
-                <td className="px-2 whitespace-nowrap">
-                  <Figure title={item.name} figure={item.id} source={source}>
-                    {format("height", cost_m)}
-                  </Figure>
-                </td>
-                <td className="num px-2 whitespace-nowrap">
-                  {end_m > question.ground_m ? format("height", end_m) : "on the ground"}
-                </td>
-                <td className={`pl-3 text-left ${fits ? "text-pine" : "text-brick"}`}>{fits ? "fits" : "too late"}</td>
-                {run.started && (
-                  <td className={`num ${tick && tick.at_s > tick.planned_s + 1 ? "text-brick" : ""}`}>
-                    {tick ? `${tick.at_s.toFixed(1)} s` : "–"}
-                  </td>
-                )}
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        label="The cause check in order, with seconds, feet and whether it fits"
+        rows={[...budget.items, ...then]}
+        rowKey={({ item }) => item.id}
+        rowProps={(_, i) => ({ className: run.started && !run.done && i === run.ticks.length ? "bg-mark" : "" })}
+        columns={[
+          {
+            name: "check",
+            cell: ({ item }, i) => (i >= budget.items.length ? `then: ${item.name.toLowerCase()}` : item.name),
+            tone: ({ fits }, i) => `${i < budget.items.length ? "!font-semibold" : ""} ${fits ? "" : "text-ink2"}`,
+          },
+          { name: "do", kind: "words", cell: ({ item }) => item.action, tone: () => "text-[13px] text-ink2" },
+          { name: "after", cell: ({ to_s }) => `${formatNumber(to_s, 0)} s` },
+          {
+            name: "costs",
+            cell: ({ item, cost_m }) => (
+              <Figure title={item.name} figure={item.id} source={source}>
+                {format("height", cost_m)}
+              </Figure>
+            ),
+          },
+          {
+            name: "done at",
+            cell: ({ end_m }) => (end_m > question.ground_m ? format("height", end_m) : "on the ground"),
+          },
+          {
+            name: "fits",
+            kind: "words",
+            cell: ({ fits }) => (fits ? "fits" : "too late"),
+            tone: ({ fits }) => (fits ? "text-pine" : "text-brick"),
+          },
+          ...(run.started ? [yours(run.ticks)] : []),
+        ]}
+      />
       {run.ticks.length > 0 && (
         <button
           type="button"
@@ -160,38 +150,41 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
       {budget.byPropeller.length > 1 && (
         <>
           <h2 className="mt-5 font-bold">What the dead propeller costs</h2>
-          <table className="mt-1 max-w-[520px] text-right text-[14px]">
-            <thead className="text-[13px] text-ink2">
-              <tr>
-                <th className="pr-4 text-left font-normal">propeller</th>
-                <th className="px-3 font-normal">sink</th>
-                <th className="px-3 font-normal">best glide</th>
-                <th className="px-3 font-normal">ratio</th>
-                <th className="pl-3 font-normal">time to the commit height</th>
-              </tr>
-            </thead>
-            <tbody>
-              {budget.byPropeller.map((entry) => (
-                <tr key={entry.state} className="border-t border-rule">
-                  <th className="pr-4 text-left font-normal">{entry.state}</th>
-                  <td className="px-3">
-                    <Figure title={`Sink, ${entry.state}`} figure="propeller" source={source}>
-                      {format("verticalSpeed", entry.sink_mps)}
-                    </Figure>
-                  </td>
-                  <td className="num px-3">{format("speed", entry.eas_mps)}</td>
-                  <td className="num px-3">{formatNumber(entry.ratio, 1)}:1</td>
-                  <td className="num pl-3">
-                    {timeInWords(Math.max(question.altitude_m - question.commit_m, 0) / entry.sink_mps)}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            className="mt-1 max-w-[520px] text-[14px]"
+            rows={budget.byPropeller}
+            rowKey={(entry) => entry.state}
+            columns={[
+              { name: "propeller", cell: (entry) => entry.state },
+              {
+                name: "sink",
+                cell: (entry) => (
+                  <Figure title={`Sink, ${entry.state}`} figure="propeller" source={source}>
+                    {format("verticalSpeed", entry.sink_mps)}
+                  </Figure>
+                ),
+              },
+              { name: "best glide", cell: (entry) => format("speed", entry.eas_mps) },
+              { name: "ratio", cell: (entry) => `${formatNumber(entry.ratio, 1)}:1` },
+              {
+                name: "time to the commit height",
+                cell: (entry) => timeInWords(Math.max(question.altitude_m - question.commit_m, 0) / entry.sink_mps),
+              },
+            ]}
+          />
         </>
       )}
     </div>
   );
+}
+
+/** When each check was done in the run. */
+function yours(ticks: readonly Tick[]): Column<object> {
+  return {
+    name: "yours",
+    cell: (_, i) => (ticks[i] ? `${ticks[i].at_s.toFixed(1)} s` : "–"),
+    tone: (_, i) => (ticks[i] && ticks[i].at_s > ticks[i].planned_s + 1 ? "text-brick" : ""),
+  };
 }
 
 interface Run {

@@ -13,12 +13,12 @@ import { checkBy } from "@/ui/kit/forms/fault";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { pickEnd, pointAt, useReach } from "@/ui/answers/reach-store";
 import type { Overlay } from "@/ui/kit/map/overlay-extent";
-import { TableHead } from "@/ui/kit/page/TableHead";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useHeadingInWords } from "@/ui/situation/useHeadingInWords";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const SituationMap = dynamic(() => import("@/ui/situation/map/SituationMap").then((module) => module.SituationMap), {
   ssr: false,
@@ -128,41 +128,48 @@ export function MinutesView() {
                 ? `It stays whole for a landing that needs it, and costs ${format("distance", best.upwind_m - now.upwind_m)} of reach into the wind and ${formatClock(best.time_s - now.time_s)} of time. ${WHY[minutes.losing]}`
                 : `It reaches ${format("distance", best.upwind_m)} into the wind; shut down now ${format("distance", now.upwind_m)}. ${WHY[minutes.losing]}`}
             </p>
-            <table className="mt-1 w-full text-right text-[14px]">
-              <TableHead
-                names={["with the minutes", "speed", "stops at", "into the wind", "down the wind", "aloft for"]}
-              />
-              <tbody>
-                {plans.map((plan) => (
-                  <tr key={plan.choice} className="border-t border-rule">
-                    <th className="py-0.5 text-left font-normal">
+            <DataTable
+              className="mt-1 w-full text-[14px]"
+              rows={plans}
+              rowKey={(plan) => plan.choice}
+              columns={[
+                {
+                  name: "with the minutes",
+                  cell: ({ choice }) => (
+                    <>
                       <span
                         aria-hidden="true"
                         className="mr-2 inline-block h-0 w-5 border-t-[3px] align-middle"
                         style={{
-                          borderColor: `var(--${COLOURS[plan.choice]})`,
-                          borderStyle: plan.choice === "shut-down" ? "dashed" : "solid",
+                          borderColor: `var(--${COLOURS[choice]})`,
+                          borderStyle: choice === "shut-down" ? "dashed" : "solid",
                         }}
                       />
-                      {NAMES[plan.choice]}
-                    </th>
-                    <td className="num px-2">{format("speed", plan.eas_mps)}</td>
-                    <td className="px-2">
-                      <Figure title={`${NAMES[plan.choice]}: where it stops`} figure={plan.choice} source={source}>
-                        {format("height", plan.top_m)}
-                      </Figure>
-                    </td>
-                    <td className="px-2">
-                      <Figure title={`${NAMES[plan.choice]}: reach`} figure={plan.choice} source={source}>
-                        {format("distance", Math.max(plan.upwind_m, 0))}
-                      </Figure>
-                    </td>
-                    <td className="num px-2">{format("distance", plan.downwind_m)}</td>
-                    <td className="num px-2">{formatClock(plan.time_s)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+                      {NAMES[choice]}
+                    </>
+                  ),
+                },
+                { name: "speed", cell: (plan) => format("speed", plan.eas_mps) },
+                {
+                  name: "stops at",
+                  cell: ({ choice, top_m }) => (
+                    <Figure title={`${NAMES[choice]}: where it stops`} figure={choice} source={source}>
+                      {format("height", top_m)}
+                    </Figure>
+                  ),
+                },
+                {
+                  name: "into the wind",
+                  cell: ({ choice, upwind_m }) => (
+                    <Figure title={`${NAMES[choice]}: reach`} figure={choice} source={source}>
+                      {format("distance", Math.max(upwind_m, 0))}
+                    </Figure>
+                  ),
+                },
+                { name: "down the wind", cell: (plan) => format("distance", plan.downwind_m) },
+                { name: "aloft for", cell: (plan) => formatClock(plan.time_s) },
+              ]}
+            />
             {answer?.ok &&
               answer.value.issues.map((issue) => (
                 <p key={issue.choice} className="text-[13px] text-ochre">

@@ -10,6 +10,7 @@ import { SliderField } from "@/ui/kit/forms/SliderField";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Of a question about both engines stopped: the relight envelope with today's way down, and the attempts of both kinds. */
 export function RelightView({ question, stopped }: { question: RestartQuestion; stopped: RestartQuestion["stopped"] }) {
@@ -151,32 +152,20 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
         label="Relight envelope with the way down"
         option={option}
         table={
-          <table className="w-full text-right text-[13px]">
-            <thead className="text-ink2">
-              <tr>
-                {["attempt", "from", "to", "begins at", "ends at"].map((head) => (
-                  <th key={head} className="font-normal">
-                    {head}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody className="num">
-              {[windmill, assisted].flatMap((plan) =>
-                plan.attempts.map((attempt, i) => (
-                  <tr key={`${plan.kind}${i}`} className="border-t border-rule">
-                    <th className="font-sans font-normal">
-                      {plan.kind} {i + 1}
-                    </th>
-                    <td>{Math.round(attempt.from.time_s)} s</td>
-                    <td>{Math.round(attempt.to.time_s)} s</td>
-                    <td>{format("height", attempt.from.altitude_m)}</td>
-                    <td>{format("height", attempt.to.altitude_m)}</td>
-                  </tr>
-                )),
-              )}
-            </tbody>
-          </table>
+          <DataTable
+            className="w-full text-[13px]"
+            rows={[windmill, assisted].flatMap(({ kind, attempts }) =>
+              attempts.map((attempt, i) => ({ ...attempt, name: `${kind} ${i + 1}` })),
+            )}
+            rowKey={({ name }) => name}
+            columns={[
+              { name: "attempt", cell: ({ name }) => name },
+              { name: "from", cell: ({ from }) => `${Math.round(from.time_s)} s` },
+              { name: "to", cell: ({ to }) => `${Math.round(to.time_s)} s` },
+              { name: "begins at", cell: ({ from }) => format("height", from.altitude_m) },
+              { name: "ends at", cell: ({ to }) => format("height", to.altitude_m) },
+            ]}
+          />
         }
       />
       <section className="border-t border-rule px-4 py-2" aria-label="Attempts">
@@ -211,55 +200,43 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
             onChange={(value) => change((current) => ({ restart: { ...current.restart, assistedChance: value } }))}
           />
         </div>
-        <table className="mt-1 w-full text-right text-[14px]">
-          <thead className="text-[13px] text-ink2">
-            <tr>
-              {[
-                "",
-                "speed",
-                "attempts",
-                "first begins",
-                "dive costs",
-                "slowing is worth",
-                "chance",
-                "left over commit",
-              ].map((head, i) => (
-                <th key={head} className="font-normal">
-                  {i === 0 ? <span className="sr-only">kind</span> : head}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {[windmill, assisted].map((plan) => (
-              <tr key={plan.kind} className={`border-t border-rule ${plan.kind === better ? "font-semibold" : ""}`}>
-                <th className="text-left font-[inherit]">
-                  {plan.kind === "windmill" ? "windmilling" : "auxiliary power"}
-                </th>
-                <td className="num">{format("speed", plan.cas_mps)}</td>
-                <td>
-                  <Figure
-                    title="Attempts that fit"
-                    figure={plan.kind}
-                    source={source}
-                    className={plan.attempts.length === 0 ? "text-brick" : ""}
-                  >
-                    {plan.attempts.length}
-                  </Figure>
-                </td>
-                <td className="num">
-                  {plan.attempts[0]
-                    ? `${Math.round(plan.attempts[0].from.time_s)} s, ${format("height", plan.attempts[0].from.altitude_m)}`
-                    : "–"}
-                </td>
-                <td className="num">{format("height", plan.dive_m)}</td>
-                <td className="num">{format("height", plan.back_m)}</td>
-                <td className="num">{Math.round(plan.chance * 100)} %</td>
-                <td className="num">{format("height", plan.left_m)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          className="mt-1 w-full text-[14px]"
+          rows={[windmill, assisted]}
+          rowKey={(plan) => plan.kind}
+          rowProps={(plan) => ({ className: plan.kind === better ? "font-semibold" : "" })}
+          columns={[
+            {
+              name: "kind",
+              head: <span className="sr-only">kind</span>,
+              className: "[font-weight:inherit]",
+              cell: (plan) => (plan.kind === "windmill" ? "windmilling" : "auxiliary power"),
+            },
+            { name: "speed", cell: (plan) => format("speed", plan.cas_mps) },
+            {
+              name: "attempts",
+              cell: ({ kind, attempts }) => (
+                <Figure
+                  title="Attempts that fit"
+                  figure={kind}
+                  source={source}
+                  className={attempts.length === 0 ? "text-brick" : ""}
+                >
+                  {attempts.length}
+                </Figure>
+              ),
+            },
+            {
+              name: "first begins",
+              cell: ({ attempts: [first] }) =>
+                first ? `${Math.round(first.from.time_s)} s, ${format("height", first.from.altitude_m)}` : "–",
+            },
+            { name: "dive costs", cell: (plan) => format("height", plan.dive_m) },
+            { name: "slowing is worth", cell: (plan) => format("height", plan.back_m) },
+            { name: "chance", cell: (plan) => `${Math.round(plan.chance * 100)} %` },
+            { name: "left over commit", cell: (plan) => format("height", plan.left_m) },
+          ]}
+        />
         {stopped !== "both" && (
           <p className="text-[13px] text-ochre">
             One engine runs: the decision beside says what height it holds. The attempts here are counted as if both had

@@ -6,6 +6,7 @@ import { Figure } from "@/ui/kit/working/Figure";
 import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import { useTakeOff } from "@/ui/answers/take-off-store";
 import { climbsAway } from "./take-off-words";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** What a failure at a height comes to. */
 const FAILS: Record<GoFailure | "none", string> = {
@@ -86,31 +87,37 @@ export function PhaseTable({ answer }: { answer: TakeOffAnswer }) {
   ];
   return (
     <section className="border-t border-rule px-4 py-2" aria-label="By phase">
-      <table className="w-full text-[14px]">
-        <caption className="sr-only">What to do when an engine stops, by phase</caption>
-        <tbody>
-          {rows
-            .filter((row) => row.shown)
-            .map((row) => (
-              <tr
-                key={row.key}
-                className={`border-t border-rule first:border-t-0 ${row.key === here ? "bg-mark" : ""}`}
-              >
-                <th
-                  className={`w-[40%] py-1 pr-3 pl-2 text-left font-semibold ${row.key === here ? "border-l-4 border-harbour" : "border-l-4 border-transparent"}`}
-                >
-                  {row.phase}
-                  {row.key === here && <span className="sr-only"> (the failure that is looked at)</span>}
-                </th>
-                <td className={`py-1 ${row.bad ? "text-brick" : ""}`}>
-                  <Figure title={row.phase} figure={row.figure} source={source} className="text-left font-sans">
-                    {row.act}
-                  </Figure>
-                </td>
-              </tr>
-            ))}
-        </tbody>
-      </table>
+      <DataTable
+        label="What to do when an engine stops, by phase"
+        headClassName="sr-only"
+        rows={rows.filter((row) => row.shown)}
+        rowKey={(row) => row.key}
+        rowProps={(row) => ({ className: `first:border-t-0 ${row.key === here ? "bg-mark" : ""}` })}
+        columns={[
+          {
+            name: "phase",
+            className: "w-[40%] border-l-4 pl-2",
+            tone: (row) => `!font-semibold ${row.key === here ? "border-l-harbour" : "border-l-transparent"}`,
+            cell: (row) => (
+              <>
+                {row.phase}
+                {row.key === here && <span className="sr-only"> (the failure that is looked at)</span>}
+              </>
+            ),
+          },
+          {
+            name: "what to do",
+            kind: "words",
+            className: "py-1",
+            tone: (row) => (row.bad ? "text-brick" : ""),
+            cell: (row) => (
+              <Figure title={row.phase} figure={row.figure} source={source} className="text-left font-sans">
+                {row.act}
+              </Figure>
+            ),
+          },
+        ]}
+      />
       <div className="mt-1 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-5">
         <SliderField
           label="Engine stops"

@@ -7,6 +7,8 @@ import type { Ask } from "@/ui/kit/lanes/asking";
 import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
+import type { Column } from "@/ui/kit/tables/column";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const NAMES: Record<SegmentName, string> = {
   first: "First: gear down, V_2",
@@ -53,73 +55,65 @@ export function SegmentsView({ input }: { input: TakeOffInput }) {
           </>
         )}
       </p>
-      <table className="w-full max-w-[640px] text-right text-[14px]">
-        <caption className="pb-1 text-left text-[13px] text-ink2">
-          At {format("mass", input.mass_kg)}; least gradients of two-engine transports, 14 CFR 25.119 and 25.121
-        </caption>
-        <thead className="text-[13px] text-ink2">
-          <tr>
-            <th className="text-left font-normal">segment</th>
-            <th className="font-normal">speed</th>
-            <th className="font-normal">gradient</th>
-            <th className="font-normal">least</th>
-            <th className="font-normal">
-              <span className="sr-only">met</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody className="num">
-          {segments.map((segment) => (
-            <tr key={segment.name} className="border-t border-rule">
-              <th className="text-left font-sans font-normal">{NAMES[segment.name]}</th>
-              <td>{format("speed", segment.eas_mps)}</td>
-              <td>
-                <Figure
-                  title={NAMES[segment.name]}
-                  figure={segment.name}
-                  source={source}
-                  className={segment.complies ? "" : "text-brick"}
-                >
-                  {formatNumber(segment.gradient * 100, 1)} %
-                </Figure>
-              </td>
-              <td>{segment.name === "first" ? "above 0" : `${formatNumber(segment.required * 100, 1)} %`}</td>
-              <td className={`font-sans ${segment.complies ? "text-pine" : "text-brick"}`}>
-                {segment.complies ? "met" : "not met"}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        className="w-full max-w-[640px] text-[14px]"
+        caption={`At ${format("mass", input.mass_kg)}; least gradients of two-engine transports, 14 CFR 25.119 and 25.121`}
+        rows={segments}
+        rowKey={(segment) => segment.name}
+        columns={[
+          { name: "segment", cell: (segment) => NAMES[segment.name] },
+          { name: "speed", cell: (segment) => format("speed", segment.eas_mps) },
+          {
+            name: "gradient",
+            cell: (segment) => (
+              <Figure
+                title={NAMES[segment.name]}
+                figure={segment.name}
+                source={source}
+                className={segment.complies ? "" : "text-brick"}
+              >
+                {formatNumber(segment.gradient * 100, 1)} %
+              </Figure>
+            ),
+          },
+          {
+            name: "least",
+            cell: ({ name, required }) => (name === "first" ? "above 0" : `${formatNumber(required * 100, 1)} %`),
+          },
+          {
+            name: "met",
+            head: <span className="sr-only">met</span>,
+            kind: "words",
+            cell: ({ complies }) => (complies ? "met" : "not met"),
+            tone: ({ complies }) => (complies ? "text-pine" : "text-brick"),
+          },
+        ]}
+      />
       <h2 className="mt-5 font-bold">Mass that climb allows, by altitude and temperature</h2>
-      <table className="mt-1 w-full max-w-[640px] text-right text-[14px]">
-        <thead className="text-[13px] text-ink2">
-          <tr>
-            <th className="text-left font-normal">altitude</th>
-            {table[0]?.limits.map(({ deviation_K }) => (
-              <th key={deviation_K} className="font-normal">
-                ISA {deviation_K < 0 ? "−" : "+"}
-                {Math.abs(deviation_K)}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody className="num">
-          {table.map((row) => (
-            <tr key={row.altitude_m} className="border-t border-rule">
-              <th className="text-left font-normal">{format("height", row.altitude_m)}</th>
-              {row.limits.map(({ deviation_K, limit }) => (
-                <td
-                  key={deviation_K}
-                  className={limit.mass_kg === null || limit.mass_kg < input.mass_kg ? "text-brick" : ""}
-                >
-                  {limit.mass_kg === null ? "none" : limit.binding === null ? "maximum" : format("mass", limit.mass_kg)}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        className="mt-1 w-full max-w-[640px] text-[14px]"
+        rows={table}
+        rowKey={(row) => row.altitude_m}
+        columns={[
+          {
+            name: "altitude",
+            kind: "figure",
+            className: "!text-left",
+            cell: (row) => format("height", row.altitude_m),
+          },
+          ...(table[0]?.limits ?? []).map(({ deviation_K }, i): Column<(typeof table)[number]> => ({
+            name: `ISA ${deviation_K < 0 ? "−" : "+"}${Math.abs(deviation_K)}`,
+            cell: ({ limits }) => {
+              const { mass_kg, binding } = limits[i].limit;
+              return mass_kg === null ? "none" : binding === null ? "maximum" : format("mass", mass_kg);
+            },
+            tone: ({ limits }) => {
+              const { mass_kg } = limits[i].limit;
+              return mass_kg === null || mass_kg < input.mass_kg ? "text-brick" : "";
+            },
+          })),
+        ]}
+      />
       <p className="mt-1 max-w-[640px] text-[13px] text-ink2">
         “Maximum” is the structure’s limit. Runway length, obstacles, brakes and tyres limit it besides; brick is less
         than the mass of today.

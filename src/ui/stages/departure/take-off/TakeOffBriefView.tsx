@@ -7,6 +7,7 @@ import type { PathEventKind } from "@/core/take-off/take-off-path";
 import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import { useTakeOffBrief } from "./useTakeOffBrief";
 import { useTakeOffCard } from "./useTakeOffCard";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 const EVENTS: Record<PathEventKind, string> = {
   "lift-off": "Lift-off",
@@ -56,28 +57,18 @@ export function TakeOffBriefView({ answer }: { answer: TakeOffAnswer }) {
       {events.length === 0 ? (
         <p className="text-ink2">It does not come to rotation on one engine.</p>
       ) : (
-        <table className="max-w-prose text-right text-[14px]">
-          <thead className="text-[13px] text-ink2">
-            <tr>
-              <th className="pr-6 text-left font-normal">moment</th>
-              <th className="px-3 font-normal">after brake release</th>
-              <th className="px-3 font-normal">distance</th>
-              <th className="px-3 font-normal">height</th>
-              <th className="pl-3 font-normal">speed</th>
-            </tr>
-          </thead>
-          <tbody className="num">
-            {events.map(({ kind, point }) => (
-              <tr key={kind} className="border-t border-rule">
-                <th className="pr-6 text-left font-sans font-normal">{EVENTS[kind]}</th>
-                <td className="px-3">{Math.round(point.time_s)} s</td>
-                <td className="px-3">{format("length", point.x_m)}</td>
-                <td className="px-3">{format("height", point.height_m)}</td>
-                <td className="pl-3">{format("speed", point.eas_mps)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          className="max-w-prose text-[14px]"
+          rows={events}
+          rowKey={({ kind }) => kind}
+          columns={[
+            { name: "moment", cell: ({ kind }) => EVENTS[kind] },
+            { name: "after brake release", cell: ({ point }) => `${Math.round(point.time_s)} s` },
+            { name: "distance", cell: ({ point }) => format("length", point.x_m) },
+            { name: "height", cell: ({ point }) => format("height", point.height_m) },
+            { name: "speed", cell: ({ point }) => format("speed", point.eas_mps) },
+          ]}
+        />
       )}
     </div>
   );

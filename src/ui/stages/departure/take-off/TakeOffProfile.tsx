@@ -7,6 +7,7 @@ import { type ChartInk, apart, endLabel } from "@/ui/kit/charts/chart-ink";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import { useTakeOff } from "@/ui/answers/take-off-store";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** Every so many points of the way make a row of the table. */
 const ROW_EVERY = 20;
@@ -153,31 +154,19 @@ export function TakeOffProfile({ answer }: { answer: TakeOffAnswer }) {
       label="Height over distance on both engines and on one"
       option={option}
       table={
-        <table className="w-full text-right text-[13px]">
-          <thead className="text-ink2">
-            <tr>
-              {["s", "distance", "height", "speed", "gear", "propeller"].map((head) => (
-                <th key={head} className="font-normal">
-                  {head}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody className="num">
-            {points
-              .filter((_, i) => i % ROW_EVERY === 0)
-              .map((point) => (
-                <tr key={point.time_s} className="border-t border-rule">
-                  <td>{point.time_s.toFixed(0)}</td>
-                  <td>{format("length", point.x_m)}</td>
-                  <td>{format("height", point.height_m)}</td>
-                  <td>{format("speed", point.eas_mps)}</td>
-                  <td className="font-sans">{point.gear}</td>
-                  <td className="font-sans">{point.propeller}</td>
-                </tr>
-              ))}
-          </tbody>
-        </table>
+        <DataTable
+          className="w-full text-[13px]"
+          rows={points.filter((_, i) => i % ROW_EVERY === 0)}
+          rowKey={(point) => point.time_s}
+          columns={[
+            { name: "s", kind: "figure", cell: (point) => point.time_s.toFixed(0) },
+            { name: "distance", cell: (point) => format("length", point.x_m) },
+            { name: "height", cell: (point) => format("height", point.height_m) },
+            { name: "speed", cell: (point) => format("speed", point.eas_mps) },
+            { name: "gear", kind: "words", cell: (point) => point.gear },
+            { name: "propeller", kind: "words", cell: (point) => point.propeller },
+          ]}
+        />
       }
     />
   );

@@ -213,6 +213,23 @@ const Limits = z.object({
   loadFactorFlap: z.number().min(1).max(12),
 });
 
+/** Tells of a figure that cannot be. */
+type Fault = (path: string, message: string) => void;
+
+function polarFaults(
+  { polar, wing, engines }: { polar: z.infer<typeof Polar> | null; wing: object | null; engines: { kind: string } },
+  fault: Fault,
+): void {
+  if (!polar) return;
+  if (!wing) fault("wing", "A polar needs a wing area.");
+  if (polar.landingFlap >= polar.flaps.length) fault("polar.landingFlap", "There is no such flap setting.");
+  if (polar.takeOffFlap >= polar.flaps.length) fault("polar.takeOffFlap", "There is no such flap setting.");
+  if (polar.deadPropeller && engines.kind === "jet")
+    fault("polar.deadPropeller", "A jet has no propeller: what its dead engines drag stands with the engines.");
+  if (polar.deadPropeller?.basis === "disc" && engines.kind !== "piston")
+    fault("polar.deadPropeller.basis", "Drag on the disc area needs a propeller.");
+}
+
 /** The document. A field that is added has no default here: it makes a new version, with a step from the one before. */
 export const AircraftDocument = z
   .object({
@@ -248,21 +265,12 @@ export const AircraftDocument = z
       .nullable(),
   })
   .superRefine((aircraft, context) => {
-    const fault = (path: string, message: string) =>
-      context.addIssue({ code: "custom", path: path.split("."), message });
+    const fault: Fault = (path, message) => context.addIssue({ code: "custom", path: path.split("."), message });
     if (!(aircraft.mass.minimum_kg < aircraft.mass.maximum_kg))
       fault("mass.minimum_kg", "The minimum mass is below the maximum.");
     if (!(aircraft.mass.usual_kg <= aircraft.mass.maximum_kg && aircraft.mass.usual_kg >= aircraft.mass.minimum_kg))
       fault("mass.usual_kg", "The usual mass lies between minimum and maximum.");
-    if (aircraft.polar && !aircraft.wing) fault("wing", "A polar needs a wing area.");
-    if (aircraft.polar && aircraft.polar.landingFlap >= aircraft.polar.flaps.length)
-      fault("polar.landingFlap", "There is no such flap setting.");
-    if (aircraft.polar && aircraft.polar.takeOffFlap >= aircraft.polar.flaps.length)
-      fault("polar.takeOffFlap", "There is no such flap setting.");
-    if (aircraft.polar?.deadPropeller && aircraft.engines.kind === "jet")
-      fault("polar.deadPropeller", "A jet has no propeller: what its dead engines drag stands with the engines.");
-    if (aircraft.polar?.deadPropeller?.basis === "disc" && aircraft.engines.kind !== "piston")
-      fault("polar.deadPropeller.basis", "Drag on the disc area needs a propeller.");
+    polarFaults(aircraft, fault);
     const ids = aircraft.causeFlow?.map((item) => item.id) ?? [];
     if (new Set(ids).size < ids.length) fault("causeFlow", "Two items of the cause check have the same id.");
     const { vs0_mps, vs1_mps, vbg_mps } = aircraft.handbook;

@@ -252,6 +252,9 @@ function verdictOf(
   return spare_m !== null && spare_m >= 0 ? "fits" : "tight";
 }
 
+/** What nobody should be flown into. */
+const WORST: readonly Hazard[] = ["people", "power-lines", "wall"];
+
 interface Told {
   entry: EndReach;
   end: LandingEnd;
@@ -263,45 +266,56 @@ interface Told {
   tailwindLimit_mps: number;
 }
 
-function reasonsOf({
-  entry,
-  end,
-  spare_m,
-  computedSpare_m,
-  verdict,
-  sun,
-  crosswindLimit_mps,
-  tailwindLimit_mps,
-}: Told): SiteReason[] {
-  const reasons: SiteReason[] = [];
-  const say = (code: SiteReason["code"], tone: SiteReason["tone"], value = 0) => reasons.push({ code, tone, value });
+function reasonsOf(told: Told): SiteReason[] {
+  const { entry, end, verdict } = told;
   const margin_m = entry.path?.margin_m ?? 0;
-  if (entry.status === "short" || entry.status === "reserve") say(entry.status, "bad", -margin_m);
-  if (verdict === "blocked") say("blocked", "bad", -(entry.clearance?.least_m ?? 0));
-  if (end.unprepared) say("unprepared", "caution");
-  else say("runway", "good");
-  if (computedSpare_m === null) say("does-not-stop", "bad");
-  else if (computedSpare_m < 0) say("too-short", "bad", -computedSpare_m);
-  else if (spare_m === null || spare_m < 0) say("tight", "caution", computedSpare_m);
-  else say("spare", "good", spare_m);
-  if (entry.tailwind_mps > Math.max(tailwindLimit_mps, CALM_MPS)) say("tailwind-limit", "bad", entry.tailwind_mps);
-  else if (entry.tailwind_mps > CALM_MPS) say("tailwind", "caution", entry.tailwind_mps);
-  else if (entry.tailwind_mps < -CALM_MPS) say("headwind", "good", -entry.tailwind_mps);
-  const across = Math.abs(entry.crosswind_mps);
-  if (across > crosswindLimit_mps) say("crosswind-limit", "caution", across);
-  else if (across > crosswindLimit_mps / 2) say("crosswind", "caution", across);
-  if (end.obstacle) say("obstacle", "caution", end.obstacle.height_m);
-  if (end.slope > FLAT) say("uphill", "good", end.slope);
-  if (end.slope < -FLAT) say("downhill", "caution", end.slope);
+  return [
+    ...(entry.status === "short" || entry.status === "reserve" ? [reason(entry.status, "bad", -margin_m)] : []),
+    ...(verdict === "blocked" ? [reason("blocked", "bad", -(entry.clearance?.least_m ?? 0))] : []),
+    end.unprepared ? reason("unprepared", "caution") : reason("runway", "good"),
+    lengthReason(told),
+    ...windReasons(told),
+    ...placeReasons(told),
+    ...(entry.status === "reached" && margin_m < LOW_ARRIVAL_M ? [reason("low-arrival", "caution", margin_m)] : []),
+    ...end.hazards.map((hazard) => reason(hazard, WORST.includes(hazard) ? "bad" : "caution")),
+  ];
+}
+
+function reason(code: SiteReason["code"], tone: SiteReason["tone"], value = 0): SiteReason {
+  return { code, tone, value };
+}
+
+function lengthReason({ spare_m, computedSpare_m }: Told): SiteReason {
+  if (computedSpare_m === null) return reason("does-not-stop", "bad");
+  if (computedSpare_m < 0) return reason("too-short", "bad", -computedSpare_m);
+  if (spare_m === null || spare_m < 0) return reason("tight", "caution", computedSpare_m);
+  return reason("spare", "good", spare_m);
+}
+
+function windReasons({ entry, crosswindLimit_mps, tailwindLimit_mps }: Told): SiteReason[] {
+  const { tailwind_mps } = entry;
+  const reasons: SiteReason[] = [];
+  if (tailwind_mps > Math.max(tailwindLimit_mps, CALM_MPS)) reasons.push(reason("tailwind-limit", "bad", tailwind_mps));
+  else if (tailwind_mps > CALM_MPS) reasons.push(reason("tailwind", "caution", tailwind_mps));
+  else if (tailwind_mps < -CALM_MPS) reasons.push(reason("headwind", "good", -tailwind_mps));
+  const across_mps = Math.abs(entry.crosswind_mps);
+  if (across_mps > crosswindLimit_mps) reasons.push(reason("crosswind-limit", "caution", across_mps));
+  else if (across_mps > crosswindLimit_mps / 2) reasons.push(reason("crosswind", "caution", across_mps));
+  return reasons;
+}
+
+/** Obstacle, slope and sun. */
+function placeReasons({ end, sun }: Told): SiteReason[] {
+  const reasons: SiteReason[] = [];
+  if (end.obstacle) reasons.push(reason("obstacle", "caution", end.obstacle.height_m));
+  if (end.slope > FLAT) reasons.push(reason("uphill", "good", end.slope));
+  if (end.slope < -FLAT) reasons.push(reason("downhill", "caution", end.slope));
   if (
     sun &&
     sun.elevation_rad > 0 &&
     sun.elevation_rad < SUN_LOW_RAD &&
     Math.abs(wrapHalfTurn(sun.azimuth_rad - end.headingTrue_rad)) < SUN_NEAR_RAD
   )
-    say("sun", "caution", sun.elevation_rad);
-  if (entry.status === "reached" && margin_m < LOW_ARRIVAL_M) say("low-arrival", "caution", margin_m);
-  for (const hazard of end.hazards)
-    say(hazard, hazard === "people" || hazard === "power-lines" || hazard === "wall" ? "bad" : "caution");
+    reasons.push(reason("sun", "caution", sun.elevation_rad));
   return reasons;
 }

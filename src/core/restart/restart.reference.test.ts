@@ -12,7 +12,8 @@ import { bestGlide } from "../glide/straight-glide";
 import { G0, M_PER_FT, P0_PA, RHO0, T0_K } from "../quantities/constants";
 import { PISTON_FLOW, flowFor } from "./cause-flow";
 import { type MinutesChoice, type MinutesQuestion, minutesLeft } from "./minutes-left";
-import { RelightQuestion, inEnvelope, relightPlan, relightPlans } from "./relight";
+import { RelightQuestion, relightPlan, relightPlans } from "./relight";
+import { inEnvelope } from "./relight-envelope";
 import { type RestartQuestion, restartBudget } from "./restart-budget";
 import { warmUp } from "./warm-up";
 

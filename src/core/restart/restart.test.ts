@@ -6,7 +6,8 @@ import { cleanGlide } from "../aircraft/configuration";
 import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { PISTON_FLOW, causeFlow, flowFor } from "./cause-flow";
 import { steadyDescent } from "../glide/steady-descent";
-import { type RelightQuestion, inEnvelope, relightPlan, relightPlans } from "./relight";
+import { type RelightQuestion, relightPlan, relightPlans } from "./relight";
+import { inEnvelope } from "./relight-envelope";
 import { type RestartQuestion, restartBudget } from "./restart-budget";
 
 const FT = M_PER_FT;

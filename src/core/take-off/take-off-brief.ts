@@ -28,64 +28,98 @@ export interface TakeOffFacts {
 export const TAKE_OFF_CAUTION =
   "For briefing. Figures are estimates for a dry, level runway and prompt handling: the flight manual’s distances and speeds come first. Below minimum control speed: power back, nose down.";
 
+/** How figures are said. */
+interface Said {
+  readonly height: (si: number) => string;
+  readonly speed: (si: number) => string;
+  readonly length: (si: number) => string;
+}
+
 /**
  * The sentences in the order of the take-off.
  *
  * @param units - that heights, speeds and lengths are said in
  */
 export function takeOffBrief(facts: TakeOffFacts, units: UnitChoice): string[] {
-  const { accelerate, phases, speeds, jet, back } = facts;
-  const height = (si: number) => formatSi("height", units.height, si);
-  const speed = (si: number) => formatSi("speed", units.speed, si);
-  const length = (si: number) => formatSi("length", units.length, si);
-  const goFrom_m = phases.advisedFrom_m;
-  const climbs = facts.climb_mps > 0 && goFrom_m !== null;
-  const said: string[] = [];
-  if (!climbs)
-    said.push(`${facts.runwayName}. ${noGo(facts)} Any failure after lift-off: both throttles back, land ahead.`);
-  const stops = accelerate.stopSpare_m >= 0;
-  const goes = accelerate.goSpare_m !== null && accelerate.goSpare_m >= 0;
-  if (jet && !stops && !goes)
-    said.push(
-      `${facts.runwayName} is too short at this mass: after a failure it neither stops nor goes on it. Take less, or another runway.`,
-    );
-  const until = jet ? `V_1, ${speed(accelerate.action_mps)}` : `rotation, ${speed(speeds.rotation_mps)}`;
-  said.push(
-    `${climbs ? `${facts.runwayName}. ` : ""}Until ${until}: anything wrong, both ${jet ? "thrust levers" : "throttles"} closed, brakes; it stops ${stops ? `with ${length(accelerate.stopSpare_m)} left` : `${length(-accelerate.stopSpare_m)} beyond the end: this take-off is not safe to abandon so late`}.`,
-  );
-  if (jet) {
-    said.push(
-      `From V_1: go. Rotate ${speed(speeds.rotation_mps)}, V_2 ${speed(speeds.screen_mps)}${accelerate.goSpare_m === null ? "" : ` at 35 feet, ${accelerate.goSpare_m >= 0 ? `${length(accelerate.goSpare_m)} before the end` : `${length(-accelerate.goSpare_m)} beyond the end`}`}. Positive climb: gear up.`,
-    );
-    if (climbs)
-      said.push(
-        `V_2 to ${height(facts.acceleration_m)}, level, flap up at ${speed(speeds.flapUp_mps)}, ${speed(speeds.oneEngine_mps)}, maximum continuous thrust.`,
-      );
-    return said;
-  }
-  const { landUntil_m } = phases;
-  said.push(
+  const say: Said = {
+    height: (si) => formatSi("height", units.height, si),
+    speed: (si) => formatSi("speed", units.speed, si),
+    length: (si) => formatSi("length", units.length, si),
+  };
+  const before = climbsAway(facts)
+    ? []
+    : [`${facts.runwayName}. ${noGo(facts)} Any failure after lift-off: both throttles back, land ahead.`];
+  return [...before, ...(facts.jet ? jetBrief(facts, say) : propellerBrief(facts, say))];
+}
+
+function climbsAway({ climb_mps, phases }: TakeOffFacts): boolean {
+  return climb_mps > 0 && phases.advisedFrom_m !== null;
+}
+
+/** What is done until a speed, and where it stops. */
+function stopping(facts: TakeOffFacts, until: string, levers: string, { length }: Said): string {
+  const { stopSpare_m } = facts.accelerate;
+  const stops =
+    stopSpare_m >= 0
+      ? `with ${length(stopSpare_m)} left`
+      : `${length(-stopSpare_m)} beyond the end: this take-off is not safe to abandon so late`;
+  return `${climbsAway(facts) ? `${facts.runwayName}. ` : ""}Until ${until}: anything wrong, both ${levers} closed, brakes; it stops ${stops}.`;
+}
+
+function jetBrief(facts: TakeOffFacts, say: Said): string[] {
+  const { accelerate, speeds } = facts;
+  const { height, speed, length } = say;
+  const { goSpare_m } = accelerate;
+  const neither = accelerate.stopSpare_m < 0 && (goSpare_m === null || goSpare_m < 0);
+  const screen =
+    goSpare_m === null
+      ? ""
+      : ` at 35 feet, ${goSpare_m >= 0 ? `${length(goSpare_m)} before the end` : `${length(-goSpare_m)} beyond the end`}`;
+  return [
+    ...(neither
+      ? [
+          `${facts.runwayName} is too short at this mass: after a failure it neither stops nor goes on it. Take less, or another runway.`,
+        ]
+      : []),
+    stopping(facts, `V_1, ${speed(accelerate.action_mps)}`, "thrust levers", say),
+    `From V_1: go. Rotate ${speed(speeds.rotation_mps)}, V_2 ${speed(speeds.screen_mps)}${screen}. Positive climb: gear up.`,
+    ...(climbsAway(facts)
+      ? [
+          `V_2 to ${height(facts.acceleration_m)}, level, flap up at ${speed(speeds.flapUp_mps)}, ${speed(speeds.oneEngine_mps)}, maximum continuous thrust.`,
+        ]
+      : []),
+  ];
+}
+
+function propellerBrief(facts: TakeOffFacts, say: Said): string[] {
+  const { phases, speeds } = facts;
+  const { height, speed } = say;
+  const { landUntil_m, advisedFrom_m: goFrom_m, slow } = phases;
+  const land_m = landUntil_m ?? 0;
+  const said = [
+    stopping(facts, `rotation, ${speed(speeds.rotation_mps)}`, "throttles", say),
     landUntil_m === null
       ? "Once airborne the runway left is not enough to land on."
       : `Airborne, gear down, until ${height(landUntil_m)}: close both, land on the runway that is left.`,
-  );
-  if (!climbs || goFrom_m === null) return said;
-  if (goFrom_m > (landUntil_m ?? 0))
-    said.push(`From ${height(landUntil_m ?? 0)} until ${height(goFrom_m)}: gear down, close both, land ahead.`);
+  ];
+  if (!climbsAway(facts) || goFrom_m === null) return said;
+  const between = goFrom_m > land_m;
+  if (between) said.push(`From ${height(land_m)} until ${height(goFrom_m)}: gear down, close both, land ahead.`);
   said.push(
-    `${goFrom_m > (landUntil_m ?? 0) ? `From ${height(goFrom_m)}` : "Beyond, no runway left"}: hold the heading, full power, gear up, flap up; identify, verify, feather; ${speed(speeds.oneEngine_mps)}, ${formatNumber(facts.climb_mps * 196.85, 0, 10)} feet a minute when all is done.`,
+    `${between ? `From ${height(goFrom_m)}` : "Beyond, no runway left"}: hold the heading, full power, gear up, flap up; identify, verify, feather; ${speed(speeds.oneEngine_mps)}, ${formatNumber(facts.climb_mps * 196.85, 0, 10)} feet a minute when all is done.`,
   );
-  if (phases.slow)
+  if (slow)
     said.push(
-      `In this climb lower the nose at once: held until it is recognised, ${speed(phases.slow.eas_mps)} under ${phases.slow.limit}${phases.slow.limit === "V_MCA" ? " at 5° bank," : ""} ${speed(phases.slow.limit_mps)}.`,
+      `In this climb lower the nose at once: held until it is recognised, ${speed(slow.eas_mps)} under ${slow.limit}${slow.limit === "V_MCA" ? " at 5° bank," : ""} ${speed(slow.limit_mps)}.`,
     );
-  const live = facts.failed === "left" ? "right" : "left";
-  said.push(
-    back.at === null
-      ? "It does not come high enough to turn back on one engine: straight on to better ground."
-      : `Turn back from ${height(back.height_m)}, 15° of bank, ${facts.turns === "live" ? `to the ${live} only, toward the live engine` : "to either side"}: a circle of ${length(2 * back.radius_m)} across.`,
-  );
+  said.push(turningBack(facts, say));
   return said;
+}
+
+function turningBack({ back, turns, failed }: TakeOffFacts, { height, length }: Said): string {
+  if (back.at === null) return "It does not come high enough to turn back on one engine: straight on to better ground.";
+  const live = failed === "left" ? "right" : "left";
+  return `Turn back from ${height(back.height_m)}, 15° of bank, ${turns === "live" ? `to the ${live} only, toward the live engine` : "to either side"}: a circle of ${length(2 * back.radius_m)} across.`;
 }
 
 /** Why there is no going on, in a sentence. */

@@ -1,4 +1,5 @@
 "use client";
+import type { TurnbackAccount } from "@/core/departure/turnback-account";
 import { workingOfTurnback } from "@/ui/answers/workings";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
@@ -7,7 +8,7 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { useAirspeed } from "@/ui/situation/useAirspeed";
 import { gateDecision } from "./departure-words";
-import { currentChance, sideOf, turnsBack, useDeparture } from "@/ui/answers/departure-store";
+import { currentChance, sideOf, turnsBack, useDeparture, type DepartureScan } from "@/ui/answers/departure-store";
 import { STANDING_TONE, nearestAhead, optionsAt, standingOf } from "./options";
 
 /** What to do at this height in a sentence, and the figures of the way that is looked at. */
@@ -112,43 +113,68 @@ function Sentence({ gate_m }: { gate_m: number | null | undefined }) {
   const at = useDeparture((state) => state.at);
   const choice = useDeparture((state) => state.choice);
   const scan = useDeparture((state) => state.scan);
-  const format = useFormat();
   if (!at || !scan) return null;
-  if (turnsBack(choice)) {
-    if (at.stalledAfter_s !== null) {
-      return (
-        <p role="alert" className="text-brick">
-          <strong>It stalls.</strong> Holding the attitude, the wing stalls {at.stalledAfter_s.toFixed(1)} s after the
-          engine stops. There is nothing to turn back from: push sooner.
-        </p>
-      );
-    }
-    const { account } = at;
-    if (!account) return null;
-    const works = account.score_m >= 0;
-    const below = gate_m !== null && gate_m !== undefined && at.height_m < gate_m;
+  if (!turnsBack(choice)) return <OptionSentence scan={scan} height_m={at.height_m} choice={choice} />;
+  if (at.stalledAfter_s !== null)
     return (
-      <p className={works ? "" : "text-brick"}>
-        <strong>
-          {works
-            ? gate_m === null
-              ? "It would work without error."
-              : below
-                ? "It would work without error, below the gate."
-                : "Turn back."
-            : "No turning back."}
-        </strong>{" "}
-        {works
-          ? `${formatMargin(account.result.margin_m, format)} of height and ${format("length", account.result.spare_m ?? 0, "down")} of runway in hand, flown as planned.${gate_m === null ? " It does not succeed often enough at any height: ahead." : below ? ` The gate is ${format("height", gate_m ?? 0)}: ahead.` : ""}`
-          : account.limit === "stopping"
-            ? `It reaches the runway and cannot stop on it: ${format("length", -(account.result.spare_m ?? 0), "up")} too long.`
-            : account.result.aligned
-              ? `It comes ${format("height", -account.result.margin_m, "up")} too low.`
-              : "It is not in line with the runway before the ground."}
+      <p role="alert" className="text-brick">
+        <strong>It stalls.</strong> Holding the attitude, the wing stalls {at.stalledAfter_s.toFixed(1)} s after the
+        engine stops. There is nothing to turn back from: push sooner.
       </p>
     );
-  }
-  const ahead = nearestAhead(scan, at.height_m);
+  if (!at.account) return null;
+  if (at.account.score_m < 0) return <NoTurningBack account={at.account} />;
+  return <TurnBack account={at.account} gate_m={gate_m} height_m={at.height_m} />;
+}
+
+function TurnBack({
+  account,
+  gate_m,
+  height_m,
+}: {
+  account: TurnbackAccount;
+  gate_m: number | null | undefined;
+  height_m: number;
+}) {
+  const format = useFormat();
+  const below = typeof gate_m === "number" && height_m < gate_m;
+  const lead =
+    gate_m === null
+      ? "It would work without error."
+      : below
+        ? "It would work without error, below the gate."
+        : "Turn back.";
+  const gate =
+    gate_m === null
+      ? " It does not succeed often enough at any height: ahead."
+      : below
+        ? ` The gate is ${format("height", gate_m)}: ahead.`
+        : "";
+  return (
+    <p>
+      <strong>{lead}</strong>{" "}
+      {`${formatMargin(account.result.margin_m, format)} of height and ${format("length", account.result.spare_m ?? 0, "down")} of runway in hand, flown as planned.${gate}`}
+    </p>
+  );
+}
+
+function NoTurningBack({ account: { limit, result } }: { account: TurnbackAccount }) {
+  const format = useFormat();
+  return (
+    <p className="text-brick">
+      <strong>No turning back.</strong>{" "}
+      {limit === "stopping"
+        ? `It reaches the runway and cannot stop on it: ${format("length", -(result.spare_m ?? 0), "up")} too long.`
+        : result.aligned
+          ? `It comes ${format("height", -result.margin_m, "up")} too low.`
+          : "It is not in line with the runway before the ground."}
+    </p>
+  );
+}
+
+function OptionSentence({ scan, height_m, choice }: { scan: DepartureScan; height_m: number; choice: string }) {
+  const format = useFormat();
+  const ahead = nearestAhead(scan, height_m);
   const option = ahead && optionsAt(scan, ahead).find((candidate) => candidate.id === choice);
   if (!option) return <p>This option does not come near at this height.</p>;
   const standing = standingOf(option.score_m);

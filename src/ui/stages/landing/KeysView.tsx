@@ -2,14 +2,14 @@
 import { isUsable } from "@/core/landing/site-verdict";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { ReachInput } from "@/core/landing/reach-input";
-import { success } from "@/core/outcome";
+import { success, type Outcome } from "@/core/outcome";
 import type { EndReach } from "@/core/landing/reach";
 import dynamic from "next/dynamic";
 import { Slider } from "radix-ui";
 import { useMemo } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import type { ApproachKeys, KeyCircuit } from "@/core/landing/approach-keys";
-import { loseHeight } from "@/core/landing/lose-height";
+import { loseHeight, type LossPlan } from "@/core/landing/lose-height";
 import { wrapTurn } from "@/core/quantities/angle";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
@@ -261,7 +261,6 @@ function Action({ circuit, onLose }: { circuit: KeyCircuit; onLose: () => void }
   const place = placeOf(circuit, share);
   const elevation_m = end?.elevation_m ?? 0;
   const height_m = (place?.altitude_m ?? 0) - elevation_m + deviation_m;
-  const format = useFormat();
   const lose = useLoseQuestion(height_m, Math.max(deviation_m, 0));
   const low = deviation_m < -AS_PLANNED_M;
   const { x_m, y_m, track_rad } = place ?? { x_m: 0, y_m: 0, track_rad: 0 };
@@ -289,54 +288,65 @@ function Action({ circuit, onLose }: { circuit: KeyCircuit; onLose: () => void }
         .length ?? 0,
   );
   if (!place) return null;
-  if (deviation_m > AS_PLANNED_M) {
-    const plan = lose && height_m > deviation_m ? loseHeight(lose) : null;
-    const steps = plan?.ok ? plan.value.steps : [];
+  if (deviation_m > AS_PLANNED_M)
     return (
-      <p className="mt-1 text-[14px]" role="status">
-        <strong className="text-ochre">Too high by {format("height", deviation_m)}.</strong>{" "}
-        {plan && !plan.ok
-          ? plan.issue.message
-          : steps.length === 0
-            ? "Nothing that is allowed loses it here."
-            : steps
-                .map(
-                  (step) =>
-                    `${step.name} ${step.to_m > 0 ? `to ${format("height", step.to_m)}` : `from ${format("height", step.from_m)}`}`,
-                )
-                .join(", then ")}
-        {plan?.ok && plan.value.left_m > AS_PLANNED_M
-          ? `; ${format("height", plan.value.left_m)} are left: aim farther in.`
-          : "."}{" "}
-        <button
-          type="button"
-          className="btn btn-quiet px-2 py-0 text-[13px]"
-          onClick={() => {
-            set({ lose: { height_m, lose_m: deviation_m } });
-            onLose();
-          }}
-        >
-          Plan it
-        </button>
-      </p>
+      <TooHigh
+        by_m={deviation_m}
+        plan={lose && height_m > deviation_m ? loseHeight(lose) : null}
+        onPlan={() => {
+          set({ lose: { height_m, lose_m: deviation_m } });
+          onLose();
+        }}
+      />
     );
-  }
-  if (low) {
-    const margin_m = way?.path?.margin_m ?? null;
-    return (
-      <p className="mt-1 text-[14px]" role="status">
-        <strong className="text-brick">Too low by {format("height", -deviation_m)}.</strong>{" "}
-        {margin_m === null
-          ? (way?.issue?.message ?? "Computing …")
-          : margin_m >= 0
-            ? `Cut the corner now (${way ? wayInWords(way) : ""}): ${format("height", margin_m)} in hand over the aim point, no flap, no slip.`
-            : `Even turned in at once it ends ${format("height", -margin_m)} short of the aim point${others > 0 ? `: ${others} other ${others === 1 ? "place is" : "places are"} in reach from where you are planned` : ": land ahead where it is flattest"}.`}
-      </p>
-    );
-  }
+  if (low) return <TooLow by_m={-deviation_m} way={way} others={others} />;
   return (
     <p className="mt-1 text-[14px] text-ink2" role="status">
       As planned here. Move the height to see what to do when it is not.
+    </p>
+  );
+}
+
+function TooHigh({ by_m, plan, onPlan }: { by_m: number; plan: Outcome<LossPlan> | null; onPlan: () => void }) {
+  const format = useFormat();
+  const steps = plan?.ok ? plan.value.steps : [];
+  const named = steps.map(
+    ({ name, from_m, to_m }) =>
+      `${name} ${to_m > 0 ? `to ${format("height", to_m)}` : `from ${format("height", from_m)}`}`,
+  );
+  return (
+    <p className="mt-1 text-[14px]" role="status">
+      <strong className="text-ochre">Too high by {format("height", by_m)}.</strong>{" "}
+      {plan && !plan.ok
+        ? plan.issue.message
+        : steps.length === 0
+          ? "Nothing that is allowed loses it here."
+          : named.join(", then ")}
+      {plan?.ok && plan.value.left_m > AS_PLANNED_M
+        ? `; ${format("height", plan.value.left_m)} are left: aim farther in.`
+        : "."}{" "}
+      <button type="button" className="btn btn-quiet px-2 py-0 text-[13px]" onClick={onPlan}>
+        Plan it
+      </button>
+    </p>
+  );
+}
+
+function TooLow({ by_m, way, others }: { by_m: number; way: EndReach | null; others: number }) {
+  const format = useFormat();
+  const margin_m = way?.path?.margin_m ?? null;
+  const instead =
+    others > 0
+      ? `: ${others} other ${others === 1 ? "place is" : "places are"} in reach from where you are planned`
+      : ": land ahead where it is flattest";
+  return (
+    <p className="mt-1 text-[14px]" role="status">
+      <strong className="text-brick">Too low by {format("height", by_m)}.</strong>{" "}
+      {margin_m === null
+        ? (way?.issue?.message ?? "Computing …")
+        : margin_m >= 0
+          ? `Cut the corner now (${way ? wayInWords(way) : ""}): ${format("height", margin_m)} in hand over the aim point, no flap, no slip.`
+          : `Even turned in at once it ends ${format("height", -margin_m)} short of the aim point${instead}.`}
     </p>
   );
 }

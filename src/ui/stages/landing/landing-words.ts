@@ -91,7 +91,7 @@ export function landingDecision(told: LandingTold, format: Format): Said {
     margin_m >= 0
       ? `${format("height", margin_m, "down")} in hand after ${format("height", reserve_m)} reserve.`
       : `It arrives only by spending ${format("height", -margin_m, "up")} of the ${format("height", reserve_m)} reserve.`;
-  const { verdict, length, computedSpare_m, overrun_mps, end } = site;
+  const { verdict, length, computedSpare_m, end } = site;
   switch (verdict) {
     case "fits":
       return {
@@ -125,15 +125,7 @@ export function landingDecision(told: LandingTold, format: Format): Said {
     case "too-short":
       return {
         headline: `${where}, ${firstMove(reach)}.`,
-        text: joined(
-          computedSpare_m === null
-            ? "Downhill it does not stop there."
-            : `It is ${format("length", -computedSpare_m, "up")} too short${overrun_mps === null ? "" : `: about ${format("speed", overrun_mps)} over the ground at its end`}.`,
-          windExcess(told, format),
-          hazards(site),
-          arrival,
-          intoWind(told, format),
-        ),
+        text: joined(tooShort(site, format), windExcess(told, format), hazards(site), arrival, intoWind(told, format)),
         tone: "text-brick",
       };
     case "blocked":
@@ -141,7 +133,7 @@ export function landingDecision(told: LandingTold, format: Format): Said {
         headline: nothing
           ? `No place is in reach; nearest to it is ${reach.name}, but ground is in the way.`
           : `${where}: ground is in the way.`,
-        text: `${Math.round(reach.points[reach.clearance?.index ?? 0]?.time_s ?? 0)} s from now it passes ${format("height", -(reach.clearance?.least_m ?? 0), "up")} below the clearance wanted there.`,
+        text: groundInTheWay(reach, format),
         tone: "text-brick",
       };
     case "short":
@@ -158,6 +150,17 @@ export function landingDecision(told: LandingTold, format: Format): Said {
     default:
       return assertNever(verdict);
   }
+}
+
+function tooShort({ computedSpare_m, overrun_mps }: Site, format: Format): string {
+  if (computedSpare_m === null) return "Downhill it does not stop there.";
+  const overrun = overrun_mps === null ? "" : `: about ${format("speed", overrun_mps)} over the ground at its end`;
+  return `It is ${format("length", -computedSpare_m, "up")} too short${overrun}.`;
+}
+
+function groundInTheWay({ points, clearance }: EndReach, format: Format): string {
+  const time_s = Math.round(points[clearance?.index ?? 0]?.time_s ?? 0);
+  return `${time_s} s from now it passes ${format("height", -(clearance?.least_m ?? 0), "up")} below the clearance wanted there.`;
 }
 
 function joined(...sentences: readonly string[]): string {

@@ -36,8 +36,13 @@ export const RULES: readonly { value: LengthRule; label: string }[] = [
   { value: "computed", label: "computed, no factor" },
 ];
 
+function isHazard(code: SiteReason["code"]): code is Hazard {
+  return code in HAZARD_WORDS;
+}
+
 /** A reason as it is said. */
 export function reasonInWords({ code, value }: SiteReason, format: Format): string {
+  if (isHazard(code)) return HAZARD_WORDS[code];
   switch (code) {
     case "runway":
       return "runway";
@@ -77,14 +82,6 @@ export function reasonInWords({ code, value }: SiteReason, format: Format): stri
       return `${format("height", value, "up")} short`;
     case "blocked":
       return `${format("height", value, "up")} under the clearance`;
-    case "people":
-    case "power-lines":
-    case "stock":
-    case "trees":
-    case "soft":
-    case "rough":
-    case "wall":
-      return HAZARD_WORDS[code];
     default:
       return code satisfies never;
   }

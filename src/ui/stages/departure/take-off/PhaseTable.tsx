@@ -1,11 +1,11 @@
 "use client";
+import { phaseOf, phaseRows } from "./phase-rows";
 import type { GoFailure } from "@/core/take-off/phases";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import { useTakeOff } from "@/ui/answers/take-off-store";
-import { climbsAway } from "./take-off-words";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 
 /** What a failure at a height comes to. */
@@ -23,68 +23,11 @@ export function PhaseTable({ answer }: { answer: TakeOffAnswer }) {
   const shown = useTakeOff((state) => state.shown);
   const set = useTakeOff((state) => state.set);
   const format = useFormat();
-  const { accelerate, phases, speeds, jet, input } = answer;
-  const { landUntil_m, advisedFrom_m: goFrom_m } = phases;
+  const { accelerate, phases, jet, input } = answer;
   const source = { calculation: { name: "accelerate", input } };
   const failure = shown < 0 ? null : phases.failures[shown];
-  const climbs = climbsAway(answer);
-  const stops = accelerate.stopSpare_m >= 0;
-  const land = landUntil_m ?? 0;
-  const here = !failure
-    ? "stop"
-    : failure.goes && failure.height_m >= (goFrom_m ?? Infinity)
-      ? !jet && failure.landSpare_m >= 0
-        ? "land"
-        : "go"
-      : failure.landSpare_m >= 0
-        ? "land"
-        : "ahead";
-  const rows = [
-    {
-      key: "stop",
-      phase: jet ? `Until V_1 (${format("speed", accelerate.action_mps)})` : "Before rotation",
-      act: `Close both, brakes: stops ${stops ? `with ${format("length", accelerate.stopSpare_m)} left` : `${format("length", -accelerate.stopSpare_m)} beyond the end`}.`,
-      figure: "stop",
-      bad: !stops,
-      shown: true,
-    },
-    {
-      key: "land",
-      phase: `Airborne, gear down, until ${format("height", land)}`,
-      act: "Close both, land on the runway left.",
-      figure: "land",
-      bad: false,
-      shown: !jet && landUntil_m !== null,
-    },
-    {
-      key: "ahead",
-      phase:
-        goFrom_m === null
-          ? `From ${format("height", land)} up`
-          : `${format("height", land)} to ${format("height", goFrom_m)}`,
-      act:
-        goFrom_m !== null && phases.goFrom_m !== null && phases.goFrom_m < goFrom_m
-          ? `Gear down is a commitment: close both, land ahead. (Without error it goes from ${format("height", phases.goFrom_m, "up")}.)`
-          : "No runway left and it does not climb away: close both, land ahead, under control.",
-      figure: "climb",
-      bad: true,
-      shown: !climbs || (goFrom_m ?? 0) > land + 1,
-    },
-    {
-      key: "go",
-      phase: jet
-        ? "From V_1"
-        : goFrom_m !== null && goFrom_m > land
-          ? `From ${format("height", goFrom_m)}`
-          : "No runway left, gear up",
-      act: jet
-        ? `Go: rotate ${format("speed", speeds.rotation_mps)}, V_2 ${format("speed", speeds.screen_mps)}, gear up.`
-        : `Heading, power, gear, feather; ${format("speed", speeds.oneEngine_mps)}: ${format("verticalSpeed", answer.climb_mps)} when all is done.`,
-      figure: jet ? "go" : "climb",
-      bad: false,
-      shown: climbs,
-    },
-  ];
+  const here = failure ? phaseOf(failure, phases.advisedFrom_m, jet) : "stop";
+  const rows = phaseRows(answer, format);
   return (
     <section className="border-t border-rule px-4 py-2" aria-label="By phase">
       <DataTable

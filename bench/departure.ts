@@ -11,7 +11,7 @@ import { demoDeparture } from "../demo/demo-departure";
 import { demoTerrain } from "../demo/read-demo";
 
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
-const { day, input } = demoDeparture();
+const { day, question: question } = demoDeparture();
 const BANK_RAD = Math.PI / 4;
 /** The grid: every 4° and every 2 s, as fine as the search settles on average. */
 const ANGLES = Array.from({ length: 22 }, (_, i) => ((4 + 4 * i) * Math.PI) / 180);
@@ -19,11 +19,11 @@ const EXTENSIONS = Array.from({ length: 26 }, (_, i) => 2 * i);
 /** The grid is flown at every so many heights and counted up: all would take a minute. */
 const EVERY = 8;
 
-const scan = () => SCAN_HEIGHTS_M.map((height_m) => turnbackAt(day, input, height_m, BANK_RAD));
+const scan = () => SCAN_HEIGHTS_M.map((height_m) => turnbackAt(day, question, height_m, BANK_RAD));
 
 function grid(from: number): number[] {
   return SCAN_HEIGHTS_M.filter((_, i) => i % EVERY === from).map((height_m) => {
-    const start = failureStart(day, height_m, input.plan.reaction, input.pilot.reaction_s);
+    const start = failureStart(day, height_m, question.plan.reaction, question.pilot.reaction_s);
     if (!start) return NaN;
     let best = -Infinity;
     for (const side of [-1, 1] as const)
@@ -34,7 +34,7 @@ function grid(from: number): number[] {
             turnbackBy(day, start.acting, start.reaction_s, {
               side,
               bank_rad: BANK_RAD,
-              stallMargin: input.plan.stallMargin,
+              stallMargin: question.plan.stallMargin,
               intercept_rad,
               extension_s,
             }).score_m,
@@ -71,21 +71,24 @@ const scrubs = SCAN_HEIGHTS_M.slice(0, -1).map((height_m, i) => {
   const between_m = (height_m + SCAN_HEIGHTS_M[i + 1]) / 2;
   const technique = betterSide(scanned[i])?.technique;
   return timed(() => {
-    const start = plannedFailure(day, input, between_m);
+    const start = plannedFailure(day, question, between_m);
     if (!start || !technique) return null;
     const best = bestTurnback(day, start.acting, start.reaction_s, technique);
-    return [turnbackAccount(day, input, between_m, best.technique), groundAhead(day, input, start, terrain, plane)];
+    return [
+      turnbackAccount(day, question, between_m, best.technique),
+      groundAhead(day, question, start, terrain, plane),
+    ];
   })[1];
 });
 console.log(
   `departure: scrubbed to a height between those of the scan: median ${median(scrubs).toFixed(0)} ms, slowest ${Math.max(...scrubs).toFixed(0)} ms (goal 50 ms)`,
 );
 
-const planned = betterSide(turnbackAt(day, input, 180, BANK_RAD));
+const planned = betterSide(turnbackAt(day, question, 180, BANK_RAD));
 if (planned) {
   const sample = draws(1, 1000);
   const [, chance_ms] = timed(() =>
-    countChance(day, input, { height_m: 180, technique: planned.technique }, USUAL_SCATTER, sample, true),
+    countChance(day, question, { height_m: 180, technique: planned.technique }, USUAL_SCATTER, sample, true),
   );
   console.log(
     `departure: 1,000 scattered turns at one height, hindsight included, one thread: ${chance_ms.toFixed(0)} ms`,

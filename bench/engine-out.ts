@@ -18,17 +18,17 @@ const BANK_RAD = radians(3);
 /** The plain scan finds the speed to a hundredth of a knot. */
 const STEP_MPS = 0.01 * MPS_PER_KT;
 
-function plain(one: ReturnType<typeof demoTwin>): number | null {
-  const stall = stallEas_mps(one, 0);
+function plain(flight: ReturnType<typeof demoTwin>): number | null {
+  const stall = stallEas_mps(flight, 0);
   for (let eas = 1.9 * stall; eas > 0.4 * stall; eas -= STEP_MPS) {
-    const state = equilibriumAt(one, eas, one.liveSide * BANK_RAD);
-    if (!state || CONTROLS.some((control) => usedShare(one, state, control) >= 1)) return eas;
+    const state = equilibriumAt(flight, eas, flight.liveSide * BANK_RAD);
+    if (!state || CONTROLS.some((control) => usedShare(flight, state, control) >= 1)) return eas;
   }
   return null;
 }
 
 const question = demoTwinQuestion({ gearDown: true });
-const one = demoTwin({ gearDown: true });
+const flight = demoTwin({ gearDown: true });
 const now = engineOutNow(question, { kind: "bank", bank_rad: BANK_RAD }, null);
 const stall = now.ok ? now.value.vmca.stall_mps : 30;
 const times = { now: [] as number[], tables: [] as number[], ours: [] as number[], plain: [] as number[] };
@@ -37,8 +37,8 @@ for (let round = 0; round < 30; round += 1) {
   const moved = { ...question, mass_kg: question.mass_kg - round };
   times.now.push(timed(() => engineOutNow(moved, { kind: "bank", bank_rad: BANK_RAD }, null))[1]);
   times.tables.push(timed(() => engineOutTables(moved, BANK_RAD, stall))[1]);
-  const [ours, ours_ms] = timed(() => vmca(one, BANK_RAD));
-  const [scanned, plain_ms] = timed(() => plain(one));
+  const [ours, ours_ms] = timed(() => vmca(flight, BANK_RAD));
+  const [scanned, plain_ms] = timed(() => plain(flight));
   times.ours.push(ours_ms);
   times.plain.push(plain_ms);
   apart_kt = Math.max(apart_kt, Math.abs((ours.eas_mps ?? NaN) - (scanned ?? NaN)) / MPS_PER_KT);

@@ -12,14 +12,14 @@ import { bestGlide } from "@/core/glide/straight-glide";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import { landingEnds } from "@/core/landing/landing-end";
 import { reachOf } from "@/core/landing/reach";
-import { reachInput } from "@/core/landing/reach-input";
+import { reachQuestion } from "@/core/landing/reach-question";
 import { SituationDocument } from "@/core/situation/situation-document";
 import { referenceMargins } from "./reference-path";
 
 const read = (file: string) => JSON.parse(readFileSync(file, "utf8"));
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 const alder = AircraftDocument.parse(read("demo/aircraft/alder-s1.json"));
-const found = polarOf(alder, 1000, cleanGlide(alder));
+const configured = polarOf(alder, 1000, cleanGlide(alder));
 const air = { qnh_Pa: 101_600, deviation_K: -3 };
 const wind = windProfile(
   {
@@ -32,8 +32,8 @@ const wind = windProfile(
   },
   19,
 );
-if (!found.ok || !wind.ok) throw new Error("bench: expected a polar and a wind");
-const { polar } = found.value;
+if (!configured.ok || !wind.ok) throw new Error("bench: expected a polar and a wind");
+const { polar } = configured.value;
 const cas_mps = bestGlide(polar).eas_mps;
 const flown = glidePerformance(polar, bestGlide(polar), { bank_rad: 0.52, stallMargin: 1.2 });
 if (!flown.ok) throw new Error(flown.issue.message);
@@ -112,7 +112,7 @@ const terrain = readEsriAscii(readFileSync("demo/terrain/tarn-reach.asc", "utf8"
   longitude_deg: -131,
 });
 const situation = SituationDocument.parse(read("demo/world/situation.json"));
-const question = reachInput(situation, alder, landingEnds(places.aerodromes, places.sites));
+const question = reachQuestion(situation, alder, landingEnds(places.aerodromes, places.sites));
 const times: number[] = [];
 for (let i = 0; i < 60; i += 1) {
   const began = performance.now();

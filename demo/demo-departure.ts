@@ -1,6 +1,6 @@
 // A departure of the demo world, for tests and benchmarks: Alder S1 from Skerrow 29, or from a plain runway by the sea.
-import { type DepartureDay, type DepartureInput, departureDay } from "@/core/departure/departure-day";
-import { departureInput } from "@/core/departure/departure-input";
+import { type DepartureDay, type DepartureQuestion, departureDay } from "@/core/departure/departure-day";
+import { departureQuestion } from "@/core/departure/departure-question";
 import { landingEnds } from "@/core/landing/landing-end";
 import { MPS_PER_KT } from "@/core/quantities/constants";
 import type { DeparturePlan } from "@/core/situation/departure-plan";
@@ -16,21 +16,26 @@ interface Otherwise {
 }
 
 /** The question. */
-export function demoDepartureInput({ aircraft = "alder-s1", mass_kg, plan, plain }: Otherwise = {}): DepartureInput {
+export function demoDepartureQuestion({
+  aircraft = "alder-s1",
+  mass_kg,
+  plan,
+  plain,
+}: Otherwise = {}): DepartureQuestion {
   const { aerodromes, sites } = demoPlaces();
   const document = demoAircraft(aircraft);
   const situation = { ...demoSituation(), mass_kg: mass_kg ?? document.mass.usual_kg };
-  const made = departureInput(
+  const outcome = departureQuestion(
     { ...situation, departure: { ...situation.departure, ...plan } },
     document,
     landingEnds(aerodromes, sites),
   );
-  if (!made.ok) throw new Error(`demoDepartureInput: expected a departure, got ${made.issue.message}`);
-  if (!plain) return made.value;
-  const { headingTrue_rad } = made.value.runway;
+  if (!outcome.ok) throw new Error(`demoDepartureQuestion: expected a departure, got ${outcome.issue.message}`);
+  if (!plain) return outcome.value;
+  const { headingTrue_rad } = outcome.value.runway;
   const [head, cross] = [plain.headwind_kt * MPS_PER_KT, (plain.crosswind_kt ?? 0) * MPS_PER_KT];
   return {
-    ...made.value,
+    ...outcome.value,
     air: { qnh_Pa: 101_325, deviation_K: 0 },
     wind: {
       surface: {
@@ -39,14 +44,14 @@ export function demoDepartureInput({ aircraft = "alder-s1", mass_kg, plan, plain
       },
       layers: [],
     },
-    runway: { ...made.value.runway, length_m: plain.length_m, elevation_m: 0 },
+    runway: { ...outcome.value.runway, length_m: plain.length_m, elevation_m: 0 },
   };
 }
 
 /** The same, set up. */
-export function demoDeparture(otherwise: Otherwise = {}): { input: DepartureInput; day: DepartureDay } {
-  const input = demoDepartureInput(otherwise);
-  const day = departureDay(input);
+export function demoDeparture(otherwise: Otherwise = {}): { question: DepartureQuestion; day: DepartureDay } {
+  const question = demoDepartureQuestion(otherwise);
+  const day = departureDay(question);
   if (!day.ok) throw new Error(`demoDeparture: expected a departure, got ${day.issue.message}`);
-  return { input, day: day.value };
+  return { question: question, day: day.value };
 }

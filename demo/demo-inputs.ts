@@ -1,8 +1,8 @@
 // A valid question for every calculation, about the demo world: for tests of the registry and for the fuzz, which changes them.
 import { landingEnds } from "@/core/landing/landing-end";
-import { reachInput } from "@/core/landing/reach-input";
-import { demoDepartureInput } from "./demo-departure";
-import { demoTakeOffInput } from "./demo-take-off";
+import { reachQuestion } from "@/core/landing/reach-question";
+import { demoDepartureQuestion } from "./demo-departure";
+import { demoTakeOffQuestion } from "./demo-take-off";
 import { demoTwinQuestion } from "./demo-twin";
 import { demoAircraft, demoPlaces, demoSituation } from "./read-demo";
 
@@ -26,7 +26,7 @@ function withoutConfiguration({
   return question;
 }
 
-function withoutEnds({ ends: [end], ...question }: ReturnType<typeof reachInput>): Record<string, unknown> {
+function withoutEnds({ ends: [end], ...question }: ReturnType<typeof reachQuestion>): Record<string, unknown> {
   return { ...question, end };
 }
 
@@ -65,9 +65,9 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     bank_rad: pilot.bank_rad,
     stallMargin: pilot.stallMargin,
   },
-  path: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
-  turnback: { ...demoDepartureInput(), height_m: 200 },
-  departure: { ...demoDepartureInput(), heights_m: [50, 150, 300] },
+  path: { ...reachQuestion(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
+  turnback: { ...demoDepartureQuestion(), height_m: 200 },
+  departure: { ...demoDepartureQuestion(), heights_m: [50, 150, 300] },
   control: { ...demoTwinQuestion(), eas_mps: 41.67 },
   vmca: { ...demoTwinQuestion(), bank_rad: 0.0873 },
   "one-engine-climb": { ...demoTwinQuestion({ gearDown: true }) },
@@ -79,7 +79,7 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     eas_mps: 41.67,
   },
   "zero-thrust": { ...demoTwinQuestion(), eas_mps: 43 },
-  accelerate: demoTakeOffInput({ mass_kg: 1600 }),
+  accelerate: demoTakeOffQuestion({ mass_kg: 1600 }),
   segments: {
     aircraft: demoAircraft("cedar-j2"),
     mass_kg: 41_000,
@@ -116,8 +116,8 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     ground_m: 20,
     left_s: 300,
   },
-  sites: { ...reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
-  keys: { ...withoutEnds(reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 1))) },
+  sites: { ...reachQuestion(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
+  keys: { ...withoutEnds(reachQuestion(situation, alder, landingEnds(aerodromes, sites).slice(0, 1))) },
   "lose-height": {
     aircraft: alder,
     mass_kg: 1000,
@@ -164,5 +164,5 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     intention: "landing at Skerrow",
     station: null,
   },
-  "departure-chance": { ...demoDepartureInput(), heights_m: [150, 250], samples: 20, hindsight: true },
+  "departure-chance": { ...demoDepartureQuestion(), heights_m: [150, 250], samples: 20, hindsight: true },
 };

@@ -3,28 +3,28 @@ import { landingEnds } from "@/core/landing/landing-end";
 import { MPS_PER_KT } from "@/core/quantities/constants";
 import { DEFAULT_ONE_ENGINE } from "@/core/situation/one-engine-plan";
 import { DEFAULT_TAKE_OFF, type TakeOffPlan } from "@/core/situation/take-off-plan";
-import { type TakeOffDay, type TakeOffInput, takeOffDay } from "@/core/take-off/take-off-day";
+import { type TakeOffDay, type TakeOffQuestion, takeOffDay } from "@/core/take-off/take-off-day";
 import { demoAircraft, demoPlaces } from "./read-demo";
 
 /** What a test may want otherwise. */
-interface Otherwise extends Partial<Omit<TakeOffInput, "plan" | "aircraft" | "wind">> {
+interface Otherwise extends Partial<Omit<TakeOffQuestion, "plan" | "aircraft" | "wind">> {
   readonly name?: string;
   readonly headwind_kt?: number;
   readonly plan?: Partial<TakeOffPlan>;
 }
 
 /** The question: Larch T2 from Skerrow 29 in still standard air, centre of gravity in the middle. The jet leaves from Cape Orrin 26. */
-export function demoTakeOffInput({
+export function demoTakeOffQuestion({
   name = "larch-t2",
   headwind_kt = 0,
   plan,
   ...change
-}: Otherwise = {}): TakeOffInput {
+}: Otherwise = {}): TakeOffQuestion {
   const { aerodromes, sites } = demoPlaces();
   const runway = landingEnds(aerodromes, sites).find(
     (end) => end.name === (name === "cedar-j2" ? "Cape Orrin 26" : "Skerrow 29"),
   );
-  if (!runway) throw new Error("demoTakeOffInput: expected the runway, got none");
+  if (!runway) throw new Error("demoTakeOffQuestion: expected the runway, got none");
   const aircraft = demoAircraft(name);
   const reverse = (runway.headingTrue_rad + Math.PI) % (2 * Math.PI);
   return {
@@ -54,7 +54,7 @@ export function demoTakeOffInput({
 
 /** The same, set up. */
 export function demoTakeOff(otherwise: Otherwise = {}): TakeOffDay {
-  const day = takeOffDay(demoTakeOffInput(otherwise));
+  const day = takeOffDay(demoTakeOffQuestion(otherwise));
   if (!day.ok) throw new Error(`demoTakeOff: expected a take-off, got ${day.issue.message}`);
   return day.value;
 }

@@ -1,6 +1,7 @@
 // One-engine questions of the demo world's twins, for tests.
 import { asymmetricCase } from "@/core/asymmetric/anchored-case";
-import type { AsymmetricCase, AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
+import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-question";
+import type { AsymmetricCase } from "@/core/asymmetric/asymmetric-case";
 import { demoAircraft } from "./read-demo";
 
 /** Larch T2 (or another) at sea level in standard air: maximum mass, aft centre of gravity, left engine windmilling, clean. */
@@ -24,7 +25,7 @@ export function demoTwinQuestion(change: Partial<AsymmetricQuestion> = {}, name 
 
 /** The same, set up. */
 export function demoTwin(change: Partial<AsymmetricQuestion> = {}, name = "larch-t2"): AsymmetricCase {
-  const made = asymmetricCase(demoTwinQuestion(change, name));
-  if (!made.ok) throw new Error(`demoTwin: expected a case, got ${made.issue.message}`);
-  return made.value;
+  const outcome = asymmetricCase(demoTwinQuestion(change, name));
+  if (!outcome.ok) throw new Error(`demoTwin: expected a case, got ${outcome.issue.message}`);
+  return outcome.value;
 }

@@ -1,9 +1,9 @@
 // The server from outside: validation, limits, and that no account reaches another's rows.
 import { type APIRequestContext, expect, test } from "@playwright/test";
-import { demoTakeOffInput } from "../demo/demo-take-off";
+import { demoTakeOffQuestion } from "../demo/demo-take-off";
 import { demoAircraft, demoPlaces, demoSituation } from "../demo/read-demo";
 import { landingEnds } from "../src/core/landing/landing-end";
-import { reachInput } from "../src/core/landing/reach-input";
+import { reachQuestion } from "../src/core/landing/reach-question";
 import { newAccount } from "./demo";
 
 interface Stored {
@@ -200,7 +200,7 @@ test("one engine, take-off and restart by program: figures with working, faults 
   expect(control.body.eas_mps / 0.514444).toBeCloseTo(62.88, 1);
   const zero = await post("zero-thrust", { ...asked, eas_mps: 43 });
   expect(zero.body.manifold_Pa / 3386.389).toBeGreaterThan(9);
-  const stop = await post("accelerate", demoTakeOffInput({ mass_kg: 1600 }));
+  const stop = await post("accelerate", demoTakeOffQuestion({ mass_kg: 1600 }));
   expect(stop.body.stop_m).toBeGreaterThan(400);
   expect(stop.body.working.length).toBeGreaterThan(10);
   const jet = await post("segments", {
@@ -213,7 +213,7 @@ test("one engine, take-off and restart by program: figures with working, faults 
   const faults: readonly [string, object, number, string][] = [
     ["vmca", { ...asked, bank_rad: 1 }, 422, "bank_rad"],
     ["zero-thrust", { ...asked, eas_mps: 5 }, 422, "eas_mps"],
-    ["accelerate", { ...demoTakeOffInput(), mass_kg: 9000 }, 422, "mass_kg"],
+    ["accelerate", { ...demoTakeOffQuestion(), mass_kg: 9000 }, 422, "mass_kg"],
     ["segments", { aircraft: larch, mass_kg: 1600, altitude_m: 0, air }, 422, "aircraft"],
     [
       "relight",
@@ -243,7 +243,7 @@ test("the landing by program: a site without length, a swell of period 0, a comm
   const situation = demoSituation();
   const alder = demoAircraft("alder-s1");
   const { aerodromes, sites } = demoPlaces();
-  const question = reachInput(situation, alder, landingEnds(aerodromes, sites).slice(0, 6));
+  const question = reachQuestion(situation, alder, landingEnds(aerodromes, sites).slice(0, 6));
   const { configuration, air, day } = situation;
   const post = async (name: string, data: object) => {
     const answer = await request.post(`/api/calc/${name}`, { data });

@@ -4,7 +4,7 @@
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { departureCalculation } from "@/core/calculations/departure";
 import { departureChanceCalculation } from "@/core/calculations/departure-chance";
-import { departureInput, departureRunways } from "@/core/departure/departure-input";
+import { departureQuestion, departureRunways } from "@/core/departure/departure-question";
 import { localPlane } from "@/core/earth/local-plane";
 import { magneticVariation } from "@/core/earth/magnetic-variation";
 import { elevationAt_m } from "@/core/earth/terrain";
@@ -98,7 +98,7 @@ function say(stage: string, ...lines: readonly string[]): void {
 }
 
 function departure(situation: SituationDocument): void {
-  const question = departureInput(situation, demoAircraft(situation.aircraftId), ends);
+  const question = departureQuestion(situation, demoAircraft(situation.aircraftId), ends);
   if (!question.ok) return say("departure", question.issue.message);
   const scan = departureCalculation.run(departureCalculation.input.parse(question.value));
   if (!scan.ok) return say("departure", scan.issue.message);
@@ -208,7 +208,7 @@ function call(
   { aircraftId, position, altitude_m, heading_rad, landing: { call: plan } }: SituationDocument,
   intention: string,
 ): void {
-  const found = distressCall({
+  const outcome = distressCall({
     plan,
     type: demoAircraft(aircraftId).name,
     position,
@@ -219,7 +219,7 @@ function call(
     intention,
     station: null,
   });
-  say("call", found.ok ? found.value.lines.map((line) => line.text).join(". ") : found.issue.message);
+  say("call", outcome.ok ? outcome.value.lines.map((line) => line.text).join(". ") : outcome.issue.message);
 }
 
 function restart(situation: SituationDocument, site: Site | null): void {

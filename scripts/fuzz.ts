@@ -23,8 +23,8 @@ for (const [i, { name }] of chosen.entries()) {
   const began = performance.now();
   const before = findings.length;
   for (let seed = 1; seed <= count; seed += 1) {
-    const found = fuzzOne(name, seed, true);
-    if (found) findings.push(found);
+    const finding = fuzzOne(name, seed, true);
+    if (finding) findings.push(finding);
   }
   asked += count;
   console.log(

@@ -21,8 +21,8 @@ function isFree(port) {
     // All interfaces, as the server itself will listen: a port taken on one of them counts as taken.
     probe.listen(port, () => {
       const address = probe.address();
-      const found = typeof address === "object" && address ? address.port : 0;
-      probe.close(() => resolve(found));
+      const port = typeof address === "object" && address ? address.port : 0;
+      probe.close(() => resolve(port));
     });
   });
 }

@@ -13,14 +13,14 @@ const config = {
   ignoreStatic: false,
   incremental: true,
   incrementalFile: `${reports}/incremental.json`,
-  reporters: ["clear-text", "json", "html"],
+  reporters: ["progress-append-only", "clear-text", "json", "html"],
   jsonReporter: { fileName: `${reports}/report.json` },
   htmlReporter: { fileName: `${reports}/report.html` },
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false, skipFull: true },
   concurrency: Number(process.env.MUTATE_CORES ?? 2),
   tempDirName: ".data/mutants/sandbox",
   ignorePatterns: [".next", ".data", "docs", "e2e", "coverage", "test-results"],
-  timeoutMS: 20_000,
+  timeoutMS: 5_000,
   thresholds: { high: 90, low: 80, break: 80 },
 };
 

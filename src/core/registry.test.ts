@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { DEMO_INPUTS } from "../../demo/demo-inputs";
-import { demoDepartureInput } from "../../demo/demo-departure";
-import { demoTakeOffInput } from "../../demo/demo-take-off";
+import { demoDepartureQuestion } from "../../demo/demo-departure";
+import { demoTakeOffQuestion } from "../../demo/demo-take-off";
 import { demoAircraft, demoSituation } from "../../demo/read-demo";
 import { CALCULATIONS, calculate, describeCalculation } from "./registry";
 import type { WorkingStep } from "./working";
@@ -155,7 +155,7 @@ describe("registry", () => {
     const light = calculate("turnback", {
       ...DEMO_INPUTS.turnback,
       mass_kg: 800,
-      plan: { ...demoDepartureInput().plan, reaction: "attitude" },
+      plan: { ...demoDepartureQuestion().plan, reaction: "attitude" },
     });
     expect(light.ok ? [] : light.issues.map((issue) => [issue.code, issue.path])).toEqual([
       ["stalls", "plan.reaction"],
@@ -215,8 +215,12 @@ describe("registry", () => {
       expect.arrayContaining(["speeds", "stop", "go", "land", "climb", "back"]),
     );
     const faulty = calculate("accelerate", {
-      ...demoTakeOffInput(),
-      plan: { ...demoTakeOffInput().plan, recognition_s: 99, obstacles: [{ name: "", distance_m: 100, height_m: 5 }] },
+      ...demoTakeOffQuestion(),
+      plan: {
+        ...demoTakeOffQuestion().plan,
+        recognition_s: 99,
+        obstacles: [{ name: "", distance_m: 100, height_m: 5 }],
+      },
     });
     expect(faulty.ok ? [] : faulty.issues.map((issue) => issue.path).sort()).toEqual([
       "plan.obstacles.0.name",

@@ -76,8 +76,8 @@ export type CalculationResult =
  * @returns `unknown: true` when there is no calculation of that name; otherwise the faults of the input or of the model's validity
  */
 export function calculate(name: string, input: unknown, progress?: Progress): CalculationResult {
-  const found = CALCULATIONS.find((candidate) => candidate.name === name);
-  if (!found)
+  const calculation = CALCULATIONS.find((candidate) => candidate.name === name);
+  if (!calculation)
     return {
       ok: false,
       unknown: true,
@@ -89,24 +89,24 @@ export function calculate(name: string, input: unknown, progress?: Progress): Ca
         },
       ],
     };
-  const parsed = found.input.safeParse(input);
+  const parsed = calculation.input.safeParse(input);
   if (!parsed.success) return { ok: false, unknown: false, issues: issuesOf(parsed.error) };
-  const outcome = found.run(parsed.data, progress);
+  const outcome = calculation.run(parsed.data, progress);
   if (!outcome.ok) return { ok: false, unknown: false, issues: [outcome.issue] };
-  return { ok: true, value: found.output.parse(outcome.value) };
+  return { ok: true, value: calculation.output.parse(outcome.value) };
 }
 
 /** Name, question, sources and JSON Schema of a calculation's input and output; null when there is none of that name. */
 export function describeCalculation(
   name: string,
 ): { name: string; question: string; sources: readonly string[]; input: unknown; output: unknown } | null {
-  const found = CALCULATIONS.find((candidate) => candidate.name === name);
-  if (!found) return null;
+  const calculation = CALCULATIONS.find((candidate) => candidate.name === name);
+  if (!calculation) return null;
   return {
     name,
-    question: found.question,
-    sources: found.sources,
-    input: z.toJSONSchema(found.input, { io: "input" }),
-    output: z.toJSONSchema(found.output, { io: "output" }),
+    question: calculation.question,
+    sources: calculation.sources,
+    input: z.toJSONSchema(calculation.input, { io: "input" }),
+    output: z.toJSONSchema(calculation.output, { io: "output" }),
   };
 }

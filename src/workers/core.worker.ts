@@ -11,11 +11,11 @@ import { type TerrainGrid, elevationAt_m } from "@/core/earth/terrain";
 import { localPlane } from "@/core/earth/local-plane";
 import { type LandingChoice, type LandingQuestion, landingChoice } from "@/core/landing/landing-choice";
 import { reachOf } from "@/core/landing/reach";
-import type { ReachInput } from "@/core/landing/reach-input";
+import type { ReachQuestion } from "@/core/landing/reach-question";
 import { reachWorking } from "@/core/landing/reach-working";
 import { identifyAnswer } from "@/core/identify/identify-answer";
 import { takeOffAnswer, takeOffSegmentsAnswer } from "@/core/take-off/take-off-answer";
-import type { TakeOffInput } from "@/core/take-off/take-off-day";
+import type { TakeOffQuestion } from "@/core/take-off/take-off-day";
 import { type Outcome, failure } from "@/core/outcome";
 import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
@@ -33,12 +33,12 @@ const api = {
 
   /** Every way and place to land, the best first, with the ground height under the aircraft. */
   landing(
-    input: LandingQuestion,
+    question: LandingQuestion,
     origin: LatLon,
   ): { outcome: Outcome<LandingChoice>; ground_m: number | null; took_ms: number } {
     const began = performance.now();
-    const outcome = landingChoice(input, terrain, origin);
-    const here = terrain ? localPlane(terrain.origin).toPlane(input.position) : null;
+    const outcome = landingChoice(question, terrain, origin);
+    const here = terrain ? localPlane(terrain.origin).toPlane(question.position) : null;
     return {
       outcome,
       ground_m: terrain && here ? elevationAt_m(terrain, here.x_m, here.y_m) : null,
@@ -47,12 +47,12 @@ const api = {
   },
 
   /** The working of one landing end. */
-  working(input: ReachInput, endId: string): Outcome<WorkingStep[]> {
-    const reach = reachOf(input, terrain);
+  working(question: ReachQuestion, endId: string): Outcome<WorkingStep[]> {
+    const reach = reachOf(question, terrain);
     if (!reach.ok) return reach;
     const end = reach.value.ends.find((candidate) => candidate.endId === endId);
     return end
-      ? { ok: true, value: reachWorking(input, reach.value, end) }
+      ? { ok: true, value: reachWorking(question, reach.value, end) }
       : failure("no_such_end", "This landing end is no longer in the list.");
   },
 
@@ -78,7 +78,7 @@ const api = {
   identifyAnswer,
 
   /** A take-off over the ground that the worker holds. */
-  takeOff: (input: TakeOffInput) => takeOffAnswer(input, terrain),
+  takeOff: (question: TakeOffQuestion) => takeOffAnswer(question, terrain),
   takeOffSegments: takeOffSegmentsAnswer,
 
   ...landingWork(() => terrain),

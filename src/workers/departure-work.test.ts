@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { USUAL_SCATTER } from "@/core/departure/chance";
 import { SCAN_HEIGHTS_M, betterSide } from "@/core/departure/scan";
-import { demoDepartureInput } from "../../demo/demo-departure";
+import { demoDepartureQuestion } from "../../demo/demo-departure";
 import { DEMO_ORIGIN, demoAircraft, demoTerrain } from "../../demo/read-demo";
 import { departureWork } from "./departure-work";
 
-const input = demoDepartureInput();
+const question = demoDepartureQuestion();
 const terrain = demoTerrain();
 const work = departureWork(() => terrain);
 const BANK = Math.PI / 4;
@@ -17,19 +17,19 @@ const value = <T>(outcome: { ok: true; value: T } | { ok: false; issue: { messag
 describe("a departure as the stage asks for it", () => {
   it("one height taken alone is the same as in the scan", () => {
     const heights = [150, 220, 300];
-    const together = value(work.departureTurnbacks(input, BANK, heights));
+    const together = value(work.departureTurnbacks(question, BANK, heights));
     heights.forEach((height_m, i) => {
-      const [alone] = value(work.departureTurnbacks(input, BANK, [height_m]));
+      const [alone] = value(work.departureTurnbacks(question, BANK, [height_m]));
       expect(betterSide(alone)?.score_m).toBe(betterSide(together[i])?.score_m);
     });
   });
 
   it("what the scan found best near a height is flown there without searching the other banks", () => {
-    const [scanned] = value(work.departureTurnbacks(input, BANK, [220]));
+    const [scanned] = value(work.departureTurnbacks(question, BANK, [220]));
     const technique = betterSide(scanned)?.technique;
     const shown = value(
       work.departureAt(
-        input,
+        question,
         {
           height_m: 220,
           side: null,
@@ -44,10 +44,10 @@ describe("a departure as the stage asks for it", () => {
   });
 
   it("the chance in slices adds up to the chance at once", () => {
-    const planned = value(work.departurePlanned(input, 220));
+    const planned = value(work.departurePlanned(question, 220));
     if (!planned) throw new Error("no plan");
     const count = (from: number, to: number) =>
-      value(work.departureChance(input, planned, USUAL_SCATTER, { seed: 7, samples: 60, from, to }, false));
+      value(work.departureChance(question, planned, USUAL_SCATTER, { seed: 7, samples: 60, from, to }, false));
     const [whole, first, rest] = [count(0, 60), count(0, 25), count(25, 60)];
     expect(whole.flown).toBe(60);
     expect(first.succeeded + rest.succeeded).toBe(whole.succeeded);
@@ -56,24 +56,24 @@ describe("a departure as the stage asks for it", () => {
   });
 
   it("options ahead for every height of the scan; practice for half a turn and a whole one", () => {
-    expect(value(work.departureAhead(input, SCAN_HEIGHTS_M)).map((at) => at.height_m)).toEqual([...SCAN_HEIGHTS_M]);
-    const [half, full] = value(work.departurePractice(input, BANK));
+    expect(value(work.departureAhead(question, SCAN_HEIGHTS_M)).map((at) => at.height_m)).toEqual([...SCAN_HEIGHTS_M]);
+    const [half, full] = value(work.departurePractice(question, BANK));
     expect(full.loss_m).toBeGreaterThan(1.5 * half.loss_m);
     expect(half.tolerance_m).toBeGreaterThan(0);
   });
 
   it("the working of a turn back is there where there is one, and a stall is said", () => {
-    expect(value(work.departureWorking(input, 250, null)).length).toBeGreaterThan(10);
+    expect(value(work.departureWorking(question, 250, null)).length).toBeGreaterThan(10);
     const stalling = {
-      ...input,
-      plan: { ...input.plan, reaction: "attitude" as const },
-      pilot: { ...input.pilot, reaction_s: 12 },
+      ...question,
+      plan: { ...question.plan, reaction: "attitude" as const },
+      pilot: { ...question.pilot, reaction_s: 12 },
     };
     expect(work.departureWorking(stalling, 250, null)).toMatchObject({ ok: false, issue: { code: "stalls" } });
   });
 
   it("hands on why there is no answer", () => {
-    expect(work.departureFacts({ ...input, aircraft: demoAircraft("larch-t2") })).toMatchObject({
+    expect(work.departureFacts({ ...question, aircraft: demoAircraft("larch-t2") })).toMatchObject({
       ok: false,
       issue: { code: "not_single" },
     });

@@ -8,7 +8,7 @@ import {
   draws,
   pilotScatter,
 } from "@/core/departure/chance";
-import { type DepartureDay, type DepartureInput, departureDay } from "@/core/departure/departure-day";
+import { type DepartureDay, type DepartureQuestion, departureDay } from "@/core/departure/departure-day";
 import { type PracticeTarget, practiceTarget } from "@/core/departure/practice";
 import { type AheadAtHeight, type TurnbackAtHeight, aheadAt, turnbackAt } from "@/core/departure/scan";
 import { turnbackAccount } from "@/core/departure/turnback-account";
@@ -31,55 +31,55 @@ const PRACTICE_DRAWS = 150;
 
 let kept: { key: string; day: Outcome<DepartureDay> } | null = null;
 
-function dayOf(input: DepartureInput): Outcome<DepartureDay> {
-  const key = JSON.stringify(input);
-  if (kept?.key !== key) kept = { key, day: departureDay(input) };
+function dayOf(question: DepartureQuestion): Outcome<DepartureDay> {
+  const key = JSON.stringify(question);
+  if (kept?.key !== key) kept = { key, day: departureDay(question) };
   return kept.day;
 }
 
 /** The part of the worker that departures ask. */
 export function departureWork(terrain: () => TerrainGrid | null) {
-  const withDay = <T>(input: DepartureInput, run: (day: DepartureDay) => T): Outcome<T> => {
-    const day = dayOf(input);
+  const withDay = <T>(question: DepartureQuestion, run: (day: DepartureDay) => T): Outcome<T> => {
+    const day = dayOf(question);
     return day.ok ? success(run(day.value)) : day;
   };
   return {
-    departureFacts: (input: DepartureInput): Outcome<DepartureFacts> => withDay(input, departureFacts),
+    departureFacts: (question: DepartureQuestion): Outcome<DepartureFacts> => withDay(question, departureFacts),
 
     departureTurnbacks: (
-      input: DepartureInput,
+      question: DepartureQuestion,
       bank_rad: number,
       heights_m: readonly number[],
     ): Outcome<TurnbackAtHeight[]> =>
-      withDay(input, (day) => heights_m.map((height_m) => turnbackAt(day, input, height_m, bank_rad))),
+      withDay(question, (day) => heights_m.map((height_m) => turnbackAt(day, question, height_m, bank_rad))),
 
-    departureAhead: (input: DepartureInput, heights_m: readonly number[]): Outcome<AheadAtHeight[]> =>
-      withDay(input, (day) =>
+    departureAhead: (question: DepartureQuestion, heights_m: readonly number[]): Outcome<AheadAtHeight[]> =>
+      withDay(question, (day) =>
         heights_m.flatMap(
-          (height_m) => aheadAt(day, input, height_m, terrain(), departurePlane(input, terrain())) ?? [],
+          (height_m) => aheadAt(day, question, height_m, terrain(), departurePlane(question, terrain())) ?? [],
         ),
       ),
 
-    departureAt: (input: DepartureInput, at: LookedAt, origin: LatLon): Outcome<DepartureAtHeight> =>
-      withDay(input, (day) => departureAt(day, input, at, terrain(), origin)),
+    departureAt: (question: DepartureQuestion, lookedAt: LookedAt, origin: LatLon): Outcome<DepartureAtHeight> =>
+      withDay(question, (day) => departureAt(day, question, lookedAt, terrain(), origin)),
 
-    departurePlanned: (input: DepartureInput, height_m: number): Outcome<PlannedHeight | null> =>
-      withDay(input, (day) => {
-        const best = bestBank(day, input, height_m);
+    departurePlanned: (question: DepartureQuestion, height_m: number): Outcome<PlannedHeight | null> =>
+      withDay(question, (day) => {
+        const best = bestBank(day, question, height_m);
         return best && { height_m, technique: best.technique };
       }),
 
     departureChance: (
-      input: DepartureInput,
+      question: DepartureQuestion,
       planned: PlannedHeight,
       scatter: Scatter,
       slice: { seed: number; samples: number; from: number; to: number },
       hindsight: boolean,
     ): Outcome<ChanceCount> =>
-      withDay(input, (day) =>
+      withDay(question, (day) =>
         countChance(
           day,
-          input,
+          question,
           planned,
           scatter,
           draws(slice.seed, slice.samples).slice(slice.from, slice.to),
@@ -87,31 +87,31 @@ export function departureWork(terrain: () => TerrainGrid | null) {
         ),
       ),
 
-    departurePractice: (input: DepartureInput, bank_rad: number): Outcome<PracticeTarget[]> =>
-      withDay(input, (day) =>
+    departurePractice: (question: DepartureQuestion, bank_rad: number): Outcome<PracticeTarget[]> =>
+      withDay(question, (day) =>
         (["climb", "level"] as const).flatMap((entry) =>
           [Math.PI, 2 * Math.PI].flatMap(
             (turn_rad) =>
               practiceTarget(
                 day,
-                input,
+                question,
                 entry,
-                { bank_rad, stallMargin: input.plan.stallMargin },
+                { bank_rad, stallMargin: question.plan.stallMargin },
                 turn_rad,
-                pilotScatter(input.pilot),
+                pilotScatter(question.pilot),
                 draws(1, PRACTICE_DRAWS),
               ) ?? [],
           ),
         ),
       ),
 
-    departureWorking: (input: DepartureInput, height_m: number, side: 1 | -1 | null): Outcome<WorkingStep[]> => {
-      const day = dayOf(input);
+    departureWorking: (question: DepartureQuestion, height_m: number, side: 1 | -1 | null): Outcome<WorkingStep[]> => {
+      const day = dayOf(question);
       if (!day.ok) return day;
-      const best = bestBank(day.value, input, height_m, side);
-      const account = best && turnbackAccount(day.value, input, height_m, best.technique);
+      const best = bestBank(day.value, question, height_m, side);
+      const account = best && turnbackAccount(day.value, question, height_m, best.technique);
       return account
-        ? success(turnbackWorking(day.value, input, account))
+        ? success(turnbackWorking(day.value, question, account))
         : failure("stalls", "The reaction ends in a stall at this height: there is no turn to account for.");
     },
   };

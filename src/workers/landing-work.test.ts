@@ -1,14 +1,14 @@
 import { describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../demo/read-demo";
 import { landingEnds } from "@/core/landing/landing-end";
-import { reachInput } from "@/core/landing/reach-input";
+import { reachQuestion } from "@/core/landing/reach-question";
 import { localPlane } from "@/core/earth/local-plane";
 import { landingWork } from "./landing-work";
 
 const { aerodromes, sites } = demoPlaces();
 const ends = landingEnds(aerodromes, sites);
 const skerrow = ends.find((end) => end.name === "Skerrow 11");
-const { ends: _ends, ...question } = reachInput(demoSituation(), demoAircraft("alder-s1"), ends);
+const { ends: _ends, ...question } = reachQuestion(demoSituation(), demoAircraft("alder-s1"), ends);
 const work = landingWork(() => demoTerrain());
 
 describe("the landing as the stage asks for it", () => {

@@ -9,7 +9,7 @@ import {
   oneEngineApproach,
 } from "@/core/landing/one-engine-approach";
 import { type EndReach, reachOf } from "@/core/landing/reach";
-import type { ReachInput } from "@/core/landing/reach-input";
+import type { ReachQuestion } from "@/core/landing/reach-question";
 import { type Shores, shoresAbout } from "@/core/landing/shore";
 import type { Outcome } from "@/core/outcome";
 import { type MinutesLeft, type MinutesQuestion, minutesLeft } from "@/core/restart/minutes-left";
@@ -17,13 +17,13 @@ import { type MinutesLeft, type MinutesQuestion, minutesLeft } from "@/core/rest
 /** The part of the worker that landings ask. */
 export function landingWork(terrain: () => TerrainGrid | null) {
   return {
-    landingKeys: (input: Omit<ReachInput, "ends">, end: LandingEnd, origin: LatLon): Outcome<ApproachKeys> =>
-      approachKeys(input, end, origin),
+    landingKeys: (question: Omit<ReachQuestion, "ends">, end: LandingEnd, origin: LatLon): Outcome<ApproachKeys> =>
+      approachKeys(question, end, origin),
 
-    /** The best way to one end from where the input says; null when there is none. */
-    landingWay: (input: ReachInput, origin: LatLon): EndReach | null => {
-      const found = reachOf(input, terrain(), origin);
-      return found.ok ? found.value.ends[0] : null;
+    /** The best way to one end from where the question says; null when there is none. */
+    landingWay: (question: ReachQuestion, origin: LatLon): EndReach | null => {
+      const outcome = reachOf(question, terrain(), origin);
+      return outcome.ok ? outcome.value.ends[0] : null;
     },
 
     oneEngineApproach: (question: OneEngineApproachQuestion): Outcome<OneEngineApproach> => oneEngineApproach(question),

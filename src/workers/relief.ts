@@ -32,13 +32,13 @@ function contourInterval_m(resolution_m: number): number {
 const BAND_FROM_M = [0, 50, 150, 300, 500, 750, 1000, 1300, 1600];
 
 /** Weights of a Catmull–Rom spline at a share between two points. */
-function spline(t: number, out: Float64Array, at: number): void {
+function spline(t: number, out: Float64Array, cell: number): void {
   const t2 = t * t;
   const t3 = t2 * t;
-  out[at] = (-t3 + 2 * t2 - t) / 2;
-  out[at + 1] = (3 * t3 - 5 * t2 + 2) / 2;
-  out[at + 2] = (-3 * t3 + 4 * t2 + t) / 2;
-  out[at + 3] = (t3 - t2) / 2;
+  out[cell] = (-t3 + 2 * t2 - t) / 2;
+  out[cell + 1] = (3 * t3 - 5 * t2 + 2) / 2;
+  out[cell + 2] = (-3 * t3 + 4 * t2 + t) / 2;
+  out[cell + 3] = (t3 - t2) / 2;
 }
 
 /**
@@ -58,10 +58,10 @@ export function reliefPixels(
   const stride = width + 1;
   for (let row = 0; row < height; row += 1) {
     for (let column = 0; column < width; column += 1) {
-      const at = row * stride + column;
-      const z = heights[at];
-      const right = heights[at + 1];
-      const below = heights[at + stride];
+      const cell = row * stride + column;
+      const z = heights[cell];
+      const right = heights[cell + 1];
+      const below = heights[cell + stride];
       let colour: readonly [number, number, number];
       let light = 1;
       if (z <= 0.5 !== right <= 0.5 || z <= 0.5 !== below <= 0.5) colour = palette.coast;

@@ -30,7 +30,7 @@ export function readGlidePoints(
   let [speedUnit, sinkUnit] = [units.speed, units.verticalSpeed];
   const number = (cell: string | undefined) => Number((cell ?? "").trim().replace(/^[−–]/, "-").replace(",", "."));
   rows.forEach((row, i) => {
-    const cells = row.map((cell) => cell.trim()).filter((cell, at) => cell !== "" || at < 2);
+    const cells = row.map((cell) => cell.trim()).filter((cell, index) => cell !== "" || index < 2);
     if (cells.every((cell) => cell === "")) return;
     const [speed, sink] = [number(cells[0]), number(cells[1])];
     if (i === 0 && Number.isNaN(speed) && Number.isNaN(sink)) {

@@ -3,7 +3,7 @@ import { demoTwinQuestion } from "../../../demo/demo-twin";
 import { demoAircraft } from "../../../demo/read-demo";
 import { radians } from "../quantities/angle";
 import { asymmetricCase, caseOfSameRudder } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { vmca } from "./vmca";
 
 const made = (question: AsymmetricQuestion) => {

@@ -2,7 +2,8 @@ import { airState } from "../air/atmosphere";
 import { pressureAltitudeOnQnh_m } from "../air/altimetry";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, P0_PA, T0_K } from "../quantities/constants";
-import type { AsymmetricCase, AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
+import type { AsymmetricCase } from "./asymmetric-case";
 import { deadDragArea_m2 } from "../engine/engine-force";
 import { rudderPower } from "./rudder-power";
 
@@ -21,8 +22,8 @@ export function asymmetricCase(question: AsymmetricQuestion): Outcome<Asymmetric
       `${aircraft.name} has no two engines with the figures that control on one of them needs.`,
       "aircraft",
     );
-  const made = unanchored(question);
-  if (!made.ok) return made;
+  const outcome = unanchored(question);
+  if (!outcome.ok) return outcome;
   // The certification case of the published speed: 14 CFR 23.149 as it was before 2017 (memory).
   const certified = unanchored({
     ...question,
@@ -45,13 +46,13 @@ export function asymmetricCase(question: AsymmetricQuestion): Outcome<Asymmetric
       "No rudder power makes this aeroplane's published minimum control speed: check it, the engines' arm and power.",
       "aircraft",
     );
-  return success({ ...made.value, cnDeltaR });
+  return success({ ...outcome.value, cnDeltaR });
 }
 
 /** The same aeroplane in another state of affairs: its rudder's power is known already. @returns failures as `asymmetricCase` without the anchor's */
 export function caseOfSameRudder(question: AsymmetricQuestion, cnDeltaR: number): Outcome<AsymmetricCase> {
-  const made = unanchored(question);
-  return made.ok ? success({ ...made.value, cnDeltaR }) : made;
+  const outcome = unanchored(question);
+  return outcome.ok ? success({ ...outcome.value, cnDeltaR }) : outcome;
 }
 
 /** Everything but the rudder's power, which is anchored on the published speed. */

@@ -2,28 +2,10 @@
 // Signs: sideslip β positive with the wind from the right, bank φ positive right wing down, rudder δr positive right pedal, aileron δa
 // positive stick right; s is +1 with the right engine live. Not here: gear keel, flap blanking, fin in the slipstream, power-on CLmax,
 // departures from controlled flight. Method: linear lateral equilibrium, flight-mechanics textbooks.
-import type { AircraftDocument, PropellerState } from "../aircraft/aircraft-document";
-import type { AirMass } from "../air/altimetry";
+import type { AsymmetricQuestion } from "./asymmetric-question";
+import type { AircraftDocument } from "../aircraft/aircraft-document";
 import type { AirState } from "../air/atmosphere";
 import type { EngineAir } from "../engine/engine-force";
-
-/** What is asked about. */
-export interface AsymmetricQuestion {
-  readonly aircraft: AircraftDocument;
-  readonly mass_kg: number;
-  /** 0 at the forward limit, 1 at the aft limit. */
-  readonly centreOfGravity: number;
-  readonly altitude_m: number;
-  readonly air: AirMass;
-  readonly flap: number;
-  readonly gearDown: boolean;
-  /** Ids of the aircraft's drag items that are open. */
-  readonly items: readonly string[];
-  readonly deadPropeller: PropellerState;
-  readonly failed: "left" | "right";
-  /** Share of the live engine's full power. */
-  readonly setting: number;
-}
 
 /** The aeroplane made ready: everything that speed and bank do not change. */
 export interface AsymmetricCase {

@@ -2,7 +2,8 @@ import { bisect } from "../numeric/bisect";
 import { G0 } from "../quantities/constants";
 import { type Outcome, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricCase, AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
+import type { AsymmetricCase } from "./asymmetric-case";
 import { loadingAt } from "./equilibrium";
 import { stallEas_mps } from "./one-engine-climb";
 import { vmca } from "./vmca";
@@ -41,19 +42,19 @@ const HALVINGS = 20;
  * @see flight-mechanics textbooks, lateral equations with a yaw rate
  */
 export function belowVmca(question: AsymmetricQuestion, eas_mps: number, bank_rad: number): Outcome<BelowVmca> {
-  const made = asymmetricCase(question);
-  if (!made.ok) return made;
-  const one = made.value;
-  const limit = vmca(one, bank_rad);
-  const stall_mps = stallEas_mps(one, bank_rad);
+  const outcome = asymmetricCase(question);
+  if (!outcome.ok) return outcome;
+  const flight = outcome.value;
+  const limit = vmca(flight, bank_rad);
+  const stall_mps = stallEas_mps(flight, bank_rad);
   const target = Math.max(limit.eas_mps ?? 0, stall_mps) + MARGIN_MPS;
-  const turn = eas_mps < (limit.eas_mps ?? 0) ? turnAtFullRudder(one, eas_mps, bank_rad) : null;
+  const turn = eas_mps < (limit.eas_mps ?? 0) ? turnAtFullRudder(flight, eas_mps, bank_rad) : null;
   return success({
     eas_mps,
     yaw_radps: turn?.yaw_radps ?? 0,
     aileron: turn?.aileron ?? 0,
     controlledSetting: controlledSetting(question, eas_mps, bank_rad),
-    height_m: Math.max((target ** 2 - eas_mps ** 2) / (2 * G0 * one.state.sigma), 0),
+    height_m: Math.max((target ** 2 - eas_mps ** 2) / (2 * G0 * flight.state.sigma), 0),
     stalled: eas_mps <= stall_mps,
   });
 }
@@ -61,10 +62,12 @@ export function belowVmca(question: AsymmetricQuestion, eas_mps: number, bank_ra
 /** The greatest setting whose minimum control speed is not above a speed; null when there is none. */
 function controlledSetting(question: AsymmetricQuestion, eas_mps: number, bank_rad: number): number | null {
   const controlled = (setting: number) => {
-    const one = asymmetricCase({ ...question, setting });
-    if (!one.ok) return false;
-    const found = vmca(one.value, bank_rad);
-    return eas_mps > found.stall_mps && (found.eas_mps === null ? found.binding === null : found.eas_mps <= eas_mps);
+    const flight = asymmetricCase({ ...question, setting });
+    if (!flight.ok) return false;
+    const minimum = vmca(flight.value, bank_rad);
+    return (
+      eas_mps > minimum.stall_mps && (minimum.eas_mps === null ? minimum.binding === null : minimum.eas_mps <= eas_mps)
+    );
   };
   if (controlled(question.setting)) return question.setting;
   if (!controlled(IDLE)) return null;
@@ -73,12 +76,12 @@ function controlledSetting(question: AsymmetricQuestion, eas_mps: number, bank_r
 
 /** Sideslip, aileron and yaw rate with the rudder at its stop, eliminated one after the other; towards the dead engine positive. */
 function turnAtFullRudder(
-  one: AsymmetricCase,
+  flight: AsymmetricCase,
   eas_mps: number,
   bank_rad: number,
 ): { yaw_radps: number; aileron: number } {
-  const { asymmetric: a, wing, cg_m, cnDeltaR, liveSide: s } = one;
-  const load = loadingAt(one, eas_mps, s * bank_rad);
+  const { asymmetric: a, wing, cg_m, cnDeltaR, liveSide: s } = flight;
+  const load = loadingAt(flight, eas_mps, s * bank_rad);
   const rudder = s * a.rudderMax_rad;
   const cyR = (-cnDeltaR * wing.span_m) / a.finArm_m;
   const yawB = a.cnBeta + (a.cyBeta * cg_m) / wing.span_m;
@@ -87,7 +90,7 @@ function turnAtFullRudder(
   const turning = (load.cw * load.tas_mps) / G0;
   const side = cyR * rudder + load.cw * Math.sin(s * bank_rad);
   const beta0 = -side / a.cyBeta;
-  const { cyR: cyYaw, clR, cnR } = yawRateDerivatives(one, load.cl);
+  const { cyR: cyYaw, clR, cnR } = yawRateDerivatives(flight, load.cl);
   const reduced = wing.span_m / (2 * load.tas_mps);
   const betaR = (turning - cyYaw * reduced) / a.cyBeta;
   const roll0 = load.clThrust + ((cyR * a.finHeight_m) / wing.span_m) * rudder;

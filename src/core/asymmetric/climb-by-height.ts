@@ -1,6 +1,6 @@
 import { type Outcome, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { bestPropeller } from "./climb-ledger";
 import { type Climb, SERVICE_ONE_MPS, ceiling_m, oneEngineSpeeds, stallEas_mps } from "./one-engine-climb";
 import { vmca } from "./vmca";
@@ -112,9 +112,9 @@ export function climbTo(question: AsymmetricQuestion, altitude_m: number): Outco
   let [time_s, distance_m] = [0, 0];
   for (let from = question.altitude_m; from < altitude_m; from += STEP_M) {
     const step = Math.min(STEP_M, altitude_m - from);
-    const one = asymmetricCase({ ...question, altitude_m: from + step / 2 });
-    if (!one.ok) return one;
-    const { climb_mps, gradient } = oneEngineSpeeds(one.value).rate;
+    const flight = asymmetricCase({ ...question, altitude_m: from + step / 2 });
+    if (!flight.ok) return flight;
+    const { climb_mps, gradient } = oneEngineSpeeds(flight.value).rate;
     if (!(climb_mps > NONE_MPS)) return success(null);
     time_s += step / climb_mps;
     distance_m += step / gradient;

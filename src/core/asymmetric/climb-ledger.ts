@@ -1,7 +1,7 @@
 // The climb ledger: from the climb on two engines down to what is left, each thing that can be mended with what it costs.
 import { type Outcome, failure, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { type Equilibrium, NO_STEADY_PATH, equilibriumAt, gradientOf } from "./equilibrium";
 import { twoEngineClimbAt, zeroSideslip } from "./one-engine-climb";
 import { CONTROLS, type ControlLimit, usedShare } from "./vmca";
@@ -83,16 +83,16 @@ export function climbLedger(question: LedgerQuestion): Outcome<ClimbLedger> {
 }
 
 function flown(question: LedgerQuestion) {
-  const one = asymmetricCase(question);
-  if (!one.ok) return one;
+  const flight = asymmetricCase(question);
+  if (!flight.ok) return flight;
   const state =
     question.bank.kind === "zero-sideslip"
-      ? zeroSideslip(one.value, question.eas_mps)
-      : equilibriumAt(one.value, question.eas_mps, one.value.liveSide * question.bank.bank_rad);
+      ? zeroSideslip(flight.value, question.eas_mps)
+      : equilibriumAt(flight.value, question.eas_mps, flight.value.liveSide * question.bank.bank_rad);
   if (!state) return failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
   return gradientOf(state.sinGamma) === null
     ? { ok: false as const, issue: NO_STEADY_PATH }
-    : success({ one: one.value, state });
+    : success({ one: flight.value, state });
 }
 
 /** The state of a dead propeller that drags least; `none` for jets. */

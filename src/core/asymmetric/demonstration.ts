@@ -1,7 +1,7 @@
 import { G0, M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { type Outcome, failure, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { oneEngineSpeeds } from "./one-engine-climb";
 import { type ControlLimit, vmca } from "./vmca";
 
@@ -62,24 +62,24 @@ const RESERVE = 1.5;
  * @see practice of multi-engine flight tests: heading ±20°, speed ±5 kt, bank at most 5°, recovery at the first sign (memory)
  */
 export function demonstration(question: AsymmetricQuestion, plan: DemonstrationPlan): Outcome<Demonstration> {
-  const made = asymmetricCase(question);
-  if (!made.ok) return made;
-  const one = made.value;
-  const speeds = oneEngineSpeeds(one);
-  const found = vmca(one, plan.bank_rad);
+  const outcome = asymmetricCase(question);
+  if (!outcome.ok) return outcome;
+  const flight = outcome.value;
+  const speeds = oneEngineSpeeds(flight);
+  const minimum = vmca(flight, plan.bank_rad);
   const { handbook } = question.aircraft;
   const entry_mps = Math.max(
     handbook.vyse_mps ?? speeds.rate.eas_mps,
-    (found.eas_mps ?? found.stall_mps) + 10 * MPS_PER_KT,
+    (minimum.eas_mps ?? minimum.stall_mps) + 10 * MPS_PER_KT,
   );
-  const stallWarning_mps = Math.max(found.stall_mps * WARNING_SHARE, found.stall_mps + WARNING_KT * MPS_PER_KT);
-  if (found.binding !== null && found.eas_mps === null)
+  const stallWarning_mps = Math.max(minimum.stall_mps * WARNING_SHARE, minimum.stall_mps + WARNING_KT * MPS_PER_KT);
+  if (minimum.binding !== null && minimum.eas_mps === null)
     return failure("no_control", "A control is beyond its stop at every speed: this cannot be flown.", "setting");
-  const stallFirst = found.eas_mps === null || found.eas_mps <= stallWarning_mps;
-  const end_mps = stallFirst ? stallWarning_mps : (found.eas_mps ?? stallWarning_mps);
+  const stallFirst = minimum.eas_mps === null || minimum.eas_mps <= stallWarning_mps;
+  const end_mps = stallFirst ? stallWarning_mps : (minimum.eas_mps ?? stallWarning_mps);
   const recoveryTarget_mps = Math.max(handbook.vsse_mps ?? 0, speeds.angle.eas_mps, end_mps + 5 * MPS_PER_KT);
   const reached_s = (entry_mps - end_mps) / plan.deceleration_mps2;
-  const sigmaRoot = Math.sqrt(one.state.sigma);
+  const sigmaRoot = Math.sqrt(flight.state.sigma);
   // Speed comes back by going down: what the slope does not give is height lost to drag.
   const speedUp_s = (recoveryTarget_mps - end_mps) / sigmaRoot / (NOSE_DOWN * G0);
   const mean = (recoveryTarget_mps + end_mps) / 2 / sigmaRoot;
@@ -88,9 +88,9 @@ export function demonstration(question: AsymmetricQuestion, plan: DemonstrationP
   const lowestEntry_m = plan.ground_m + plan.floor_m + recoveryHeight_m;
   return success({
     entry_mps,
-    vmca_mps: found.eas_mps,
-    binding: found.binding,
-    stall_mps: found.stall_mps,
+    vmca_mps: minimum.eas_mps,
+    binding: minimum.binding,
+    stall_mps: minimum.stall_mps,
     stallWarning_mps,
     stallFirst,
     ends: stallFirst ? "stall-warning" : "loss",

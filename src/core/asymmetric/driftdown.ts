@@ -3,7 +3,7 @@ import { heldCas_mps } from "../glide/steady-descent";
 import { M_PER_FT } from "../quantities/constants";
 import { type Outcome, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { NO_STEADY_PATH } from "./equilibrium";
 import { zeroSideslip } from "./one-engine-climb";
 
@@ -47,9 +47,9 @@ export function driftdown(
   while (altitude_m > to_m) {
     const step = Math.min(STEP_M, altitude_m - to_m);
     const middle = altitude_m - step / 2;
-    const one = asymmetricCase({ ...question, altitude_m: middle });
-    if (!one.ok) return one;
-    const state = zeroSideslip(one.value, eas_mps);
+    const flight = asymmetricCase({ ...question, altitude_m: middle });
+    if (!flight.ok) return flight;
+    const state = zeroSideslip(flight.value, eas_mps);
     if (!state) break;
     const sine =
       (state.sinGamma - decrement) /

@@ -1,6 +1,6 @@
 // One-engine flight put together: what moves with a slider, the tables beside it, and the card.
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import {
   type CeilingAtMass,
   type ClimbAtHeight,
@@ -80,8 +80,8 @@ export function engineOutNow(
   bank: BankChoice,
   eas_mps: number | null,
 ): Outcome<EngineOutNow> {
-  const one = asymmetricCase(question);
-  if (!one.ok) return one;
+  const flight = asymmetricCase(question);
+  if (!flight.ok) return flight;
   const mended = asymmetricCase(mendedOf(question));
   if (!mended.ok) return mended;
   const steady = steadySpeeds(mended.value);
@@ -93,7 +93,7 @@ export function engineOutNow(
   const drifts = speeds.rate.climb_mps > 0 ? null : oneEngineHeight(mendedOf(question), 0);
   const ledger = climbLedger({ ...question, eas_mps: speed, bank });
   if (!ledger.ok) return ledger;
-  const straight = zeroSideslip(one.value, speed);
+  const straight = zeroSideslip(flight.value, speed);
   const { state } = ledger.value;
   return success({
     eas_mps: speed,
@@ -101,11 +101,11 @@ export function engineOutNow(
     holdsAt_m: drifts?.ok ? drifts.value.levelsOff_m : null,
     speeds,
     ledger: ledger.value,
-    liveSide: one.value.liveSide,
-    forces: controlForces(one.value, state),
-    vmca: vmca(one.value, bank.kind === "bank" ? bank.bank_rad : one.value.liveSide * (straight?.bank_rad ?? 0)),
-    zeroSideslip_rad: straight && one.value.liveSide * straight.bank_rad,
-    used: usedShares(one.value, state),
+    liveSide: flight.value.liveSide,
+    forces: controlForces(flight.value, state),
+    vmca: vmca(flight.value, bank.kind === "bank" ? bank.bank_rad : flight.value.liveSide * (straight?.bank_rad ?? 0)),
+    zeroSideslip_rad: straight && flight.value.liveSide * straight.bank_rad,
+    used: usedShares(flight.value, state),
   });
 }
 

@@ -38,20 +38,20 @@ export interface Equilibrium extends Loading {
  *
  * @param eas_mps - equivalent airspeed, more than 0
  */
-export function loadingAt(one: Omit<AsymmetricCase, "cnDeltaR">, eas_mps: number, bank_rad: number): Loading {
-  const { asymmetric, wing, question, liveSide: s, rotation } = one;
+export function loadingAt(flight: Omit<AsymmetricCase, "cnDeltaR">, eas_mps: number, bank_rad: number): Loading {
+  const { asymmetric, wing, question, liveSide: s, rotation } = flight;
   const { engines } = question.aircraft;
   const q = 0.5 * RHO0 * eas_mps ** 2;
-  const tas_mps = eas_mps / Math.sqrt(one.state.sigma);
+  const tas_mps = eas_mps / Math.sqrt(flight.state.sigma);
   const qS = q * wing.area_m2;
-  const cw = one.weight_N / qS;
+  const cw = flight.weight_N / qS;
   const cl = cw * Math.cos(bank_rad);
-  const live = engineForce(engines, one.engineAir, tas_mps, question.setting, one.sigmaCritical);
+  const live = engineForce(engines, flight.engineAir, tas_mps, question.setting, flight.sigmaCritical);
   if (!live) throw new Error("loadingAt: expected an engine with thrust, got a turboshaft");
-  const alpha = (cl - asymmetric.cl0 - one.flapCl0) / asymmetric.clAlpha + asymmetric.thrustIncidence_rad;
+  const alpha = (cl - asymmetric.cl0 - flight.flapCl0) / asymmetric.clAlpha + asymmetric.thrustIncidence_rad;
   const propeller = engines.kind === "piston" ? engines.propeller : null;
   const arm_m = asymmetric.armY_m + s * rotation * (propeller?.pFactor ?? 0) * (propeller?.diameter_m ?? 0) * alpha;
-  const deadDrag_N = q * one.deadArea_m2;
+  const deadDrag_N = q * flight.deadArea_m2;
   const slipstream = propeller
     ? (propeller.slipstreamRoll ?? 0) *
       cl *
@@ -83,9 +83,9 @@ export function loadingAt(one: Omit<AsymmetricCase, "cnDeltaR">, eas_mps: number
  *
  * @returns the state whatever the controls' stops; null when the three equations have no solution
  */
-export function equilibriumAt(one: AsymmetricCase, eas_mps: number, bank_rad: number): Equilibrium | null {
-  const load = loadingAt(one, eas_mps, bank_rad);
-  const { asymmetric: a, wing, cg_m, cnDeltaR } = one;
+export function equilibriumAt(flight: AsymmetricCase, eas_mps: number, bank_rad: number): Equilibrium | null {
+  const load = loadingAt(flight, eas_mps, bank_rad);
+  const { asymmetric: a, wing, cg_m, cnDeltaR } = flight;
   const cyR = (-cnDeltaR * wing.span_m) / a.finArm_m;
   const rollR = (cyR * a.finHeight_m) / wing.span_m;
   const yawB = a.cnBeta + (a.cyBeta * cg_m) / wing.span_m;
@@ -102,13 +102,13 @@ export function equilibriumAt(one: AsymmetricCase, eas_mps: number, bank_rad: nu
   const aileron_rad = a0 + a1 * beta_rad;
   const qS = load.q * wing.area_m2;
   const cd =
-    one.cd0 +
-    one.k * load.cl ** 2 +
+    flight.cd0 +
+    flight.k * load.cl ** 2 +
     a.cdBeta * beta_rad ** 2 +
     a.cdDeltaR * rudder_rad ** 2 +
     a.cdDeltaA * aileron_rad ** 2;
   const drag_N = qS * cd + load.deadDrag_N;
-  const sinGamma = (load.thrust_N - drag_N) / one.weight_N;
+  const sinGamma = (load.thrust_N - drag_N) / flight.weight_N;
   // Named one by one: this runs some ten thousand times for a table, and copying by spread is sixty times slower.
   const { tas_mps, q, cw, cl, thrust_N, deadDrag_N, cnThrust, clThrust } = load;
   return {

@@ -6,13 +6,14 @@ import { goldenMinimum } from "../numeric/golden-section";
 import { M_PER_FT, RHO0 } from "../quantities/constants";
 import { type Outcome, failure, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricCase, AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
+import type { AsymmetricCase } from "./asymmetric-case";
 import { engineForce } from "../engine/engine-force";
 import { type Equilibrium, NO_STEADY_PATH, equilibriumAt, gradientOf } from "./equilibrium";
 
 /** Stall of a straight banked flight, equivalent, m/s: L = W·cosφ, so V_S·√cosφ. */
-export function stallEas_mps(one: Pick<AsymmetricCase, "weight_N" | "wing" | "clMax">, bank_rad: number): number {
-  return Math.sqrt((2 * one.weight_N * Math.cos(bank_rad)) / (RHO0 * one.wing.area_m2 * one.clMax));
+export function stallEas_mps(flight: Pick<AsymmetricCase, "weight_N" | "wing" | "clMax">, bank_rad: number): number {
+  return Math.sqrt((2 * flight.weight_N * Math.cos(bank_rad)) / (RHO0 * flight.wing.area_m2 * flight.clMax));
 }
 
 /** Banks between which zero sideslip is looked for, into the live engine. */
@@ -27,8 +28,8 @@ const MOST_STEPS = 20;
  *
  * @returns null when no bank up to 23° takes the sideslip away
  */
-export function zeroSideslip(one: AsymmetricCase, eas_mps: number): Equilibrium | null {
-  const at = (bank: number) => equilibriumAt(one, eas_mps, one.liveSide * bank);
+export function zeroSideslip(flight: AsymmetricCase, eas_mps: number): Equilibrium | null {
+  const at = (bank: number) => equilibriumAt(flight, eas_mps, flight.liveSide * bank);
   let [low, high] = [LEAST_BANK_RAD, MOST_BANK_RAD];
   let [slipLow, slipHigh] = [at(low)?.beta_rad ?? NaN, at(high)?.beta_rad ?? NaN];
   if (!(slipLow * slipHigh < 0)) return null;
@@ -52,8 +53,8 @@ export interface Climb {
 }
 
 /** Climb on one engine at a speed, without sideslip; −∞ where that cannot be flown. */
-function climbAt(one: AsymmetricCase, eas_mps: number): Climb {
-  const state = zeroSideslip(one, eas_mps);
+function climbAt(flight: AsymmetricCase, eas_mps: number): Climb {
+  const state = zeroSideslip(flight, eas_mps);
   const gradient = state && gradientOf(state.sinGamma);
   return state && gradient !== null
     ? { eas_mps, climb_mps: state.climb_mps, gradient }
@@ -64,16 +65,22 @@ function climbAt(one: AsymmetricCase, eas_mps: number): Climb {
 const LIFT_ROUNDS = 8;
 
 /** Climb on both engines at a speed, wings level, in balance. */
-export function twoEngineClimbAt(one: AsymmetricCase, eas_mps: number): Climb {
-  const tas = eas_mps / Math.sqrt(one.state.sigma);
-  const qS = 0.5 * RHO0 * eas_mps ** 2 * one.wing.area_m2;
-  const live = engineForce(one.question.aircraft.engines, one.engineAir, tas, one.question.setting, one.sigmaCritical);
+export function twoEngineClimbAt(flight: AsymmetricCase, eas_mps: number): Climb {
+  const tas = eas_mps / Math.sqrt(flight.state.sigma);
+  const qS = 0.5 * RHO0 * eas_mps ** 2 * flight.wing.area_m2;
+  const live = engineForce(
+    flight.question.aircraft.engines,
+    flight.engineAir,
+    tas,
+    flight.question.setting,
+    flight.sigmaCritical,
+  );
   if (!live) throw new Error("twoEngineClimbAt: expected engines with thrust, got turboshafts");
   // In a steep climb the wing carries W·cosγ: the path and the drag that it leaves settle in a few rounds.
   let sine = 0;
   for (let i = 0; i < LIFT_ROUNDS; i += 1) {
-    const cl = (one.weight_N * Math.sqrt(1 - sine * sine)) / qS;
-    sine = clamp((2 * live.thrust_N - qS * (one.cd0 + one.k * cl * cl)) / one.weight_N, -1, 1);
+    const cl = (flight.weight_N * Math.sqrt(1 - sine * sine)) / qS;
+    sine = clamp((2 * live.thrust_N - qS * (flight.cd0 + flight.k * cl * cl)) / flight.weight_N, -1, 1);
   }
   return { eas_mps, climb_mps: sine * tas, gradient: Math.tan(Math.asin(clamp(sine, -1, 1))) };
 }
@@ -93,33 +100,33 @@ export interface ClimbSpeeds {
 }
 
 /** Best rate and best angle on one engine, no faster than the limit of flap and gear. */
-export function oneEngineSpeeds(one: AsymmetricCase): ClimbSpeeds {
-  return speedsOf(one, (eas) => climbAt(one, eas));
+export function oneEngineSpeeds(flight: AsymmetricCase): ClimbSpeeds {
+  return speedsOf(flight, (eas) => climbAt(flight, eas));
 }
 
 /** The same, or that there is none: no speed that is looked at can be held straight. */
-export function steadySpeeds(one: AsymmetricCase): Outcome<ClimbSpeeds> {
-  const speeds = oneEngineSpeeds(one);
+export function steadySpeeds(flight: AsymmetricCase): Outcome<ClimbSpeeds> {
+  const speeds = oneEngineSpeeds(flight);
   return Number.isFinite(speeds.rate.climb_mps) && Number.isFinite(speeds.angle.gradient)
     ? success(speeds)
     : { ok: false, issue: NO_STEADY_PATH };
 }
 
 /** Best rate and best angle on two engines, no faster than the limit of flap and gear. */
-export function twoEngineSpeeds(one: AsymmetricCase): ClimbSpeeds {
-  return speedsOf(one, (eas) => twoEngineClimbAt(one, eas));
+export function twoEngineSpeeds(flight: AsymmetricCase): ClimbSpeeds {
+  return speedsOf(flight, (eas) => twoEngineClimbAt(flight, eas));
 }
 
-function speedsOf(one: AsymmetricCase, climb: (eas_mps: number) => Climb): ClimbSpeeds {
-  const stall = stallEas_mps(one, 0);
-  const { aircraft, flap, gearDown } = one.question;
+function speedsOf(flight: AsymmetricCase, climb: (eas_mps: number) => Climb): ClimbSpeeds {
+  const stall = stallEas_mps(flight, 0);
+  const { aircraft, flap, gearDown } = flight.question;
   const limit = configurationLimit(aircraft, flap, gearDown ? "down" : "up")?.speed_mps ?? Infinity;
   // A limit below the slowest speed that is looked at leaves that speed alone.
-  const worth = (of: (found: Climb) => number) => (eas: number) => {
+  const worth = (of: (climb: Climb) => number) => (eas: number) => {
     const value = of(climb(eas));
     return Number.isFinite(value) ? -value : 1e6 - eas;
   };
-  const best = (of: (found: Climb) => number, slowest: number) =>
+  const best = (of: (climb: Climb) => number, slowest: number) =>
     climb(
       goldenMinimum(
         worth(of),
@@ -128,7 +135,7 @@ function speedsOf(one: AsymmetricCase, climb: (eas_mps: number) => Climb): Climb
         SPEED_TOLERANCE_MPS,
       ),
     );
-  return { rate: best((found) => found.climb_mps, SLOWEST), angle: best((found) => found.gradient, SLOWEST_ANGLE) };
+  return { rate: best((climb) => climb.climb_mps, SLOWEST), angle: best((climb) => climb.gradient, SLOWEST_ANGLE) };
 }
 
 /** Climb rates that define ceilings, m/s: service 50 ft/min on one engine, 100 on two; absolute 0. */
@@ -147,10 +154,10 @@ const HIGHEST_M = 15_000;
  */
 export function ceiling_m(question: AsymmetricQuestion, rate_mps: number, engines: 1 | 2): Outcome<number> {
   const climbing = (altitude_m: number): Outcome<number> => {
-    const one = asymmetricCase({ ...question, altitude_m });
-    return one.ok
-      ? success((engines === 1 ? oneEngineSpeeds(one.value) : twoEngineSpeeds(one.value)).rate.climb_mps)
-      : one;
+    const flight = asymmetricCase({ ...question, altitude_m });
+    return flight.ok
+      ? success((engines === 1 ? oneEngineSpeeds(flight.value) : twoEngineSpeeds(flight.value)).rate.climb_mps)
+      : flight;
   };
   const [bottom, top] = [climbing(LOWEST_M), climbing(HIGHEST_M)];
   if (!bottom.ok) return bottom;
@@ -168,8 +175,8 @@ export function ceiling_m(question: AsymmetricQuestion, rate_mps: number, engine
       "altitude_m",
     );
   const climbs = (altitude_m: number) => {
-    const found = climbing(altitude_m);
-    return found.ok && found.value > rate_mps;
+    const outcome = climbing(altitude_m);
+    return outcome.ok && outcome.value > rate_mps;
   };
   const { low, high } = bisect(climbs, LOWEST_M, HIGHEST_M, halvingsTo(0.5, LOWEST_M, HIGHEST_M));
   return success((low + high) / 2);

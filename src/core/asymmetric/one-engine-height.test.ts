@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { demoTwinQuestion } from "../../../demo/demo-twin";
 import { demoAircraft } from "../../../demo/read-demo";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { mendedOf } from "./climb-by-height";
 import { steadySpeeds } from "./one-engine-climb";
 import { oneEngineHeight } from "./one-engine-height";

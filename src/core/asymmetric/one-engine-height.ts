@@ -1,6 +1,6 @@
 // One of two engines has stopped and the other runs: whether it holds height, and how long the way down to a height is when it does not.
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { mendedOf } from "./climb-by-height";
 import { steadySpeeds } from "./one-engine-climb";
 import { type Outcome, success } from "../outcome";
@@ -35,9 +35,9 @@ export function oneEngineHeight(question: AsymmetricQuestion, low_m: number): Ou
   let eas_mps = 0;
   for (let i = 0; i < NODES; i += 1) {
     const at_m = altitude_m - (Math.max(altitude_m - low_m, 0) * i) / (NODES - 1);
-    const one = asymmetricCase({ ...question, altitude_m: at_m });
-    if (!one.ok) return one;
-    const speeds = steadySpeeds(one.value);
+    const flight = asymmetricCase({ ...question, altitude_m: at_m });
+    if (!flight.ok) return flight;
+    const speeds = steadySpeeds(flight.value);
     if (!speeds.ok) return speeds;
     const best = speeds.value.rate;
     if (i === 0) eas_mps = best.eas_mps;
@@ -46,16 +46,16 @@ export function oneEngineHeight(question: AsymmetricQuestion, low_m: number): Ou
   }
   const [first] = rates;
   const last = rates[rates.length - 1];
-  const found = {
+  const height = {
     climb_mps: first.climb_mps,
     eas_mps,
     mended_mps: first.climb_mps >= 0 ? null : mendedRate_mps(question),
   };
-  if (first.climb_mps >= 0) return success({ ...found, levelsOff_m: null, time_s: null });
+  if (first.climb_mps >= 0) return success({ ...height, levelsOff_m: null, time_s: null });
   if (last.climb_mps >= 0) {
     const before = rates[rates.length - 2];
     return success({
-      ...found,
+      ...height,
       levelsOff_m:
         before.altitude_m +
         ((last.altitude_m - before.altitude_m) * before.climb_mps) / (before.climb_mps - last.climb_mps),
@@ -70,12 +70,12 @@ export function oneEngineHeight(question: AsymmetricQuestion, low_m: number): Ou
     const mean = Math.abs(a - b) < 1e-6 ? a : (a - b) / Math.log(a / b);
     time_s += (high.altitude_m - low.altitude_m) / mean;
   }
-  return success({ ...found, levelsOff_m: null, time_s });
+  return success({ ...height, levelsOff_m: null, time_s });
 }
 
 /** Best rate of the aeroplane mended; null where no speed can be held straight. */
 function mendedRate_mps(question: AsymmetricQuestion): number | null {
-  const one = asymmetricCase(mendedOf(question));
-  const speeds = one.ok ? steadySpeeds(one.value) : one;
+  const flight = asymmetricCase(mendedOf(question));
+  const speeds = flight.ok ? steadySpeeds(flight.value) : flight;
   return speeds.ok ? speeds.value.rate.climb_mps : null;
 }

@@ -1,6 +1,6 @@
 import { type Outcome, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { zeroSideslip } from "./one-engine-climb";
 
 /** What holds it straight, towards the live engine positive. */
@@ -27,13 +27,13 @@ export function rudderBySpeed(question: AsymmetricQuestion, speeds_mps: readonly
   const [left, right] = (["left", "right"] as const).map((failed) => asymmetricCase({ ...question, failed }));
   if (!left.ok) return left;
   if (!right.ok) return right;
-  const held = (one: typeof left.value, eas_mps: number): RudderHeld | null => {
-    const state = zeroSideslip(one, eas_mps);
+  const held = (flight: typeof left.value, eas_mps: number): RudderHeld | null => {
+    const state = zeroSideslip(flight, eas_mps);
     return (
       state && {
-        rudder_rad: one.liveSide * state.rudder_rad,
-        pedal_N: one.liveSide * state.pedal_N,
-        bank_rad: one.liveSide * state.bank_rad,
+        rudder_rad: flight.liveSide * state.rudder_rad,
+        pedal_N: flight.liveSide * state.pedal_N,
+        bank_rad: flight.liveSide * state.bank_rad,
       }
     );
   };

@@ -33,12 +33,13 @@ export interface TurnControls {
  * @param bank_rad - of the turn, beyond that of straight flight
  * @returns null where no bank holds straight flight without sideslip
  */
-export function turnControls(one: AsymmetricCase, eas_mps: number, bank_rad: number): TurnControls | null {
-  const straight = zeroSideslip(one, eas_mps);
+export function turnControls(flight: AsymmetricCase, eas_mps: number, bank_rad: number): TurnControls | null {
+  const straight = zeroSideslip(flight, eas_mps);
   if (!straight) return null;
-  const stall_mps = stallEas_mps(one, 0) / Math.sqrt(Math.cos(bank_rad));
+  const stall_mps = stallEas_mps(flight, 0) / Math.sqrt(Math.cos(bank_rad));
   const side = (towards: 1 | -1): TurnControl => {
-    const at = (speed_mps: number) => turnAt(one, speed_mps, straight.bank_rad + towards * one.liveSide * bank_rad);
+    const at = (speed_mps: number) =>
+      turnAt(flight, speed_mps, straight.bank_rad + towards * flight.liveSide * bank_rad);
     let least_mps = eas_mps;
     while (least_mps - STEP_MPS > stall_mps && held(at(least_mps - STEP_MPS))) least_mps -= STEP_MPS;
     return { ...at(eas_mps), least_mps: least_mps - STEP_MPS > stall_mps ? least_mps : stall_mps };
@@ -50,13 +51,13 @@ function held({ rudder, aileron }: Pick<TurnControl, "rudder" | "aileron">): boo
   return rudder <= 1 && aileron <= 1;
 }
 
-function turnAt(one: AsymmetricCase, eas_mps: number, bank_rad: number): Omit<TurnControl, "least_mps"> {
-  const { asymmetric: a, wing, cg_m, cnDeltaR } = one;
-  const load = loadingAt(one, eas_mps, bank_rad);
+function turnAt(flight: AsymmetricCase, eas_mps: number, bank_rad: number): Omit<TurnControl, "least_mps"> {
+  const { asymmetric: a, wing, cg_m, cnDeltaR } = flight;
+  const load = loadingAt(flight, eas_mps, bank_rad);
   const cyRudder = (-cnDeltaR * wing.span_m) / a.finArm_m;
   const rollRudder = (cyRudder * a.finHeight_m) / wing.span_m;
   const yawRudder = cnDeltaR + (cyRudder * cg_m) / wing.span_m;
-  const { cyR, clR, cnR } = yawRateDerivatives(one, load.cl);
+  const { cyR, clR, cnR } = yawRateDerivatives(flight, load.cl);
   const reduced = wing.span_m / (2 * load.tas_mps);
   // r from the side force in terms of the rudder, the aileron from the roll, then the yaw is linear in the rudder.
   const turning = (load.cw * load.tas_mps) / G0 - cyR * reduced;

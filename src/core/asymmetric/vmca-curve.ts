@@ -1,6 +1,6 @@
 import { densityAltitude_m } from "../air/atmosphere";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { vmca } from "./vmca";
 
 /** Minimum control speed and stall in one state. */
@@ -28,15 +28,15 @@ export function vmcaCurve(
   altitudes_m: readonly number[],
 ): VmcaAtAltitude[] {
   return altitudes_m.flatMap((altitude_m) => {
-    const one = asymmetricCase({ ...question, altitude_m });
-    if (!one.ok) return [];
-    const found = vmca(one.value, bank_rad);
+    const flight = asymmetricCase({ ...question, altitude_m });
+    if (!flight.ok) return [];
+    const minimum = vmca(flight.value, bank_rad);
     return [
       {
         altitude_m,
-        altitudeDensity_m: densityAltitude_m(one.value.state.density),
-        vmca_mps: found.eas_mps,
-        stall_mps: found.stall_mps,
+        altitudeDensity_m: densityAltitude_m(flight.value.state.density),
+        vmca_mps: minimum.eas_mps,
+        stall_mps: minimum.stall_mps,
       },
     ];
   });
@@ -44,11 +44,11 @@ export function vmcaCurve(
 
 /** Both over bank into the live engine; none when the case fails. */
 export function vmcaByBank(question: AsymmetricQuestion, banks_rad: readonly number[]): VmcaAtBank[] {
-  const one = asymmetricCase(question);
-  if (!one.ok) return [];
+  const flight = asymmetricCase(question);
+  if (!flight.ok) return [];
   return banks_rad.map((bank_rad) => {
-    const found = vmca(one.value, bank_rad);
-    return { bank_rad, vmca_mps: found.eas_mps, stall_mps: found.stall_mps };
+    const minimum = vmca(flight.value, bank_rad);
+    return { bank_rad, vmca_mps: minimum.eas_mps, stall_mps: minimum.stall_mps };
   });
 }
 

@@ -1,6 +1,6 @@
 // What each thing does to the minimum control speed today, in m/s, the largest first.
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { bestPropeller } from "./climb-ledger";
 import { vmca } from "./vmca";
 
@@ -24,8 +24,8 @@ const WARMER_K = 20;
  */
 export function vmcaFactors(question: AsymmetricQuestion, bank_rad: number): VmcaFactor[] {
   const speed = (changed: AsymmetricQuestion, bank = bank_rad) => {
-    const one = asymmetricCase(changed);
-    return one.ok ? vmca(one.value, bank).eas_mps : null;
+    const flight = asymmetricCase(changed);
+    return flight.ok ? vmca(flight.value, bank).eas_mps : null;
   };
   const today = speed(question);
   const { aircraft } = question;
@@ -58,8 +58,8 @@ export function vmcaFactors(question: AsymmetricQuestion, bank_rad: number): Vmc
   ];
   return tried
     .map(([name, changed, bank]) => {
-      const found = speed(changed, bank);
-      return { name, change_mps: found === null || today === null ? null : found - today };
+      const changed_mps = speed(changed, bank);
+      return { name, change_mps: changed_mps === null || today === null ? null : changed_mps - today };
     })
     .sort((a, b) => Math.abs(b.change_mps ?? 0) - Math.abs(a.change_mps ?? 0));
 }

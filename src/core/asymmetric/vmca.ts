@@ -37,8 +37,8 @@ export interface Vmca {
 export const CONTROLS: readonly ControlLimit[] = ["rudder", "aileron", "fin", "pedal"];
 
 /** Share of a limit that a state uses; 1 at the limit. */
-export function usedShare(one: AsymmetricCase, state: Equilibrium, limit: ControlLimit): number {
-  const { asymmetric: a } = one;
+export function usedShare(flight: AsymmetricCase, state: Equilibrium, limit: ControlLimit): number {
+  const { asymmetric: a } = flight;
   switch (limit) {
     case "rudder":
       return Math.abs(state.rudder_rad) / a.rudderMax_rad;
@@ -52,8 +52,8 @@ export function usedShare(one: AsymmetricCase, state: Equilibrium, limit: Contro
 }
 
 /** A control is beyond its limit, or nothing holds it. */
-function exceeded(one: AsymmetricCase, state: Equilibrium | null, limit: ControlLimit): boolean {
-  return state === null || usedShare(one, state, limit) >= 1;
+function exceeded(flight: AsymmetricCase, state: Equilibrium | null, limit: ControlLimit): boolean {
+  return state === null || usedShare(flight, state, limit) >= 1;
 }
 
 /**
@@ -65,24 +65,24 @@ function exceeded(one: AsymmetricCase, state: Equilibrium | null, limit: Control
  * @returns equivalent airspeeds; a limit that is exceeded everywhere or never is told as such
  * @see 14 CFR 23.149 as it was before 2017 (memory)
  */
-export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
-  const bank = one.liveSide * bank_rad;
-  const stall_mps = stallEas_mps(one, bank_rad);
-  const level = stallEas_mps(one, 0);
+export function vmca(flight: AsymmetricCase, bank_rad: number): Vmca {
+  const bank = flight.liveSide * bank_rad;
+  const stall_mps = stallEas_mps(flight, bank_rad);
+  const level = stallEas_mps(flight, 0);
   const limits: Record<ControlLimit, LimitSpeed> = {
     rudder: { kind: "never" },
     aileron: { kind: "never" },
     fin: { kind: "never" },
     pedal: { kind: "never" },
   };
-  const over = (eas_mps: number, limit: ControlLimit) => exceeded(one, equilibriumAt(one, eas_mps, bank), limit);
+  const over = (eas_mps: number, limit: ControlLimit) => exceeded(flight, equilibriumAt(flight, eas_mps, bank), limit);
   // All limits on one way down: the equilibrium is the same for each.
   let open = CONTROLS;
   let above = FROM * level;
   for (let ratio = FROM; ratio >= TO && open.length > 0; ratio -= STEP) {
     const below = ratio * level;
-    const state = equilibriumAt(one, below, bank);
-    const met = open.filter((limit) => exceeded(one, state, limit));
+    const state = equilibriumAt(flight, below, bank);
+    const met = open.filter((limit) => exceeded(flight, state, limit));
     for (const limit of met) {
       const { high } = bisect((middle) => over(middle, limit), below, above, HALVINGS);
       limits[limit] = ratio === FROM ? { kind: "everywhere" } : { kind: "at", eas_mps: high };
@@ -92,8 +92,8 @@ export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
   }
   const everywhere = CONTROLS.find((limit) => limits[limit].kind === "everywhere") ?? null;
   const speedOf = (limit: ControlLimit) => {
-    const found = limits[limit];
-    return found.kind === "at" ? found.eas_mps : -Infinity;
+    const limitSpeed = limits[limit];
+    return limitSpeed.kind === "at" ? limitSpeed.eas_mps : -Infinity;
   };
   const highest = CONTROLS.reduce((best, limit) => (speedOf(limit) > speedOf(best) ? limit : best));
   const eas_mps = everywhere === null && Number.isFinite(speedOf(highest)) ? speedOf(highest) : null;
@@ -107,8 +107,8 @@ export function vmca(one: AsymmetricCase, bank_rad: number): Vmca {
 }
 
 /** Share used of every control's stop. */
-export function usedShares(one: AsymmetricCase, state: Equilibrium): Record<ControlLimit, number> {
-  return Object.fromEntries(CONTROLS.map((control) => [control, usedShare(one, state, control)])) as Record<
+export function usedShares(flight: AsymmetricCase, state: Equilibrium): Record<ControlLimit, number> {
+  return Object.fromEntries(CONTROLS.map((control) => [control, usedShare(flight, state, control)])) as Record<
     ControlLimit,
     number
   >;

@@ -1,7 +1,7 @@
 import { type Outcome, failure, success } from "../outcome";
 import { PA_PER_INHG } from "../quantities/constants";
 import { asymmetricCase } from "./anchored-case";
-import type { AsymmetricQuestion } from "./asymmetric-case";
+import type { AsymmetricQuestion } from "./asymmetric-question";
 import { deadDragArea_m2, powerShare } from "../engine/engine-force";
 
 /** A power that imitates a feathered propeller. */
@@ -45,9 +45,9 @@ export function zeroThrust(question: AsymmetricQuestion, eas_mps: number): Outco
       `${aircraft.name} has no propeller that feathers: there is nothing to imitate.`,
       "aircraft",
     );
-  const one = asymmetricCase({ ...question, deadPropeller: "windmilling" });
-  if (!one.ok) return one;
-  const { state, sigmaCritical } = one.value;
+  const flight = asymmetricCase({ ...question, deadPropeller: "windmilling" });
+  if (!flight.ok) return flight;
+  const { state, sigmaCritical } = flight.value;
   const tas_mps = eas_mps / Math.sqrt(state.sigma);
   const q = 0.5 * state.density * tas_mps ** 2;
   const { efficiency } = engines.propeller;

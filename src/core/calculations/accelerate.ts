@@ -2,7 +2,7 @@ import { z } from "zod";
 import { calculation } from "../calculation";
 import { success } from "../outcome";
 import { RETURN_BANK_RAD } from "../take-off/return-height";
-import { TakeOffInput } from "../take-off/take-off-day";
+import { TakeOffQuestion } from "../take-off/take-off-day";
 import { wholeTakeOff } from "../take-off/whole-take-off";
 import { WorkingStep } from "../working";
 
@@ -16,7 +16,7 @@ export const accelerateCalculation = calculation({
   question:
     "An engine stops during the take-off: how far to stop, how far to go, and between which heights does which work?",
   sources: ["Newton’s law for a point mass in wind", "14 CFR 23.51 and 23.53 before 2017, 25.107, 25.113 (memory)"],
-  input: TakeOffInput.strict(),
+  input: TakeOffQuestion.strict(),
   output: z.object({
     failure_mps: z.number(),
     action_mps: z.number(),
@@ -39,10 +39,10 @@ export const accelerateCalculation = calculation({
     turn: z.object({ towardsLive: Turn, towardsDead: Turn }).nullable(),
     working: z.array(WorkingStep),
   }),
-  run(input) {
-    const made = wholeTakeOff(input);
-    if (!made.ok) return made;
-    const { day, balanced_mps, accelerate, phases, back } = made.value;
+  run(question) {
+    const takeOff = wholeTakeOff(question);
+    if (!takeOff.ok) return takeOff;
+    const { day, balanced_mps, accelerate, phases, back } = takeOff.value;
     const { failure_mps, action_mps, stopX_m, stopSpare_m, goX_m, goSpare_m, failureX_m } = accelerate;
     const { vmca_mps, rotation_mps, screen_mps, oneEngine_mps, stall_mps } = day.speeds;
     const speed = (
@@ -63,9 +63,9 @@ export const accelerateCalculation = calculation({
     return success({
       failure_mps,
       action_mps,
-      stop_m: stopX_m - input.intersection_m,
+      stop_m: stopX_m - question.intersection_m,
       stopSpare_m,
-      go_m: goX_m === null ? null : goX_m - input.intersection_m,
+      go_m: goX_m === null ? null : goX_m - question.intersection_m,
       goSpare_m,
       balanced_mps,
       vmca_mps,
@@ -164,10 +164,10 @@ export const accelerateCalculation = calculation({
           symbol: "h_a",
           meaning: day.jet
             ? "a jet goes from V_1"
-            : input.oneEngine.least === "height"
+            : question.oneEngine.least === "height"
               ? "advised: no lower than the least height chosen, below it gear down is commit"
               : "advised: from where the minute after the failure climbs as asked for",
-          formula: input.oneEngine.least === "height" ? "max(h, least height)" : "Δh over 60 s ≥ least climb",
+          formula: question.oneEngine.least === "height" ? "max(h, least height)" : "Δh over 60 s ≥ least climb",
           value: phases.advisedFrom_m ?? "none",
           unit: phases.advisedFrom_m === null ? "" : "m",
           source: "situation; 400 ft by common practice",
@@ -177,7 +177,7 @@ export const accelerateCalculation = calculation({
               {
                 figure: "climb",
                 symbol: "V",
-                meaning: `slowest after a failure held for ${input.plan.recognition_s} s in the climb on both engines, against ${phases.slow.limit}`,
+                meaning: `slowest after a failure held for ${question.plan.recognition_s} s in the climb on both engines, against ${phases.slow.limit}`,
                 formula: "V̇ = −g(sinγ + (D − T)/W)",
                 value: phases.slow.eas_mps,
                 unit: "m/s",

@@ -21,9 +21,9 @@ export const callCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found = distressCall(question);
-    if (!found.ok) return found;
-    const { lines, time_s, near } = found.value;
+    const outcome = distressCall(question);
+    if (!outcome.ok) return outcome;
+    const { lines, time_s, near } = outcome.value;
     return success({
       lines: [...lines],
       time_s,

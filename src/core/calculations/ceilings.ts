@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AsymmetricInput } from "../asymmetric/asymmetric-input";
+import { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
 import { SERVICE_ONE_MPS, SERVICE_TWO_MPS, ceiling_m } from "../asymmetric/one-engine-climb";
 import { calculation } from "../calculation";
 import { type Outcome, success } from "../outcome";
@@ -13,7 +13,7 @@ export const ceilingsCalculation = calculation({
   cost: "instant",
   question: "Up to which altitude does it still climb, on one engine and on two?",
   sources: [DEFINITION],
-  input: AsymmetricInput,
+  input: AsymmetricQuestion,
   output: z.object({
     serviceOne_m: z.number().nullable(),
     absoluteOne_m: z.number().nullable(),
@@ -22,14 +22,14 @@ export const ceilingsCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found: readonly (readonly [string, string, Outcome<number>])[] = [
+    const ceilings: readonly (readonly [string, string, Outcome<number>])[] = [
       ["serviceOne_m", "service ceiling on one engine, 50 ft/min", ceiling_m(question, SERVICE_ONE_MPS, 1)],
       ["absoluteOne_m", "absolute ceiling on one engine", ceiling_m(question, 0, 1)],
       ["serviceTwo_m", "service ceiling on two engines, 100 ft/min", ceiling_m(question, SERVICE_TWO_MPS, 2)],
     ];
-    const [one, absolute, two] = found.map(([, , outcome]) => outcome);
+    const [one, absolute, two] = ceilings.map(([, , outcome]) => outcome);
     // A ceiling that is not there is an answer; a question that cannot be set up is not.
-    const broken = found
+    const broken = ceilings
       .map(([, , outcome]) => outcome)
       .find((outcome) => !outcome.ok && !["never_climbs", "above_model"].includes(outcome.issue.code));
     if (broken && !broken.ok) return broken;
@@ -38,8 +38,8 @@ export const ceilingsCalculation = calculation({
       serviceOne_m: value(one),
       absoluteOne_m: value(absolute),
       serviceTwo_m: value(two),
-      reason: found.flatMap(([, , outcome]) => (outcome.ok ? [] : [outcome.issue.message]))[0] ?? null,
-      working: found.map(([figure, meaning, outcome]): WorkingStep => ({
+      reason: ceilings.flatMap(([, , outcome]) => (outcome.ok ? [] : [outcome.issue.message]))[0] ?? null,
+      working: ceilings.map(([figure, meaning, outcome]): WorkingStep => ({
         figure,
         symbol: "h",
         meaning,

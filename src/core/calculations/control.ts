@@ -1,7 +1,7 @@
 import { usedShares } from "../asymmetric/vmca";
 import { z } from "zod";
 import { asymmetricCase } from "../asymmetric/anchored-case";
-import { AsymmetricInput, FlightSpeed, LiveBank } from "../asymmetric/asymmetric-input";
+import { AsymmetricQuestion, FlightSpeed, LiveBank } from "../asymmetric/asymmetric-question";
 import { equilibriumAt } from "../asymmetric/equilibrium";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
 import { calculation } from "../calculation";
@@ -17,7 +17,7 @@ export const controlCalculation = calculation({
   question:
     "Flying straight on one engine at this speed: which rudder, aileron, sideslip and bank, and how much of each is left?",
   sources: [SOURCE, "14 CFR 23.149 as it was before 2017 (memory)"],
-  input: AsymmetricInput.extend({
+  input: AsymmetricQuestion.extend({
     eas_mps: FlightSpeed,
     /** Into the live engine; null takes the sideslip away. */ bank_rad: LiveBank.nullable().default(null),
   }),
@@ -33,23 +33,23 @@ export const controlCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ eas_mps, bank_rad, ...question }) {
-    const one = asymmetricCase(question);
-    if (!one.ok) return one;
+    const flight = asymmetricCase(question);
+    if (!flight.ok) return flight;
     const state =
       bank_rad === null
-        ? zeroSideslip(one.value, eas_mps)
-        : equilibriumAt(one.value, eas_mps, one.value.liveSide * bank_rad);
+        ? zeroSideslip(flight.value, eas_mps)
+        : equilibriumAt(flight.value, eas_mps, flight.value.liveSide * bank_rad);
     if (!state) return failure("no_equilibrium", "No bank holds this speed straight.", "eas_mps");
     const figure = "control";
     return success({
-      bank_rad: one.value.liveSide * state.bank_rad,
-      ball: (one.value.liveSide * state.bank_rad) / (Math.PI / 36),
+      bank_rad: flight.value.liveSide * state.bank_rad,
+      ball: (flight.value.liveSide * state.bank_rad) / (Math.PI / 36),
       beta_rad: state.beta_rad,
       rudder_rad: state.rudder_rad,
       aileron_rad: state.aileron_rad,
       pedal_N: state.pedal_N,
       climb_mps: state.climb_mps,
-      used: usedShares(one.value, state),
+      used: usedShares(flight.value, state),
       working: [
         {
           figure,
@@ -74,7 +74,7 @@ export const controlCalculation = calculation({
           symbol: "Cnδr",
           meaning: "rudder power, from the published minimum control speed",
           formula: "solved in the certification case",
-          value: one.value.cnDeltaR,
+          value: flight.value.cnDeltaR,
           unit: "",
           source: "anchored on the aircraft document",
         },

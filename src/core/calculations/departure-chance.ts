@@ -2,7 +2,7 @@ import { z } from "zod";
 import { calculation } from "../calculation";
 import { bestBank } from "../departure/best-bank";
 import { type ChanceCount, chanceHeights_m, countChance, draws, pilotScatter } from "../departure/chance";
-import { DepartureInput, TOP_M, departureDay } from "../departure/departure-day";
+import { DepartureQuestion, TOP_M, departureDay } from "../departure/departure-day";
 import { chanceCurve, chanceGates } from "../departure/chance-curve";
 import { failure, success } from "../outcome";
 import { WorkingStep } from "../working";
@@ -29,7 +29,7 @@ export const departureChanceCalculation = calculation({
     "E. B. Wilson, J. Amer. Statist. Assoc. 22 (1927) (memory), for the confidence band",
     "scatter of pilots: common practice",
   ],
-  input: DepartureInput.extend({
+  input: DepartureQuestion.extend({
     heights_m: z
       .array(z.number().min(1).max(TOP_M))
       .min(1)

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { calculation } from "../calculation";
 import { allowedBanks, bestOf, bestByHeight } from "../departure/best-bank";
 import { departureFacts, departurePlane } from "../departure/departure-answer";
-import { DepartureInput, TOP_M, departureDay } from "../departure/departure-day";
+import { DepartureQuestion, TOP_M, departureDay } from "../departure/departure-day";
 import { SCAN_HEIGHTS_M, aheadAt, bandsOf, turnbackAt, type TurnbackAtHeight } from "../departure/scan";
 import { InlineTerrain, gridOf } from "../earth/inline-terrain";
 import { success } from "../outcome";
@@ -25,7 +25,7 @@ export const departureCalculation = calculation({
   cost: "long",
   question: "At which failure heights does which option work: stop, ahead, a field, another runway, turning back?",
   sources: ["Newton's law for a point mass in wind", "L. E. Dubins, Amer. J. Math. 79 (1957), for the ways to fields"],
-  input: DepartureInput.extend({
+  input: DepartureQuestion.extend({
     heights_m: z
       .array(z.number().min(1).max(TOP_M))
       .min(2, "At least two heights.")
@@ -42,9 +42,9 @@ export const departureCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ heights_m, terrain, ...input }, progress) {
-    const made = departureDay(input);
-    if (!made.ok) return made;
-    const day = made.value;
+    const outcome = departureDay(input);
+    if (!outcome.ok) return outcome;
+    const day = outcome.value;
     const grid = gridOf(terrain);
     const plane = departurePlane(input, grid);
     const banks = allowedBanks(input.plan);

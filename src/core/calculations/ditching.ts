@@ -42,9 +42,9 @@ export const ditchingCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found = ditching(question);
-    if (!found.ok) return found;
-    const { best, other, rose, swells, ...answer } = found.value;
+    const outcome = ditching(question);
+    if (!outcome.ok) return outcome;
+    const { best, other, rose, swells, ...answer } = outcome.value;
     const plain = (heading: typeof best) => ({ ...heading, sides: [...heading.sides] });
     const figure = "heading";
     return success({

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AsymmetricInput, FlightSpeed } from "../asymmetric/asymmetric-input";
+import { AsymmetricQuestion, FlightSpeed } from "../asymmetric/asymmetric-question";
 import { driftdown } from "../asymmetric/driftdown";
 import { driftdownClearance } from "../asymmetric/driftdown-clearance";
 import { calculation } from "../calculation";
@@ -15,7 +15,7 @@ export const driftdownCalculation = calculation({
   cost: "instant",
   question: "From this altitude on one engine: how far and how long until it levels off?",
   sources: [SOURCE, "14 CFR 25.123 (memory) for the net decrement, 121.191 (memory) for the clearance"],
-  input: AsymmetricInput.omit({ altitude_m: true })
+  input: AsymmetricQuestion.omit({ altitude_m: true })
     .extend({
       from_m: SituationDocument.shape.altitude_m,
       to_m: SituationDocument.shape.altitude_m,
@@ -41,14 +41,14 @@ export const driftdownCalculation = calculation({
   }),
   run({ from_m, to_m, eas_mps, decrement, ground, ...question }) {
     if (!(from_m > to_m)) return failure("not_down", "A drift-down goes down: its end is below its beginning.", "to_m");
-    const found = driftdown({ ...question, altitude_m: from_m }, from_m, to_m, eas_mps, decrement);
-    if (!found.ok) return found;
-    const last = found.value.points[found.value.points.length - 1];
-    const clearance = driftdownClearance(found.value.points, ground);
+    const outcome = driftdown({ ...question, altitude_m: from_m }, from_m, to_m, eas_mps, decrement);
+    if (!outcome.ok) return outcome;
+    const last = outcome.value.points[outcome.value.points.length - 1];
+    const clearance = driftdownClearance(outcome.value.points, ground);
     const figure = "driftdown";
     return success({
-      levelsOff: found.value.levelsOff,
-      points: [...found.value.points],
+      levelsOff: outcome.value.levelsOff,
+      points: [...outcome.value.points],
       clearance: { ...clearance },
       working: [
         {
@@ -56,14 +56,14 @@ export const driftdownCalculation = calculation({
           symbol: "sinγ",
           meaning: "path",
           formula: "[(T − D)/W − decrement]/(1 + (V/g)·dV/dh)",
-          value: found.value.levelsOff ? "falls to 50 ft/min" : "steeper than 50 ft/min to the end",
+          value: outcome.value.levelsOff ? "falls to 50 ft/min" : "steeper than 50 ft/min to the end",
           unit: "",
           source: SOURCE,
         },
         {
           figure,
           symbol: "h",
-          meaning: found.value.levelsOff ? "levels off" : "ends",
+          meaning: outcome.value.levelsOff ? "levels off" : "ends",
           formula: "",
           value: last.altitude_m,
           unit: "m",

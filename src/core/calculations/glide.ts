@@ -66,11 +66,11 @@ export const glideCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(input) {
-    const found = polarOf(input.aircraft, input.mass_kg, input.configuration);
-    if (!found.ok) return found;
+    const configured = polarOf(input.aircraft, input.mass_kg, input.configuration);
+    if (!configured.ok) return configured;
     const profile = windProfile(input.wind, input.ground_m);
     if (!profile.ok) return profile;
-    const { polar } = found.value;
+    const { polar } = configured.value;
     const { sigma, density } = airAtAltitude(input.altitude_m, input.air);
     const wind = profile.value(input.altitude_m);
     const along = wind.east_mps * Math.sin(input.trackTrue_rad) + wind.north_mps * Math.cos(input.trackTrue_rad);

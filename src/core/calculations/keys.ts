@@ -3,7 +3,7 @@ import { calculation } from "../calculation";
 import { localPlane } from "../earth/local-plane";
 import { approachKeys } from "../landing/approach-keys";
 import { LandingEnd } from "../landing/landing-end";
-import { ReachInput } from "../landing/reach-input";
+import { ReachQuestion } from "../landing/reach-question";
 import { success } from "../outcome";
 import { WorkingStep } from "../working";
 
@@ -16,7 +16,7 @@ export const keysCalculation = calculation({
   question:
     "Where must I be at which height on the way round to this landing place, left or right, and what does cutting the corner save?",
   sources: [SOURCE, "common practice for the speed in turns"],
-  input: ReachInput.omit({ ends: true }).extend({ end: LandingEnd }).strict(),
+  input: ReachQuestion.omit({ ends: true }).extend({ end: LandingEnd }).strict(),
   output: z.object({
     circuits: z.array(
       z.object({
@@ -52,10 +52,10 @@ export const keysCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ end, ...input }) {
-    const found = approachKeys(input, end, input.position);
-    if (!found.ok) return found;
+    const outcome = approachKeys(input, end, input.position);
+    if (!outcome.ok) return outcome;
     const plane = localPlane(input.position);
-    const { circuits, advice, issues } = found.value;
+    const { circuits, advice, issues } = outcome.value;
     return success({
       circuits: circuits.map(
         ({ side, final_m, lengthened_m, cutHeight_m, cutSaves_m, finalTurn_rad, keys, fromHere }) => ({

@@ -51,9 +51,9 @@ export const loseHeightCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found = loseHeight(question);
-    if (!found.ok) return found;
-    const { options, steps, ...plan } = found.value;
+    const outcome = loseHeight(question);
+    if (!outcome.ok) return outcome;
+    const { options, steps, ...plan } = outcome.value;
     const figure = "plan";
     return success({
       ...plan,

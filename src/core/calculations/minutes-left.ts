@@ -34,9 +34,9 @@ export const minutesLeftCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found = minutesLeft(question);
-    if (!found.ok) return found;
-    const { plans, issues, climb_mps } = found.value;
+    const outcome = minutesLeft(question);
+    if (!outcome.ok) return outcome;
+    const { plans, issues, climb_mps } = outcome.value;
     return success({
       plans: [...plans],
       issues: [...issues],

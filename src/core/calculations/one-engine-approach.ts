@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AsymmetricInput } from "../asymmetric/asymmetric-input";
+import { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
 import { calculation } from "../calculation";
 import { oneEngineApproach } from "../landing/one-engine-approach";
 import { success } from "../outcome";
@@ -16,7 +16,7 @@ export const oneEngineApproachCalculation = calculation({
   question:
     "With what power and rudder do I come down on one engine, and below which height is a go-around no longer offered?",
   sources: [SOURCE, "common practice for times and margins"],
-  input: AsymmetricInput.omit({ flap: true, gearDown: true, setting: true }).extend({
+  input: AsymmetricQuestion.omit({ flap: true, gearDown: true, setting: true }).extend({
     gearUp_s: TakeOffPlan.shape.gearUp_s.default(8),
     oneEngine: OneEnginePlan.default(DEFAULT_ONE_ENGINE),
   }),
@@ -48,9 +48,9 @@ export const oneEngineApproachCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found = oneEngineApproach(question);
-    if (!found.ok) return found;
-    const { parts, steps, ...answer } = found.value;
+    const outcome = oneEngineApproach(question);
+    if (!outcome.ok) return outcome;
+    const { parts, steps, ...answer } = outcome.value;
     const figure = "floor";
     return success({
       ...answer,

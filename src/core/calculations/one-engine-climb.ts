@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { asymmetricCase } from "../asymmetric/anchored-case";
-import { AsymmetricInput, FlightSpeed, LiveBank } from "../asymmetric/asymmetric-input";
+import { AsymmetricQuestion, FlightSpeed, LiveBank } from "../asymmetric/asymmetric-question";
 import { climbLedger } from "../asymmetric/climb-ledger";
 import { steadySpeeds, twoEngineSpeeds } from "../asymmetric/one-engine-climb";
 import { calculation } from "../calculation";
@@ -17,7 +17,7 @@ export const oneEngineClimbCalculation = calculation({
   cost: "instant",
   question: "What climb is left on one engine, at which speeds, and what does each thing that can be mended cost?",
   sources: [SOURCE],
-  input: AsymmetricInput.extend({
+  input: AsymmetricQuestion.extend({
     eas_mps: FlightSpeed.nullable().default(null).describe("null takes V_YSE"),
     bank_rad: LiveBank.nullable().default(null).describe("into the live engine; null takes the sideslip away"),
   }),
@@ -39,12 +39,12 @@ export const oneEngineClimbCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ eas_mps, bank_rad, ...question }) {
-    const one = asymmetricCase(question);
-    if (!one.ok) return one;
-    const steady = steadySpeeds(one.value);
+    const flight = asymmetricCase(question);
+    if (!flight.ok) return flight;
+    const steady = steadySpeeds(flight.value);
     if (!steady.ok) return steady;
     const own = steady.value;
-    const two = twoEngineSpeeds(one.value);
+    const two = twoEngineSpeeds(flight.value);
     const speed = eas_mps ?? own.rate.eas_mps;
     const ledger = climbLedger({
       ...question,

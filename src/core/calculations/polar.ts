@@ -47,9 +47,9 @@ export const polarCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ aircraft, mass_kg, configuration }) {
-    const found = polarOf(aircraft, mass_kg, configuration);
-    if (!found.ok) return found;
-    const { polar, shares } = found.value;
+    const configured = polarOf(aircraft, mass_kg, configuration);
+    if (!configured.ok) return configured;
+    const { polar, shares } = configured.value;
     const best = bestGlide(polar);
     const least = leastSink(polar);
     const vs1_mps = stallSpeed_mps(polar);

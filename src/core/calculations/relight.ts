@@ -32,9 +32,9 @@ export const relightCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found = relightPlans(question);
-    if (!found.ok) return found;
-    const { windmill, assisted, better } = found.value;
+    const outcome = relightPlans(question);
+    if (!outcome.ok) return outcome;
+    const { windmill, assisted, better } = outcome.value;
     const plain = ({ kind, cas_mps, attempts, dive_m, back_m, left_m, chance, why }: typeof windmill) => ({
       kind,
       cas_mps,

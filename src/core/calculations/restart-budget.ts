@@ -50,9 +50,9 @@ export const restartBudgetCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found = restartBudget(question);
-    if (!found.ok) return found;
-    const { items, then, byPropeller, oneEngine, reaction_m, ...budget } = found.value;
+    const outcome = restartBudget(question);
+    if (!outcome.ok) return outcome;
+    const { items, then, byPropeller, oneEngine, reaction_m, ...budget } = outcome.value;
     const placed = (entries: typeof items) => entries.map(({ item, ...entry }) => ({ id: item.id, ...entry }));
     const figure = "budget";
     return success({

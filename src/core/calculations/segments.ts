@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AsymmetricInput } from "../asymmetric/asymmetric-input";
+import { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
 import { calculation } from "../calculation";
 import { success } from "../outcome";
 import { massLimit, takeOffSegments } from "../take-off/segments";
@@ -14,7 +14,7 @@ export const segmentsCalculation = calculation({
   cost: "instant",
   question: "Does the jet meet the least gradients with one engine stopped, and at which mass does it just?",
   sources: [SOURCE, "14 CFR 25.107, 25.119, 25.121 (memory)"],
-  input: AsymmetricInput.pick({ aircraft: true, mass_kg: true, altitude_m: true, air: true }).strict(),
+  input: AsymmetricQuestion.pick({ aircraft: true, mass_kg: true, altitude_m: true, air: true }).strict(),
   output: z.object({
     segments: z.array(
       z.object({ name: Name, eas_mps: z.number(), gradient: z.number(), required: z.number(), complies: z.boolean() }),
@@ -23,15 +23,15 @@ export const segmentsCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found = takeOffSegments(question);
-    if (!found.ok) return found;
+    const outcome = takeOffSegments(question);
+    if (!outcome.ok) return outcome;
     const limit = massLimit(question);
     if (!limit.ok) return limit;
     return success({
-      segments: [...found.value],
+      segments: [...outcome.value],
       limit: { ...limit.value },
       working: [
-        ...found.value.flatMap(({ name, eas_mps, gradient, required }): WorkingStep[] => [
+        ...outcome.value.flatMap(({ name, eas_mps, gradient, required }): WorkingStep[] => [
           {
             figure: name,
             symbol: "V",

@@ -34,9 +34,9 @@ export const touchdownCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run(question) {
-    const found = touchdown(question);
-    if (!found.ok) return found;
-    const { cases, stops, ...answer } = found.value;
+    const outcome = touchdown(question);
+    if (!outcome.ok) return outcome;
+    const { cases, stops, ...answer } = outcome.value;
     return success({
       ...answer,
       cases: [...cases],

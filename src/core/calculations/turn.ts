@@ -46,9 +46,9 @@ export const turnCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ aircraft, mass_kg, configuration, air, altitude_m, bank_rad, eas_mps }) {
-    const found = polarOf(aircraft, mass_kg, configuration);
-    if (!found.ok) return found;
-    const { polar } = found.value;
+    const configured = polarOf(aircraft, mass_kg, configuration);
+    if (!configured.ok) return configured;
+    const { polar } = configured.value;
     const { density } = airAtAltitude(altitude_m, air);
     const cl = liftCoefficientAt(polar, eas_mps, bank_rad);
     if (cl === null) {

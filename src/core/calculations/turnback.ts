@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
-import { DepartureInput, TOP_M, departureDay } from "../departure/departure-day";
+import { DepartureQuestion, TOP_M, departureDay } from "../departure/departure-day";
 import { bestBank } from "../departure/best-bank";
 import { plannedFailure } from "../departure/scan";
 import { turnbackAccount } from "../departure/turnback-account";
@@ -18,7 +18,7 @@ export const turnbackCalculation = calculation({
     "D. F. Rogers, J. Aircraft 32 (1995) (memory), for the shape of the path",
     "W. Gagg and E. Farrar, SAE 340096 (1934) (memory)",
   ],
-  input: DepartureInput.extend({
+  input: DepartureQuestion.extend({
     height_m: z
       .number()
       .min(1, "A failure height is 1 to 762 m (2 500 ft).")

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { asymmetricCase } from "../asymmetric/anchored-case";
-import { AsymmetricInput, LiveBank } from "../asymmetric/asymmetric-input";
+import { AsymmetricQuestion, LiveBank } from "../asymmetric/asymmetric-question";
 import { CONTROLS, vmca } from "../asymmetric/vmca";
 import { vmcaFactors } from "../asymmetric/vmca-factors";
 import { calculation } from "../calculation";
@@ -21,7 +21,7 @@ export const vmcaCalculation = calculation({
   cost: "instant",
   question: "How slow may I fly on one engine today before a control reaches its stop, and what changes that most?",
   sources: [SOURCE, "14 CFR 23.149 as it was before 2017 (memory)"],
-  input: AsymmetricInput.extend({ bank_rad: LiveBank }),
+  input: AsymmetricQuestion.extend({ bank_rad: LiveBank }),
   output: z.object({
     eas_mps: z.number().nullable(),
     binding: Limit.nullable(),
@@ -32,13 +32,13 @@ export const vmcaCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ bank_rad, ...question }) {
-    const one = asymmetricCase(question);
-    if (!one.ok) return one;
-    const found = vmca(one.value, bank_rad);
+    const flight = asymmetricCase(question);
+    if (!flight.ok) return flight;
+    const minimum = vmca(flight.value, bank_rad);
     const figure = "vmca";
     return success({
-      ...found,
-      limits: { ...found.limits },
+      ...minimum,
+      limits: { ...minimum.limits },
       factors: vmcaFactors(question, bank_rad),
       working: [
         {
@@ -46,7 +46,7 @@ export const vmcaCalculation = calculation({
           symbol: "V_MCA,book",
           meaning: "published, light, aft centre of gravity, 5°, critical engine windmilling, sea level",
           formula: "",
-          value: one.value.asymmetric.publishedVmca_mps,
+          value: flight.value.asymmetric.publishedVmca_mps,
           unit: "m/s",
           source: "aircraft document",
         },
@@ -55,19 +55,19 @@ export const vmcaCalculation = calculation({
           symbol: "Cnδr",
           meaning: "rudder power that makes the published speed",
           formula: "three equations, linear in β, δa, Cnδr",
-          value: one.value.cnDeltaR,
+          value: flight.value.cnDeltaR,
           unit: "",
           source: SOURCE,
         },
         ...CONTROLS.map((limit): WorkingStep => {
-          const at = found.limits[limit];
+          const limitSpeed = minimum.limits[limit];
           return {
             figure,
             symbol: limit,
             meaning: `speed at which the ${limit} limit is met`,
             formula: "",
-            value: at.kind === "at" ? at.eas_mps : at.kind,
-            unit: at.kind === "at" ? "m/s" : "",
+            value: limitSpeed.kind === "at" ? limitSpeed.eas_mps : limitSpeed.kind,
+            unit: limitSpeed.kind === "at" ? "m/s" : "",
             source: SOURCE,
           };
         }),
@@ -76,17 +76,17 @@ export const vmcaCalculation = calculation({
           symbol: "V_S",
           meaning: "stall in this straight banked flight",
           formula: "V_S·√cosφ",
-          value: found.stall_mps,
+          value: minimum.stall_mps,
           unit: "m/s",
           source: "parabolic drag polar, aircraft document",
         },
         {
           figure,
           symbol: "V_MCA",
-          meaning: found.stallFirst ? "the stall comes first" : `today, the ${found.binding ?? "controls"} bind`,
+          meaning: minimum.stallFirst ? "the stall comes first" : `today, the ${minimum.binding ?? "controls"} bind`,
           formula: "the highest",
-          value: found.eas_mps ?? "none",
-          unit: found.eas_mps === null ? "" : "m/s",
+          value: minimum.eas_mps ?? "none",
+          unit: minimum.eas_mps === null ? "" : "m/s",
           source: SOURCE,
         },
       ],

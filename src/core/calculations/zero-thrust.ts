@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AsymmetricInput, FlightSpeed } from "../asymmetric/asymmetric-input";
+import { AsymmetricQuestion, FlightSpeed } from "../asymmetric/asymmetric-question";
 import { zeroThrust } from "../asymmetric/zero-thrust";
 import { calculation } from "../calculation";
 import { success } from "../outcome";
@@ -13,7 +13,7 @@ export const zeroThrustCalculation = calculation({
   cost: "instant",
   question: "Which power on the idling engine drags like a feathered propeller at this speed?",
   sources: [SOURCE, "common practice: 10 to 12 inHg for light twins"],
-  input: AsymmetricInput.extend({ eas_mps: FlightSpeed }),
+  input: AsymmetricQuestion.extend({ eas_mps: FlightSpeed }),
   output: z.object({
     feathered_N: z.number(),
     windmilling_N: z.number(),
@@ -24,12 +24,12 @@ export const zeroThrustCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ eas_mps, ...question }) {
-    const found = zeroThrust(question, eas_mps);
-    if (!found.ok) return found;
-    const { feathered_N, windmilling_N, indicated_W, share, manifold_Pa, speed_rpm } = found.value;
+    const outcome = zeroThrust(question, eas_mps);
+    if (!outcome.ok) return outcome;
+    const { feathered_N, windmilling_N, indicated_W, share, manifold_Pa, speed_rpm } = outcome.value;
     const figure = "zero-thrust";
     return success({
-      ...found.value,
+      ...outcome.value,
       working: [
         {
           figure,

@@ -7,9 +7,9 @@ import { aheadOption, aheadSector } from "./ahead-sector";
 import { failureStart } from "./failure-start";
 import { runwayFrame } from "./runway-frame";
 
-const { day, input } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1000, headwind_kt: 0 } });
-const plane = localPlane(input.runway.threshold);
-const frame = runwayFrame(input.runway, plane);
+const { day, question: question } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1000, headwind_kt: 0 } });
+const plane = localPlane(question.runway.threshold);
+const frame = runwayFrame(question.runway, plane);
 const CELL = 100;
 
 /** Ground by its place in the runway's frame. */
@@ -31,7 +31,7 @@ function ground(elevation: (x: number, y: number) => number): TerrainGrid {
     }
   }
   return {
-    origin: input.runway.threshold,
+    origin: question.runway.threshold,
     west_m: -8000,
     south_m: -8000,
     cell_m: CELL,

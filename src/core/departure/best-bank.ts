@@ -1,5 +1,5 @@
 import type { DeparturePlan } from "../situation/departure-plan";
-import type { DepartureDay, DepartureInput } from "./departure-day";
+import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import { COMPARED_BANKS_RAD, type TurnbackAtHeight, betterSide, turnbackAt } from "./scan";
 import type { Turnback } from "./turnback-search";
 
@@ -46,12 +46,12 @@ export function bestByHeight(scans: readonly TurnbackAtHeight[]): BestAtHeight[]
 /** The best turnback at a height over the banks that may be flown. */
 export function bestBank(
   day: DepartureDay,
-  input: DepartureInput,
+  question: DepartureQuestion,
   height_m: number,
   side: 1 | -1 | null = null,
 ): Turnback | null {
   return bestOf(
-    allowedBanks(input.plan).map((bank_rad) => turnbackAt(day, input, height_m, bank_rad)),
+    allowedBanks(question.plan).map((bank_rad) => turnbackAt(day, question, height_m, bank_rad)),
     side,
   );
 }

@@ -10,16 +10,16 @@ import { schoolGates } from "./gate";
 import { aheadAt } from "./scan";
 import { turnbackAccount } from "./turnback-account";
 
-const { day, input } = demoDeparture();
+const { day, question: question } = demoDeparture();
 const terrain = demoTerrain();
 const ahead = [60, 120, 180, 240].flatMap(
-  (height_m) => aheadAt(day, input, height_m, terrain, localPlane(terrain.origin)) ?? [],
+  (height_m) => aheadAt(day, question, height_m, terrain, localPlane(terrain.origin)) ?? [],
 );
-const best = bestBank(day, input, 305);
-const atGate = best && turnbackAccount(day, input, 305, best.technique);
+const best = bestBank(day, question, 305);
+const atGate = best && turnbackAccount(day, question, 305, best.technique);
 
 function brief(plan: Partial<DeparturePlan> = {}, computed_m: number | null = 180, change: Partial<BriefFacts> = {}) {
-  const whole = { ...input.plan, ...plan };
+  const whole = { ...question.plan, ...plan };
   const gates = schoolGates(whole, computed_m);
   return departureBrief(
     {

@@ -18,21 +18,21 @@ import { gateOf, schoolGates } from "./gate";
 import { practiceTarget } from "./practice";
 import { bandsOf, betterSide, turnbackAt } from "./scan";
 
-const { day, input } = demoDeparture();
+const { day, question: question } = demoDeparture();
 const BANK = radians(45);
 const planned = (height_m: number) => {
-  const best = betterSide(turnbackAt(day, input, height_m, BANK));
+  const best = betterSide(turnbackAt(day, question, height_m, BANK));
   if (!best) throw new Error("no turnback");
   return { height_m, technique: best.technique };
 };
 const chance = (height_ft: number, hindsight = false) =>
-  countChance(day, input, planned(height_ft * M_PER_FT), USUAL_SCATTER, draws(1, 200), hindsight);
+  countChance(day, question, planned(height_ft * M_PER_FT), USUAL_SCATTER, draws(1, 200), hindsight);
 
 describe("chance", () => {
   it("at the lowest height that works it is about one in three (cross-check); well above it nearly certain", () => {
     const points = Array.from({ length: 14 }, (_, i) => 300 + 10 * i).map((height_ft) => ({
       height_m: height_ft * M_PER_FT,
-      score_m: betterSide(turnbackAt(day, input, height_ft * M_PER_FT, BANK))?.score_m ?? null,
+      score_m: betterSide(turnbackAt(day, question, height_ft * M_PER_FT, BANK))?.score_m ?? null,
     }));
     const least_ft = bandsOf(points)[0].from_m / M_PER_FT;
     const { flown, succeeded } = chance(least_ft + 1);
@@ -44,17 +44,17 @@ describe("chance", () => {
   it("hindsight never does worse than the plan, and adds up whatever the slices", () => {
     const plan = planned(450 * M_PER_FT);
     const sample = draws(7, 120);
-    const whole = countChance(day, input, plan, USUAL_SCATTER, sample, true);
+    const whole = countChance(day, question, plan, USUAL_SCATTER, sample, true);
     expect(whole.succeededInHindsight).toBeGreaterThanOrEqual(whole.succeeded);
     const slices = [sample.slice(0, 50), sample.slice(50, 70), sample.slice(70)].map((part) => [
-      countChance(day, input, plan, USUAL_SCATTER, part, true),
+      countChance(day, question, plan, USUAL_SCATTER, part, true),
     ]);
     expect(addCounts(slices)).toEqual([whole]);
   });
 
   it("counts a stall in the reaction as a failure and says how many", () => {
     const light = demoDeparture({ mass_kg: 900, plan: { reaction: "attitude" } });
-    const count = countChance(light.day, light.input, planned(300), USUAL_SCATTER, draws(1, 60), true);
+    const count = countChance(light.day, light.question, planned(300), USUAL_SCATTER, draws(1, 60), true);
     expect(count.stalled).toBeGreaterThan(0);
     expect(count.succeeded).toBeLessThanOrEqual(60 - count.stalled);
   });
@@ -144,7 +144,7 @@ describe("practice at height", () => {
   const target = (bank_deg: number, turn_deg: number) =>
     practiceTarget(
       day,
-      input,
+      question,
       "climb",
       { bank_rad: radians(bank_deg), stallMargin: 1.1 },
       radians(turn_deg),
@@ -167,7 +167,7 @@ describe("practice at height", () => {
     const level = (entry: "climb" | "level", bank_deg: number) =>
       (practiceTarget(
         still.day,
-        still.input,
+        still.question,
         entry,
         { bank_rad: radians(bank_deg), stallMargin: 1.1 },
         Math.PI,
@@ -189,7 +189,7 @@ describe("practice at height", () => {
     expect(stale).toMatchObject({ headwind_mps: USUAL_SCATTER.headwind_mps, glide: USUAL_SCATTER.glide });
     expect(stale.bank_rad / USUAL_SCATTER.bank_rad).toBeCloseTo(1.2, 9);
     const rusty = demoDeparture({});
-    const input = { ...rusty.input, pilot: { ...rusty.input.pilot, daysSincePractised: 360 } };
+    const input = { ...rusty.question, pilot: { ...rusty.question.pilot, daysSincePractised: 360 } };
     const loss = (of: typeof input) =>
       practiceTarget(
         rusty.day,
@@ -200,8 +200,8 @@ describe("practice at height", () => {
         pilotScatter(of.pilot),
         draws(1, 60),
       );
-    expect(loss(input)?.loss_m).toBeGreaterThan(loss(rusty.input)?.loss_m ?? NaN);
-    expect(loss(input)?.tolerance_m).toBeGreaterThan(loss(rusty.input)?.tolerance_m ?? NaN);
+    expect(loss(input)?.loss_m).toBeGreaterThan(loss(rusty.question)?.loss_m ?? NaN);
+    expect(loss(input)?.tolerance_m).toBeGreaterThan(loss(rusty.question)?.tolerance_m ?? NaN);
   });
 
   it("360° costs about the turn once more, and a higher deck costs more", () => {
@@ -209,7 +209,7 @@ describe("practice at height", () => {
     expect((full?.loss_m ?? 0) - (half?.loss_m ?? 0)).toBeGreaterThan(0.5 * ((half?.loss_m ?? 0) - 15));
     const high = demoDeparture({ plan: { hardDeck_m: 3000 } });
     expect(
-      practiceTarget(high.day, high.input, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])
+      practiceTarget(high.day, high.question, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, [])
         ?.loss_m,
     ).toBeGreaterThan(half?.loss_m ?? NaN);
   });
@@ -217,7 +217,15 @@ describe("practice at height", () => {
   it("is not given when the reaction ends in a stall", () => {
     const light = demoDeparture({ mass_kg: 690, plan: { reaction: "attitude" } });
     expect(
-      practiceTarget(light.day, light.input, "climb", { bank_rad: BANK, stallMargin: 1.1 }, Math.PI, USUAL_SCATTER, []),
+      practiceTarget(
+        light.day,
+        light.question,
+        "climb",
+        { bank_rad: BANK, stallMargin: 1.1 },
+        Math.PI,
+        USUAL_SCATTER,
+        [],
+      ),
     ).toBeNull();
   });
 });

@@ -6,7 +6,7 @@ import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { plannedReaction_s, practiceFactor } from "../situation/pilot-practice";
 import type { Pilot } from "../situation/situation-document";
 import type { AirColumn } from "../flight/air-column";
-import type { DepartureDay, DepartureInput } from "./departure-day";
+import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import { failureStart, motionFrom } from "./failure-start";
 import { worth_m } from "./option";
 import { type Technique, type TurnbackResult, flyTurnback } from "./turnback-flight";
@@ -104,7 +104,7 @@ const HINDSIGHT = [20, 35, 50, 70].flatMap((angle_deg) =>
  */
 export function countChance(
   day: DepartureDay,
-  input: DepartureInput,
+  question: DepartureQuestion,
   planned: PlannedHeight,
   scatter: Scatter,
   sample: readonly Draw[],
@@ -112,7 +112,7 @@ export function countChance(
 ): ChanceCount {
   let [succeeded, succeededInHindsight, stalled] = [0, 0, 0];
   for (const draw of sample) {
-    const flight = scattered(day, input, planned, scatter, draw);
+    const flight = scattered(day, question, planned, scatter, draw);
     if (!flight) {
       stalled += 1;
       continue;
@@ -134,7 +134,7 @@ function works({ margin_m, spare_m }: TurnbackResult): boolean {
 /** One draw made ready to fly; null when it stalls before the pilot acts. */
 function scattered(
   day: DepartureDay,
-  input: DepartureInput,
+  question: DepartureQuestion,
   { height_m, technique }: PlannedHeight,
   scatter: Scatter,
   draw: Draw,
@@ -153,8 +153,8 @@ function scattered(
   const start = failureStart(
     other,
     height_m,
-    input.plan.reaction,
-    delay_s(plannedReaction_s(input.pilot), scatter.delay_s, draw.delay),
+    question.plan.reaction,
+    delay_s(plannedReaction_s(question.pilot), scatter.delay_s, draw.delay),
     { along_mps: along, across_mps: across },
   );
   if (!start || start.reaction.stalledAfter_s !== null) return null;

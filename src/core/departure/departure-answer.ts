@@ -3,10 +3,10 @@ import type { LatLon } from "../earth/geodesic";
 import { localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
 import type { EndReach } from "../landing/reach";
-import type { ReachInput } from "../landing/reach-input";
+import type { ReachQuestion } from "../landing/reach-question";
 import { bestBank } from "./best-bank";
 import { type ClimbAgainstGlide, climbAgainstGlide } from "./climb-against-glide";
-import type { DepartureDay, DepartureInput } from "./departure-day";
+import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import { failureReach, reachAfterFailure } from "./other-ends";
 import { type GroundAhead, groundAhead, plannedFailure } from "./scan";
 import { type TurnbackAccount, turnbackAccount } from "./turnback-account";
@@ -35,7 +35,7 @@ export interface DepartureAtHeight {
   readonly failure: { readonly x_m: number; readonly y_m: number } | null;
   /** The way to the end that was asked for, and the question that it answers. */
   readonly reached: EndReach | null;
-  readonly reachInput: ReachInput | null;
+  readonly reachQuestion: ReachQuestion | null;
 }
 
 /** Heights over which climb out and glide back are compared, m. */
@@ -57,7 +57,7 @@ export function departureFacts(day: DepartureDay): DepartureFacts {
 }
 
 /** The plane in which the ground ahead of a departure is looked at. */
-export function departurePlane({ runway }: DepartureInput, terrain: TerrainGrid | null) {
+export function departurePlane({ runway }: DepartureQuestion, terrain: TerrainGrid | null) {
   return localPlane(terrain?.origin ?? runway.threshold);
 }
 
@@ -79,28 +79,28 @@ export interface LookedAt {
  */
 export function departureAt(
   day: DepartureDay,
-  input: DepartureInput,
+  question: DepartureQuestion,
   { height_m, side, flown, endId }: LookedAt,
   terrain: TerrainGrid | null,
   origin: LatLon,
 ): DepartureAtHeight {
-  const start = plannedFailure(day, input, height_m);
+  const start = plannedFailure(day, question, height_m);
   const stalls = start?.reaction.stalledAfter_s !== null;
   const best =
     !start || stalls
       ? null
       : flown
-        ? bestTurnback(day, start.acting, start.reaction_s, { ...flown, stallMargin: input.plan.stallMargin })
-        : bestBank(day, input, height_m, side);
-  const candidates = input.ends.filter((end) => end.id === endId);
-  const reached = start && endId !== null ? reachAfterFailure(input, start, candidates, terrain, origin) : null;
+        ? bestTurnback(day, start.acting, start.reaction_s, { ...flown, stallMargin: question.plan.stallMargin })
+        : bestBank(day, question, height_m, side);
+  const candidates = question.ends.filter((end) => end.id === endId);
+  const reached = start && endId !== null ? reachAfterFailure(question, start, candidates, terrain, origin) : null;
   return {
     height_m,
     failure: start && { x_m: start.failure.x_m, y_m: start.failure.y_m },
     stalledAfter_s: start?.reaction.stalledAfter_s ?? null,
-    account: best && turnbackAccount(day, input, height_m, best.technique),
-    ahead: start && groundAhead(day, input, start, terrain, departurePlane(input, terrain)),
+    account: best && turnbackAccount(day, question, height_m, best.technique),
+    ahead: start && groundAhead(day, question, start, terrain, departurePlane(question, terrain)),
     reached: reached?.ok ? (reached.value[0] ?? null) : null,
-    reachInput: start && endId !== null ? failureReach(input, start, candidates) : null,
+    reachQuestion: start && endId !== null ? failureReach(question, start, candidates) : null,
   };
 }

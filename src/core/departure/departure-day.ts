@@ -21,7 +21,7 @@ import type { Body } from "../flight/point-mass";
 import type { TurnbackCase } from "./turnback-flight";
 
 /** What the questions of a departure need to know. */
-export const DepartureInput = z.object({
+export const DepartureQuestion = z.object({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   /** Of the dead engine's propeller; flap, gear and slip follow from the departure. */
@@ -38,8 +38,8 @@ export const DepartureInput = z.object({
   ends: z.array(LandingEnd).max(400, "At most 400 landing ends at once."),
 });
 
-/** @see DepartureInput */
-export type DepartureInput = z.infer<typeof DepartureInput>;
+/** @see DepartureQuestion */
+export type DepartureQuestion = z.infer<typeof DepartureQuestion>;
 
 /** Everything that failure heights share. */
 export interface DepartureDay extends TurnbackCase {
@@ -70,8 +70,8 @@ const AIR_TOP_M = 900;
  *
  * @returns failures of the polar (`mass_outside`, …), `not_single`, `no_such_flap`, `no_climb_speed`, `runway_too_short`, `no_lift_off`, `no_climb`
  */
-export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
-  const { aircraft, mass_kg, plan, runway } = input;
+export function departureDay(question: DepartureQuestion): Outcome<DepartureDay> {
+  const { aircraft, mass_kg, plan, runway } = question;
   if (aircraft.category !== "single")
     return failure(
       "not_single",
@@ -86,7 +86,7 @@ export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
     );
   const flap = plan.flap ?? aircraft.polar.takeOffFlap;
   const gliding: Configuration = {
-    propeller: input.propeller,
+    propeller: question.propeller,
     flap: 0,
     gearDown: !aircraft.polar.gear.retractable,
     slip: 0,
@@ -139,9 +139,9 @@ export function departureDay(input: DepartureInput): Outcome<DepartureDay> {
     thrust: engine,
   });
 
-  const wind = windProfile(input.wind, runway.elevation_m);
+  const wind = windProfile(question.wind, runway.elevation_m);
   if (!wind.ok) return wind;
-  const air: AirColumn = airColumn(input.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M);
+  const air: AirColumn = airColumn(question.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M);
   const running = bodyOf(polar, thrust);
   const climb = climbOut(
     {

@@ -11,7 +11,7 @@ const CROSS_CHECK = { mass_kg: 1100, plan: { reaction: "attitude", stallMargin: 
 
 /** Heights at which turning back with 45° works, ft, looked at every 10 ft about the expected edge and every 100 ft elsewhere. */
 function bands(length_m: number, headwind_kt: number) {
-  const { day, input } = demoDeparture({ ...CROSS_CHECK, plain: { length_m, headwind_kt } });
+  const { day, question: question } = demoDeparture({ ...CROSS_CHECK, plain: { length_m, headwind_kt } });
   const heights = [
     ...Array.from({ length: 8 }, (_, i) => 100 * (i + 1)),
     ...Array.from({ length: 11 }, (_, i) => 420 + 10 * i),
@@ -24,7 +24,7 @@ function bands(length_m: number, headwind_kt: number) {
   ].sort((a, b) => a - b);
   const points = heights.map((height_ft) => ({
     height_m: height_ft * M_PER_FT,
-    score_m: betterSide(turnbackAt(day, input, Math.min(height_ft * M_PER_FT, 762), radians(45)))?.score_m ?? null,
+    score_m: betterSide(turnbackAt(day, question, Math.min(height_ft * M_PER_FT, 762), radians(45)))?.score_m ?? null,
   }));
   return bandsOf(points).map(({ from_m, to_m }) => ({
     from_ft: from_m / M_PER_FT,

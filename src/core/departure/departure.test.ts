@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { demoDeparture, demoDepartureInput } from "../../../demo/demo-departure";
+import { demoDeparture, demoDepartureQuestion } from "../../../demo/demo-departure";
 import { demoTerrain } from "../../../demo/read-demo";
 import { localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
@@ -9,14 +9,14 @@ import { allowedBanks, bestBank } from "./best-bank";
 import { climbAgainstGlide } from "./climb-against-glide";
 import { climbAt } from "../flight/climb-out";
 import { departureDay } from "./departure-day";
-import { departureRunways } from "./departure-input";
+import { departureRunways } from "./departure-question";
 import { failureStart } from "./failure-start";
 import { SCAN_HEIGHTS_M, aheadAt, bandsOf, plannedFailure, turnbackAt } from "./scan";
 import { stopAhead } from "./stop-ahead";
 import { turnbackAccount } from "./turnback-account";
 import { turnbackWorking } from "./turnback-working";
 
-const { day, input } = demoDeparture();
+const { day, question: input } = demoDeparture();
 const ft = (height: number) => height * M_PER_FT;
 
 describe("setting up a departure", () => {
@@ -28,13 +28,13 @@ describe("setting up a departure", () => {
     [{ plan: { intersection_m: 1100 } }, "runway_too_short"],
     [{ mass_kg: 1200 }, "mass_outside"],
   ] as const)("refuses %o with %s", (otherwise, code) => {
-    const made = departureDay(demoDepartureInput(otherwise));
+    const made = departureDay(demoDepartureQuestion(otherwise));
     expect(made.ok ? null : made.issue.code).toBe(code);
   });
 
   it("says when the engine does not lift it off, or up to 2 500 ft", () => {
     const thin = (power: number) => {
-      const question = demoDepartureInput();
+      const question = demoDepartureQuestion();
       const { engines } = question.aircraft;
       if (engines.kind !== "piston") throw new Error("a piston engine");
       return departureDay({
@@ -48,7 +48,7 @@ describe("setting up a departure", () => {
   });
 
   it("takes thrust from momentum theory where the document has none", () => {
-    const { aircraft, ...rest } = demoDepartureInput({ aircraft: "thorn-v12" });
+    const { aircraft, ...rest } = demoDepartureQuestion({ aircraft: "thorn-v12" });
     const bare = departureDay({
       ...rest,
       aircraft: {
@@ -61,7 +61,7 @@ describe("setting up a departure", () => {
   });
 
   it("offers the nearest aerodrome's runways, into the wind first", () => {
-    const { runway } = demoDepartureInput();
+    const { runway } = demoDepartureQuestion();
     expect(runway.name).toBe("Skerrow 29");
     const runways = departureRunways(
       {
@@ -102,11 +102,11 @@ describe("climb", () => {
 describe("reaction", () => {
   it("with the attitude held a light Alder stalls within four seconds: reported, not a height", () => {
     const light = demoDeparture({ mass_kg: 800, plan: { reaction: "attitude" } });
-    const at = turnbackAt(light.day, light.input, ft(600), radians(45));
+    const at = turnbackAt(light.day, light.question, ft(600), radians(45));
     expect(at.stalledAfter_s).toBeGreaterThan(1);
     expect(at.stalledAfter_s).toBeLessThan(4.05);
     expect([at.left, at.right]).toEqual([null, null]);
-    expect(bestBank(light.day, light.input, ft(600))).toBeNull();
+    expect(bestBank(light.day, light.question, ft(600))).toBeNull();
     expect(bandsOf([{ height_m: 100, score_m: null }])).toEqual([]);
   });
 
@@ -152,13 +152,13 @@ describe("turnback account", () => {
   it("with 25 kt of wind stopping binds, in still air reaching", () => {
     const limits = [25, 0].map((headwind_kt) => {
       const windy = demoDeparture({ mass_kg: 1100, plain: { length_m: 1000, headwind_kt } });
-      const technique = bestBank(windy.day, windy.input, ft(560))?.technique;
-      return technique && turnbackAccount(windy.day, windy.input, ft(560), technique)?.limit;
+      const technique = bestBank(windy.day, windy.question, ft(560))?.technique;
+      return technique && turnbackAccount(windy.day, windy.question, ft(560), technique)?.limit;
     });
     expect(limits[1]).toBe("reaching");
     const gale = demoDeparture({ mass_kg: 1100, plain: { length_m: 800, headwind_kt: 25 } });
-    const technique = bestBank(gale.day, gale.input, ft(500))?.technique;
-    expect(technique && turnbackAccount(gale.day, gale.input, ft(500), technique)?.limit).toBe("stopping");
+    const technique = bestBank(gale.day, gale.question, ft(500))?.technique;
+    expect(technique && turnbackAccount(gale.day, gale.question, ft(500), technique)?.limit).toBe("stopping");
   });
 });
 
@@ -207,7 +207,7 @@ describe("stopping ahead", () => {
     expect(spare(400)).toBeLessThan(-200);
     expect(spare(100)).toBeLessThan(spare(50) ?? NaN);
     const turned = demoDeparture({ plan: { crosswind: { height_m: 60, side: "left" } } });
-    const start = plannedFailure(turned.day, turned.input, 300);
+    const start = plannedFailure(turned.day, turned.question, 300);
     expect(start && stopAhead(turned.day, start)).toBeNull();
   });
 });
@@ -268,7 +268,7 @@ describe("scan heights", () => {
 
   it("a tailwind on touching down is the headwind of the take-off", () => {
     const windy = demoDeparture({ plain: { length_m: 1200, headwind_kt: 10 } });
-    const left = turnbackAt(windy.day, windy.input, 250, radians(45)).left;
+    const left = turnbackAt(windy.day, windy.question, 250, radians(45)).left;
     expect((left?.result.roll.tailwind_mps ?? 0) / MPS_PER_KT).toBeCloseTo(10 * (3 / 10) ** (1 / 7), 1);
   });
 });

@@ -3,11 +3,11 @@ import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import type { TerrainGrid } from "../earth/terrain";
 import { aimPoint_m, type LandingEnd } from "../landing/landing-end";
 import { type EndReach, reachOf } from "../landing/reach";
-import type { ReachInput } from "../landing/reach-input";
+import type { ReachQuestion } from "../landing/reach-question";
 import { type Outcome, success } from "../outcome";
 import { wrapTurn } from "../quantities/angle";
 import { readAir, airSample } from "../flight/air-column";
-import type { DepartureDay, DepartureInput } from "./departure-day";
+import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import type { FailureStart } from "./failure-start";
 import { placeInFrame } from "./runway-frame";
 import { brakingOn, landingRoll } from "../landing/landing-roll";
@@ -27,43 +27,43 @@ const FARTHEST_M = 1200;
  * @returns ends and their paths, best first; failures as `reachOf`
  */
 export function reachAfterFailure(
-  input: DepartureInput,
+  question: DepartureQuestion,
   start: FailureStart,
   candidates: readonly LandingEnd[],
   terrain: TerrainGrid | null,
-  origin: LatLon = terrain?.origin ?? input.runway.threshold,
+  origin: LatLon = terrain?.origin ?? question.runway.threshold,
 ): Outcome<readonly EndReach[]> {
-  const question = failureReach(input, start, candidates);
-  if (question.ends.length === 0) return success([]);
-  const reach = reachOf(question, terrain, origin);
+  const asked = failureReach(question, start, candidates);
+  if (asked.ends.length === 0) return success([]);
+  const reach = reachOf(asked, terrain, origin);
   return reach.ok ? success(reach.value.ends) : reach;
 }
 
 /** The landing question at the failure: the ends near enough, no reserve and no clearance kept. */
 export function failureReach(
-  input: DepartureInput,
+  question: DepartureQuestion,
   { failure }: FailureStart,
   candidates: readonly LandingEnd[],
-): ReachInput {
-  const { runway } = input;
+): ReachQuestion {
+  const { runway } = question;
   const position = placeInFrame(runway, failure.x_m, failure.y_m);
   return {
-    aircraft: input.aircraft,
-    mass_kg: input.mass_kg,
-    air: input.air,
-    wind: input.wind,
-    pilot: input.pilot,
+    aircraft: question.aircraft,
+    mass_kg: question.mass_kg,
+    air: question.air,
+    wind: question.wind,
+    pilot: question.pilot,
     configuration: {
-      propeller: input.propeller,
+      propeller: question.propeller,
       flap: 0,
-      gearDown: !(input.aircraft.polar?.gear.retractable ?? false),
+      gearDown: !(question.aircraft.polar?.gear.retractable ?? false),
       slip: 0,
       items: [],
     },
     position,
     altitude_m: runway.elevation_m + failure.height_m,
     headingTrue_rad: wrapTurn(runway.headingTrue_rad + failure.psi_rad),
-    plan: { ...input.approach, reserve_m: 0, clearance_m: 0 },
+    plan: { ...question.approach, reserve_m: 0, clearance_m: 0 },
     ends: candidates.filter(
       (end) => geodesicBetween(position, end.aim).distance_m < FARTHEST_RATIO * failure.height_m + FARTHEST_M,
     ),
@@ -71,10 +71,14 @@ export function failureReach(
 }
 
 /** Those ways as options; an end without a path or far out of reach is left out. */
-export function endOptions(day: DepartureDay, input: DepartureInput, reached: readonly EndReach[]): DepartureOption[] {
+export function endOptions(
+  day: DepartureDay,
+  question: DepartureQuestion,
+  reached: readonly EndReach[],
+): DepartureOption[] {
   const { density } = readAir(day.air, 0, airSample());
   return reached.flatMap((reach): DepartureOption[] => {
-    const end = input.ends.find((candidate) => candidate.id === reach.endId);
+    const end = question.ends.find((candidate) => candidate.id === reach.endId);
     if (!end || !reach.path) return [];
     const roll = landingRoll(day.landing, density, reach.tailwind_mps, brakingOn(end.surface));
     const spare_m = end.length_m - aimPoint_m(end.length_m) - roll.flare_m - roll.roll_m;

@@ -6,7 +6,7 @@ import { RHO0 } from "../quantities/constants";
 import { type AirColumn, airColumn, airSample, readAir } from "../flight/air-column";
 import { plannedReaction_s } from "../situation/pilot-practice";
 import { type Draw, type Scatter, delay_s } from "./chance";
-import type { DepartureDay, DepartureInput } from "./departure-day";
+import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import {
   type Body,
   type Control,
@@ -59,24 +59,24 @@ export interface PracticeTechnique {
  */
 export function practiceTarget(
   day: DepartureDay,
-  input: DepartureInput,
+  question: DepartureQuestion,
   entry: PracticeEntry,
   technique: PracticeTechnique,
   turn_rad: number,
   scatter: Scatter,
   sample: readonly Draw[],
 ): PracticeTarget | null {
-  const air = stillAir(input.air, input.plan.hardDeck_m);
-  const reaction_s = plannedReaction_s(input.pilot);
-  const planned = flown(day, input, air, entry, technique, turn_rad, reaction_s, day.body, day.best_mps);
+  const air = stillAir(question.air, question.plan.hardDeck_m);
+  const reaction_s = plannedReaction_s(question.pilot);
+  const planned = flown(day, question, air, entry, technique, turn_rad, reaction_s, day.body, day.best_mps);
   if (!planned) return null;
   const losses = sample.flatMap((draw) => {
     const drag = 1 / Math.max(1 + scatter.glide * draw.glide, 0.5);
     const speed = 1 + scatter.speed * draw.speed;
     const body: Body = { ...day.body, cd0: day.body.cd0 * drag, k: day.body.k * drag };
-    const one = flown(
+    const turn = flown(
       day,
-      input,
+      question,
       air,
       entry,
       {
@@ -88,7 +88,7 @@ export function practiceTarget(
       body,
       day.best_mps * speed,
     );
-    return one ? [one.loss_m] : [];
+    return turn ? [turn.loss_m] : [];
   });
   const mean = losses.reduce((sum, loss) => sum + loss, 0) / Math.max(losses.length, 1);
   const variance = losses.reduce((sum, loss) => sum + (loss - mean) ** 2, 0) / Math.max(losses.length - 1, 1);
@@ -101,7 +101,7 @@ function stillAir(air: AirMass, hardDeck_m: number): AirColumn {
 
 function flown(
   day: DepartureDay,
-  input: DepartureInput,
+  question: DepartureQuestion,
   air: AirColumn,
   entry: PracticeEntry,
   { bank_rad: wanted, stallMargin }: PracticeTechnique,
@@ -119,7 +119,7 @@ function flown(
     const thrust = day.running.thrust ? thrustOverWeight(day.running.thrust, tas_mps, here.density) : 0;
     motion.gamma_rad = Math.asin(clamp(thrust - LOADS.drag, -0.5, 0.5));
   }
-  if (react(motion, body, air, input.plan.reaction, reaction_s).stalledAfter_s !== null) return null;
+  if (react(motion, body, air, question.plan.reaction, reaction_s).stalledAfter_s !== null) return null;
   const clLimit = body.clMax / LEAST_MARGIN ** 2;
   const turnEas = stallMargin * Math.sqrt((2 * body.wingLoading) / (RHO0 * body.clMax * Math.cos(wanted)));
   const control: Control = { hold: "load", value: 1, clLimit, bank_rad: 0 };

@@ -1,13 +1,13 @@
 import { describe, expect, it } from "vitest";
-import { demoDepartureInput } from "../../../demo/demo-departure";
+import { demoDepartureQuestion } from "../../../demo/demo-departure";
 import { demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { geodesicBetween } from "../earth/geodesic";
 import { localPlane } from "../earth/local-plane";
 import { aimPoint_m, landingEnds } from "../landing/landing-end";
-import { departureInput, departureRunways } from "./departure-input";
+import { departureQuestion, departureRunways } from "./departure-question";
 import { placeInFrame, runwayFrame } from "./runway-frame";
 
-const { runway } = demoDepartureInput();
+const { runway } = demoDepartureQuestion();
 const { aerodromes, sites } = demoPlaces();
 const ends = landingEnds(aerodromes, sites);
 const situation = demoSituation();
@@ -60,28 +60,28 @@ describe("which runway", () => {
 
   it("the one that is chosen, even far away; a field never", () => {
     const orrin = ends.find((end) => end.name === "Cape Orrin 08");
-    const made = departureInput(
+    const made = departureQuestion(
       { ...situation, departure: { ...situation.departure, endId: orrin?.id ?? "" } },
-      demoDepartureInput().aircraft,
+      demoDepartureQuestion().aircraft,
       ends,
     );
     expect(made.ok && made.value.runway.name).toBe("Cape Orrin 08");
     const field = ends.find((end) => end.unprepared);
-    const other = departureInput(
+    const other = departureQuestion(
       { ...situation, departure: { ...situation.departure, endId: field?.id ?? "" } },
-      demoDepartureInput().aircraft,
+      demoDepartureQuestion().aircraft,
       ends,
     );
     expect(other.ok && other.value.runway.name).toBe("Skerrow 29");
   });
 
   it("leaves out the end that is turned back to, and says when there is no runway at all", () => {
-    const { ends: others } = demoDepartureInput();
+    const { ends: others } = demoDepartureQuestion();
     expect(others.some((end) => end.name === "Skerrow 29")).toBe(true);
     expect(others.some((end) => end.name === "Skerrow 11")).toBe(false);
-    const none = departureInput(
+    const none = departureQuestion(
       situation,
-      demoDepartureInput().aircraft,
+      demoDepartureQuestion().aircraft,
       ends.filter((end) => end.unprepared),
     );
     expect(none.ok ? "" : none.issue.code).toBe("no_runway");

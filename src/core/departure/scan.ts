@@ -4,7 +4,7 @@ import type { TerrainGrid } from "../earth/terrain";
 import { plannedReaction_s } from "../situation/pilot-practice";
 import { M_PER_FT } from "../quantities/constants";
 import { type AheadSector, aheadOption, aheadSector } from "./ahead-sector";
-import { type DepartureDay, type DepartureInput, TOP_M } from "./departure-day";
+import { type DepartureDay, type DepartureQuestion, TOP_M } from "./departure-day";
 import { type FailureStart, failureStart } from "./failure-start";
 import type { DepartureOption } from "./option";
 import { endOptions, reachAfterFailure } from "./other-ends";
@@ -45,7 +45,7 @@ export interface AheadAtHeight extends GroundAhead {
 /** The start of a failure as the departure's plan has it. */
 export function plannedFailure(
   day: DepartureDay,
-  { plan, pilot }: DepartureInput,
+  { plan, pilot }: DepartureQuestion,
   height_m: number,
 ): FailureStart | null {
   return failureStart(day, height_m, plan.reaction, plannedReaction_s(pilot));
@@ -54,15 +54,15 @@ export function plannedFailure(
 /** Turning back at a height with a bank. */
 export function turnbackAt(
   day: DepartureDay,
-  input: DepartureInput,
+  question: DepartureQuestion,
   height_m: number,
   bank_rad: number,
 ): TurnbackAtHeight {
-  const start = plannedFailure(day, input, height_m);
+  const start = plannedFailure(day, question, height_m);
   if (!start || start.reaction.stalledAfter_s !== null)
     return { height_m, stalledAfter_s: start?.reaction.stalledAfter_s ?? null, left: null, right: null };
   const [left, right] = ([-1, 1] as const).map((side) =>
-    bestTurnback(day, start.acting, start.reaction_s, { side, bank_rad, stallMargin: input.plan.stallMargin }),
+    bestTurnback(day, start.acting, start.reaction_s, { side, bank_rad, stallMargin: question.plan.stallMargin }),
   );
   return { height_m, stalledAfter_s: null, left, right };
 }
@@ -74,29 +74,29 @@ export function turnbackAt(
  */
 export function groundAhead(
   day: DepartureDay,
-  input: DepartureInput,
+  question: DepartureQuestion,
   start: FailureStart,
   terrain: TerrainGrid | null,
   plane: LocalPlane,
 ): GroundAhead {
   return {
     stop: stopAhead(day, start),
-    sector: aheadSector(day, start, input.runway.elevation_m, terrain, runwayFrame(input.runway, plane)),
+    sector: aheadSector(day, start, question.runway.elevation_m, terrain, runwayFrame(question.runway, plane)),
   };
 }
 
 /** The options other than turning back at a height; null outside the climb. */
 export function aheadAt(
   day: DepartureDay,
-  input: DepartureInput,
+  question: DepartureQuestion,
   height_m: number,
   terrain: TerrainGrid | null,
   plane: LocalPlane,
 ): AheadAtHeight | null {
-  const start = plannedFailure(day, input, height_m);
+  const start = plannedFailure(day, question, height_m);
   if (!start) return null;
-  const ground = groundAhead(day, input, start, terrain, plane);
-  const reached = reachAfterFailure(input, start, input.ends, terrain);
+  const ground = groundAhead(day, question, start, terrain, plane);
+  const reached = reachAfterFailure(question, start, question.ends, terrain);
   const stopped = stopOption(ground.stop);
   return {
     height_m,
@@ -104,7 +104,7 @@ export function aheadAt(
     options: [
       ...(stopped ? [stopped] : []),
       aheadOption(ground.sector),
-      ...(reached.ok ? endOptions(day, input, reached.value) : []),
+      ...(reached.ok ? endOptions(day, question, reached.value) : []),
     ],
   };
 }

@@ -1,6 +1,6 @@
 // One turnback in full: the path, the account in height, what the chart and the map need.
 import type { LedgerEntry } from "../glide/glide-path";
-import type { DepartureDay, DepartureInput } from "./departure-day";
+import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import { type FailureStart, failureStart, motionFrom } from "./failure-start";
 import { plannedReaction_s } from "../situation/pilot-practice";
 import { worth_m } from "./option";
@@ -43,7 +43,7 @@ const LEFT_END_M = 3;
  */
 export function turnbackAccount(
   day: DepartureDay,
-  { plan, pilot }: DepartureInput,
+  { plan, pilot }: DepartureQuestion,
   height_m: number,
   technique: Technique,
 ): TurnbackAccount | null {

@@ -1,5 +1,5 @@
 import type { WorkingStep } from "../working";
-import type { DepartureDay, DepartureInput } from "./departure-day";
+import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import type { TurnbackAccount } from "./turnback-account";
 import { climbAgainstGlide } from "./climb-against-glide";
 
@@ -13,7 +13,11 @@ const [LOW_M, HIGH_M] = [150, 450];
  * The working of one turnback, in the order in which a pilot would check it. `figure` is `climb`, `turn`, a ledger entry by its
  * name, `margin`, `stop` or `outflown`.
  */
-export function turnbackWorking(day: DepartureDay, input: DepartureInput, account: TurnbackAccount): WorkingStep[] {
+export function turnbackWorking(
+  day: DepartureDay,
+  question: DepartureQuestion,
+  account: TurnbackAccount,
+): WorkingStep[] {
   const { technique, result, start, ledger } = account;
   const { roll } = result;
   const against = climbAgainstGlide(day, LOW_M, HIGH_M);
@@ -62,9 +66,9 @@ export function turnbackWorking(day: DepartureDay, input: DepartureInput, accoun
       value: day.climbEas_mps,
       unit: "m/s",
       source:
-        input.plan.climb_mps !== null
+        question.plan.climb_mps !== null
           ? "chosen"
-          : input.aircraft.climb
+          : question.aircraft.climb
             ? "V_Y over V_S1 of the aircraft document"
             : "handbook",
     },
@@ -81,7 +85,7 @@ export function turnbackWorking(day: DepartureDay, input: DepartureInput, accoun
       figure: "Reaction",
       symbol: "t",
       meaning:
-        input.plan.reaction === "attitude"
+        question.plan.reaction === "attitude"
           ? "reaction, pitch attitude held: CL = CLα(θ0 − γ)"
           : "reaction, hands off: CL as in the climb",
       formula: "",

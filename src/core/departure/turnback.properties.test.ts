@@ -67,15 +67,15 @@ describe("turnback", () => {
   });
 
   it("with no scatter at all the chance is the deterministic answer", () => {
-    const { day, input } = demoDeparture();
+    const { day, question: question } = demoDeparture();
     const sample = draws(3, 5);
     fc.assert(
       fc.property(fc.integer({ min: 200, max: 1200 }), (height_ft) => {
-        const best = betterSide(turnbackAt(day, input, height_ft * M_PER_FT, FIXED.bank_rad));
+        const best = betterSide(turnbackAt(day, question, height_ft * M_PER_FT, FIXED.bank_rad));
         if (!best) throw new Error("no flight");
         const count = countChance(
           day,
-          input,
+          question,
           { height_m: height_ft * M_PER_FT, technique: best.technique },
           NO_SCATTER,
           sample,
@@ -88,14 +88,17 @@ describe("turnback", () => {
   });
 
   it("is the same to the left and to the right without crosswind", () => {
-    const { day, input } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1200, headwind_kt: 10 } });
-    const { left, right } = turnbackAt(day, input, 200, FIXED.bank_rad);
+    const { day, question: question } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1200, headwind_kt: 10 } });
+    const { left, right } = turnbackAt(day, question, 200, FIXED.bank_rad);
     expect(left?.score_m).toBeCloseTo(right?.score_m ?? NaN, 9);
   });
 
   it("is better towards a crosswind, which carries the turn back to the line", () => {
-    const { day, input } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1200, headwind_kt: 8, crosswind_kt: 8 } });
-    const { left, right } = turnbackAt(day, input, 150, FIXED.bank_rad);
+    const { day, question: question } = demoDeparture({
+      mass_kg: 1000,
+      plain: { length_m: 1200, headwind_kt: 8, crosswind_kt: 8 },
+    });
+    const { left, right } = turnbackAt(day, question, 150, FIXED.bank_rad);
     expect(right?.score_m ?? NaN).toBeGreaterThan((left?.score_m ?? NaN) + 10);
   });
 

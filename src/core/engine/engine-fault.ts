@@ -94,7 +94,7 @@ export const FAULTS: readonly Fault[] = [
 
 /** The fault of a kind. */
 export function faultOf(kind: FaultKind): Fault {
-  const found = FAULTS.find((fault) => fault.kind === kind);
-  if (!found) throw new Error(`faultOf: expected a known fault, got ${kind}`);
-  return found;
+  const named = FAULTS.find((fault) => fault.kind === kind);
+  if (!named) throw new Error(`faultOf: expected a known fault, got ${kind}`);
+  return named;
 }

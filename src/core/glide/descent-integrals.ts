@@ -102,13 +102,13 @@ export function descentIntegrals(
     energyAt,
     descend(altitude_m, energy_m) {
       const wanted = energyAt(altitude_m) - energy_m;
-      let found = altitude_m - energy_m;
+      let level_m = altitude_m - energy_m;
       // Newton's steps on a table whose slope changes by 1e-5 a cell: three end within a tenth of a millimetre.
       for (let i = 0; i < 3; i += 1) {
-        const cell = cellOf(found);
-        found -= (energyAt(found) - wanted) / ((energy[cell + 1] - energy[cell]) / STEP_M);
+        const cell = cellOf(level_m);
+        level_m -= (energyAt(level_m) - wanted) / ((energy[cell + 1] - energy[cell]) / STEP_M);
       }
-      return found;
+      return level_m;
     },
     at(altitude_m, out) {
       const position = (altitude_m - low_m) / STEP_M;

@@ -102,11 +102,11 @@ export function dragShelf(
   ];
   const base = polarOf(aircraft, mass_kg, clean);
   const items: ShelfItem[] = [];
-  for (const { configuration: one, ...item } of alone) {
-    const glide = shelfGlide(aircraft, mass_kg, eas_mps, one);
-    const found = polarOf(aircraft, mass_kg, one);
-    if (glide.ok && found.ok && base.ok)
-      items.push({ ...item, deltaCd: found.value.polar.cd0 - base.value.polar.cd0, glide: glide.value });
+  for (const { configuration: opened, ...item } of alone) {
+    const glide = shelfGlide(aircraft, mass_kg, eas_mps, opened);
+    const dragging = polarOf(aircraft, mass_kg, opened);
+    if (glide.ok && dragging.ok && base.ok)
+      items.push({ ...item, deltaCd: dragging.value.polar.cd0 - base.value.polar.cd0, glide: glide.value });
   }
   return success({ cleanest: cleanest.value, items, configured: configured.value });
 }
@@ -117,15 +117,15 @@ function shelfGlide(
   eas_mps: number,
   configuration: Configuration,
 ): Outcome<ShelfGlide> {
-  const found = polarOf(aircraft, mass_kg, configuration);
-  if (!found.ok) return found;
-  const best = bestGlide(found.value.polar);
-  const cl = liftCoefficientAt(found.value.polar, eas_mps);
-  const at = cl === null ? null : straightGlide(found.value.polar, cl);
+  const configured = polarOf(aircraft, mass_kg, configuration);
+  if (!configured.ok) return configured;
+  const best = bestGlide(configured.value.polar);
+  const cl = liftCoefficientAt(configured.value.polar, eas_mps);
+  const glide = cl === null ? null : straightGlide(configured.value.polar, cl);
   return success({
     ratio: best.ratio,
     bestEas_mps: best.eas_mps,
-    sinkAtSpeed_mps: at?.sinkEas_mps ?? null,
-    ratioAtSpeed: at?.ratio ?? null,
+    sinkAtSpeed_mps: glide?.sinkEas_mps ?? null,
+    ratioAtSpeed: glide?.ratio ?? null,
   });
 }

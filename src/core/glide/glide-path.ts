@@ -315,7 +315,7 @@ export function pathPoints(
   const first = path.legStarts[0];
   const reactionAir =
     (integrals.energyAt(start.altitude_m) - integrals.energyAt(first.altitude_m)) * performance.straightRatio;
-  let at: { x_m: number; y_m: number; altitude_m: number } = trace(
+  let point: { x_m: number; y_m: number; altitude_m: number } = trace(
     start,
     first.altitude_m,
     performance.straightSinkEas_mps,
@@ -325,30 +325,30 @@ export function pathPoints(
   path.legs.forEach((leg, i) => {
     const [sign1, sign2] = turnSigns(leg.word);
     const heading = path.legStarts[i].heading_rad;
-    at = trace(
-      at,
+    point = trace(
+      point,
       leg.altitudes_m[1],
       performance.turnSinkEas_mps,
       steps(leg.turn1_rad, TURN_STEP_RAD),
       around(heading, sign1, leg.radius1_m, leg.radiusSlope1_mprad, leg.turn1_rad),
     );
-    at = trace(
-      at,
+    point = trace(
+      point,
       leg.altitudes_m[2],
       performance.straightSinkEas_mps,
       steps(leg.straight_m, straightStep_m),
       along(leg.straightHeading_rad, leg.straight_m),
     );
-    at = trace(
-      at,
+    point = trace(
+      point,
       leg.altitudes_m[3],
       performance.turnSinkEas_mps,
       steps(leg.turn2_rad, TURN_STEP_RAD),
       around(leg.straightHeading_rad, sign2, leg.radius2_m, leg.radiusSlope2_mprad, leg.turn2_rad),
     );
     if (i === path.legs.length - 1)
-      at = trace(
-        at,
+      point = trace(
+        point,
         leg.altitudes_m[4],
         performance.straightSinkEas_mps,
         steps(leg.finalAir_m, straightStep_m),

@@ -3,7 +3,8 @@ import { zeroSideslip } from "../asymmetric/one-engine-climb";
 import { type EngineSurroundings, type Gauges, gaugesOf } from "../engine/gauges";
 import { type EngineState, RUNNING, engineMoment, engineStep } from "../engine/engine-state";
 import { asymmetricCase } from "../asymmetric/anchored-case";
-import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
+import type { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
+import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { deadDragArea_m2 } from "../engine/engine-force";
 import { loadingAt } from "../asymmetric/equilibrium";
 import { type Outcome, failure, success } from "../outcome";
@@ -64,26 +65,27 @@ export function gaugeHistory(asked: GaugeQuestion): Outcome<GaugeMoment[]> {
     return failure("no_such_fault", "Jets have no such fault.", "fault");
   const dead = asymmetricCase({ ...question, failed: engine, deadPropeller: jet ? "none" : "windmilling" });
   if (!dead.ok) return dead;
-  const one = dead.value;
-  const straight = zeroSideslip(one, eas_mps);
+  const flight = dead.value;
+  const straight = zeroSideslip(flight, eas_mps);
   if (!straight) return failure("no_equilibrium", "No bank holds this speed straight on one engine.", "eas_mps");
-  const level = loadingAt(one, eas_mps, 0);
+  const level = loadingAt(flight, eas_mps, 0);
   const full = straight.thrust_N;
   const whole = full + straight.deadDrag_N;
-  const stoppedDrag_N = straight.q * (deadDragArea_m2(question.aircraft, jet ? "none" : "stopped") ?? one.deadArea_m2);
+  const stoppedDrag_N =
+    straight.q * (deadDragArea_m2(question.aircraft, jet ? "none" : "stopped") ?? flight.deadArea_m2);
   const force = (state: EngineState) => {
     const moment = engineMoment(state, jet);
     const power = moment.power * state.lever;
     return power * full - (1 - power) * (moment.turning === "stopped" ? stoppedDrag_N : straight.deadDrag_N);
   };
-  const { cnBeta, cyBeta } = one.asymmetric;
+  const { cnBeta, cyBeta } = flight.asymmetric;
   // Without rudder, wings level, dead engine wholly dead: where it comes to rest, and how far out the ball.
   const swing = -level.cnThrust / cnBeta;
   const ball = (-cyBeta * swing) / level.cw / (Math.PI / 36);
   const around: EngineSurroundings = {
     engines: question.aircraft.engines,
-    air: one.engineAir,
-    sigmaCritical: one.sigmaCritical,
+    air: flight.engineAir,
+    sigmaCritical: flight.sigmaCritical,
     tas_mps: straight.tas_mps,
     setting: question.setting,
   };
@@ -116,8 +118,8 @@ export function gaugeHistory(asked: GaugeQuestion): Outcome<GaugeMoment[]> {
 }
 
 /** Sink with neither engine giving power, both propellers in a state, at a speed: what shutting down the wrong one costs, m/s. */
-export function sinkOnNone_mps(one: AsymmetricCase, eas_mps: number, deadArea_m2: number): number {
-  const load = loadingAt(one, eas_mps, 0);
-  const drag_N = load.q * (one.wing.area_m2 * (one.cd0 + one.k * load.cl ** 2) + 2 * deadArea_m2);
-  return (drag_N / one.weight_N) * load.tas_mps;
+export function sinkOnNone_mps(flight: AsymmetricCase, eas_mps: number, deadArea_m2: number): number {
+  const load = loadingAt(flight, eas_mps, 0);
+  const drag_N = load.q * (flight.wing.area_m2 * (flight.cd0 + flight.k * load.cl ** 2) + 2 * deadArea_m2);
+  return (drag_N / flight.weight_N) * load.tas_mps;
 }

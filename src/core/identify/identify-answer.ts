@@ -18,19 +18,19 @@ export function identifyAnswer(asked: GaugeQuestion): Outcome<IdentifyAnswer> {
   const moments = gaugeHistory(asked);
   if (!moments.ok) return moments;
   const jet = asked.question.aircraft.engines.kind === "jet";
-  const one = asymmetricCase({
+  const flight = asymmetricCase({
     ...asked.question,
     deadPropeller: jet ? "none" : "windmilling",
     failed: asked.engine,
   });
-  if (!one.ok) return one;
+  if (!flight.ok) return flight;
   return success({
     moments: moments.value,
-    full_N: zeroSideslip(one.value, asked.eas_mps)?.pedal_N ?? 0,
+    full_N: zeroSideslip(flight.value, asked.eas_mps)?.pedal_N ?? 0,
     sinkOnNone_mps: sinkOnNone_mps(
-      one.value,
+      flight.value,
       asked.eas_mps,
-      deadDragArea_m2(asked.question.aircraft, mendedOf(asked.question).deadPropeller) ?? one.value.deadArea_m2,
+      deadDragArea_m2(asked.question.aircraft, mendedOf(asked.question).deadPropeller) ?? flight.value.deadArea_m2,
     ),
   });
 }

@@ -5,14 +5,14 @@ import { localPlane } from "../earth/local-plane";
 import { radians } from "../quantities/angle";
 import { type KeyCircuit, approachKeys } from "./approach-keys";
 import { landingEnds } from "./landing-end";
-import { type ReachInput, reachInput } from "./reach-input";
+import { type ReachQuestion, reachQuestion } from "./reach-question";
 
 const { aerodromes } = demoPlaces();
 const skerrow = landingEnds(aerodromes, []).filter((end) => end.name === "Skerrow 11")[0];
-const { ends: _ends, ...QUESTION } = reachInput(demoSituation(), demoAircraft("alder-s1"), [skerrow]);
+const { ends: _ends, ...QUESTION } = reachQuestion(demoSituation(), demoAircraft("alder-s1"), [skerrow]);
 const aim = localPlane(DEMO_ORIGIN).toPlane(skerrow.aim);
 
-function circuits(change: Partial<Omit<ReachInput, "ends">> = {}): Record<"left" | "right", KeyCircuit> {
+function circuits(change: Partial<Omit<ReachQuestion, "ends">> = {}): Record<"left" | "right", KeyCircuit> {
   const found = approachKeys({ ...QUESTION, ...change }, skerrow, DEMO_ORIGIN);
   if (!found.ok) throw new Error(found.issue.message);
   const [left, right] = found.value.circuits;

@@ -7,7 +7,7 @@ import { wrapHalfTurn } from "../quantities/angle";
 import { approachProblem } from "./approach-problem";
 import { type HeightAdvice, heightAdvice } from "./height-advice";
 import type { LandingEnd } from "./landing-end";
-import type { ReachInput } from "./reach-input";
+import type { ReachQuestion } from "./reach-question";
 
 /** A place to pass and the height to have there. */
 export interface ApproachKey {
@@ -59,10 +59,14 @@ const CUT_FINAL_M = 100;
  * @param origin - of the plane that places are in
  * @returns failures of the polar and the wind; a side without a circuit is told in `issues`
  */
-export function approachKeys(input: Omit<ReachInput, "ends">, end: LandingEnd, origin: LatLon): Outcome<ApproachKeys> {
-  const found = approachProblem(input, end, origin);
-  if (!found.ok) return found;
-  const { problem } = found.value;
+export function approachKeys(
+  question: Omit<ReachQuestion, "ends">,
+  end: LandingEnd,
+  origin: LatLon,
+): Outcome<ApproachKeys> {
+  const outcome = approachProblem(question, end, origin);
+  if (!outcome.ok) return outcome;
+  const { problem } = outcome.value;
   const circuits: KeyCircuit[] = [];
   const issues: { side: "left" | "right"; message: string }[] = [];
   for (const side of ["left", "right"] as const) {
@@ -70,7 +74,7 @@ export function approachKeys(input: Omit<ReachInput, "ends">, end: LandingEnd, o
     if (circuit.ok) circuits.push(circuit.value);
     else issues.push({ side, message: circuit.issue.message });
   }
-  return success({ circuits, advice: heightAdvice(circuits, input.plan.reserve_m), issues });
+  return success({ circuits, advice: heightAdvice(circuits, question.plan.reserve_m), issues });
 }
 
 /** With the planned final, or the shortest longer one that leaves a downwind as far as abeam: the wind may close the base leg. */

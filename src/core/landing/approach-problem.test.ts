@@ -4,11 +4,11 @@ import { searchPaths } from "../glide/glide-path";
 import { approachProblem, calibrated_mps, turnedWind } from "./approach-problem";
 import { landingEnds } from "./landing-end";
 import { reachOf } from "./reach";
-import { reachInput } from "./reach-input";
+import { reachQuestion } from "./reach-question";
 
 const { aerodromes } = demoPlaces();
 const skerrow = landingEnds(aerodromes, []).filter((end) => end.name === "Skerrow 11");
-const QUESTION = reachInput(demoSituation(), demoAircraft("alder-s1"), skerrow);
+const QUESTION = reachQuestion(demoSituation(), demoAircraft("alder-s1"), skerrow);
 
 describe("the problem of one end", () => {
   it("is the one that the ranking solves", () => {

@@ -12,7 +12,7 @@ import { type StraightGlide, bestGlide } from "../glide/straight-glide";
 import { type Outcome, success } from "../outcome";
 import { plannedReaction_s } from "../situation/pilot-practice";
 import type { LandingEnd } from "./landing-end";
-import type { ReachInput } from "./reach-input";
+import type { ReachQuestion } from "./reach-question";
 
 /** How deep below a landing end the sums over height go on before they are continued straight, m. */
 const BELOW_M = 1500;
@@ -21,7 +21,7 @@ const ABOVE_M = 20;
 
 /** The part of the question that the problem is made of. */
 type Asked = Pick<
-  ReachInput,
+  ReachQuestion,
   | "aircraft"
   | "mass_kg"
   | "configuration"
@@ -65,16 +65,16 @@ export function calibrated_mps(eas_mps: number, { altitude_m, air }: Pick<Asked,
 /** The sums over height of a glide held on the way to an end. */
 export function integralsTo(
   end: LandingEnd,
-  input: Asked,
+  question: Asked,
   wind: (altitude_m: number) => WindVector,
   glide: StraightGlide,
 ): DescentIntegrals {
   return descentIntegrals(
-    input.air,
+    question.air,
     wind,
     end.elevation_m - BELOW_M,
-    Math.max(input.altitude_m, end.elevation_m) + ABOVE_M,
-    calibrated_mps(glide.eas_mps, input) ?? glide.eas_mps,
+    Math.max(question.altitude_m, end.elevation_m) + ABOVE_M,
+    calibrated_mps(glide.eas_mps, question) ?? glide.eas_mps,
   );
 }
 
@@ -103,15 +103,15 @@ export interface ApproachProblem {
  * @param origin - of the plane
  * @returns failures of the polar and of the wind
  */
-export function approachProblem(input: Asked, end: LandingEnd, origin: LatLon): Outcome<ApproachProblem> {
-  const found = polarOf(input.aircraft, input.mass_kg, input.configuration);
-  if (!found.ok) return found;
-  const { polar } = found.value;
+export function approachProblem(question: Asked, end: LandingEnd, origin: LatLon): Outcome<ApproachProblem> {
+  const configured = polarOf(question.aircraft, question.mass_kg, question.configuration);
+  if (!configured.ok) return configured;
+  const { polar } = configured.value;
   const plane = localPlane(origin);
-  const wind = windProfile(turnedWind(input.wind, plane.convergence_rad(input.position)), end.elevation_m);
+  const wind = windProfile(turnedWind(question.wind, plane.convergence_rad(question.position)), end.elevation_m);
   if (!wind.ok) return wind;
   const glide = bestGlide(polar);
-  const performance = glidePerformance(polar, glide, input.pilot);
+  const performance = glidePerformance(polar, glide, question.pilot);
   if (!performance.ok) return performance;
   return success({
     polar,
@@ -119,10 +119,10 @@ export function approachProblem(input: Asked, end: LandingEnd, origin: LatLon): 
     wind: wind.value,
     problem: {
       performance: performance.value,
-      integrals: integralsTo(end, input, wind.value, glide),
-      start: startIn(plane, input),
+      integrals: integralsTo(end, question, wind.value, glide),
+      start: startIn(plane, question),
       target: targetIn(plane, end),
-      choices: choicesOf(input),
+      choices: choicesOf(question),
     },
   });
 }

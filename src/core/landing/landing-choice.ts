@@ -11,11 +11,11 @@ import { SituationDocument } from "../situation/situation-document";
 import type { AircraftDocument } from "../aircraft/aircraft-document";
 import type { LandingEnd } from "./landing-end";
 import { type Reach, reachOf } from "./reach";
-import { ReachInput, reachInput } from "./reach-input";
+import { ReachQuestion, reachQuestion } from "./reach-question";
 import { type Sites, rankSites } from "./sites";
 
 /** The question: what the ways need, how lengths and wind are judged, and the day for the sun. */
-export const LandingQuestion = ReachInput.extend({
+export const LandingQuestion = ReachQuestion.extend({
   landing: LandingPlan.default(DEFAULT_LANDING),
   day: SituationDocument.shape.day,
 });
@@ -28,7 +28,7 @@ export function landingQuestion(
   aircraft: AircraftDocument,
   ends: readonly LandingEnd[],
 ): LandingQuestion {
-  return { ...reachInput(situation, aircraft, ends), landing: situation.landing, day: situation.day };
+  return { ...reachQuestion(situation, aircraft, ends), landing: situation.landing, day: situation.day };
 }
 
 /** Ways and places, both with the best first; ends without any way come last among the ways and are no places. */
@@ -45,21 +45,21 @@ export interface LandingChoice {
  * @returns `under_ground` with the height of the ground; failures of `reachOf` and `rankSites`
  */
 export function landingChoice(
-  { landing, day, ...input }: LandingQuestion,
+  { landing, day, ...question }: LandingQuestion,
   terrain: TerrainGrid | null,
-  origin: LatLon = terrain?.origin ?? input.position,
+  origin: LatLon = terrain?.origin ?? question.position,
 ): Outcome<LandingChoice> {
-  const here = terrain && localPlane(terrain.origin).toPlane(input.position);
+  const here = terrain && localPlane(terrain.origin).toPlane(question.position);
   const ground_m = terrain && here ? elevationAt_m(terrain, here.x_m, here.y_m) : null;
-  if (ground_m !== null && input.altitude_m < ground_m)
+  if (ground_m !== null && question.altitude_m < ground_m)
     return failure(
       "under_ground",
-      `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(input.altitude_m)} is under it.`,
+      `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(question.altitude_m)} is under it.`,
       "altitude_m",
     );
-  const reach = reachOf(input, terrain, origin);
+  const reach = reachOf(question, terrain, origin);
   if (!reach.ok) return reach;
-  const sites = rankSites(reach.value, input, landing, day);
+  const sites = rankSites(reach.value, question, landing, day);
   if (!sites.ok) return sites;
   const ranked = sites.value.sites.map((site) => site.reach);
   return success({

@@ -50,9 +50,9 @@ export function landingFigures(
   flap: number | null,
 ): Outcome<LandingFigures> {
   const setting = flap ?? aircraft.polar?.landingFlap ?? 0;
-  const found = polarOf(aircraft, mass_kg, { ...configuration, flap: setting, gearDown: true, slip: 0 });
-  if (!found.ok) return found;
-  const { polar } = found.value;
+  const configured = polarOf(aircraft, mass_kg, { ...configuration, flap: setting, gearDown: true, slip: 0 });
+  if (!configured.ok) return configured;
+  const { polar } = configured.value;
   return success({
     body: { wingLoading: polar.wingLoading, clMax: polar.clMax, steepCd0: polar.cd0, k: polar.k },
     flapName: aircraft.polar?.flaps[setting]?.name ?? "",

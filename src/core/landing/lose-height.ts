@@ -108,9 +108,9 @@ const LATE_FLOOR_M = 30;
  */
 export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
   const { aircraft, mass_kg, configuration, height_m, lose_m, tailwind_mps } = question;
-  const found = polarOf(aircraft, mass_kg, configuration);
-  if (!found.ok) return found;
-  const { polar } = found.value;
+  const gliding = polarOf(aircraft, mass_kg, configuration);
+  if (!gliding.ok) return gliding;
+  const { polar } = gliding.value;
   const eas_mps = question.eas_mps ?? Math.max(bestGlide(polar).eas_mps, LEAST_STALL * stallSpeed_mps(polar));
   if (!(eas_mps >= LEAST_STALL * stallSpeed_mps(polar) - 1e-9))
     return failure(
@@ -124,11 +124,11 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
   const root = Math.sqrt(sigma);
   /** Sink over ground speed of a configuration at a speed; null when it cannot be flown there. */
   const slope = (config: Configuration, eas: number): number | null => {
-    const made = polarOf(aircraft, mass_kg, config);
-    if (!made.ok) return null;
-    const cl = liftCoefficientAt(made.value.polar, eas);
+    const configured = polarOf(aircraft, mass_kg, config);
+    if (!configured.ok) return null;
+    const cl = liftCoefficientAt(configured.value.polar, eas);
     if (cl === null) return null;
-    const glide = straightGlide(made.value.polar, cl);
+    const glide = straightGlide(configured.value.polar, cl);
     const ground = (eas * Math.cos(glide.angle_rad)) / root + tailwind_mps;
     return ground > 1 ? glide.sinkEas_mps / root / ground : null;
   };
@@ -420,9 +420,9 @@ function fullTurn(
   eas_mps: number,
   sigma: number,
 ): { height_m: number; time_s: number; refused: string | null } {
-  const found = polarOf(aircraft, mass_kg, configuration);
-  if (!found.ok) return { height_m: 0, time_s: 0, refused: found.issue.message };
-  const { polar } = found.value;
+  const configured = polarOf(aircraft, mass_kg, configuration);
+  if (!configured.ok) return { height_m: 0, time_s: 0, refused: configured.issue.message };
+  const { polar } = configured.value;
   const slowest = stallMargin * stallSpeed_mps(polar, levelTurnLoadFactor(bank_rad));
   const speed = Math.max(eas_mps, slowest);
   const cl = liftCoefficientAt(polar, speed, bank_rad);

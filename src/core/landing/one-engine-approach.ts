@@ -7,7 +7,8 @@ import { cleanGlide } from "../aircraft/configuration";
 import { type SpeedLimit, configurationLimit } from "../aircraft/configuration-limit";
 import { polarOf } from "../aircraft/polar";
 import { asymmetricCase, caseOfSameRudder } from "../asymmetric/anchored-case";
-import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
+import type { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
+import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { NO_STEADY_PATH } from "../asymmetric/equilibrium";
 import { stallEas_mps, steadySpeeds, zeroSideslip } from "../asymmetric/one-engine-climb";
 import { vmca } from "../asymmetric/vmca";
@@ -100,7 +101,7 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
   const approachFlap = Math.max(landing - 1, 0);
   const anchor = asymmetricCase({ aircraft, ...rest, flap: 0, gearDown: false, setting: 1 });
   if (!anchor.ok) return anchor;
-  const made = (flap: number, gearDown: boolean, setting = 1) =>
+  const flightWith = (flap: number, gearDown: boolean, setting = 1) =>
     caseOfSameRudder({ aircraft, ...rest, flap, gearDown, setting }, anchor.value.cnDeltaR);
   const clean = anchor.value;
   const speeds = steadySpeeds(clean);
@@ -108,11 +109,11 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
   const best = speeds.value.rate;
   const control = vmca(clean, radians(5));
   const vmca_mps = control.stallFirst ? null : control.eas_mps;
-  const speedOf = (one: AsymmetricCase) => Math.max(APPROACH * stallEas_mps(one, 0), vmca_mps ?? 0);
+  const speedOf = (flight: AsymmetricCase) => Math.max(APPROACH * stallEas_mps(flight, 0), vmca_mps ?? 0);
   /** As fast as wanted within the limits of flap and moving gear, never under the slowest safe speed of the configuration. */
-  const within = (one: AsymmetricCase, wanted_mps: number) => {
-    const limit = configurationLimit(aircraft, one.question.flap, one.question.gearDown ? "moving" : "up");
-    const eas_mps = Math.max(speedOf(one), Math.min(wanted_mps, limit?.speed_mps ?? Infinity));
+  const within = (flight: AsymmetricCase, wanted_mps: number) => {
+    const limit = configurationLimit(aircraft, flight.question.flap, flight.question.gearDown ? "moving" : "up");
+    const eas_mps = Math.max(speedOf(flight), Math.min(wanted_mps, limit?.speed_mps ?? Infinity));
     return {
       eas_mps,
       limit: limit !== null && limit.speed_mps < wanted_mps ? limit : null,
@@ -120,27 +121,36 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
     };
   };
   const jet = aircraft.engines.kind === "jet";
-  const cases = [made(0, true), made(approachFlap, true), made(landing, true), made(approachFlap, false)];
-  const [gear, approach, full, gearUp] = cases.map((one) => (one.ok ? one.value : null));
-  if (!gear || !approach || !full || !gearUp) return cases.find((one) => !one.ok) as Outcome<never>;
+  const cases = [
+    flightWith(0, true),
+    flightWith(approachFlap, true),
+    flightWith(landing, true),
+    flightWith(approachFlap, false),
+  ];
+  const [gear, approach, full, gearUp] = cases.map((flight) => (flight.ok ? flight.value : null));
+  if (!gear || !approach || !full || !gearUp) return cases.find((flight) => !flight.ok) as Outcome<never>;
   const vref_mps = speedOf(full);
   const fast = within(approach, best.eas_mps).eas_mps;
-  const climbOf = (one: AsymmetricCase, eas: number) => zeroSideslip(one, eas)?.climb_mps ?? -Infinity;
+  const climbOf = (flight: AsymmetricCase, eas: number) => zeroSideslip(flight, eas)?.climb_mps ?? -Infinity;
   const part = (
     name: ApproachPart["name"],
-    one: AsymmetricCase,
+    flight: AsymmetricCase,
     wanted_mps: number,
     slope_rad: number,
   ): ApproachPart => {
-    const { eas_mps, limit, overLimit } = within(one, wanted_mps);
-    const set = settingFor((setting) => made(one.question.flap, one.question.gearDown, setting), eas_mps, slope_rad);
+    const { eas_mps, limit, overLimit } = within(flight, wanted_mps);
+    const set = settingFor(
+      (setting) => flightWith(flight.question.flap, flight.question.gearDown, setting),
+      eas_mps,
+      slope_rad,
+    );
     return {
       name,
-      flapName: polar.flaps[one.question.flap].name,
+      flapName: polar.flaps[flight.question.flap].name,
       eas_mps,
       setting: set?.setting ?? null,
       rudder: set?.rudder ?? null,
-      full_mps: climbOf(one, eas_mps),
+      full_mps: climbOf(flight, eas_mps),
       limit,
       overLimit,
     };
@@ -151,7 +161,7 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
     part("slope, gear down, approach flap", approach, best.eas_mps, SLOPE_RAD),
     part("slope, landing flap", full, vref_mps, SLOPE_RAD),
   ];
-  if (![gear, approach, full, gearUp].every((one) => zeroSideslip(one, within(one, best.eas_mps).eas_mps)))
+  if (![gear, approach, full, gearUp].every((flight) => zeroSideslip(flight, within(flight, best.eas_mps).eas_mps)))
     return { ok: false, issue: NO_STEADY_PATH };
   const away = jet ? gearUp : clean;
   const awaySpeed_mps = jet
@@ -219,16 +229,16 @@ function settingFor(
   slope_rad: number,
 ): { setting: number; rudder: number } | null {
   const at = (setting: number) => {
-    const one = make(setting);
-    return one.ok ? zeroSideslip(one.value, eas_mps) : null;
+    const flight = make(setting);
+    return flight.ok ? zeroSideslip(flight.value, eas_mps) : null;
   };
   const excess = (setting: number) => (at(setting)?.sinGamma ?? -Infinity) + Math.sin(slope_rad);
   if (!(excess(1) >= 0)) return null;
   // A hundredth of a per cent of power is less than any lever shows.
   const { high } = bisect((setting) => !(excess(setting) >= 0), 0, 1, halvingsTo(1e-4, 0, 1));
   const state = at(high);
-  const one = make(high);
-  return state && one.ok
-    ? { setting: high, rudder: Math.abs(state.rudder_rad) / one.value.asymmetric.rudderMax_rad }
+  const flight = make(high);
+  return state && flight.ok
+    ? { setting: high, rudder: Math.abs(state.rudder_rad) / flight.value.asymmetric.rudderMax_rad }
     : null;
 }

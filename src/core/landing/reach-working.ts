@@ -6,7 +6,7 @@ import { WORDS_MEANING } from "../glide/path-words";
 import { IN_PRACTICE_DAYS, plannedReaction_s } from "../situation/pilot-practice";
 import type { WorkingStep } from "../working";
 import type { EndReach, Reach } from "./reach";
-import type { ReachInput } from "./reach-input";
+import type { ReachQuestion } from "./reach-question";
 
 const POLAR = "parabolic drag polar, aircraft document";
 const PATH = "turn–straight–turn in the drifting air mass (Dubins 1957), exact mean wind of each height band";
@@ -15,21 +15,21 @@ const PATH = "turn–straight–turn in the drifting air mass (Dubins 1957), exa
  * The working of one landing end's figures, from the aircraft's numbers to the margin, in the order in which a pilot would
  * check them. `figure` names what each line belongs to: `glide`, `turn`, a ledger entry by its name, or `margin`.
  */
-export function reachWorking(input: ReachInput, reach: Reach, end: EndReach): WorkingStep[] {
+export function reachWorking(question: ReachQuestion, reach: Reach, end: EndReach): WorkingStep[] {
   const { polar, best } = reach;
   const glide = end.glide ?? best;
   const { path } = end;
-  const air = airAtAltitude(input.altitude_m, input.air);
-  const factor = 1 + accelerationFactor(end.glideCalibrated_mps ?? glide.eas_mps, input.altitude_m, input.air);
-  const n = 1 / Math.cos(input.pilot.bank_rad);
-  const speed = turnSpeed(polar, input.pilot.bank_rad, input.pilot.stallMargin);
+  const air = airAtAltitude(question.altitude_m, question.air);
+  const factor = 1 + accelerationFactor(end.glideCalibrated_mps ?? glide.eas_mps, question.altitude_m, question.air);
+  const n = 1 / Math.cos(question.pilot.bank_rad);
+  const speed = turnSpeed(polar, question.pilot.bank_rad, question.pilot.stallMargin);
   const lines: WorkingStep[] = [
     {
       figure: "glide",
       symbol: "m",
       meaning: "mass",
       formula: "",
-      value: input.mass_kg,
+      value: question.mass_kg,
       unit: "kg",
       source: "situation",
     },
@@ -64,7 +64,7 @@ export function reachWorking(input: ReachInput, reach: Reach, end: EndReach): Wo
       figure: "glide",
       symbol: "CL",
       meaning: "lift coefficient flown",
-      formula: input.plan.glideSpeed === "book" ? "√(CD0/k)" : "least sink over ground speed in this wind",
+      formula: question.plan.glideSpeed === "book" ? "√(CD0/k)" : "least sink over ground speed in this wind",
       value: glide.cl,
       unit: "",
       source: POLAR,
@@ -119,7 +119,7 @@ export function reachWorking(input: ReachInput, reach: Reach, end: EndReach): Wo
       symbol: "φ",
       meaning: "bank",
       formula: "",
-      value: input.pilot.bank_rad,
+      value: question.pilot.bank_rad,
       unit: "rad",
       source: "situation, pilot",
     },
@@ -250,10 +250,10 @@ export function reachWorking(input: ReachInput, reach: Reach, end: EndReach): Wo
       symbol: "t",
       meaning: "reaction, straight on at the glide's sink",
       formula: "t·sink",
-      value: plannedReaction_s(input.pilot),
+      value: plannedReaction_s(question.pilot),
       unit: "s",
       source:
-        input.pilot.daysSincePractised > IN_PRACTICE_DAYS
+        question.pilot.daysSincePractised > IN_PRACTICE_DAYS
           ? "situation, pilot; longer for the days since practised"
           : "situation, pilot",
     },
@@ -271,7 +271,7 @@ export function reachWorking(input: ReachInput, reach: Reach, end: EndReach): Wo
       symbol: "Δh",
       meaning: "height to be left over the aim point",
       formula: "",
-      value: input.plan.reserve_m,
+      value: question.plan.reserve_m,
       unit: "m",
       source: "situation, plan",
     },

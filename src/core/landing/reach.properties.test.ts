@@ -5,11 +5,11 @@ import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation } from "../../../d
 import { localPlane } from "../earth/local-plane";
 import { landingEnds } from "./landing-end";
 import { reachOf } from "./reach";
-import { type ReachInput, reachInput } from "./reach-input";
+import { type ReachQuestion, reachQuestion } from "./reach-question";
 
 const { aerodromes } = demoPlaces();
 const skerrow = landingEnds(aerodromes, []).filter((end) => end.name.startsWith("Skerrow"));
-const QUESTION = reachInput(demoSituation(), demoAircraft("alder-s1"), skerrow);
+const QUESTION = reachQuestion(demoSituation(), demoAircraft("alder-s1"), skerrow);
 const plane = localPlane(DEMO_ORIGIN);
 
 /** Places within 8 km of Skerrow, not so near that the runway's own turns decide. */
@@ -28,7 +28,7 @@ const questions = fc.record({
   altitude_m: fc.integer({ min: 600, max: 2500 }),
 });
 
-function margin(change: Partial<ReachInput>, end = "Skerrow 11"): number {
+function margin(change: Partial<ReachQuestion>, end = "Skerrow 11"): number {
   const found = reachOf({ ...QUESTION, ...change }, null);
   if (!found.ok) throw new Error(found.issue.message);
   return found.value.ends.find((candidate) => candidate.name === end)?.path?.margin_m ?? NaN;
@@ -61,7 +61,7 @@ describe("for every question (property)", () => {
     fc.assert(
       fc.property(questions, (question) => {
         const calm = { ...question, wind: { surface: null, layers: [] } };
-        const with_ = (change: Partial<ReachInput["configuration"]>) =>
+        const with_ = (change: Partial<ReachQuestion["configuration"]>) =>
           margin({ ...calm, configuration: { ...QUESTION.configuration, ...change } });
         const stopped = with_({ propeller: "stopped" });
         const windmilling = with_({});

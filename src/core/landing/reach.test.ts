@@ -10,19 +10,19 @@ import { landingEnds } from "./landing-end";
 import { pathGeoJson } from "./path-geojson";
 import { pathGpx } from "./path-gpx";
 import { type Reach, reachOf } from "./reach";
-import { type ReachInput, reachInput } from "./reach-input";
+import { type ReachQuestion, reachQuestion } from "./reach-question";
 import { reachWorking } from "./reach-working";
 
 const alder = demoAircraft("alder-s1");
 const { aerodromes, sites } = demoPlaces();
 const ends = landingEnds(aerodromes, sites);
-const QUESTION = reachInput(demoSituation(), alder, ends);
+const QUESTION = reachQuestion(demoSituation(), alder, ends);
 let terrain: TerrainGrid;
 beforeAll(() => {
   terrain = demoTerrain();
 });
 
-function reach(change: Partial<ReachInput> = {}, ground: TerrainGrid | null = terrain): Reach {
+function reach(change: Partial<ReachQuestion> = {}, ground: TerrainGrid | null = terrain): Reach {
   const found = reachOf({ ...QUESTION, ...change }, ground);
   if (!found.ok) throw new Error(found.issue.message);
   return found.value;

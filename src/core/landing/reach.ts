@@ -22,7 +22,7 @@ import { type TerrainClearance, terrainClearance } from "../glide/terrain-check"
 import { type Issue, type Outcome, success } from "../outcome";
 import { calibrated_mps, choicesOf, integralsTo, startIn, targetIn, turnedWind } from "./approach-problem";
 import type { LandingEnd } from "./landing-end";
-import type { ReachInput } from "./reach-input";
+import type { ReachQuestion } from "./reach-question";
 
 /** `reached` with the reserve in hand, `reserve` only by spending it, `short` otherwise; `terrain` when ground is in the way; `none` without a path. */
 export type ReachStatus = "reached" | "reserve" | "short" | "terrain" | "none";
@@ -76,34 +76,34 @@ const RANK: Record<ReachStatus, number> = { reached: 0, reserve: 1, short: 2, te
  * @returns failures of the polar (`mass_outside`, …) and of the wind (`layers_repeat`); an end that cannot be reached is not a failure
  */
 export function reachOf(
-  input: ReachInput,
+  question: ReachQuestion,
   terrain: TerrainGrid | null,
-  origin: LatLon = terrain?.origin ?? input.position,
+  origin: LatLon = terrain?.origin ?? question.position,
 ): Outcome<Reach> {
-  const found = polarOf(input.aircraft, input.mass_kg, input.configuration);
-  if (!found.ok) return found;
-  const { polar, shares } = found.value;
-  const loadFactor = levelTurnLoadFactor(input.pilot.bank_rad);
+  const configured = polarOf(question.aircraft, question.mass_kg, question.configuration);
+  if (!configured.ok) return configured;
+  const { polar, shares } = configured.value;
+  const loadFactor = levelTurnLoadFactor(question.pilot.bank_rad);
   const turn = {
-    ...turnSpeed(polar, input.pilot.bank_rad, input.pilot.stallMargin),
+    ...turnSpeed(polar, question.pilot.bank_rad, question.pilot.stallMargin),
     loadFactor,
     stallEas_mps: stallSpeed_mps(polar, loadFactor),
   };
   const best = bestGlide(polar);
   const plane = localPlane(origin);
-  const start = startIn(plane, input);
-  const turned = turnedWind(input.wind, plane.convergence_rad(input.position));
+  const start = startIn(plane, question);
+  const turned = turnedWind(question.wind, plane.convergence_rad(question.position));
   const tables = new Map<number, { integrals: DescentIntegrals; wind: (altitude_m: number) => WindVector }>();
   const ends: EndReach[] = [];
-  for (const end of input.ends) {
+  for (const end of question.ends) {
     let table = tables.get(end.elevation_m);
     if (!table) {
       const wind = windProfile(turned, end.elevation_m);
       if (!wind.ok) return wind;
-      table = { wind: wind.value, integrals: integralsTo(end, input, wind.value, best) };
+      table = { wind: wind.value, integrals: integralsTo(end, question, wind.value, best) };
       tables.set(end.elevation_m, table);
     }
-    ends.push(reachEnd({ input, end, polar, best, start, plane, terrain, ...table }));
+    ends.push(reachEnd({ question: question, end, polar, best, start, plane, terrain, ...table }));
   }
   ends.sort(
     (a, b) => RANK[a.status] - RANK[b.status] || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity),
@@ -112,7 +112,7 @@ export function reachOf(
 }
 
 interface EndProblem {
-  input: ReachInput;
+  question: ReachQuestion;
   end: LandingEnd;
   polar: Polar;
   best: StraightGlide;
@@ -123,13 +123,23 @@ interface EndProblem {
   wind: (altitude_m: number) => WindVector;
 }
 
-function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, wind }: EndProblem): EndReach {
+function reachEnd({
+  question: question,
+  end,
+  polar,
+  best,
+  start,
+  plane,
+  terrain,
+  integrals,
+  wind,
+}: EndProblem): EndReach {
   const target = targetIn(plane, end);
   const { heading_rad } = target;
   const ground = wind(end.elevation_m + 10);
   const along = ground.east_mps * Math.sin(heading_rad) + ground.north_mps * Math.cos(heading_rad);
   const fromLeft = ground.east_mps * Math.cos(heading_rad) - ground.north_mps * Math.sin(heading_rad);
-  const line = geodesicBetween(input.position, end.aim);
+  const line = geodesicBetween(question.position, end.aim);
   const common = {
     endId: end.id,
     name: end.name,
@@ -151,7 +161,7 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
     glideCalibrated_mps: null,
   });
 
-  const performance = glidePerformance(polar, best, input.pilot);
+  const performance = glidePerformance(polar, best, question.pilot);
   if (!performance.ok) return impossible(performance.issue);
   let glide = best;
   let problem: PathProblem = {
@@ -159,30 +169,30 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
     integrals,
     start,
     target,
-    choices: choicesOf(input),
+    choices: choicesOf(question),
   };
   let search = searchPaths(problem);
   if (!search.ok) return impossible(search.issue);
-  if (input.plan.glideSpeed === "wind") {
+  if (question.plan.glideSpeed === "wind") {
     const faster = glideForWind(polar, best, integrals, search.value.paths[0]);
     if (!faster.ok) return impossible(faster.issue);
-    const flown = glidePerformance(polar, faster.value, input.pilot);
+    const flown = glidePerformance(polar, faster.value, question.pilot);
     if (!flown.ok) return impossible(flown.issue);
     glide = faster.value;
-    problem = { ...problem, performance: flown.value, integrals: integralsTo(end, input, wind, glide) };
+    problem = { ...problem, performance: flown.value, integrals: integralsTo(end, question, wind, glide) };
     search = searchPaths(problem);
     if (!search.ok) return impossible(search.issue);
   }
   const { paths, failed } = search.value;
   let chosen = paths[0];
-  const arrives = chosen.margin_m + input.plan.reserve_m >= 0;
+  const arrives = chosen.margin_m + question.plan.reserve_m >= 0;
   // What does not arrive is short whatever the ground is like: it is drawn, not checked.
   let points = pathPoints(problem, chosen, arrives ? undefined : DRAWING_STEP_M);
-  let clearance = terrain && arrives ? terrainClearance(terrain, points, target, input.plan.clearance_m) : null;
+  let clearance = terrain && arrives ? terrainClearance(terrain, points, target, question.plan.clearance_m) : null;
   // The cheapest way may run into a hill that the next one avoids; a dearer way is worth taking only while it still arrives.
   for (let i = 1; i < paths.length && blocked(clearance) && terrain && paths[i].margin_m >= 0; i += 1) {
     const other = pathPoints(problem, paths[i]);
-    const otherClearance = terrainClearance(terrain, other, target, input.plan.clearance_m);
+    const otherClearance = terrainClearance(terrain, other, target, question.plan.clearance_m);
     if (!blocked(otherClearance)) {
       chosen = paths[i];
       points = other;
@@ -201,7 +211,7 @@ function reachEnd({ input, end, polar, best, start, plane, terrain, integrals, w
     ways: paths.map((path) => ({ words: path.words.join(" "), margin_m: path.margin_m })),
     failedWays: failed.map((way) => ({ words: way.words.join(" "), message: way.issue.message })),
     glide,
-    glideCalibrated_mps: calibrated_mps(glide.eas_mps, input),
+    glideCalibrated_mps: calibrated_mps(glide.eas_mps, question),
   };
 }
 

@@ -3,20 +3,20 @@ import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
 import { LandingEnd, landingEnds } from "./landing-end";
 import { reachOf } from "./reach";
-import { type ReachInput, reachInput } from "./reach-input";
+import { type ReachQuestion, reachQuestion } from "./reach-question";
 import { type Site, type Sites, rankSites } from "./sites";
 import { siteWorking } from "./site-working";
 
 const { aerodromes, sites } = demoPlaces();
 const situation = demoSituation();
-const QUESTION = reachInput(
+const QUESTION = reachQuestion(
   { ...situation, altitude_m: 900 },
   demoAircraft("alder-s1"),
   landingEnds(aerodromes, sites),
 );
 const terrain = demoTerrain();
 
-function ranked(change: Partial<ReachInput> = {}, plan: Partial<typeof situation.landing> = {}): Sites {
+function ranked(change: Partial<ReachQuestion> = {}, plan: Partial<typeof situation.landing> = {}): Sites {
   const question = { ...QUESTION, ...change };
   const reach = reachOf(question, terrain);
   if (!reach.ok) throw new Error(reach.issue.message);

@@ -13,7 +13,7 @@ import type { LandingEnd } from "./landing-end";
 import { type LandingFigures, type LengthNeeded, landingFigures, lengthNeeded, trueOf_mps } from "./landing-length";
 import type { Hazard } from "./places";
 import type { EndReach, Reach } from "./reach";
-import type { ReachInput } from "./reach-input";
+import type { ReachQuestion } from "./reach-question";
 
 /** Why a place is better or worse; `value` is a length, height, speed or ratio as the code says. */
 export interface SiteReason {
@@ -138,7 +138,7 @@ const NARROW = 0.15;
  * @param day - ISO date, for the sun
  * @returns failures of the polar with the flap chosen
  */
-export function rankSites(reach: Reach, question: ReachInput, plan: LandingPlan, day: string): Outcome<Sites> {
+export function rankSites(reach: Reach, question: ReachQuestion, plan: LandingPlan, day: string): Outcome<Sites> {
   const figures = landingFigures(question.aircraft, question.mass_kg, question.configuration, plan.flap);
   if (!figures.ok) return figures;
   const sun = plan.utc_h === null ? null : sunPosition(question.position, day, plan.utc_h);

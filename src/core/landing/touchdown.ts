@@ -37,7 +37,7 @@ export const TouchdownQuestion = z.object({
 export type TouchdownQuestion = z.infer<typeof TouchdownQuestion>;
 
 /** A way to touch down, compared by its energy. */
-export interface TouchdownCase {
+export interface TouchdownOption {
   readonly name: "as planned" | "still air" | "the other way" | "flap up" | "10 % faster";
   readonly groundSpeed_mps: number;
   readonly energy_J: number;
@@ -60,7 +60,7 @@ export interface Touchdown {
   readonly touchdownEas_mps: number;
   readonly groundSpeed_mps: number;
   readonly energy_J: number;
-  readonly cases: readonly TouchdownCase[];
+  readonly cases: readonly TouchdownOption[];
   /** Distance and time at mean decelerations, g. */
   readonly stops: readonly { readonly g: number; readonly distance_m: number; readonly time_s: number }[];
   /** Mean deceleration that the length asks for; null without a length. */
@@ -101,7 +101,7 @@ export function touchdown(question: TouchdownQuestion): Outcome<Touchdown> {
     );
   const energy = (speed: number) => (mass_kg * speed ** 2) / 2;
   const energy_J = energy(groundSpeed_mps);
-  const one = (name: TouchdownCase["name"], speed: number): TouchdownCase => ({
+  const touching = (name: TouchdownOption["name"], speed: number): TouchdownOption => ({
     name,
     groundSpeed_mps: speed,
     energy_J: energy(speed),
@@ -115,12 +115,12 @@ export function touchdown(question: TouchdownQuestion): Outcome<Touchdown> {
   });
   const stall = planned.value.stallEas_mps;
   const cases = [
-    one("as planned", groundSpeed_mps),
+    touching("as planned", groundSpeed_mps),
     ...(Math.abs(tailwind_mps) > 0.5
-      ? [one("still air", ground(stall, 0)), one("the other way", ground(stall, -tailwind_mps))]
+      ? [touching("still air", ground(stall, 0)), touching("the other way", ground(stall, -tailwind_mps))]
       : []),
-    one("flap up", ground(clean.value.stallEas_mps, tailwind_mps)),
-    one("10 % faster", ground(stall, tailwind_mps, 1.1)),
+    touching("flap up", ground(clean.value.stallEas_mps, tailwind_mps)),
+    touching("10 % faster", ground(stall, tailwind_mps, 1.1)),
   ].filter((entry) => entry.groundSpeed_mps > 1);
   const gear = gearAdvice(aircraft, surface, question.wheelsUp);
   const slide_g = surface === "asphalt" || surface === "concrete" ? SLIDE_HARD_G : SLIDE_SOFT_G;

@@ -95,12 +95,12 @@ export function restartBudget(question: RestartQuestion): Outcome<RestartBudget>
       `The ground here is at ${heightInBothUnits(ground_m)}: an altitude of ${heightInBothUnits(altitude_m)} is under it.`,
       "altitude_m",
     );
-  const found = polarOf(aircraft, mass_kg, configuration);
-  if (!found.ok) return found;
-  const one = oneEngineOf(question);
-  if (one && !one.ok) return one;
-  const running = one?.value ?? null;
-  const best = bestGlide(found.value.polar);
+  const configured = polarOf(aircraft, mass_kg, configuration);
+  if (!configured.ok) return configured;
+  const oneEngine = oneEngineOf(question);
+  if (oneEngine && !oneEngine.ok) return oneEngine;
+  const running = oneEngine?.value ?? null;
+  const best = bestGlide(configured.value.polar);
   const descent = running
     ? heldDescent(running, altitude_m, commit_m)
     : steadyDescent(best, heldCas_mps(best.eas_mps, altitude_m, air), air);
@@ -197,9 +197,9 @@ export function propellerSinks(
   air: AirMass,
 ): PropellerSink[] {
   return STATES.flatMap((state) => {
-    const found = polarOf(aircraft, mass_kg, { ...configuration, propeller: state });
-    if (!found.ok) return [];
-    const best = bestGlide(found.value.polar);
+    const configured = polarOf(aircraft, mass_kg, { ...configuration, propeller: state });
+    if (!configured.ok) return [];
+    const best = bestGlide(configured.value.polar);
     return [
       {
         state,

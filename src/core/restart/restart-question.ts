@@ -37,8 +37,8 @@ export function commitHeight(
   const { altitude_m } = situation;
   const set_m = situation.restart.commit_m;
   if (set_m !== null) return { altitude_m: set_m, from: "set", end: null };
-  const one = oneEngineOf(restartQuestion(situation, aircraft, ground_m + COMMIT_ABOVE_M, ground_m));
-  if (one?.ok && one.value.time_s === null)
+  const oneEngine = oneEngineOf(restartQuestion(situation, aircraft, ground_m + COMMIT_ABOVE_M, ground_m));
+  if (oneEngine?.ok && oneEngine.value.time_s === null)
     return { altitude_m: ground_m + COMMIT_ABOVE_M, from: "one-engine", end: null };
   const margin_m = site && isUsable(site.verdict) ? (site.reach.path?.margin_m ?? 0) : 0;
   if (site && margin_m > 0)

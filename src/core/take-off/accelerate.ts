@@ -29,7 +29,7 @@ export interface Accelerate {
  * @returns failures of the roll
  */
 export function accelerate(day: TakeOffDay, failure_mps: number, top_m = PATH_TOP_M): Outcome<Accelerate> {
-  const { input } = day;
+  const { question: question } = day;
   const failTas_mps = tasOnRunway(day, failure_mps);
   const failed = rollOn(day, standing(day), 2, (state) => failTas_mps - state.tas_mps);
   if (!failed.ok) return failed;
@@ -47,16 +47,16 @@ export function accelerate(day: TakeOffDay, failure_mps: number, top_m = PATH_TO
     failureX_m: failed.value.x_m,
     actionX_m: acted.x_m,
     stopX_m: stop.x_m,
-    stopSpare_m: input.runway.length_m - stop.x_m,
+    stopSpare_m: question.runway.length_m - stop.x_m,
     goX_m: screen && screen.x_m,
-    goSpare_m: screen && input.runway.length_m - screen.x_m,
+    goSpare_m: screen && question.runway.length_m - screen.x_m,
     path,
   });
 }
 
 /** Until the first action it rolls on with one engine, or no faster than it was when that does not push any more. */
 function reacted(day: TakeOffDay, from: RollState): RollState {
-  const { recognition_s } = day.input.plan;
+  const { recognition_s } = day.question.plan;
   const rolled = rollOn(day, from, 1, (state) => from.time_s + recognition_s - state.time_s);
   return rolled.ok
     ? rolled.value
@@ -76,8 +76,8 @@ const SLOWEST = 0.5;
 export function balancedFailure_mps(day: TakeOffDay): Outcome<number> {
   const longer = (failure_mps: number): Outcome<number> => {
     // Going is over at the screen: what the path does beyond is not asked here.
-    const found = accelerate(day, failure_mps, day.screen_m);
-    return found.ok ? success(found.value.stopX_m - (found.value.goX_m ?? Infinity)) : found;
+    const outcome = accelerate(day, failure_mps, day.screen_m);
+    return outcome.ok ? success(outcome.value.stopX_m - (outcome.value.goX_m ?? Infinity)) : outcome;
   };
   const { rotation_mps } = day.speeds;
   const fromRotation = longer(rotation_mps);
@@ -86,9 +86,9 @@ export function balancedFailure_mps(day: TakeOffDay): Outcome<number> {
   let issue: Outcome<number> | null = null;
   const { low, high } = bisect(
     (failure_mps) => {
-      const found = longer(failure_mps);
-      if (!found.ok) issue = found;
-      return found.ok && found.value <= 0;
+      const outcome = longer(failure_mps);
+      if (!outcome.ok) issue = outcome;
+      return outcome.ok && outcome.value <= 0;
     },
     SLOWEST * rotation_mps,
     rotation_mps,

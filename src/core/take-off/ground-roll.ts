@@ -27,7 +27,7 @@ export function rollingAir({ air }: TakeOffDay): { along_mps: number; density: n
 
 /** Standing at the beginning of the take-off; in a tailwind its airspeed is negative. */
 export function standing(day: TakeOffDay): RollState {
-  return { x_m: day.input.intersection_m, tas_mps: -rollingAir(day).along_mps, time_s: 0 };
+  return { x_m: day.question.intersection_m, tas_mps: -rollingAir(day).along_mps, time_s: 0 };
 }
 
 /**
@@ -44,23 +44,25 @@ export function rollOn(
   left: (state: RollState) => number,
 ): Outcome<RollState> {
   const { along_mps, density } = rollingAir(day);
-  const one = day.at(0, {});
-  const { wing, weight_N } = one;
+  const flight = day.at(0, {});
+  const { wing, weight_N } = flight;
   let state = from;
   let before = from;
   while (left(state) > 0) {
     // Behind the wings while it stands in a tailwind.
     const q = 0.5 * density * state.tas_mps * Math.abs(state.tas_mps);
     const live = engineForce(
-      day.input.aircraft.engines,
-      one.engineAir,
+      day.question.aircraft.engines,
+      flight.engineAir,
       Math.max(state.tas_mps, 0.1),
       1,
-      one.sigmaCritical,
+      flight.sigmaCritical,
     );
     const thrust = engines * (live?.thrust_N ?? 0);
     const drag =
-      q * (wing.area_m2 * (one.cd0 + GROUND_EFFECT * one.k * ROLLING_CL ** 2) + (engines === 1 ? one.deadArea_m2 : 0));
+      q *
+      (wing.area_m2 * (flight.cd0 + GROUND_EFFECT * flight.k * ROLLING_CL ** 2) +
+        (engines === 1 ? flight.deadArea_m2 : 0));
     const acceleration =
       G0 *
       ((thrust - drag) / weight_N -

@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
-import { demoTakeOff, demoTakeOffInput } from "../../../demo/demo-take-off";
+import { demoTakeOff, demoTakeOffQuestion } from "../../../demo/demo-take-off";
 import { DEFAULT_ONE_ENGINE } from "../situation/one-engine-plan";
 import { type RollState, rollOn, standing } from "./ground-roll";
 import { type WholeTakeOff, wholeTakeOff } from "./whole-take-off";
 
-function whole(change: Parameters<typeof demoTakeOffInput>[0]): WholeTakeOff {
-  const found = wholeTakeOff(demoTakeOffInput(change));
+function whole(change: Parameters<typeof demoTakeOffQuestion>[0]): WholeTakeOff {
+  const found = wholeTakeOff(demoTakeOffQuestion(change));
   if (!found.ok) throw new Error(found.issue.message);
   return found.value;
 }

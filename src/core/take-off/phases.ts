@@ -73,7 +73,7 @@ export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outco
   if (!roll.ok) return roll;
   const low = takeOffPath(day, roll.value, { kind: "never" }, PATH_TOP_M);
   const liftOff = low.events.find((event) => event.kind === "lift-off")?.point;
-  const { length_m } = day.input.runway;
+  const { length_m } = day.question.runway;
   if (liftOff && liftOff.x_m > length_m)
     return failure(
       "runway_too_short",
@@ -84,12 +84,12 @@ export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outco
   const both = takeOffPath(day, roll.value, { kind: "never" }, gearUp_m);
   const failures = HEIGHTS_M.map((height_m): FailureInAir => {
     const path = takeOffPath(day, roll.value, { kind: "height", height_m }, gearUp_m);
-    const at = path.events.find((event) => event.kind === "failure")?.point ?? path.points[path.points.length - 1];
-    const after = path.points.filter((point) => point.time_s > at.time_s);
+    const failed = path.events.find((event) => event.kind === "failure")?.point ?? path.points[path.points.length - 1];
+    const after = path.points.filter((point) => point.time_s > failed.time_s);
     const lowest_m = after.reduce((least, point) => Math.min(least, point.height_m), height_m);
-    const slowest_mps = after.reduce((least, point) => Math.min(least, point.eas_mps), at.eas_mps);
-    const clear = clearances(path, [...day.input.plan.obstacles, ...ground], 0).every(
-      ({ over_m }) => over_m === null || over_m >= day.input.plan.clearance_m,
+    const slowest_mps = after.reduce((least, point) => Math.min(least, point.eas_mps), failed.eas_mps);
+    const clear = clearances(path, [...day.question.plan.obstacles, ...ground], 0).every(
+      ({ over_m }) => over_m === null || over_m >= day.question.plan.clearance_m,
     );
     const fails = !path.climbs
       ? "climb"
@@ -104,18 +104,18 @@ export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outco
               : null;
     return {
       height_m,
-      at,
+      at: failed,
       path,
       lowest_m,
       slowest_mps,
-      landSpare_m: landingSpare_m(day, at),
+      landSpare_m: landingSpare_m(day, failed),
       goes: fails === null || isSlow(fails),
       fails,
     };
   });
   // Going on must hold at every height above, landing at every height below.
-  const lastNot = failures.findLastIndex((found) => !found.goes);
-  const firstLong = failures.findIndex((found) => found.landSpare_m < 0);
+  const lastNot = failures.findLastIndex((inAir) => !inAir.goes);
+  const firstLong = failures.findIndex((inAir) => inAir.landSpare_m < 0);
   const landable = firstLong < 0 ? failures : failures.slice(0, firstLong);
   return success({
     both,
@@ -134,7 +134,7 @@ function isSlow(fails: GoFailure): boolean {
 }
 
 /** The least that is asked for: a height of failure, or a climb in the minute after it. A jet goes from V_1 whatever the height. */
-function advisedFrom_m(going: readonly FailureInAir[], { jet, input: { oneEngine } }: TakeOffDay): number | null {
+function advisedFrom_m(going: readonly FailureInAir[], { jet, question: { oneEngine } }: TakeOffDay): number | null {
   if (going.length === 0) return null;
   if (jet) return going[0].height_m;
   if (oneEngine.least === "height") return Math.max(going[0].height_m, oneEngine.leastHeight_m);
@@ -167,8 +167,8 @@ function slowOf({ speeds }: TakeOffDay, failures: readonly FailureInAir[]): Phas
 /** First height of the climb with the gear down at which no landing on the runway fits. */
 function gearHeight_m(day: TakeOffDay, low: TakeOffPath): number {
   for (let height_m = GEAR_STEP_M; height_m < PATH_TOP_M; height_m += GEAR_STEP_M) {
-    const at = low.points.find((point) => point.height_m >= height_m);
-    if (!at || landingSpare_m(day, at) < 0) return height_m;
+    const reached = low.points.find((point) => point.height_m >= height_m);
+    if (!reached || landingSpare_m(day, reached) < 0) return height_m;
   }
   return PATH_TOP_M;
 }
@@ -179,24 +179,24 @@ function gearHeight_m(day: TakeOffDay, low: TakeOffPath): number {
  * During the recognition it goes on level at its speed; then the distance is that of the energy height h + (V² − Vapp²)/(2g) at the
  * glide of the flap that is out, gear down, both propellers windmilling; flare and roll.
  */
-export function landingSpare_m(day: TakeOffDay, at: PathPoint): number {
-  const { input, braking } = day;
-  const one = day.at(at.height_m, { flap: day.flap, gearDown: true });
-  const dead = deadDragArea_m2(input.aircraft, day.jet ? "none" : "windmilling") ?? 0;
-  const air = readAir(day.air, at.height_m, airSample());
+export function landingSpare_m(day: TakeOffDay, point: PathPoint): number {
+  const { question: question, braking } = day;
+  const flight = day.at(point.height_m, { flap: day.flap, gearDown: true });
+  const dead = deadDragArea_m2(question.aircraft, day.jet ? "none" : "windmilling") ?? 0;
+  const air = readAir(day.air, point.height_m, airSample());
   const body: LandingBody = {
-    wingLoading: one.weight_N / one.wing.area_m2,
-    clMax: one.clMax,
-    steepCd0: one.cd0 + (2 * dead) / one.wing.area_m2,
-    k: one.k,
+    wingLoading: flight.weight_N / flight.wing.area_m2,
+    clMax: flight.clMax,
+    steepCd0: flight.cd0 + (2 * dead) / flight.wing.area_m2,
+    k: flight.k,
   };
   const roll = landingRoll(body, air.density, air.along_mps, braking);
-  const tas_mps = at.eas_mps * Math.sqrt(RHO0 / air.density);
-  const energyHeight_m = Math.max(0, at.height_m + (tas_mps ** 2 - roll.approachTas_mps ** 2) / (2 * G0));
+  const tas_mps = point.eas_mps * Math.sqrt(RHO0 / air.density);
+  const energyHeight_m = Math.max(0, point.height_m + (tas_mps ** 2 - roll.approachTas_mps ** 2) / (2 * G0));
   return (
-    input.runway.length_m -
-    (at.x_m +
-      input.plan.recognition_s * (tas_mps + air.along_mps) +
+    question.runway.length_m -
+    (point.x_m +
+      question.plan.recognition_s * (tas_mps + air.along_mps) +
       energyHeight_m * roll.steepRatio +
       roll.flare_m +
       roll.roll_m)

@@ -29,14 +29,15 @@ export const RETURN_FLOOR_M = 152.4;
  * In the turn the lift is n times the weight, and induced drag n² times as great: ΔRoC = −V·k·CL²·(n² − 1)·qS/W.
  */
 export function returnHeight(day: TakeOffDay, path: TakeOffPath): ReturnHeight {
-  const { speeds, input } = day;
-  const one = day.at(RETURN_FLOOR_M, { gearDown: false, flap: 0, deadPropeller: bestPropeller(input) });
-  const straight = zeroSideslip(one, speeds.oneEngine_mps);
+  const { speeds, question: question } = day;
+  const flight = day.at(RETURN_FLOOR_M, { gearDown: false, flap: 0, deadPropeller: bestPropeller(question) });
+  const straight = zeroSideslip(flight, speeds.oneEngine_mps);
   const tas_mps = straight?.tas_mps ?? speeds.oneEngine_mps;
-  const qS = (straight?.q ?? 0) * one.wing.area_m2;
+  const qS = (straight?.q ?? 0) * flight.wing.area_m2;
   const n = 1 / Math.cos(RETURN_BANK_RAD);
   const cl = straight?.cw ?? 0;
-  const climb_mps = (straight?.climb_mps ?? -Infinity) - (tas_mps * one.k * cl * cl * (n * n - 1) * qS) / one.weight_N;
+  const climb_mps =
+    (straight?.climb_mps ?? -Infinity) - (tas_mps * flight.k * cl * cl * (n * n - 1) * qS) / flight.weight_N;
   const rate = (G0 * Math.tan(RETURN_BANK_RAD)) / tas_mps;
   const loss_m = (-climb_mps * Math.PI) / rate;
   const height_m = RETURN_FLOOR_M + Math.max(loss_m, 0);
@@ -45,6 +46,6 @@ export function returnHeight(day: TakeOffDay, path: TakeOffPath): ReturnHeight {
     height_m,
     at: path.points.find((point) => point.height_m >= height_m) ?? null,
     radius_m: tas_mps / rate,
-    control: turnControls(one, speeds.oneEngine_mps, RETURN_BANK_RAD),
+    control: turnControls(flight, speeds.oneEngine_mps, RETURN_BANK_RAD),
   };
 }

@@ -1,7 +1,8 @@
 // Take-off segments of a two-engine jet: gradients on one engine against the least that is asked for, and the mass that meets them.
 import { bisect } from "../numeric/bisect";
 import { asymmetricCase } from "../asymmetric/anchored-case";
-import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
+import type { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
+import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { NO_STEADY_PATH, equilibriumAt, gradientOf } from "../asymmetric/equilibrium";
 import { stallEas_mps, twoEngineClimbAt, zeroSideslip } from "../asymmetric/one-engine-climb";
 import { CONTROLS, usedShare, vmca } from "../asymmetric/vmca";
@@ -67,7 +68,7 @@ export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
   };
   const segments: Segment[] = [];
   for (const name of ["first", "second", "final", "approach", "landing"] as const) {
-    const made = asymmetricCase({
+    const outcome = asymmetricCase({
       ...question,
       centreOfGravity: 1,
       items: [],
@@ -75,15 +76,16 @@ export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
       failed: "left",
       ...set[name],
     });
-    if (!made.ok) return made;
-    const one = made.value;
-    const slowest_mps = OVER_STALL[name] * stallEas_mps(one, 0);
+    if (!outcome.ok) return outcome;
+    const flight = outcome.value;
+    const slowest_mps = OVER_STALL[name] * stallEas_mps(flight, 0);
     const eas_mps =
-      name === "landing" || held(one, slowest_mps / OVER_VMCA)
+      name === "landing" || held(flight, slowest_mps / OVER_VMCA)
         ? slowest_mps
-        : Math.max(slowest_mps, OVER_VMCA * (vmca(one, BANK_RAD).eas_mps ?? 0));
-    const state = name === "landing" ? null : zeroSideslip(one, eas_mps);
-    const gradient = name === "landing" ? twoEngineClimbAt(one, eas_mps).gradient : state && gradientOf(state.sinGamma);
+        : Math.max(slowest_mps, OVER_VMCA * (vmca(flight, BANK_RAD).eas_mps ?? 0));
+    const state = name === "landing" ? null : zeroSideslip(flight, eas_mps);
+    const gradient =
+      name === "landing" ? twoEngineClimbAt(flight, eas_mps).gradient : state && gradientOf(state.sinGamma);
     if (gradient === null) return { ok: false, issue: NO_STEADY_PATH };
     const required = REQUIRED[name];
     segments.push({
@@ -98,9 +100,9 @@ export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
 }
 
 /** Every control is within its limit at a speed: minimum control speed is not above it, and need not be searched. */
-function held(one: AsymmetricCase, eas_mps: number): boolean {
-  const state = equilibriumAt(one, eas_mps, one.liveSide * BANK_RAD);
-  return state !== null && CONTROLS.every((control) => usedShare(one, state, control) <= 1);
+function held(flight: AsymmetricCase, eas_mps: number): boolean {
+  const state = equilibriumAt(flight, eas_mps, flight.liveSide * BANK_RAD);
+  return state !== null && CONTROLS.every((control) => usedShare(flight, state, control) <= 1);
 }
 
 /** Greatest mass that meets every segment. */
@@ -122,8 +124,8 @@ const HALVINGS = 12;
 export function massLimit(question: Omit<SegmentQuestion, "mass_kg">): Outcome<MassLimit> {
   const { maximum_kg, minimum_kg } = question.aircraft.mass;
   const short = (mass_kg: number): Outcome<SegmentName | null> => {
-    const found = takeOffSegments({ ...question, mass_kg });
-    return found.ok ? success(found.value.find((segment) => !segment.complies)?.name ?? null) : found;
+    const outcome = takeOffSegments({ ...question, mass_kg });
+    return outcome.ok ? success(outcome.value.find((segment) => !segment.complies)?.name ?? null) : outcome;
   };
   const [heavy, light] = [short(maximum_kg), short(minimum_kg)];
   if (!heavy.ok) return heavy;
@@ -134,10 +136,10 @@ export function massLimit(question: Omit<SegmentQuestion, "mass_kg">): Outcome<M
   let issue: Outcome<MassLimit> | null = null;
   const { low } = bisect(
     (mass_kg) => {
-      const found = short(mass_kg);
-      if (!found.ok) issue = found;
-      else if (found.value !== null) binding = found.value;
-      return found.ok && found.value === null;
+      const outcome = short(mass_kg);
+      if (!outcome.ok) issue = outcome;
+      else if (outcome.value !== null) binding = outcome.value;
+      return outcome.ok && outcome.value === null;
     },
     minimum_kg,
     maximum_kg,

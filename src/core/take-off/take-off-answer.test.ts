@@ -1,12 +1,12 @@
 import { describe, expect, it } from "vitest";
-import { demoTakeOffInput } from "../../../demo/demo-take-off";
+import { demoTakeOffQuestion } from "../../../demo/demo-take-off";
 import { demoTerrain } from "../../../demo/read-demo";
 import type { TerrainGrid } from "../earth/terrain";
 import { takeOffAnswer, takeOffSegmentsAnswer } from "./take-off-answer";
 
 const terrain = demoTerrain();
-const answer = (ground: TerrainGrid | null, input = demoTakeOffInput({ mass_kg: 1600 })) => {
-  const found = takeOffAnswer(input, ground);
+const answer = (ground: TerrainGrid | null, question = demoTakeOffQuestion({ mass_kg: 1600 })) => {
+  const found = takeOffAnswer(question, ground);
   if (!found.ok) throw new Error(found.issue.message);
   return found.value;
 };
@@ -25,9 +25,9 @@ describe("a take-off as the stage asks for it", () => {
 
   it("counts obstacles gross for the twin and net for the jet", () => {
     const mast = { name: "mast", distance_m: 5000, height_m: 30 };
-    const twin = answer(null, demoTakeOffInput({ mass_kg: 1400, plan: { obstacles: [mast] } }));
+    const twin = answer(null, demoTakeOffQuestion({ mass_kg: 1400, plan: { obstacles: [mast] } }));
     expect(twin.clear[0].over_m ?? NaN).toBeGreaterThan(20);
-    const jet = demoTakeOffInput({ name: "cedar-j2", plan: { obstacles: [mast] } });
+    const jet = demoTakeOffQuestion({ name: "cedar-j2", plan: { obstacles: [mast] } });
     const free = answer(null, jet);
     const screenX_m = free.accelerate.path?.events.find((event) => event.kind === "screen")?.point.x_m ?? NaN;
     const gross_m = free.accelerate.path?.points.find((point) => point.x_m >= 5000)?.height_m ?? NaN;
@@ -37,13 +37,13 @@ describe("a take-off as the stage asks for it", () => {
   it("an obstacle that no way gets over takes the going away at every height", () => {
     const walled = answer(
       null,
-      demoTakeOffInput({ mass_kg: 1600, plan: { obstacles: [{ name: "wall", distance_m: 2500, height_m: 400 }] } }),
+      demoTakeOffQuestion({ mass_kg: 1600, plan: { obstacles: [{ name: "wall", distance_m: 2500, height_m: 400 }] } }),
     );
     expect(walled.phases.goFrom_m).toBeNull();
   });
 
   it("hands on why there is no answer", () => {
-    expect(takeOffAnswer(demoTakeOffInput({ mass_kg: 9000 }), null)).toMatchObject({
+    expect(takeOffAnswer(demoTakeOffQuestion({ mass_kg: 9000 }), null)).toMatchObject({
       ok: false,
       issue: { code: "mass_outside" },
     });
@@ -52,7 +52,7 @@ describe("a take-off as the stage asks for it", () => {
 
 describe("segments as the stage asks for them", () => {
   it("gives the day's limit and a table that falls with height and heat", () => {
-    const found = takeOffSegmentsAnswer(demoTakeOffInput({ name: "cedar-j2" }));
+    const found = takeOffSegmentsAnswer(demoTakeOffQuestion({ name: "cedar-j2" }));
     if (!found.ok) throw new Error(found.issue.message);
     const { table, today, segments } = found.value;
     expect(segments).toHaveLength(5);
@@ -66,6 +66,6 @@ describe("segments as the stage asks for them", () => {
   });
 
   it("is refused for propeller twins", () => {
-    expect(takeOffSegmentsAnswer(demoTakeOffInput())).toMatchObject({ ok: false, issue: { code: "not_a_jet" } });
+    expect(takeOffSegmentsAnswer(demoTakeOffQuestion())).toMatchObject({ ok: false, issue: { code: "not_a_jet" } });
   });
 });

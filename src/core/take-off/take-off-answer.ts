@@ -10,13 +10,13 @@ import type { Phases } from "./phases";
 import type { ReturnHeight } from "./return-height";
 import { type MassLimit, type Segment, massLimit, takeOffSegments } from "./segments";
 import { type SpeedMark, speedMarks } from "./speed-marks";
-import type { TakeOffDay, TakeOffInput } from "./take-off-day";
+import type { TakeOffDay, TakeOffQuestion } from "./take-off-day";
 import { wholeTakeOff } from "./whole-take-off";
 import { type GroundPoint, groundObstacles, groundUnderDeparture } from "./terrain-ahead";
 
 /** Everything that the Departure stage shows of a twin or a jet. */
 export interface TakeOffAnswer {
-  readonly input: TakeOffInput;
+  readonly question: TakeOffQuestion;
   readonly jet: boolean;
   readonly speeds: TakeOffDay["speeds"];
   readonly screen_m: number;
@@ -54,23 +54,23 @@ const TABLE_K = [-15, 0, 10, 20, 30];
  * @param terrain - ground ahead; null when none is known, then `ground` is empty and `lowest` null
  * @returns failures of the take-off
  */
-export function takeOffAnswer(input: TakeOffInput, terrain: TerrainGrid | null): Outcome<TakeOffAnswer> {
-  const ground = terrain ? groundUnderDeparture(input.runway, terrain, localPlane(terrain.origin)) : [];
-  const obstacles = groundObstacles(ground, input.runway.length_m);
-  const made = wholeTakeOff(input, obstacles);
-  if (!made.ok) return made;
-  const { day, phases, accelerate, balanced_mps, back } = made.value;
+export function takeOffAnswer(question: TakeOffQuestion, terrain: TerrainGrid | null): Outcome<TakeOffAnswer> {
+  const ground = terrain ? groundUnderDeparture(question.runway, terrain, localPlane(terrain.origin)) : [];
+  const obstacles = groundObstacles(ground, question.runway.length_m);
+  const takeOff = wholeTakeOff(question, obstacles);
+  if (!takeOff.ok) return takeOff;
+  const { day, phases, accelerate, balanced_mps, back } = takeOff.value;
   const marks = speedMarks(day, phases.both);
   if (!marks.ok) return marks;
   const decrement = day.jet ? NET_DECREMENT : 0;
   const { path } = accelerate;
   const overGround = path ? clearances(path, obstacles, decrement) : [];
   const mended = zeroSideslip(
-    day.at(0, { gearDown: false, flap: 0, deadPropeller: bestPropeller(input) }),
+    day.at(0, { gearDown: false, flap: 0, deadPropeller: bestPropeller(question) }),
     day.speeds.oneEngine_mps,
   );
   return success({
-    input,
+    question,
     jet: day.jet,
     speeds: day.speeds,
     screen_m: day.screen_m,
@@ -80,9 +80,12 @@ export function takeOffAnswer(input: TakeOffInput, terrain: TerrainGrid | null):
     back,
     marks: marks.value,
     ground,
-    clear: path ? clearances(path, input.plan.obstacles, decrement) : [],
+    clear: path ? clearances(path, question.plan.obstacles, decrement) : [],
     lowest: overGround.reduce<Clearance | null>(
-      (least, at) => (at.over_m !== null && (least === null || at.over_m < (least.over_m ?? Infinity)) ? at : least),
+      (least, clearance) =>
+        clearance.over_m !== null && (least === null || clearance.over_m < (least.over_m ?? Infinity))
+          ? clearance
+          : least,
       null,
     ),
     climb_mps: mended?.climb_mps ?? -Infinity,
@@ -90,16 +93,16 @@ export function takeOffAnswer(input: TakeOffInput, terrain: TerrainGrid | null):
 }
 
 /** Segments at the day's mass, and the mass that climb allows over heights and temperatures. */
-export function takeOffSegmentsAnswer(input: TakeOffInput): Outcome<SegmentsAnswer> {
-  const question = { aircraft: input.aircraft, altitude_m: input.runway.elevation_m, air: input.air };
-  const segments = takeOffSegments({ ...question, mass_kg: input.mass_kg });
+export function takeOffSegmentsAnswer(question: TakeOffQuestion): Outcome<SegmentsAnswer> {
+  const flight = { aircraft: question.aircraft, altitude_m: question.runway.elevation_m, air: question.air };
+  const segments = takeOffSegments({ ...flight, mass_kg: question.mass_kg });
   if (!segments.ok) return segments;
-  const today = massLimit(question);
+  const today = massLimit(flight);
   if (!today.ok) return today;
   const table = TABLE_M.map((altitude_m) => ({
     altitude_m,
     limits: TABLE_K.flatMap((deviation_K) => {
-      const limit = massLimit({ ...question, altitude_m, air: { ...input.air, deviation_K } });
+      const limit = massLimit({ ...flight, altitude_m, air: { ...question.air, deviation_K } });
       return limit.ok ? [{ deviation_K, limit: limit.value }] : [];
     }),
   }));

@@ -8,7 +8,8 @@ import { AircraftDocument } from "../aircraft/aircraft-document";
 import { configurationLimit } from "../aircraft/configuration-limit";
 import { WindColumn, windProfile } from "../air/wind";
 import { asymmetricCase, caseOfSameRudder } from "../asymmetric/anchored-case";
-import type { AsymmetricCase, AsymmetricQuestion } from "../asymmetric/asymmetric-case";
+import type { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
+import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { bestPropeller } from "../asymmetric/climb-ledger";
 import { stallEas_mps, steadySpeeds } from "../asymmetric/one-engine-climb";
 import { vmca } from "../asymmetric/vmca";
@@ -22,7 +23,7 @@ import { DEFAULT_ONE_ENGINE, OneEnginePlan } from "../situation/one-engine-plan"
 import { DEFAULT_TAKE_OFF, TakeOffPlan } from "../situation/take-off-plan";
 
 /** What a take-off needs to know. */
-export const TakeOffInput = z.object({
+export const TakeOffQuestion = z.object({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   centreOfGravity: SituationDocument.shape.centreOfGravity,
@@ -38,8 +39,8 @@ export const TakeOffInput = z.object({
   oneEngine: OneEnginePlan.default(DEFAULT_ONE_ENGINE),
 });
 
-/** @see TakeOffInput */
-export type TakeOffInput = z.infer<typeof TakeOffInput>;
+/** @see TakeOffQuestion */
+export type TakeOffQuestion = z.infer<typeof TakeOffQuestion>;
 
 /** Equivalent airspeeds of the take-off, m/s. */
 export interface TakeOffSpeeds {
@@ -58,7 +59,7 @@ export interface TakeOffSpeeds {
 
 /** Everything that the questions of one take-off share. */
 export interface TakeOffDay {
-  readonly input: TakeOffInput;
+  readonly question: TakeOffQuestion;
   readonly jet: boolean;
   readonly flap: number;
   readonly air: AirColumn;
@@ -90,9 +91,9 @@ const AIR_TOP_M = 1500;
  *
  * @returns failures of the case (`not_a_twin`, `outside_atmosphere`, …) and of the wind, `mass_outside`, `no_control`, `no_steady_path`, `rotates_stalled`, `too_windy`
  */
-export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
-  const { aircraft, runway, plan, mass_kg } = input;
-  const flap = input.flap ?? aircraft.polar?.takeOffFlap ?? 0;
+export function takeOffDay(question: TakeOffQuestion): Outcome<TakeOffDay> {
+  const { aircraft, runway, plan, mass_kg } = question;
+  const flap = question.flap ?? aircraft.polar?.takeOffFlap ?? 0;
   if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg))
     return failure(
       "mass_outside",
@@ -103,30 +104,30 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
   const base: AsymmetricQuestion = {
     aircraft,
     mass_kg,
-    centreOfGravity: input.centreOfGravity,
+    centreOfGravity: question.centreOfGravity,
     altitude_m: runway.elevation_m,
-    air: input.air,
+    air: question.air,
     flap,
     gearDown: true,
     items: [],
     deadPropeller: jet ? "none" : "windmilling",
-    failed: input.failed,
+    failed: question.failed,
     setting: 1,
   };
   const first = asymmetricCase(base);
   if (!first.ok) return first;
   const top = asymmetricCase({ ...base, altitude_m: runway.elevation_m + AIR_TOP_M });
   if (!top.ok) return top;
-  const wind = windProfile(input.wind, runway.elevation_m);
+  const wind = windProfile(question.wind, runway.elevation_m);
   if (!wind.ok) return wind;
   // Within heights and configurations that were tried above nothing fails any more.
   const at = (height_m: number, change: Partial<AsymmetricQuestion>): AsymmetricCase => {
-    const one = caseOfSameRudder(
+    const flight = caseOfSameRudder(
       { ...base, altitude_m: runway.elevation_m + clamp(height_m, 0, AIR_TOP_M), ...change },
       first.value.cnDeltaR,
     );
-    if (!one.ok) throw new Error(`takeOffDay: expected a case, got ${one.issue.message}`);
-    return one.value;
+    if (!flight.ok) throw new Error(`takeOffDay: expected a case, got ${flight.issue.message}`);
+    return flight.value;
   };
   const stall_mps = stallEas_mps(first.value, 0);
   const control = vmca(first.value, BANK_RAD);
@@ -151,7 +152,7 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
       "Rotation is set below the stall with take-off flap: rotate faster.",
       "plan.rotation_mps",
     );
-  const air = airColumn(input.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M);
+  const air = airColumn(question.air, wind.value, runway.elevation_m, runway.headingTrue_rad, AIR_TOP_M);
   const headwind_mps = -readAir(air, STATION_M, airSample()).along_mps;
   if (!(headwind_mps < WINDIEST * rotation_mps))
     return failure(
@@ -160,7 +161,7 @@ export function takeOffDay(input: TakeOffInput): Outcome<TakeOffDay> {
       "wind",
     );
   return success({
-    input,
+    question,
     jet,
     flap,
     at,

@@ -35,7 +35,7 @@ describe("the way into the air of a light twin", () => {
     const path = flown(day, { kind: "height", height_m: 50 }, 1000);
     const failed = event(path, "failure");
     expect(failed?.height_m ?? 0).toBeGreaterThanOrEqual(50);
-    const { gearUp_s, feather_s } = day.input.plan;
+    const { gearUp_s, feather_s } = day.question.plan;
     expect((event(path, "gear-up")?.time_s ?? 0) - (failed?.time_s ?? 0)).toBeCloseTo(gearUp_s, 0);
     expect((event(path, "feathered")?.time_s ?? 0) - (failed?.time_s ?? 0)).toBeCloseTo(feather_s, 0);
     expect(path.points.at(-1)?.propeller).toBe("feathered");
@@ -84,13 +84,13 @@ describe("an aeroplane that cannot", () => {
 
   it("with fixed gear nothing comes up", () => {
     const base = demoTakeOff({ mass_kg: 1400 });
-    const { polar } = base.input.aircraft;
+    const { polar } = base.question.aircraft;
     const fixed: TakeOffDay = {
       ...base,
-      input: {
-        ...base.input,
+      question: {
+        ...base.question,
         aircraft: {
-          ...base.input.aircraft,
+          ...base.question.aircraft,
           polar: polar && { ...polar, gear: { retractable: false, deltaCd: 0.005 } },
         },
       },

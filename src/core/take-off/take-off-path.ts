@@ -81,18 +81,18 @@ const LIMIT_S = 900;
 export const PATH_TOP_M = 457.2;
 
 /** Net force over weight, along the path: both engines straight, or one without sideslip. */
-function excess(one: AsymmetricCase, tas_mps: number, eas_mps: number, engines: 1 | 2): number {
-  if (engines === 1) return zeroSideslip(one, eas_mps)?.sinGamma ?? -1;
+function excess(flight: AsymmetricCase, tas_mps: number, eas_mps: number, engines: 1 | 2): number {
+  if (engines === 1) return zeroSideslip(flight, eas_mps)?.sinGamma ?? -1;
   const q = 0.5 * RHO0 * eas_mps ** 2;
-  const cl = one.weight_N / (q * one.wing.area_m2);
+  const cl = flight.weight_N / (q * flight.wing.area_m2);
   const live = engineForce(
-    one.question.aircraft.engines,
-    one.engineAir,
+    flight.question.aircraft.engines,
+    flight.engineAir,
     tas_mps,
-    one.question.setting,
-    one.sigmaCritical,
+    flight.question.setting,
+    flight.sigmaCritical,
   );
-  return (2 * (live?.thrust_N ?? 0) - q * one.wing.area_m2 * (one.cd0 + one.k * cl * cl)) / one.weight_N;
+  return (2 * (live?.thrust_N ?? 0) - q * flight.wing.area_m2 * (flight.cd0 + flight.k * cl * cl)) / flight.weight_N;
 }
 
 /** The aeroplane on its way, changed step by step. */
@@ -143,7 +143,7 @@ function failHere(way: Way): void {
 
 /** The gear: on both engines once the runway is behind; after a failure as the drill comes to it, in the air only. */
 function gear(way: Way, gearUpAt_m: number): void {
-  const { plan, aircraft } = way.day.input;
+  const { plan, aircraft } = way.day.question;
   if (!way.gearDown) return;
   if (aircraft.polar?.gear.retractable && way.gearFrom_s === null && passed(way, "lift-off")) {
     const since_s = sinceFailure_s(way);
@@ -157,16 +157,16 @@ function gear(way: Way, gearUpAt_m: number): void {
 
 /** The dead propeller, brought to its least drag. */
 function feather(way: Way): void {
-  const { input } = way.day;
-  const [since_s, dead, best] = [sinceFailure_s(way), deadPropeller(way), bestPropeller(input)];
-  if (since_s === null || way.propeller !== dead || best === dead || since_s < input.plan.feather_s) return;
+  const { question: question } = way.day;
+  const [since_s, dead, best] = [sinceFailure_s(way), deadPropeller(way), bestPropeller(question)];
+  if (since_s === null || way.propeller !== dead || best === dead || since_s < question.plan.feather_s) return;
   way.propeller = best;
   mark(way, "feathered");
 }
 
 /** Whether it is high enough to clean up: a jet at its acceleration height, others at the screen. */
 const cleaningUp = ({ day, height_m }: Way): boolean =>
-  height_m >= (day.jet ? day.input.plan.acceleration_m : day.screen_m);
+  height_m >= (day.jet ? day.question.plan.acceleration_m : day.screen_m);
 
 /** Equivalent airspeed that is flown for. */
 function wantedSpeed_mps(way: Way): number {
@@ -178,14 +178,14 @@ function wantedSpeed_mps(way: Way): number {
 
 /** Flap up, and for a jet back to continuous thrust, each at its speed. */
 function cleanUp(way: Way): void {
-  const { jet, speeds, input } = way.day;
+  const { jet, speeds, question: question } = way.day;
   const eas_mps = easOf(way);
   if (jet && !passed(way, "acceleration-height")) mark(way, "acceleration-height");
   if (way.flap > 0 && eas_mps >= speeds.flapUp_mps) {
     way.flap = 0;
     mark(way, "flap-up");
   }
-  const continuous = continuousOf(input.aircraft);
+  const continuous = continuousOf(question.aircraft);
   const fast = eas_mps >= speeds.oneEngine_mps - NEAR_MPS;
   if (jet && way.setting > continuous && way.flap === 0 && fast) {
     way.setting = continuous;
@@ -193,7 +193,7 @@ function cleanUp(way: Way): void {
   }
 }
 
-const continuousOf = ({ engines }: TakeOffDay["input"]["aircraft"]): number =>
+const continuousOf = ({ engines }: TakeOffDay["question"]["aircraft"]): number =>
   engines.kind === "jet" ? engines.maxContinuous : 1;
 
 /** Share of the excess `e` that gathers speed, of g. */
@@ -209,14 +209,14 @@ function gathering(way: Way, wanted_mps: number, e: number): number {
 /** Path angle that is flown for: with the wheels on the ground none, and until a failure is recognised the one there was. */
 function wantedGamma_rad(way: Way, wanted_mps: number, e: number): number {
   const since_s = sinceFailure_s(way);
-  const { recognition_s } = way.day.input.plan;
+  const { recognition_s } = way.day.question.plan;
   if (way.failure.kind === "height" && since_s !== null && since_s < recognition_s) return way.gamma_rad;
   return passed(way, "lift-off") ? Math.asin(clamp(e - gathering(way, wanted_mps, e), -0.3, 0.5)) : 0;
 }
 
 /** Long steps once the drill is done and the speed is there. */
 function stepOf_s(way: Way, wanted_mps: number): number {
-  const { plan, aircraft } = way.day.input;
+  const { plan, aircraft } = way.day.question;
   const since_s = sinceFailure_s(way);
   const drilled =
     way.failure.kind === "never"
@@ -273,13 +273,13 @@ export function takeOffPath(
     gear(way, gearUpAt_m);
     feather(way);
     const { gearDown, flap, setting, propeller } = way;
-    const one = day.at(way.height_m, {
+    const flight = day.at(way.height_m, {
       gearDown,
       flap,
       setting,
       deadPropeller: propeller === "running" ? deadPropeller(way) : propeller,
     });
-    const e = excess(one, way.tas_mps, easOf(way), way.failedAt_s === null ? 2 : 1);
+    const e = excess(flight, way.tas_mps, easOf(way), way.failedAt_s === null ? 2 : 1);
     const wanted_mps = wantedSpeed_mps(way);
     if (cleaningUp(way)) cleanUp(way);
     const flying = passed(way, "lift-off");

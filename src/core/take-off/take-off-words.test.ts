@@ -1,6 +1,6 @@
 import type { LandingEnd } from "../landing/landing-end";
 import { beforeEach, describe, expect, it } from "vitest";
-import { demoTakeOff, demoTakeOffInput } from "../../../demo/demo-take-off";
+import { demoTakeOff, demoTakeOffQuestion } from "../../../demo/demo-take-off";
 import { demoTerrain } from "../../../demo/read-demo";
 import { localPlane } from "../earth/local-plane";
 import { DEFAULT_UNITS } from "../quantities/units";
@@ -19,7 +19,7 @@ function briefOf(day: TakeOffDay, climb_mps: number): string[] {
   const found = accelerate(day, day.jet && balanced.ok ? balanced.value : day.speeds.rotation_mps);
   const by = phases(day);
   if (!found.ok || !by.ok) throw new Error("no take-off");
-  const { runway, plan } = day.input;
+  const { runway, plan } = day.question;
   return takeOffBrief(
     {
       runwayName: runway.name,
@@ -30,8 +30,8 @@ function briefOf(day: TakeOffDay, climb_mps: number): string[] {
       phases: by.value,
       back: returnHeight(day, by.value.both),
       acceleration_m: plan.acceleration_m,
-      turns: day.input.oneEngine.turns,
-      failed: day.input.failed,
+      turns: day.question.oneEngine.turns,
+      failed: day.question.failed,
       climb_mps,
     },
     DEFAULT_UNITS,
@@ -63,7 +63,7 @@ describe("the brief", () => {
     expect(said[0]).toMatch(/Until V_1, 1\d\d\skt/);
     expect(said[1]).toMatch(/Rotate 13\d\skt, V_2 13\d\skt at 35 feet/);
     expect(said[2]).toContain("1\u202f000\u00a0ft, level");
-    const runway = { ...demoTakeOffInput({ name: "cedar-j2" }).runway, length_m: 1500 };
+    const runway = { ...demoTakeOffQuestion({ name: "cedar-j2" }).runway, length_m: 1500 };
     expect(briefOf(demoTakeOff({ name: "cedar-j2", runway }), 6)[0]).toContain("too short");
   });
 });
@@ -88,7 +88,7 @@ describe("ground ahead", () => {
   let runway: LandingEnd;
   beforeEach(() => {
     const grid = demoTerrain();
-    ({ runway } = demoTakeOffInput());
+    ({ runway } = demoTakeOffQuestion());
     ground = groundUnderDeparture(runway, grid, localPlane(grid.origin));
   });
 
@@ -118,7 +118,7 @@ describe("ground ahead", () => {
   it("a runway on which it does not even lift off is refused", () => {
     const short = demoTakeOff({
       name: "cedar-j2",
-      runway: { ...demoTakeOffInput({ name: "cedar-j2" }).runway, length_m: 700 },
+      runway: { ...demoTakeOffQuestion({ name: "cedar-j2" }).runway, length_m: 700 },
     });
     expect(phases(short)).toMatchObject({ ok: false, issue: { code: "runway_too_short" } });
     expect(short.speeds.rotation_mps / MPS_PER_KT).toBeGreaterThan(120);

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { beforeEach, describe, expect, it } from "vitest";
-import { demoTakeOff, demoTakeOffInput } from "../../../demo/demo-take-off";
+import { demoTakeOff, demoTakeOffQuestion } from "../../../demo/demo-take-off";
 import { G0, MPS_PER_KT } from "../quantities/constants";
 import { accelerate, balancedFailure_mps } from "./accelerate";
 import { braked, rollOn, standing, tasOnRunway } from "./ground-roll";
@@ -47,7 +47,7 @@ describe("speeds", () => {
     ["rotates_stalled", { plan: { rotation_mps: 20 } }],
     ["not_a_twin", { name: "alder-s1" }],
   ])("refuses %s", (code, change) => {
-    expect(takeOffDay(demoTakeOffInput(change))).toMatchObject({ ok: false, issue: { code } });
+    expect(takeOffDay(demoTakeOffQuestion(change))).toMatchObject({ ok: false, issue: { code } });
   });
 });
 
@@ -80,7 +80,7 @@ describe("the roll", () => {
   });
 
   it("equivalent and true airspeed part with height", () => {
-    const high = demoTakeOff({ runway: { ...demoTakeOffInput().runway, elevation_m: 1500 } });
+    const high = demoTakeOff({ runway: { ...demoTakeOffQuestion().runway, elevation_m: 1500 } });
     expect(tasOnRunway(high, 40) / 40).toBeCloseTo(1 / Math.sqrt(0.8638), 2);
   });
 });
@@ -189,13 +189,13 @@ describe("phases of a take-off", () => {
     const hot = demoTakeOff({
       mass_kg: 1725,
       air: { qnh_Pa: 101_325, deviation_K: 30 },
-      runway: { ...demoTakeOffInput().runway, elevation_m: 1200, length_m: 2500 },
+      runway: { ...demoTakeOffQuestion().runway, elevation_m: 1200, length_m: 2500 },
     });
     expect(phasesOf(hot).goFrom_m).toBeNull();
   });
 
   it("a longer runway lets it land from higher; a tall obstacle takes the going away", () => {
-    const long = phasesOf(demoTakeOff({ mass_kg: 1725, runway: { ...demoTakeOffInput().runway, length_m: 2000 } }));
+    const long = phasesOf(demoTakeOff({ mass_kg: 1725, runway: { ...demoTakeOffQuestion().runway, length_m: 2000 } }));
     expect(long.landUntil_m ?? 0).toBeGreaterThan(found.landUntil_m ?? Infinity);
     const walled = phasesOf(
       demoTakeOff({ mass_kg: 1725, plan: { obstacles: [{ name: "ridge", distance_m: 4000, height_m: 300 }] } }),

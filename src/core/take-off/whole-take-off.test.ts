@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { demoTakeOffInput } from "../../../demo/demo-take-off";
+import { demoTakeOffQuestion } from "../../../demo/demo-take-off";
 import { wholeTakeOff } from "./whole-take-off";
 
-const runway = demoTakeOffInput().runway;
+const runway = demoTakeOffQuestion().runway;
 const KNOWN = [
   "runway_too_short",
   "no_lift_off",
@@ -30,10 +30,10 @@ describe("a whole take-off", () => {
           failed: fc.constantFrom("left" as const, "right" as const),
         }),
         ({ name, share, headwind_kt, deviation_K, elevation_m, length_m, centreOfGravity, recognition_s, failed }) => {
-          const { aircraft } = demoTakeOffInput({ name });
+          const { aircraft } = demoTakeOffQuestion({ name });
           const mass_kg = aircraft.mass.minimum_kg + share * (aircraft.mass.maximum_kg - aircraft.mass.minimum_kg);
           const found = wholeTakeOff(
-            demoTakeOffInput({
+            demoTakeOffQuestion({
               name,
               mass_kg,
               headwind_kt,
@@ -82,7 +82,7 @@ describe("a whole take-off", () => {
   it("the height from which it climbs away never comes down with mass", () => {
     const from = (mass_kg: number) => {
       const found = wholeTakeOff(
-        demoTakeOffInput({
+        demoTakeOffQuestion({
           mass_kg,
           air: { qnh_Pa: 101_325, deviation_K: 25 },
           runway: { ...runway, elevation_m: 900, length_m: 2000 },
@@ -96,11 +96,11 @@ describe("a whole take-off", () => {
   });
 
   it("without a plan of its own the jet is looked at in balance, the twin at rotation", () => {
-    const jet = wholeTakeOff(demoTakeOffInput({ name: "cedar-j2" }));
+    const jet = wholeTakeOff(demoTakeOffQuestion({ name: "cedar-j2" }));
     expect(jet.ok && jet.value.accelerate.failure_mps).toBe(jet.ok && jet.value.balanced_mps);
-    const twin = wholeTakeOff(demoTakeOffInput());
+    const twin = wholeTakeOff(demoTakeOffQuestion());
     expect(twin.ok && twin.value.accelerate.failure_mps).toBe(twin.ok && twin.value.day.speeds.rotation_mps);
-    const set = wholeTakeOff(demoTakeOffInput({ plan: { failure_mps: 25 } }));
+    const set = wholeTakeOff(demoTakeOffQuestion({ plan: { failure_mps: 25 } }));
     expect(set.ok && set.value.accelerate.failure_mps).toBe(25);
   });
 });

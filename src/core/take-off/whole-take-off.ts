@@ -3,7 +3,7 @@ import type { Obstacle } from "../situation/take-off-plan";
 import { type Accelerate, accelerate, balancedFailure_mps } from "./accelerate";
 import { type Phases, phases } from "./phases";
 import { type ReturnHeight, returnHeight } from "./return-height";
-import { type TakeOffDay, type TakeOffInput, takeOffDay } from "./take-off-day";
+import { type TakeOffDay, type TakeOffQuestion, takeOffDay } from "./take-off-day";
 
 /** Everything about one take-off: what the stage and the calculation both tell of. */
 export interface WholeTakeOff {
@@ -22,23 +22,23 @@ export interface WholeTakeOff {
  * @param ground - what stands ahead besides the plan's obstacles
  * @returns failures of the day, the roll and the phases
  */
-export function wholeTakeOff(input: TakeOffInput, ground: readonly Obstacle[] = []): Outcome<WholeTakeOff> {
-  const day = takeOffDay(input);
+export function wholeTakeOff(question: TakeOffQuestion, ground: readonly Obstacle[] = []): Outcome<WholeTakeOff> {
+  const day = takeOffDay(question);
   if (!day.ok) return day;
   const balanced = balancedFailure_mps(day.value);
   if (!balanced.ok) return balanced;
-  const found = accelerate(
+  const outcome = accelerate(
     day.value,
-    input.plan.failure_mps ?? (day.value.jet ? balanced.value : day.value.speeds.rotation_mps),
+    question.plan.failure_mps ?? (day.value.jet ? balanced.value : day.value.speeds.rotation_mps),
   );
-  if (!found.ok) return found;
+  if (!outcome.ok) return outcome;
   const by = phases(day.value, ground);
   if (!by.ok) return by;
-  const { path } = found.value;
+  const { path } = outcome.value;
   return success({
     day: day.value,
     balanced_mps: balanced.value,
-    accelerate: found.value,
+    accelerate: outcome.value,
     phases: by.value,
     back: returnHeight(day.value, path?.climbs ? path : by.value.both),
   });

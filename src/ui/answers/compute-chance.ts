@@ -9,7 +9,7 @@ import {
   without,
 } from "@/core/departure/chance";
 import { chanceAt, chanceCurve, chanceGates, gateBracket_m } from "@/core/departure/chance-curve";
-import { type DepartureInput, TOP_M } from "@/core/departure/departure-day";
+import { type DepartureQuestion, TOP_M } from "@/core/departure/departure-day";
 import type { Outcome } from "@/core/outcome";
 import type { Work } from "@/ui/kit/lanes/core-link";
 import { askAll, askCore } from "@/ui/kit/lanes/lanes";
@@ -29,7 +29,7 @@ function valueOf<T>(outcome: Outcome<T>): T {
 
 /** Pieces of work that fly the draws of a range at a height. */
 function slices(
-  input: DepartureInput,
+  question: DepartureQuestion,
   plan: PlannedHeight,
   scatter: Scatter,
   [from, to]: readonly [number, number],
@@ -37,22 +37,22 @@ function slices(
 ): Work<ChanceCount>[] {
   return Array.from({ length: (to - from) / SLICE }, (_, i) => {
     const slice = { seed: SEED, samples: SAMPLES, from: from + i * SLICE, to: from + (i + 1) * SLICE };
-    return async (core) => valueOf(await core.departureChance(input, plan, scatter, slice, hindsight));
+    return async (core) => valueOf(await core.departureChance(question, plan, scatter, slice, hindsight));
   });
 }
 
 /** What the scan planned for the heights it looked at, and a search of its own for the others. */
 async function plansFor(
-  input: DepartureInput,
+  question: DepartureQuestion,
   scan: Pick<DepartureScan, "best">,
   heights_m: readonly number[],
   signal: AbortSignal,
 ): Promise<PlannedHeight[]> {
   const plans = await askAll(
     heights_m.map((height_m): Work<PlannedHeight | null> => async (core) => {
-      const scanned = scan.best.find((at) => Math.abs(at.height_m - height_m) < 1e-6);
+      const scanned = scan.best.find((entry) => Math.abs(entry.height_m - height_m) < 1e-6);
       if (scanned) return scanned.turnback && { height_m, technique: scanned.turnback.technique };
-      return valueOf(await core.departurePlanned(input, height_m));
+      return valueOf(await core.departurePlanned(question, height_m));
     }),
     signal,
   );
@@ -69,16 +69,16 @@ async function plansFor(
  * @returns rejects with the signal's reason when it is aborted
  */
 export async function computeChance(
-  input: DepartureInput,
+  question: DepartureQuestion,
   scan: Pick<DepartureScan, "best" | "bands">,
   signal: AbortSignal,
   report: (share: number) => void,
   early: (answer: ChanceAnswer) => void,
 ): Promise<ChanceAnswer> {
   const began = performance.now();
-  const scatter = pilotScatter(input.pilot);
+  const scatter = pilotScatter(question.pilot);
   const heights = chanceHeights_m(scan.bands[0]?.from_m ?? null).filter((height_m) => height_m <= TOP_M);
-  const flown = await plansFor(input, scan, heights, signal);
+  const flown = await plansFor(question, scan, heights, signal);
   const total = (flown.length * (SAMPLES + FIRST)) / SLICE + ((SCATTER_KINDS.length / 3) * SAMPLES) / SLICE;
   let done = 0;
   const fly = async (work: readonly Work<ChanceCount>[], weight = 1) => {
@@ -93,48 +93,48 @@ export async function computeChance(
     more: Pick<ChanceAnswer, "complete" | "sensitivity">,
   ): Promise<ChanceAnswer> => {
     const curve = chanceCurve(heights, counts, hindsight);
-    const gates = chanceGates(input.plan, curve);
+    const gates = chanceGates(question.plan, curve);
     const { gate_m } = gates;
-    const at =
+    const lookedAt =
       gate_m === null || gate_m > TOP_M
         ? null
         : valueOf(
             await askCore("long", async (core) =>
               core.departureAt(
-                input,
+                question,
                 { height_m: gate_m, side: null, flown: null, endId: null },
-                input.runway.threshold,
+                question.runway.threshold,
               ),
             ),
           );
     return {
       ...more,
-      input,
+      question: question,
       curve,
       gates,
-      atGate: at?.account ?? null,
+      atGate: lookedAt?.account ?? null,
       chanceAtGate: gate_m === null ? null : chanceAt(curve, gate_m),
       took_ms: performance.now() - began,
     };
   };
 
-  const first = await fly(flown.flatMap((plan) => slices(input, plan, scatter, [0, FIRST], false)));
-  const bracket = gateBracket_m(chanceCurve(heights, first, false), input.plan.requiredChance);
+  const first = await fly(flown.flatMap((plan) => slices(question, plan, scatter, [0, FIRST], false)));
+  const bracket = gateBracket_m(chanceCurve(heights, first, false), question.plan.requiredChance);
   const near = flown.filter((plan) => bracket.includes(plan.height_m));
-  const settled = await fly(near.flatMap((plan) => slices(input, plan, scatter, [FIRST, SAMPLES], false)));
+  const settled = await fly(near.flatMap((plan) => slices(question, plan, scatter, [FIRST, SAMPLES], false)));
   const gate = await answer([...first, ...settled], false, { complete: false, sensitivity: null });
   signal.throwIfAborted();
   early(gate);
 
-  const counts = await fly(flown.flatMap((plan) => slices(input, plan, scatter, [0, SAMPLES], true)));
+  const counts = await fly(flown.flatMap((plan) => slices(question, plan, scatter, [0, SAMPLES], true)));
   const curve = chanceCurve(heights, counts, true);
   // What scatters matters where the chance is neither nothing nor certain: at the height nearest to the level asked for, from below.
-  const asked = [...curve].reverse().find((point) => point.chance < input.plan.requiredChance) ?? curve[0];
+  const asked = [...curve].reverse().find((point) => point.chance < question.plan.requiredChance) ?? curve[0];
   const there = flown.find((plan) => plan.height_m === asked.height_m);
   const exact = [];
   for (const kind of there ? SCATTER_KINDS : []) {
-    const found = there && (await fly(slices(input, there, without(scatter, kind), [0, SAMPLES], false), 1 / 3));
-    exact.push({ kind, chance: (addCounts([found ?? []])[0]?.succeeded ?? 0) / SAMPLES });
+    const own = there && (await fly(slices(question, there, without(scatter, kind), [0, SAMPLES], false), 1 / 3));
+    exact.push({ kind, chance: (addCounts([own ?? []])[0]?.succeeded ?? 0) / SAMPLES });
   }
   return answer(counts, true, {
     complete: true,

@@ -15,8 +15,8 @@ import { nearestAhead, optionsAt } from "@/ui/stages/departure/options";
 import { SCATTER_NAMES, scatterSize } from "@/ui/stages/departure/scatter-words";
 
 const HEIGHTS = [60, 120, 180, 240];
-const { day, input } = demoDeparture();
-const plane = localPlane(input.runway.threshold);
+const { day, question: question } = demoDeparture();
+const plane = localPlane(question.runway.threshold);
 const facts: DepartureFacts = {
   run_m: day.climb.run_m,
   climbEas_mps: day.climbEas_mps,
@@ -29,16 +29,16 @@ const facts: DepartureFacts = {
 let scan: DepartureScan;
 
 beforeAll(() => {
-  const banks = allowedBanks(input.plan);
+  const banks = allowedBanks(question.plan);
   const byBank = new Map<number, readonly TurnbackAtHeight[]>(
-    banks.map((bank) => [bank, HEIGHTS.map((height_m) => turnbackAt(day, input, height_m, bank))]),
+    banks.map((bank) => [bank, HEIGHTS.map((height_m) => turnbackAt(day, question, height_m, bank))]),
   );
   scan = scanOf(
     {
-      input,
+      question: question,
       facts,
       byBank,
-      ahead: HEIGHTS.flatMap((height_m) => aheadAt(day, input, height_m, null, plane) ?? []),
+      ahead: HEIGHTS.flatMap((height_m) => aheadAt(day, question, height_m, null, plane) ?? []),
       complete: true,
       took_ms: 1,
     },
@@ -63,12 +63,12 @@ describe("scan of the stage", () => {
   });
 
   it("hands on what was best nearby, for the side that is looked at, and nothing of another question", () => {
-    const near = flownNear(scan, input, 175, null);
+    const near = flownNear(scan, question, 175, null);
     const best = scan.best[2].turnback?.technique;
     expect(near).toEqual(best && { side: best.side, bank_rad: best.bank_rad });
-    expect(flownNear(scan, input, 175, 1)?.side).toBe(1);
-    expect(flownNear(scan, { ...input }, 175, null)).toBeNull();
-    expect(flownNear(null, input, 175, null)).toBeNull();
+    expect(flownNear(scan, question, 175, 1)?.side).toBe(1);
+    expect(flownNear(scan, { ...question }, 175, null)).toBeNull();
+    expect(flownNear(null, question, 175, null)).toBeNull();
   });
 
   it.each([
@@ -111,11 +111,11 @@ describe("options of the stage", () => {
 });
 
 describe("drawing of the departure", () => {
-  const frame = runwayFrame(input.runway, plane);
+  const frame = runwayFrame(question.runway, plane);
   const format = (height_m: number) => `${Math.round(height_m)} m`;
   const at = (): DepartureAtHeight => {
     const technique = scan.best[3].turnback?.technique;
-    const account = technique ? turnbackAccount(day, input, 240, technique) : null;
+    const account = technique ? turnbackAccount(day, question, 240, technique) : null;
     const start = account?.start.failure;
     return {
       height_m: 240,
@@ -124,7 +124,7 @@ describe("drawing of the departure", () => {
       ahead: scan.ahead[3],
       failure: start ? { x_m: start.x_m, y_m: start.y_m } : null,
       reached: null,
-      reachInput: null,
+      reachQuestion: null,
     };
   };
 
@@ -148,7 +148,7 @@ describe("drawing of the departure", () => {
     // Both ends of the roll lie on the runway's line.
     const [a, b] = lines[lines.length - 1].points;
     const heading = Math.atan2(b[0] - a[0], b[1] - a[1]);
-    expect(Math.cos(heading - input.runway.headingTrue_rad)).toBeCloseTo(-1, 5);
+    expect(Math.cos(heading - question.runway.headingTrue_rad)).toBeCloseTo(-1, 5);
   });
 
   it("draws stopping ahead on the runway's line", () => {

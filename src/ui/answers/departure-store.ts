@@ -1,7 +1,7 @@
 import { create } from "zustand";
 import { allowedBanks, bestOf, type BestAtHeight, bestByHeight } from "@/core/departure/best-bank";
 import type { ScatterKind } from "@/core/departure/chance";
-import type { DepartureInput } from "@/core/departure/departure-day";
+import type { DepartureQuestion } from "@/core/departure/departure-day";
 import type { ChanceCurvePoint } from "@/core/departure/chance-curve";
 import type { SchoolGates } from "@/core/departure/gate";
 import { type AheadAtHeight, type Band, type TurnbackAtHeight, bandsOf } from "@/core/departure/scan";
@@ -12,7 +12,7 @@ import type { DepartureAtHeight, DepartureFacts } from "@/core/departure/departu
 
 /** The scan of a question: the banks that may be flown, and the others beside them for comparison. */
 export interface DepartureScan {
-  readonly input: DepartureInput;
+  readonly question: DepartureQuestion;
   readonly facts: DepartureFacts;
   /** By bank, rad. */
   readonly byBank: ReadonlyMap<number, readonly TurnbackAtHeight[]>;
@@ -27,7 +27,7 @@ export interface DepartureScan {
 
 /** The chance by height and what follows from it. */
 export interface ChanceAnswer {
-  readonly input: DepartureInput;
+  readonly question: DepartureQuestion;
   readonly curve: readonly ChanceCurvePoint[];
   /** False while only the gate is settled and the rest of the curve stands on fewer draws. */
   readonly complete: boolean;
@@ -79,7 +79,7 @@ export const useDeparture = create<DepartureState>()((set) => ({
 
 /** The chance of the departure that is shown; null while only an older one is there. */
 export function currentChance({ scan, chance }: Pick<DepartureState, "scan" | "chance">): ChanceAnswer | null {
-  return chance !== null && chance.input === scan?.input ? chance : null;
+  return chance !== null && chance.question === scan?.question ? chance : null;
 }
 
 /** Side of a choice that turns back; null takes the better. */
@@ -95,16 +95,16 @@ export function turnsBack(choice: string): boolean {
 /** Side and bank that the scan found best at the height nearest to one; null without a scan of this question. */
 export function flownNear(
   scan: DepartureScan | null,
-  input: DepartureInput,
+  question: DepartureQuestion,
   height_m: number,
   side: 1 | -1 | null,
 ): Pick<Technique, "side" | "bank_rad"> | null {
-  if (scan?.input !== input) return null;
-  const nearest = scan.best.reduce((best, at) =>
-    Math.abs(at.height_m - height_m) < Math.abs(best.height_m - height_m) ? at : best,
+  if (scan?.question !== question) return null;
+  const nearest = scan.best.reduce((best, entry) =>
+    Math.abs(entry.height_m - height_m) < Math.abs(best.height_m - height_m) ? entry : best,
   );
-  const scans = allowedBanks(input.plan).flatMap(
-    (bank) => scan.byBank.get(bank)?.find((at) => at.height_m === nearest.height_m) ?? [],
+  const scans = allowedBanks(question.plan).flatMap(
+    (bank) => scan.byBank.get(bank)?.find((entry) => entry.height_m === nearest.height_m) ?? [],
   );
   const technique = bestOf(scans, side)?.technique;
   return technique ? { side: technique.side, bank_rad: technique.bank_rad } : null;

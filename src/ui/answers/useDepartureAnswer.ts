@@ -3,7 +3,7 @@ import { useEffect, useMemo } from "react";
 import { useSelectedLayoutSegment } from "next/navigation";
 import { allowedBanks } from "@/core/departure/best-bank";
 import type { LatLon } from "@/core/earth/geodesic";
-import type { DepartureInput } from "@/core/departure/departure-day";
+import type { DepartureQuestion } from "@/core/departure/departure-day";
 import { COMPARED_BANKS_RAD, SCAN_HEIGHTS_M, type TurnbackAtHeight } from "@/core/departure/scan";
 import { asking } from "@/ui/kit/lanes/asking";
 import type { Work } from "@/ui/kit/lanes/core-link";
@@ -22,7 +22,7 @@ const HANDS = 4;
 
 /** One failure height that is looked at. */
 interface Pointed {
-  readonly input: DepartureInput;
+  readonly question: DepartureQuestion;
   readonly height_m: number;
   readonly side: 1 | -1 | null;
   readonly flown: ReturnType<typeof flownNear>;
@@ -32,41 +32,41 @@ interface Pointed {
 
 const pointed = asking(
   "pointed",
-  (core, { input, height_m, side, flown, endId, origin }: Pointed) =>
-    core.departureAt(input, { height_m, side, flown, endId }, origin),
-  ({ input }) => JSON.stringify(input.aircraft),
+  (core, { question: question, height_m, side, flown, endId, origin }: Pointed) =>
+    core.departureAt(question, { height_m, side, flown, endId }, origin),
+  ({ question: question }) => JSON.stringify(question.aircraft),
 );
 
 pointed.subscribe(() => useDeparture.getState().set({ at: pointed.get().value }));
 
 /** Keeps the scan, the height that is looked at and the chance up to date. */
 export function useDepartureAnswer(): void {
-  const question = useDepartureQuestion();
+  const asked = useDepartureQuestion();
   const open = useSelectedLayoutSegment() === "departure";
   // The ground ahead is another when another terrain has come.
   const terrain = useTerrain((state) => state.grid);
-  const input = question.ok ? question.value : null;
+  const question = asked.ok ? asked.value : null;
 
   useEffect(() => {
-    if (!question.ok) useDeparture.getState().set({ scan: null, chance: null, progress: null, issue: question.issue });
-  }, [question]);
+    if (!asked.ok) useDeparture.getState().set({ scan: null, chance: null, progress: null, issue: asked.issue });
+  }, [asked]);
 
   useEffect(() => {
     const { scan, issue, set } = useDeparture.getState();
-    // A refusal of another question and figures of another aircraft are no answer to this one.
-    if (input && (issue || (scan && scan.input.aircraft !== input.aircraft)))
+    // A refusal of another asked and figures of another aircraft are no answer to this one.
+    if (question && (issue || (scan && scan.question.aircraft !== question.aircraft)))
       set({ scan: null, chance: null, progress: null, issue: null });
-  }, [input]);
+  }, [question]);
 
   useEffect(() => {
-    if (!input) return;
+    if (!question) return;
     const stop = new AbortController();
-    const timer = setTimeout(() => void scanAll(input, open, stop.signal), SETTLE_MS);
+    const timer = setTimeout(() => void scanAll(question, open, stop.signal), SETTLE_MS);
     return () => {
       clearTimeout(timer);
       stop.abort();
     };
-  }, [input, open, terrain]);
+  }, [question, open, terrain]);
 
   const height_m = useDeparture((state) => state.height_m);
   const choice = useDeparture((state) => state.choice);
@@ -76,50 +76,50 @@ export function useDepartureAnswer(): void {
     pointed,
     useMemo(
       () =>
-        input && open
+        question && open
           ? {
-              input,
+              question,
               height_m,
               side: sideOf(choice),
-              flown: flownNear(scan, input, height_m, sideOf(choice)),
+              flown: flownNear(scan, question, height_m, sideOf(choice)),
               endId: turnsBack(choice) || choice === "stop" || choice === "ahead" ? null : choice,
               origin,
             }
           : null,
-      [input, open, height_m, choice, scan, origin],
+      [question, open, height_m, choice, scan, origin],
     ),
   );
-  const ready = useDeparture((state) => state.scan !== null && state.scan.input === input && state.scan.complete);
+  const ready = useDeparture((state) => state.scan !== null && state.scan.question === question && state.scan.complete);
   const stopped = useDeparture((state) => state.stopped);
   useEffect(() => {
     const { set, scan, chance } = useDeparture.getState();
-    if (!input || !scan || !open || stopped || !ready || (chance?.input === input && chance.complete)) return;
+    if (!question || !scan || !open || stopped || !ready || (chance?.question === question && chance.complete)) return;
     const stop = new AbortController();
     set({ progress: 0 });
     const report = (progress: number) => set({ progress });
-    computeChance(input, scan, stop.signal, report, (gate) => set({ chance: gate }))
+    computeChance(question, scan, stop.signal, report, (gate) => set({ chance: gate }))
       .then((chance) => set({ chance, progress: null }))
-      // Stopped because the question changed or the user asked; what went wrong otherwise the scan has said already.
+      // Stopped because the asked changed or the user asked; what went wrong otherwise the scan has said already.
       .catch(() => !stop.signal.aborted && set({ progress: null }));
     return () => {
       stop.abort(new DOMException("stopped", "AbortError"));
       set({ progress: null });
     };
-  }, [input, open, stopped, ready]);
+  }, [question, open, stopped, ready]);
 }
 
 /** Turning back at all heights, both ways, by bank. */
 async function turnbacksOf(
-  input: DepartureInput,
+  question: DepartureQuestion,
   banks: readonly number[],
   signal: AbortSignal,
 ): Promise<Map<number, readonly TurnbackAtHeight[]>> {
   // Every hand holds low and high heights, which take unlike long.
   const hands = Array.from({ length: HANDS }, (_, hand) => SCAN_HEIGHTS_M.filter((_, i) => i % HANDS === hand));
   const pieces = banks.flatMap((bank) =>
-    hands.map((heights): Work<{ bank: number; found: TurnbackAtHeight[] }> => async (core) => {
-      const outcome = await core.departureTurnbacks(input, bank, heights);
-      return { bank, found: outcome.ok ? outcome.value : [] };
+    hands.map((heights): Work<{ bank: number; turnbacks: TurnbackAtHeight[] }> => async (core) => {
+      const outcome = await core.departureTurnbacks(question, bank, heights);
+      return { bank, turnbacks: outcome.ok ? outcome.value : [] };
     }),
   );
   const parts = await askAll(pieces, signal);
@@ -128,25 +128,25 @@ async function turnbacksOf(
       bank,
       parts
         .filter((part) => part.bank === bank)
-        .flatMap((part) => part.found)
+        .flatMap((part) => part.turnbacks)
         .sort((a, b) => a.height_m - b.height_m),
     ]),
   );
 }
 
 /** The whole scan: first with the banks that may be flown, and on the stage with the others too. */
-async function scanAll(input: DepartureInput, everyBank: boolean, signal: AbortSignal): Promise<void> {
+async function scanAll(question: DepartureQuestion, everyBank: boolean, signal: AbortSignal): Promise<void> {
   const { set } = useDeparture.getState();
   const began = performance.now();
-  const allowed = allowedBanks(input.plan);
+  const allowed = allowedBanks(question.plan);
   const others = everyBank
     ? COMPARED_BANKS_RAD.filter((bank) => !allowed.some((own) => Math.abs(own - bank) < 0.009))
     : [];
   try {
     const [facts, ahead, first] = await Promise.all([
-      askCore("long", async (core) => core.departureFacts(input)),
-      askCore("long", async (core) => core.departureAhead(input, SCAN_HEIGHTS_M)),
-      turnbacksOf(input, allowed, signal),
+      askCore("long", async (core) => core.departureFacts(question)),
+      askCore("long", async (core) => core.departureAhead(question, SCAN_HEIGHTS_M)),
+      turnbacksOf(question, allowed, signal),
     ]);
     if (signal.aborted) return;
     if (!facts.ok || !ahead.ok) {
@@ -155,12 +155,12 @@ async function scanAll(input: DepartureInput, everyBank: boolean, signal: AbortS
       return;
     }
     const show = (byBank: DepartureScan["byBank"], complete: boolean) => {
-      const parts = { input, facts: facts.value, ahead: ahead.value, byBank, complete };
+      const parts = { question, facts: facts.value, ahead: ahead.value, byBank, complete };
       const scan = scanOf({ ...parts, took_ms: performance.now() - began }, allowed);
       set({ scan, issue: null, stopped: false });
     };
     show(first, others.length === 0);
-    if (others.length > 0) show(new Map([...first, ...(await turnbacksOf(input, others, signal))]), true);
+    if (others.length > 0) show(new Map([...first, ...(await turnbacksOf(question, others, signal))]), true);
   } catch (error) {
     if (signal.aborted) return;
     const message = `The computation failed: ${error instanceof Error ? error.message : String(error)}`;

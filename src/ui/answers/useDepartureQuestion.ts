@@ -1,14 +1,14 @@
 "use client";
 import { useMemo } from "react";
-import type { DepartureInput } from "@/core/departure/departure-day";
-import { departureInput, departureRunways } from "@/core/departure/departure-input";
+import type { DepartureQuestion } from "@/core/departure/departure-day";
+import { departureQuestion, departureRunways } from "@/core/departure/departure-question";
 import type { Outcome } from "@/core/outcome";
 import { useLandingEnds } from "@/ui/library/workspace";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 
 /** What the situation asks about the departure. Moving the aeroplane about asks nothing new while the runway stays the same. */
-export function useDepartureQuestion(): Outcome<DepartureInput> {
+export function useDepartureQuestion(): Outcome<DepartureQuestion> {
   const situation = useSituation((state) => state.current);
   const { document } = useAircraft();
   const ends = useLandingEnds();
@@ -20,7 +20,7 @@ export function useDepartureQuestion(): Outcome<DepartureInput> {
   const { propeller } = configuration;
   return useMemo(
     () =>
-      departureInput(
+      departureQuestion(
         {
           ...useSituation.getState().current,
           departure: { ...departure, endId: runwayId },

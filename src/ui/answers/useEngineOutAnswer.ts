@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
+import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-question";
 import type { BankChoice } from "@/core/asymmetric/climb-ledger";
 import { success } from "@/core/outcome";
 import { asking } from "@/ui/kit/lanes/asking";

@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
-import { departureRunways } from "@/core/departure/departure-input";
-import type { TakeOffInput } from "@/core/take-off/take-off-day";
+import { departureRunways } from "@/core/departure/departure-question";
+import type { TakeOffQuestion } from "@/core/take-off/take-off-day";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
 import { useLandingEnds } from "@/ui/library/workspace";
@@ -15,7 +15,7 @@ export function useHasTwoEngines(): boolean {
 }
 
 /** What the situation asks about the take-off; null for other aircraft and without a runway. */
-export function useTakeOffQuestion(): TakeOffInput | null {
+export function useTakeOffQuestion(): TakeOffQuestion | null {
   const { document } = useAircraft();
   const ends = useLandingEnds();
   const { departure, oneEngine, mass_kg, centreOfGravity, air, wind, position } = useSituation(
@@ -52,7 +52,7 @@ export function useTakeOffQuestion(): TakeOffInput | null {
 
 const takeOff = asking(
   "long",
-  (core, question: TakeOffInput) => core.takeOff(question),
+  (core, question: TakeOffQuestion) => core.takeOff(question),
   ({ aircraft }) => JSON.stringify(aircraft),
 );
 

@@ -14,6 +14,6 @@ export function workingOfEnd(endId: string): WorkingSource {
 
 /** How the figures of the departure's turn back from a height come about. */
 export function workingOfTurnback(height_m: number, side: 1 | -1 | null): WorkingSource {
-  const input = useDeparture.getState().scan?.input;
-  return { ask: async (core) => (input ? core.departureWorking(input, height_m, side) : GONE) };
+  const question = useDeparture.getState().scan?.question;
+  return { ask: async (core) => (question ? core.departureWorking(question, height_m, side) : GONE) };
 }

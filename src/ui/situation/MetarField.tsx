@@ -20,11 +20,11 @@ export function MetarField() {
     // What reads a report is large and seldom wanted, so it comes with the first one.
     const reader = await import("@/core/air/metar").catch(() => null);
     if (!reader) return setFault("What reads a METAR could not be loaded. Try again when the network is back.");
-    const found = reader.readMetar(text);
-    setFault(found.ok ? null : found.issue.message);
-    setReport(found.ok ? found.value : null);
-    if (!found.ok) return;
-    const { wind, temperature_K, qnh_Pa } = found.value;
+    const outcome = reader.readMetar(text);
+    setFault(outcome.ok ? null : outcome.issue.message);
+    setReport(outcome.ok ? outcome.value : null);
+    if (!outcome.ok) return;
+    const { wind, temperature_K, qnh_Pa } = outcome.value;
     // The station is taken to stand at the nearest aerodrome: a METAR does not carry its elevation.
     const elevation_m = nearestAerodrome(position, aerodromes)?.elevation_m ?? 0;
     change((current) => {

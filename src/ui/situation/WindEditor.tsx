@@ -23,7 +23,7 @@ export function WindEditor() {
   const units = useUnits((state) => state.units);
   const set = (patch: Partial<WindColumn>) => change((current) => ({ wind: { ...current.wind, ...patch } }));
   const setLayer = (i: number, patch: Partial<WindLayer>) =>
-    set({ layers: wind.layers.map((layer, at) => (at === i ? { ...layer, ...patch } : layer)) });
+    set({ layers: wind.layers.map((layer, index) => (index === i ? { ...layer, ...patch } : layer)) });
   const highest = Math.max(0, ...wind.layers.map((layer) => layer.altitude_m));
   return (
     <ChipEditor label="Wind" value={windInWords(wind, units)} changed={useChanged("wind")} width={520} yields>
@@ -87,7 +87,7 @@ export function WindEditor() {
               type="button"
               className="mb-1.5 rounded p-1 hover:bg-mark"
               aria-label={`Remove layer ${i + 1}`}
-              onClick={() => set({ layers: wind.layers.filter((_, at) => at !== i) })}
+              onClick={() => set({ layers: wind.layers.filter((_, index) => index !== i) })}
             >
               <Trash2 size={16} aria-hidden="true" />
             </button>

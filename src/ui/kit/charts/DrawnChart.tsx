@@ -50,17 +50,18 @@ export function DrawnChart({ label, option, table, className = "", onPick }: Cha
   useEffect(() => {
     const node = element.current;
     if (!node) return;
-    const made = init(node);
-    chart.current = made;
-    made.getZr().on("click", (event) => {
-      const at = made.convertFromPixel({ gridIndex: 0 }, [event.offsetX, event.offsetY]);
-      if (at && made.containPixel({ gridIndex: 0 }, [event.offsetX, event.offsetY])) pick.current?.(at[0], at[1]);
+    const drawing = init(node);
+    chart.current = drawing;
+    drawing.getZr().on("click", (event) => {
+      const place = drawing.convertFromPixel({ gridIndex: 0 }, [event.offsetX, event.offsetY]);
+      if (place && drawing.containPixel({ gridIndex: 0 }, [event.offsetX, event.offsetY]))
+        pick.current?.(place[0], place[1]);
     });
-    const observer = new ResizeObserver(() => made.resize());
+    const observer = new ResizeObserver(() => drawing.resize());
     observer.observe(node);
     return () => {
       observer.disconnect();
-      made.dispose();
+      drawing.dispose();
       chart.current = null;
     };
   }, [asTable]);

@@ -76,11 +76,18 @@ export function HeightLedger({
           </pattern>
         </defs>
         {marks.map((mark) => {
-          const at = y(toSi("height", unit, mark));
+          const level = y(toSi("height", unit, mark));
           return (
             <g key={mark}>
-              <line x1={COLUMN.left - 8} x2={COLUMN.left} y1={at} y2={at} stroke="var(--ink2)" />
-              <text x={COLUMN.left - 11} y={at + 4} textAnchor="end" fontSize="12" className="num" fill="var(--ink2)">
+              <line x1={COLUMN.left - 8} x2={COLUMN.left} y1={level} y2={level} stroke="var(--ink2)" />
+              <text
+                x={COLUMN.left - 11}
+                y={level + 4}
+                textAnchor="end"
+                fontSize="12"
+                className="num"
+                fill="var(--ink2)"
+              >
                 {markLabel(mark)}
               </text>
             </g>

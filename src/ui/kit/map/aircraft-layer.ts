@@ -62,18 +62,18 @@ export function aircraftLayer(palette: MapPalette): VectorLayer {
 /** Puts the aircraft on the map; `heading_rad` is in the plane. */
 export function placeAircraft(
   layer: VectorLayer,
-  at: { x_m: number; y_m: number },
+  point: { x_m: number; y_m: number },
   heading_rad: number,
   label: string,
   resolution_m: number,
 ): void {
   const reach = HANDLE_PX * resolution_m;
-  const handle = [at.x_m + reach * Math.sin(heading_rad), at.y_m + reach * Math.cos(heading_rad)];
+  const handle = [point.x_m + reach * Math.sin(heading_rad), point.y_m + reach * Math.cos(heading_rad)];
   const source = layer.getSource();
   source?.clear(true);
   source?.addFeatures([
-    new Feature({ geometry: new LineString([[at.x_m, at.y_m], handle]), kind: "heading" }),
+    new Feature({ geometry: new LineString([[point.x_m, point.y_m], handle]), kind: "heading" }),
     new Feature({ geometry: new Point(handle), kind: "handle" }),
-    new Feature({ geometry: new Point([at.x_m, at.y_m]), kind: "aircraft", heading_rad, label }),
+    new Feature({ geometry: new Point([point.x_m, point.y_m]), kind: "aircraft", heading_rad, label }),
   ]);
 }

@@ -82,14 +82,14 @@ export function fillPaths(
       features.push(
         new Feature({ geometry: new LineString(end.points.map((point) => [point.x_m, point.y_m])), kind: "other" }),
       );
-    const at = plane.toPlane(place.threshold);
+    const here = plane.toPlane(place.threshold);
     // A field that falls short is one of many: the ranking says so, the map stays readable.
     if (!shown && unprepared && end.status !== "reached") continue;
     // Beside the threshold, away from the strip, so that the two ends of a strip do not lie on each other.
     const outward = place.headingTrue_rad + Math.PI + plane.convergence_rad(place.threshold);
     features.push(
       new Feature({
-        geometry: new Point([at.x_m, at.y_m]),
+        geometry: new Point([here.x_m, here.y_m]),
         kind: "label",
         label: { text: say(end), status: end.status, shown },
         offsetX: 34 * Math.sin(outward),

@@ -99,6 +99,11 @@ function stripFeatures(strip: Strip, plane: LocalPlane, unprepared: boolean): Fe
   ];
 }
 
-function named(name: string, at: { x_m: number; y_m: number }, kind: "aerodrome" | "site", helipad: boolean): Feature {
-  return new Feature({ geometry: new Point([at.x_m, at.y_m]), kind, name: helipad ? `${name} (helipad)` : name });
+function named(
+  name: string,
+  point: { x_m: number; y_m: number },
+  kind: "aerodrome" | "site",
+  helipad: boolean,
+): Feature {
+  return new Feature({ geometry: new Point([point.x_m, point.y_m]), kind, name: helipad ? `${name} (helipad)` : name });
 }

@@ -101,13 +101,13 @@ export function CardTable({
     <>
       {[head, ...rows].map((cells, i) => (
         <View key={cells.join()} style={{ ...cardStyles.row, paddingVertical: 1 }}>
-          {cells.map((cell, at) => (
+          {cells.map((cell, index) => (
             <Text
-              key={at}
+              key={index}
               style={{
                 width,
-                textAlign: at === 0 ? "left" : "right",
-                fontWeight: i > 0 && at === bold ? 700 : 400,
+                textAlign: index === 0 ? "left" : "right",
+                fontWeight: i > 0 && index === bold ? 700 : 400,
                 fontSize: i === 0 ? 8.5 : 9.5,
               }}
             >

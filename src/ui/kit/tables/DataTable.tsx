@@ -54,8 +54,15 @@ export function DataTable<T extends object>(props: Props<T>) {
           return (
             <Fragment key={props.rowKey(row.original, i)}>
               <tr className={`border-t border-rule ${line}`} {...more}>
-                {row.getAllCells().map((cell, at) => (
-                  <CellOf key={cell.id} cell={cell} i={i} at={at} column={leaves.get(cell.column.id)} tall={!!under} />
+                {row.getAllCells().map((cell, index) => (
+                  <CellOf
+                    key={cell.id}
+                    cell={cell}
+                    i={i}
+                    at={index}
+                    column={leaves.get(cell.column.id)}
+                    tall={!!under}
+                  />
                 ))}
               </tr>
               {under && (
@@ -108,13 +115,13 @@ function CellOf<T extends object>({
   );
 }
 
-function isFigure<T>(column: Column<T> | undefined, at: number): boolean {
-  return (column?.kind ?? (at === 0 ? "words" : "figure")) === "figure";
+function isFigure<T>(column: Column<T> | undefined, index: number): boolean {
+  return (column?.kind ?? (index === 0 ? "words" : "figure")) === "figure";
 }
 
 /** Words stand left, figures right; the first column begins at the edge. */
-function placeOf<T>(column: Column<T> | undefined, at: number): string {
-  return `${isFigure(column, at) ? "text-right" : "text-left"} ${at === 0 ? "pr-1.5" : "px-1.5 last:pr-0"} ${column?.className ?? ""}`;
+function placeOf<T>(column: Column<T> | undefined, index: number): string {
+  return `${isFigure(column, index) ? "text-right" : "text-left"} ${index === 0 ? "pr-1.5" : "px-1.5 last:pr-0"} ${column?.className ?? ""}`;
 }
 
 function definition<T extends object>(column: Column<T> | ColumnGroup<T>): ColumnDef<typeof features, T> {

@@ -83,14 +83,14 @@ export function SituationMap({ overlay = null, paths = null, onPick, onPoint }: 
     const pathsOf = pathsLayer(palette);
     const aircraft = aircraftLayer(palette);
     const over = overlayLayer(palette);
-    const at = plane.toPlane(useSituation.getState().current.position);
+    const here = plane.toPlane(useSituation.getState().current.position);
     const base = baseMap({
       target: element.current,
       plane,
       palette,
       aerodromes,
       sites,
-      centre: { x_m: at.x_m + 1400, y_m: at.y_m - 900 },
+      centre: { x_m: here.x_m + 1400, y_m: here.y_m - 900 },
       resolution_m: 16,
       layers: [pathsOf, over, aircraft],
       onResolution: setResolution,
@@ -122,10 +122,10 @@ export function SituationMap({ overlay = null, paths = null, onPick, onPoint }: 
 
   useEffect(() => {
     if (!drawn) return;
-    const at = plane.toPlane(position);
+    const here = plane.toPlane(position);
     placeAircraft(
       drawn.aircraft,
-      at,
+      here,
       heading_rad + plane.convergence_rad(position),
       format("height", altitude_m),
       resolution_m,
@@ -194,9 +194,9 @@ export function SituationMap({ overlay = null, paths = null, onPick, onPoint }: 
 function mapKey(event: KeyboardEvent, map: OlMap | null, plane: ReturnType<typeof localPlane>): boolean {
   const { current, change } = useSituation.getState();
   const move = (x: number, y: number) => {
-    const at = plane.toPlane(current.position);
+    const here = plane.toPlane(current.position);
     const size = NUDGE_M * (event.shiftKey ? 10 : 1);
-    change({ position: plane.toLatLon({ x_m: at.x_m + x * size, y_m: at.y_m + y * size }) });
+    change({ position: plane.toLatLon({ x_m: here.x_m + x * size, y_m: here.y_m + y * size }) });
   };
   const turn = (angle_rad: number) => change({ heading_rad: wrapTurn(current.heading_rad + angle_rad) });
   const climb = (height_m: number) => {
@@ -217,8 +217,8 @@ function mapKey(event: KeyboardEvent, map: OlMap | null, plane: ReturnType<typeo
     "=": () => zoom(1 / 1.4),
     "-": () => zoom(1.4),
     c: () => {
-      const at = plane.toPlane(current.position);
-      map?.getView().setCenter([at.x_m, at.y_m]);
+      const here = plane.toPlane(current.position);
+      map?.getView().setCenter([here.x_m, here.y_m]);
     },
   };
   const action = event.ctrlKey || event.metaKey || event.altKey ? undefined : actions[event.key];

@@ -19,8 +19,8 @@ export function aircraftDrag(plane: LocalPlane): PointerInteraction {
 
   const holdAt = ({ map, pixel }: MapBrowserEvent): Hold => {
     const { position, heading_rad } = useSituation.getState().current;
-    const at = plane.toPlane(position);
-    const aircraft = map.getPixelFromCoordinate([at.x_m, at.y_m]);
+    const here = plane.toPlane(position);
+    const aircraft = map.getPixelFromCoordinate([here.x_m, here.y_m]);
     if (!aircraft) return null;
     const heading = heading_rad + plane.convergence_rad(position);
     const handle = [aircraft[0] + HANDLE_PX * Math.sin(heading), aircraft[1] - HANDLE_PX * Math.cos(heading)];
@@ -32,8 +32,8 @@ export function aircraftDrag(plane: LocalPlane): PointerInteraction {
     handleDownEvent: (event) => {
       hold = holdAt(event);
       if (hold === "aircraft") {
-        const at = plane.toPlane(useSituation.getState().current.position);
-        offset = [at.x_m - event.coordinate[0], at.y_m - event.coordinate[1]];
+        const here = plane.toPlane(useSituation.getState().current.position);
+        offset = [here.x_m - event.coordinate[0], here.y_m - event.coordinate[1]];
       }
       if (hold !== null) holdUndo();
       return hold !== null;
@@ -45,9 +45,9 @@ export function aircraftDrag(plane: LocalPlane): PointerInteraction {
           position: plane.toLatLon({ x_m: event.coordinate[0] + offset[0], y_m: event.coordinate[1] + offset[1] }),
         });
       } else if (hold === "heading") {
-        const at = plane.toPlane(current.position);
+        const here = plane.toPlane(current.position);
         const heading =
-          Math.atan2(event.coordinate[0] - at.x_m, event.coordinate[1] - at.y_m) -
+          Math.atan2(event.coordinate[0] - here.x_m, event.coordinate[1] - here.y_m) -
           plane.convergence_rad(current.position);
         change({ heading_rad: wrapTurn(heading) });
       }

@@ -136,8 +136,8 @@ function Points() {
   const [faults, setFaults] = useState<readonly string[]>([]);
   const read = (text: string) => {
     setTyped(text);
-    const { points, faults: found } = readGlidePoints(text, units);
-    setFaults(found);
+    const { points, faults: newFaults } = readGlidePoints(text, units);
+    setFaults(newFaults);
     change((now) => ({ ...now, handbook: { ...now.handbook, glidePoints: [...points] } }));
   };
   const shown = typed ?? writeGlidePoints(document.handbook.glidePoints, units);

@@ -24,14 +24,14 @@ export function FlapFields({ edited }: { edited: Edited }) {
   const setPolar = (next: (polar: Polar) => Partial<Polar>) =>
     change((now) => (now.polar ? { ...now, polar: { ...now.polar, ...next(now.polar) } } : now));
   const setFlap = (i: number, patch: Partial<Polar["flaps"][number]>) =>
-    setPolar((now) => ({ flaps: now.flaps.map((flap, at) => (at === i ? { ...flap, ...patch } : flap)) }));
+    setPolar((now) => ({ flaps: now.flaps.map((flap, index) => (index === i ? { ...flap, ...patch } : flap)) }));
   const setLimit = (i: number, value: number | null) =>
     change((now) => ({
       ...now,
       limits: {
         ...now.limits,
-        vfe_mps: Array.from({ length: Math.max(now.limits.vfe_mps.length, i + 1) }, (_, at) =>
-          at === i ? value : (now.limits.vfe_mps[at] ?? null),
+        vfe_mps: Array.from({ length: Math.max(now.limits.vfe_mps.length, i + 1) }, (_, index) =>
+          index === i ? value : (now.limits.vfe_mps[index] ?? null),
         ),
       },
     }));
@@ -121,7 +121,9 @@ export function FlapFields({ edited }: { edited: Edited }) {
               label="Name"
               value={item.name}
               onChange={(name) =>
-                setPolar((now) => ({ items: now.items.map((entry, at) => (at === i ? { ...entry, name } : entry)) }))
+                setPolar((now) => ({
+                  items: now.items.map((entry, index) => (index === i ? { ...entry, name } : entry)),
+                }))
               }
               fault={faultAt(edited, `polar.items.${i}.name`)}
             />
@@ -131,14 +133,16 @@ export function FlapFields({ edited }: { edited: Edited }) {
               path={`polar.items.${i}.deltaCd`}
               value={item.deltaCd}
               onChange={(deltaCd) =>
-                setPolar((now) => ({ items: now.items.map((entry, at) => (at === i ? { ...entry, deltaCd } : entry)) }))
+                setPolar((now) => ({
+                  items: now.items.map((entry, index) => (index === i ? { ...entry, deltaCd } : entry)),
+                }))
               }
             />
             <button
               type="button"
               className="mt-6 rounded p-1.5 hover:bg-mark"
               aria-label={`Remove ${item.name}`}
-              onClick={() => setPolar((now) => ({ items: now.items.filter((_, at) => at !== i) }))}
+              onClick={() => setPolar((now) => ({ items: now.items.filter((_, index) => index !== i) }))}
             >
               <Trash2 size={15} aria-hidden="true" />
             </button>
@@ -173,11 +177,11 @@ function removeFlap(change: Edited["change"], i: number): void {
           ...now,
           polar: {
             ...now.polar,
-            flaps: now.polar.flaps.filter((_, at) => at !== i),
+            flaps: now.polar.flaps.filter((_, index) => index !== i),
             takeOffFlap: moved(now.polar.takeOffFlap),
             landingFlap: moved(now.polar.landingFlap),
           },
-          limits: { ...now.limits, vfe_mps: now.limits.vfe_mps.filter((_, at) => at !== i) },
+          limits: { ...now.limits, vfe_mps: now.limits.vfe_mps.filter((_, index) => index !== i) },
         }
       : now,
   );

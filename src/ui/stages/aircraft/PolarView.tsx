@@ -38,15 +38,15 @@ export function PolarView() {
   const [otherId, setOther] = useState(NONE);
   const { minimum_kg, maximum_kg } = document.mass;
   const mass_kg = clamp(mass ?? situationMass, minimum_kg, maximum_kg);
-  const found = useMemo(
+  const configured = useMemo(
     () => polarOf(document, mass_kg, fittingConfiguration(document, configuration)),
     [document, mass_kg, configuration],
   );
   const other = aircraft.find((candidate) => candidate.id === otherId)?.document ?? null;
 
   const drawn = useMemo(() => {
-    if (!found.ok) return null;
-    const { polar } = found.value;
+    if (!configured.ok) return null;
+    const { polar } = configured.value;
     const best = bestGlide(polar);
     const fastest = best.eas_mps * 1.6;
     const heavy = polarOf(document, maximum_kg, fittingConfiguration(document, configuration));
@@ -78,7 +78,7 @@ export function PolarView() {
           }
         : null,
     };
-  }, [found, document, configuration, mass_kg, maximum_kg, other, headwind_mps, vertical_mps]);
+  }, [configured, document, configuration, mass_kg, maximum_kg, other, headwind_mps, vertical_mps]);
 
   const points = document.handbook.glidePoints;
   const option = useCallback(
@@ -199,10 +199,11 @@ export function PolarView() {
     [drawn, units, headwind_mps, vertical_mps, mass_kg, maximum_kg, points, format],
   );
 
-  if (!found.ok || !drawn)
+  if (!configured.ok || !drawn)
     return (
       <p className="p-4">
-        {found.ok ? "" : found.issue.message} {document.polar ? "" : "Fill in the handbook and take over its fit."}
+        {configured.ok ? "" : configured.issue.message}{" "}
+        {document.polar ? "" : "Fill in the handbook and take over its fit."}
       </p>
     );
   const { fly } = drawn;

@@ -44,8 +44,8 @@ export function ShelfView() {
       ? "stalls"
       : `+${format("verticalSpeed", sink - cleanest.sinkAtSpeed_mps)}`;
   const share = (ratio: number) => `${(100 * ratio) / cleanest.ratio}%`;
-  const source = (one: Configuration) => ({
-    calculation: { name: "polar", input: { aircraft: document, mass_kg, configuration: one } },
+  const source = (opened: Configuration) => ({
+    calculation: { name: "polar", input: { aircraft: document, mass_kg, configuration: opened } },
   });
   return (
     <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto]">

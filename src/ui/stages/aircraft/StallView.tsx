@@ -31,13 +31,13 @@ export function StallView() {
   const lines = useMemo(
     () =>
       (document.polar?.flaps ?? []).flatMap((setting, i) => {
-        const found = polarOf(document, mass_kg, { ...cleanGlide(document), flap: i });
-        return found.ok
+        const configured = polarOf(document, mass_kg, { ...cleanGlide(document), flap: i });
+        return configured.ok
           ? [
               {
                 name: `flap ${setting.name}`,
                 index: i,
-                polar: found.value.polar,
+                polar: configured.value.polar,
                 limit: i === 0 ? loadFactor : loadFactorFlap,
               },
             ]

@@ -28,15 +28,15 @@ export function massRows(aircraft: AircraftDocument): MassRow[] {
 }
 
 function rowAt(aircraft: AircraftDocument, mass_kg: number, clean: Configuration): MassRow | null {
-  const found = polarOf(aircraft, mass_kg, clean);
-  if (!found.ok) return null;
+  const configured = polarOf(aircraft, mass_kg, clean);
+  if (!configured.ok) return null;
   const landing = polarOf(aircraft, mass_kg, { ...clean, flap: aircraft.polar?.landingFlap ?? 0 });
-  const best = bestGlide(found.value.polar);
+  const best = bestGlide(configured.value.polar);
   return {
     mass_kg,
-    vs1_mps: stallSpeed_mps(found.value.polar),
+    vs1_mps: stallSpeed_mps(configured.value.polar),
     vs0_mps: landing.ok ? stallSpeed_mps(landing.value.polar) : null,
-    leastSink_mps: leastSink(found.value.polar).eas_mps,
+    leastSink_mps: leastSink(configured.value.polar).eas_mps,
     best_mps: best.eas_mps,
     ratio: best.ratio,
   };

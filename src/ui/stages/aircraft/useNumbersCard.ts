@@ -23,19 +23,19 @@ export function useNumbersCard(): () => void {
   const format = useFormat();
   const make = useCallback(() => {
     const mass_kg = clamp(situationMass, document.mass.minimum_kg, document.mass.maximum_kg);
-    const found = polarOf(document, mass_kg, cleanGlide(document));
-    if (!found.ok) {
+    const configured = polarOf(document, mass_kg, cleanGlide(document));
+    if (!configured.ok) {
       toast("The card needs the model: fill in the handbook and take over its fit.");
       return;
     }
-    const best = bestGlide(found.value.polar);
+    const best = bestGlide(configured.value.polar);
     const shelf = dragShelf(document, mass_kg, best.eas_mps, cleanestConfiguration(document));
     const { handbook, limits } = document;
     const speed = (value: number | null) => (value === null ? null : format("speed", value));
     const speeds: readonly (readonly [string, string | null])[] = [
       [
         "V_S1 / V_S at this mass",
-        `${speed(handbook.vs1_mps) ?? "–"} / ${format("speed", stallSpeed_mps(found.value.polar))}`,
+        `${speed(handbook.vs1_mps) ?? "–"} / ${format("speed", stallSpeed_mps(configured.value.polar))}`,
       ],
       ["V_S0, landing flap", speed(handbook.vs0_mps)],
       ["V_X", speed(handbook.vx_mps)],

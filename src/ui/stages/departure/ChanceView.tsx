@@ -23,9 +23,9 @@ export function ChanceView() {
   const set = useDeparture((state) => state.set);
   const unit = useUnits((state) => state.units.height);
   const format = useFormat();
-  const stale = chance !== null && chance.input !== scan?.input;
+  const stale = chance !== null && chance.question !== scan?.question;
   const curve = chance?.curve;
-  const required = scan?.input.plan.requiredChance ?? 0.9;
+  const required = scan?.question.plan.requiredChance ?? 0.9;
   const gate_m = stale ? null : (chance?.gates.computed_m ?? null);
   const option = useCallback(
     (ink: ChartInk) => {
@@ -223,7 +223,9 @@ export function ChanceView() {
                   <li key={kind} className="flex justify-between gap-3">
                     <span>
                       {SCATTER_NAMES[kind]}{" "}
-                      <span className="text-ink2">{scatterSize(pilotScatter(chance.input.pilot), kind, format)}</span>
+                      <span className="text-ink2">
+                        {scatterSize(pilotScatter(chance.question.pilot), kind, format)}
+                      </span>
                     </span>
                     <span className="num whitespace-nowrap">
                       {percent(chance.sensitivity?.chance ?? 0)} → {percent(without)}

@@ -15,7 +15,7 @@ const TAILWIND_MPS = 2.6;
 
 /** What must be said before anybody turns back low. */
 export function DepartureCautions() {
-  const at = useDeparture((state) => state.at);
+  const lookedAt = useDeparture((state) => state.at);
   const choice = useDeparture((state) => state.choice);
   const water = useDeparture((state) => state.at?.ahead?.sector.water ?? null);
   const days = useSituation((state) => state.current.pilot.daysSincePractised);
@@ -23,8 +23,8 @@ export function DepartureCautions() {
   const chosen = useSituation((state) => state.current.departure.bank_rad);
   const missing = useMissingTerrain();
   const format = useFormat();
-  const technique = turnsBack(choice) ? at?.account?.technique : undefined;
-  const tailwind = at?.account?.result.roll.tailwind_mps ?? 0;
+  const technique = turnsBack(choice) ? lookedAt?.account?.technique : undefined;
+  const tailwind = lookedAt?.account?.result.roll.tailwind_mps ?? 0;
   const texts = [
     "Estimate for briefing and practice. The flight manual, local rules and your instructor come first.",
     technique &&

@@ -13,17 +13,17 @@ import { STANDING_TONE, nearestAhead, optionsAt, standingOf } from "./options";
 
 /** What to do at this height in a sentence, and the figures of the way that is looked at. */
 export function DepartureDecision() {
-  const at = useDeparture((state) => state.at);
+  const lookedAt = useDeparture((state) => state.at);
   const choice = useDeparture((state) => state.choice);
   const scan = useDeparture((state) => state.scan);
   const gates = useDeparture((state) => currentChance(state)?.gates ?? null);
   const computing = useDeparture((state) => state.progress !== null);
   const airspeed = useAirspeed();
   const format = useFormat();
-  if (!at || !scan) return null;
-  const { account } = at;
-  const said = gateDecision({ plan: scan.input.plan, bands: scan.bands, gates, computing }, format);
-  const source = workingOfTurnback(at.height_m, sideOf(choice));
+  if (!lookedAt || !scan) return null;
+  const { account } = lookedAt;
+  const said = gateDecision({ plan: scan.question.plan, bands: scan.bands, gates, computing }, format);
+  const source = workingOfTurnback(lookedAt.height_m, sideOf(choice));
   return (
     <section className="flex flex-col gap-2 border-t border-rule px-4 py-3" aria-label="Decision">
       <p className="border-b border-rule pb-2">
@@ -110,21 +110,21 @@ export function DepartureDecision() {
 }
 
 function Sentence({ gate_m }: { gate_m: number | null | undefined }) {
-  const at = useDeparture((state) => state.at);
+  const lookedAt = useDeparture((state) => state.at);
   const choice = useDeparture((state) => state.choice);
   const scan = useDeparture((state) => state.scan);
-  if (!at || !scan) return null;
-  if (!turnsBack(choice)) return <OptionSentence scan={scan} height_m={at.height_m} choice={choice} />;
-  if (at.stalledAfter_s !== null)
+  if (!lookedAt || !scan) return null;
+  if (!turnsBack(choice)) return <OptionSentence scan={scan} height_m={lookedAt.height_m} choice={choice} />;
+  if (lookedAt.stalledAfter_s !== null)
     return (
       <p role="alert" className="text-brick">
-        <strong>It stalls.</strong> Holding the attitude, the wing stalls {at.stalledAfter_s.toFixed(1)} s after the
-        engine stops. There is nothing to turn back from: push sooner.
+        <strong>It stalls.</strong> Holding the attitude, the wing stalls {lookedAt.stalledAfter_s.toFixed(1)} s after
+        the engine stops. There is nothing to turn back from: push sooner.
       </p>
     );
-  if (!at.account) return null;
-  if (at.account.score_m < 0) return <NoTurningBack account={at.account} />;
-  return <TurnBack account={at.account} gate_m={gate_m} height_m={at.height_m} />;
+  if (!lookedAt.account) return null;
+  if (lookedAt.account.score_m < 0) return <NoTurningBack account={lookedAt.account} />;
+  return <TurnBack account={lookedAt.account} gate_m={gate_m} height_m={lookedAt.height_m} />;
 }
 
 function TurnBack({

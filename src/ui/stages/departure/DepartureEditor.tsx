@@ -1,5 +1,5 @@
 "use client";
-import { departureRunways } from "@/core/departure/departure-input";
+import { departureRunways } from "@/core/departure/departure-question";
 import { degrees, radians } from "@/core/quantities/angle";
 import { M_PER_FT } from "@/core/quantities/constants";
 import { DeparturePlan } from "@/core/situation/departure-plan";

@@ -31,7 +31,7 @@ export function DepartureMap() {
   const origin = usePlaneOrigin();
   const plane = useMemo(() => localPlane(origin), [origin]);
   const scan = useDeparture((state) => state.scan);
-  const at = useDeparture((state) => state.at);
+  const lookedAt = useDeparture((state) => state.at);
   const choice = useDeparture((state) => state.choice);
   const pointedEntry = useDeparture((state) => state.pointedEntry);
   const height_m = useDeparture((state) => state.height_m);
@@ -41,7 +41,7 @@ export function DepartureMap() {
   const appearance = useAppearance();
   const [drawn, setDrawn] = useState<Drawn | null>(null);
   const [resolution_m, setResolution] = useState(8);
-  const runwayId = scan?.input.runway.id;
+  const runwayId = scan?.question.runway.id;
   const ends = useLandingEnds();
   // The library's own entry, which stays the same from scan to scan.
   const runway = useMemo(() => ends.find((end) => end.id === runwayId), [ends, runwayId]);
@@ -93,9 +93,9 @@ export function DepartureMap() {
     if (drawn && scan && frame)
       fillFlight(
         drawn.flight,
-        flightDrawing(scan.facts, at, choice, frame, (height_m) => format("height", height_m), pointedEntry),
+        flightDrawing(scan.facts, lookedAt, choice, frame, (height_m) => format("height", height_m), pointedEntry),
       );
-  }, [drawn, scan, at, choice, frame, format, pointedEntry]);
+  }, [drawn, scan, lookedAt, choice, frame, format, pointedEntry]);
 
   useEffect(() => {
     drawn?.relief.setSource(terrain && reliefSource(drawn.palette));

@@ -80,7 +80,7 @@ export function DepartureStage() {
 
 /** The account of the chosen way, the decision, the cautions. */
 function Account() {
-  const at = useDeparture((state) => state.at);
+  const lookedAt = useDeparture((state) => state.at);
   const choice = useDeparture((state) => state.choice);
   const pointed = useDeparture((state) => state.pointedEntry);
   const set = useDeparture((state) => state.set);
@@ -89,9 +89,9 @@ function Account() {
   const [ledger, height] = useHeight();
   const format = useFormat();
   const back = turnsBack(choice);
-  const account = back ? at?.account : null;
-  const path = back ? null : at?.reached?.path;
-  const runway = scan?.input.runway.name ?? "the runway";
+  const account = back ? lookedAt?.account : null;
+  const path = back ? null : lookedAt?.reached?.path;
+  const runway = scan?.question.runway.name ?? "the runway";
   const common = {
     pointed,
     onPoint: (entry: number | null) => set({ pointedEntry: entry }),
@@ -113,26 +113,28 @@ function Account() {
             source={workingOfTurnback(account.height_m, sideOf(choice))}
           />
         )}
-        {path && at?.reached && (
+        {path && lookedAt?.reached && (
           <HeightLedger
             {...common}
-            name={at.reached.name}
+            name={lookedAt.reached.name}
             have_m={path.have_m}
             over="the aim point"
             ledger={path.ledger}
             margin_m={path.margin_m}
-            ground={`aim point, ${at.reached.name}`}
-            source={{ calculation: { name: "path", input: { ...at.reachInput, explainEndId: at.reached.endId } } }}
+            ground={`aim point, ${lookedAt.reached.name}`}
+            source={{
+              calculation: { name: "path", input: { ...lookedAt.reachQuestion, explainEndId: lookedAt.reached.endId } },
+            }}
           />
         )}
-        {!account && !path && at && (
+        {!account && !path && lookedAt && (
           <p className="text-ink2">
             {back
               ? "No account: the reaction ends in a stall."
               : "Landing ahead is accounted for in the sentence below."}
           </p>
         )}
-        {!at && !issue && <p className="text-ink2">Computing …</p>}
+        {!lookedAt && !issue && <p className="text-ink2">Computing …</p>}
       </div>
       <DepartureDecision />
       <DepartureCautions />

@@ -240,7 +240,7 @@ function optionLines(scan: DepartureScan): Line[] {
 }
 
 function bankLines(scan: DepartureScan): Line[] {
-  const practised = scan.input.plan.practisedBank_rad;
+  const practised = scan.question.plan.practisedBank_rad;
   return [...scan.byBank]
     .sort(([a], [b]) => a - b)
     .map(([bank, heights], i) => ({
@@ -249,12 +249,12 @@ function bankLines(scan: DepartureScan): Line[] {
       colour: BANK_COLOURS[i % BANK_COLOURS.length],
       dash: bank > practised + 0.01 ? [4, 4] : "solid",
       width: 2.2,
-      points: heights.map((at) => ({ height_m: at.height_m, score_m: betterSide(at)?.score_m ?? null })),
+      points: heights.map((entry) => ({ height_m: entry.height_m, score_m: betterSide(entry)?.score_m ?? null })),
     }));
 }
 
 function planLine(scan: DepartureScan): Line[] {
-  const { crosswind } = scan.input.plan;
+  const { crosswind } = scan.question.plan;
   return [
     {
       id: "plan",

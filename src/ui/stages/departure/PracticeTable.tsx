@@ -1,6 +1,6 @@
 "use client";
 import { allowedBanks } from "@/core/departure/best-bank";
-import type { DepartureInput } from "@/core/departure/departure-day";
+import type { DepartureQuestion } from "@/core/departure/departure-day";
 import type { PracticeTarget } from "@/core/departure/practice";
 import { degrees } from "@/core/quantities/angle";
 import { success } from "@/core/outcome";
@@ -16,11 +16,11 @@ interface PracticeRow {
   readonly targets: readonly PracticeTarget[];
 }
 
-const askPractice: Ask<DepartureInput, PracticeRow[]> = async (core, input) =>
+const askPractice: Ask<DepartureQuestion, PracticeRow[]> = async (core, question) =>
   success(
     await Promise.all(
-      allowedBanks(input.plan).map(async (bank_rad) => {
-        const outcome = await core.departurePractice(input, bank_rad);
+      allowedBanks(question.plan).map(async (bank_rad) => {
+        const outcome = await core.departurePractice(question, bank_rad);
         return { bank_rad, targets: outcome.ok ? outcome.value : [] };
       }),
     ),
@@ -28,10 +28,10 @@ const askPractice: Ask<DepartureInput, PracticeRow[]> = async (core, input) =>
 
 /** The same turn over a hard deck: height a good one loses, and the tolerance to beat. */
 export function PracticeTable() {
-  const input = useDeparture((state) => state.scan?.input ?? null);
+  const question = useDeparture((state) => state.scan?.question ?? null);
   const format = useFormat();
-  const { value: rows, stale } = useAnswer(input, askPractice, "long");
-  if (!input || !rows || stale) return <p className="text-ink2">Computing …</p>;
+  const { value: rows, stale } = useAnswer(question, askPractice, "long");
+  if (!question || !rows || stale) return <p className="text-ink2">Computing …</p>;
   if (rows.every((row) => row.targets.length === 0))
     return (
       <p className="text-brick">The reaction ends in a stall: practise pushing first, at height, with an instructor.</p>
@@ -43,7 +43,7 @@ export function PracticeTable() {
   return (
     <>
       <DataTable
-        caption={`Over a hard deck of ${format("height", input.plan.hardDeck_m)}, still air, to level wings. Debrief will keep what you fly.`}
+        caption={`Over a hard deck of ${format("height", question.plan.hardDeck_m)}, still air, to level wings. Debrief will keep what you fly.`}
         rows={rows}
         rowKey={({ bank_rad }) => bank_rad}
         columns={[

@@ -13,7 +13,7 @@ const ROW_EVERY = 10;
 /** Margin over the stall and load factor along the path. */
 export function StallChart({ className = "" }: { className?: string }) {
   const account = useDeparture((state) => state.at?.account ?? null);
-  const least = useDeparture((state) => state.scan?.input.plan.stallMargin ?? 1.1);
+  const least = useDeparture((state) => state.scan?.question.plan.stallMargin ?? 1.1);
   const unit = useUnits((state) => state.units.height);
   const format = useFormat();
   const points = account?.points;

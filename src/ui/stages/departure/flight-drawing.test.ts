@@ -1,17 +1,17 @@
 import { describe, expect, it } from "vitest";
 import { departureWork } from "@/workers/departure-work";
 import type { DepartureAtHeight } from "@/core/departure/departure-answer";
-import { demoDepartureInput } from "../../../../demo/demo-departure";
+import { demoDepartureQuestion } from "../../../../demo/demo-departure";
 import { DEMO_ORIGIN, demoTerrain } from "../../../../demo/read-demo";
 import { flightDrawing } from "./flight-drawing";
 
-const input = demoDepartureInput();
+const question = demoDepartureQuestion();
 const terrain = demoTerrain();
 const work = departureWork(() => terrain);
-const facts = work.departureFacts(input);
+const facts = work.departureFacts(question);
 if (!facts.ok) throw new Error(facts.issue.message);
 const at = (height_m: number, endId: string | null = null): DepartureAtHeight => {
-  const found = work.departureAt(input, { height_m, side: null, flown: null, endId }, DEMO_ORIGIN);
+  const found = work.departureAt(question, { height_m, side: null, flown: null, endId }, DEMO_ORIGIN);
   if (!found.ok) throw new Error(found.issue.message);
   return found.value;
 };
@@ -57,7 +57,7 @@ describe("what the map draws of a departure", () => {
   });
 
   it("the way to a field has the ledger's parts; without an answer only the failure is marked", () => {
-    const field = input.ends.find((end) => end.unprepared);
+    const field = question.ends.find((end) => end.unprepared);
     const shown = at(400, field?.id ?? null);
     if (shown.reached?.path) expect(drawn(shown, field?.id ?? "").lines.length).toBeGreaterThan(1);
     expect(drawn({ ...shown, reached: null }, field?.id ?? "").lines).toEqual([]);

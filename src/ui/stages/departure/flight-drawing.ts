@@ -16,7 +16,7 @@ const TICK_HALF_M = 45;
  */
 export function flightDrawing(
   facts: DepartureFacts,
-  at: DepartureAtHeight | null,
+  lookedAt: DepartureAtHeight | null,
   choice: string,
   toPlane: ToPlane,
   format: (height_m: number) => string,
@@ -43,15 +43,15 @@ export function flightDrawing(
   });
   const marks: FlightMark[] = [];
   let lines: FlightLine[] = [];
-  if (at?.failure)
+  if (lookedAt?.failure)
     marks.push({
       kind: "failure",
-      at: place(at.failure.x_m, at.failure.y_m),
-      label: `engine stops, ${format(at.height_m)}`,
+      at: place(lookedAt.failure.x_m, lookedAt.failure.y_m),
+      label: `engine stops, ${format(lookedAt.height_m)}`,
     });
-  if (at && turnsBack(choice)) {
-    lines = turnbackLines(at, place);
-    const result = at.account?.result;
+  if (lookedAt && turnsBack(choice)) {
+    lines = turnbackLines(lookedAt, place);
+    const result = lookedAt.account?.result;
     if (result?.aligned && result.spare_m !== null) {
       const touchdown = result.touchdownX_m;
       const stop = touchdown - result.roll.roll_m;
@@ -68,24 +68,32 @@ export function flightDrawing(
         { kind: "stop", at: place(stop, 0), label: "stops" },
       );
     }
-  } else if (at?.failure && choice === "stop" && at.ahead?.stop) {
-    const { touchdownX_m, stopX_m } = at.ahead.stop;
+  } else if (lookedAt?.failure && choice === "stop" && lookedAt.ahead?.stop) {
+    const { touchdownX_m, stopX_m } = lookedAt.ahead.stop;
     lines = [
-      { account: "approach", entry: -1, points: [place(at.failure.x_m, at.failure.y_m), place(touchdownX_m, 0)] },
+      {
+        account: "approach",
+        entry: -1,
+        points: [place(lookedAt.failure.x_m, lookedAt.failure.y_m), place(touchdownX_m, 0)],
+      },
       { account: "roll", entry: -1, points: [place(touchdownX_m, 0), place(stopX_m, 0)] },
     ];
     marks.push(
       { kind: "touchdown", at: place(touchdownX_m, 0), label: "touchdown" },
       { kind: "stop", at: place(stopX_m, 0), label: "stops" },
     );
-  } else if (at?.failure && choice === "ahead" && at.ahead?.sector.spot) {
-    const { spot } = at.ahead.sector;
+  } else if (lookedAt?.failure && choice === "ahead" && lookedAt.ahead?.sector.spot) {
+    const { spot } = lookedAt.ahead.sector;
     lines = [
-      { account: "straight", entry: -1, points: [place(at.failure.x_m, at.failure.y_m), place(spot.x_m, spot.y_m)] },
+      {
+        account: "straight",
+        entry: -1,
+        points: [place(lookedAt.failure.x_m, lookedAt.failure.y_m), place(spot.x_m, spot.y_m)],
+      },
     ];
     marks.push({ kind: "spot", at: place(spot.x_m, spot.y_m), label: "level ground" });
-  } else if (at?.reached?.path) {
-    const { points, path } = at.reached;
+  } else if (lookedAt?.reached?.path) {
+    const { points, path } = lookedAt.reached;
     lines = path.ledger.flatMap((entry, i): FlightLine[] => {
       const first = points.findIndex((point) => point.entry === i);
       const last = points.findLastIndex((point) => point.entry === i);
@@ -103,8 +111,8 @@ export function flightDrawing(
   return { climb: facts.climb.map((point) => place(point.x_m, point.y_m)), ticks, lines, marks, pointed };
 }
 
-function turnbackLines(at: DepartureAtHeight, place: (x: number, y: number) => readonly number[]): FlightLine[] {
-  const { account } = at;
+function turnbackLines(lookedAt: DepartureAtHeight, place: (x: number, y: number) => readonly number[]): FlightLine[] {
+  const { account } = lookedAt;
   if (!account) return [];
   const names = {
     reaction: "Reaction",
@@ -127,7 +135,7 @@ function turnbackLines(at: DepartureAtHeight, place: (x: number, y: number) => r
     const last = account.points.findLastIndex((point) => point.part === part);
     // Each part begins where the one before ended.
     const points = account.points.slice(Math.max(first - 1, 0), last + 1).map((point) => place(point.x_m, point.y_m));
-    if (first === 0 && at.failure) points.unshift(place(at.failure.x_m, at.failure.y_m));
+    if (first === 0 && lookedAt.failure) points.unshift(place(lookedAt.failure.x_m, lookedAt.failure.y_m));
     lines.push({
       account: accounts[part],
       entry: account.ledger.findIndex((entry) => entry.name === names[part]),

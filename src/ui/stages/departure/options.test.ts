@@ -1,25 +1,28 @@
 import { describe, expect, it } from "vitest";
 import { departureWork } from "@/workers/departure-work";
-import { demoDepartureInput } from "../../../../demo/demo-departure";
+import { demoDepartureQuestion } from "../../../../demo/demo-departure";
 import { demoTerrain } from "../../../../demo/read-demo";
 import { allowedBanks } from "@/core/departure/best-bank";
 import { scanOf } from "@/ui/answers/departure-store";
 import { nearestAhead, optionsAt, standingOf } from "./options";
 
-const input = demoDepartureInput();
+const question = demoDepartureQuestion();
 const terrain = demoTerrain();
 const work = departureWork(() => terrain);
 const HEIGHTS = [60, 200, 320];
-const [facts, ahead] = [work.departureFacts(input), work.departureAhead(input, HEIGHTS)];
+const [facts, ahead] = [work.departureFacts(question), work.departureAhead(question, HEIGHTS)];
 if (!facts.ok || !ahead.ok) throw new Error("no departure");
-const banks = allowedBanks(input.plan);
+const banks = allowedBanks(question.plan);
 const byBank = new Map(
   banks.map((bank) => {
-    const found = work.departureTurnbacks(input, bank, HEIGHTS);
+    const found = work.departureTurnbacks(question, bank, HEIGHTS);
     return [bank, found.ok ? found.value : []] as const;
   }),
 );
-const scan = scanOf({ input, facts: facts.value, ahead: ahead.value, byBank, complete: true, took_ms: 1 }, banks);
+const scan = scanOf(
+  { question: question, facts: facts.value, ahead: ahead.value, byBank, complete: true, took_ms: 1 },
+  banks,
+);
 
 describe("options at a height", () => {
   it("are stop and ahead first, then both ways back, then fields and other runways", () => {

@@ -21,7 +21,7 @@ function turnbackOption(side: 1 | -1, turnback: Turnback | null): DepartureOptio
 
 /** Every option at a scanned height. */
 export function optionsAt(scan: DepartureScan, ahead: AheadAtHeight): DepartureOption[] {
-  const scans = allowedBanks(scan.input.plan).flatMap(
+  const scans = allowedBanks(scan.question.plan).flatMap(
     (bank) => scan.byBank.get(bank)?.find((candidate) => candidate.height_m === ahead.height_m) ?? [],
   );
   return [

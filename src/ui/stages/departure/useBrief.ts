@@ -21,8 +21,8 @@ export function useBrief(): BriefSentence[] | null {
     const { climbEas_mps, bestEas_mps, stallEas_mps } = scan.facts;
     return departureBrief(
       {
-        runwayName: scan.input.runway.name,
-        plan: scan.input.plan,
+        runwayName: scan.question.runway.name,
+        plan: scan.question.plan,
         climbEas_mps,
         bestEas_mps,
         stallEas_mps,

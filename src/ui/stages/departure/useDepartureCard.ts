@@ -30,12 +30,12 @@ export function useDepartureCard(): (() => void) | null {
       toast("The card needs the gate: wait until the chance is computed.");
       return;
     }
-    const { input, facts } = scan;
+    const { question: question, facts } = scan;
     const { atGate, gates } = chance;
     const technique = atGate?.technique;
     const content: DepartureCardContent = {
-      title: `Departure ${input.runway.name}`,
-      sub: `${input.aircraft.name}, ${format("mass", input.mass_kg)}; wind ${wind.surface ? formatWind(wind.surface, units) : "calm"}; QNH ${format("pressure", input.air.qnh_Pa)}; reaction ${formatNumber(plannedReaction_s(input.pilot), 1)} s, ${input.plan.reaction === "attitude" ? "attitude held" : "hands off"}`,
+      title: `Departure ${question.runway.name}`,
+      sub: `${question.aircraft.name}, ${format("mass", question.mass_kg)}; wind ${wind.surface ? formatWind(wind.surface, units) : "calm"}; QNH ${format("pressure", question.air.qnh_Pa)}; reaction ${formatNumber(plannedReaction_s(question.pilot), 1)} s, ${question.plan.reaction === "attitude" ? "attitude held" : "hands off"}`,
       gate: gates.gate_m === null ? "none: ahead" : format("height", gates.gate_m),
       rows: [
         {
@@ -74,7 +74,7 @@ export function useDepartureCard(): (() => void) | null {
       ],
       brief,
       track: atGate && {
-        runway_m: input.runway.length_m,
+        runway_m: question.runway.length_m,
         climb: facts.climb
           .filter((point) => point.height_m <= atGate.height_m)
           .map((point) => [point.x_m, point.y_m] as const),
@@ -86,7 +86,7 @@ export function useDepartureCard(): (() => void) | null {
       .then(([{ makePdf }, { DepartureCardPdf }]) =>
         makePdf(
           createElement(DepartureCardPdf, { content }),
-          `departure-${input.runway.name.toLowerCase().replaceAll(" ", "-")}.pdf`,
+          `departure-${question.runway.name.toLowerCase().replaceAll(" ", "-")}.pdf`,
         ),
       )
       .catch(() => toast("The card could not be made. Try again."));

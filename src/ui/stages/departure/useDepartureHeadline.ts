@@ -39,7 +39,7 @@ function useSingleHeadline(): Headline | undefined {
   if (!scan) return undefined;
   return gateHeadline(
     {
-      plan: scan.input.plan,
+      plan: scan.question.plan,
       bands: scan.bands,
       gates: currentChance({ scan, chance })?.gates ?? null,
       computing: progress !== null,

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useState } from "react";
 import { allowedBanks, bestOf } from "@/core/departure/best-bank";
-import type { DepartureInput } from "@/core/departure/departure-day";
+import type { DepartureQuestion } from "@/core/departure/departure-day";
 import { type Band, SCAN_HEIGHTS_M, type TurnbackAtHeight, bandsOf } from "@/core/departure/scan";
 import { M_PER_FT } from "@/core/quantities/constants";
 import type { Work } from "@/ui/kit/lanes/core-link";
@@ -16,7 +16,7 @@ const USUAL_M = 300 * M_PER_FT;
 const HEIGHTS_M = SCAN_HEIGHTS_M.filter((_, i) => i % 2 === 1);
 
 interface Compared {
-  readonly input: DepartureInput;
+  readonly question: DepartureQuestion;
   readonly sides: readonly {
     readonly side: "left" | "right" | null;
     readonly points: readonly { readonly height_m: number; readonly score_m: number | null }[];
@@ -28,27 +28,30 @@ export function useEarlyTurn(wanted: boolean) {
   const scan = useDeparture((state) => state.scan);
   const format = useFormat();
   const [compared, setCompared] = useState<Compared | null>(null);
-  const input = scan?.input ?? null;
+  const question = scan?.question ?? null;
   useEffect(() => {
-    if (!wanted || !input) return;
+    if (!wanted || !question) return;
     const stop = new AbortController();
-    const height_m = input.plan.crosswind?.height_m ?? USUAL_M;
-    const tried = ([null, "left", "right"] as const).filter((side) => side !== (input.plan.crosswind?.side ?? null));
-    const banks = allowedBanks(input.plan);
+    const height_m = question.plan.crosswind?.height_m ?? USUAL_M;
+    const tried = ([null, "left", "right"] as const).filter((side) => side !== (question.plan.crosswind?.side ?? null));
+    const banks = allowedBanks(question.plan);
     const tasks = tried.flatMap((side) =>
-      banks.map((bank): Work<{ side: (typeof tried)[number]; found: readonly TurnbackAtHeight[] }> => async (core) => {
-        const outcome = await core.departureTurnbacks(
-          { ...input, plan: { ...input.plan, crosswind: side && { height_m, side } } },
-          bank,
-          HEIGHTS_M,
-        );
-        return { side, found: outcome.ok ? outcome.value : [] };
-      }),
+      banks.map(
+        (bank): Work<{ side: (typeof tried)[number]; turnbacks: readonly TurnbackAtHeight[] }> =>
+          async (core) => {
+            const outcome = await core.departureTurnbacks(
+              { ...question, plan: { ...question.plan, crosswind: side && { height_m, side } } },
+              bank,
+              HEIGHTS_M,
+            );
+            return { side, turnbacks: outcome.ok ? outcome.value : [] };
+          },
+      ),
     );
     askAll(tasks, stop.signal)
       .then((parts) =>
         setCompared({
-          input,
+          question,
           sides: tried.map((side) => ({
             side,
             points: HEIGHTS_M.map((at_m) => ({
@@ -57,7 +60,7 @@ export function useEarlyTurn(wanted: boolean) {
                 bestOf(
                   parts
                     .filter((part) => part.side === side)
-                    .flatMap((part) => part.found.filter((found) => found.height_m === at_m)),
+                    .flatMap((part) => part.turnbacks.filter((turnback) => turnback.height_m === at_m)),
                 )?.score_m ?? null,
             })),
           })),
@@ -66,10 +69,10 @@ export function useEarlyTurn(wanted: boolean) {
       // Stopped by a newer question.
       .catch(() => undefined);
     return () => stop.abort(new DOMException("stopped", "AbortError"));
-  }, [wanted, input]);
+  }, [wanted, question]);
 
-  const current = compared && compared.input === input ? compared : null;
-  const height = format("height", input?.plan.crosswind?.height_m ?? USUAL_M);
+  const current = compared && compared.question === question ? compared : null;
+  const height = format("height", question?.plan.crosswind?.height_m ?? USUAL_M);
   const lines = (current?.sides ?? []).map(({ side, points }) => ({
     id: `early-${side}`,
     name: side ? `${side} at ${height}` : "straight out",

@@ -2,7 +2,7 @@
 import type { ClimbTo } from "@/core/asymmetric/climb-by-height";
 import type { BeforeFeathering } from "@/core/asymmetric/before-feathering";
 import type { BankChoice } from "@/core/asymmetric/climb-ledger";
-import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
+import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-question";
 import { useState } from "react";
 import { degrees } from "@/core/quantities/angle";
 import { M_PER_FT } from "@/core/quantities/constants";
@@ -162,7 +162,7 @@ function Later() {
   const question = useEngineOutQuestion();
   const format = useFormat();
   if (!byHeight) return <p className="text-ink2">Computing …</p>;
-  const six = byHeight.find((at) => at.altitude_m >= LATER_M - 1);
+  const six = byHeight.find((row) => row.altitude_m >= LATER_M - 1);
   const says = (mps: number) =>
     mps >= 0 ? `climb ${format("verticalSpeed", mps)}` : `descend ${format("verticalSpeed", -mps)}`;
   const jet = question.deadPropeller === "none";
@@ -179,20 +179,20 @@ function Later() {
           )
         }
         rows={byHeight.filter((_, i) => i % 2 === 0)}
-        rowKey={(at) => at.altitude_m}
+        rowKey={(row) => row.altitude_m}
         columns={[
-          { name: "altitude", kind: "figure", cell: (at) => format("height", at.altitude_m) },
+          { name: "altitude", kind: "figure", cell: (row) => format("height", row.altitude_m) },
           {
             name: "as set",
-            cell: (at) => format("verticalSpeed", at.asSet.climb_mps),
-            tone: (at) => (at.asSet.climb_mps < 0 ? "text-brick" : ""),
+            cell: (row) => format("verticalSpeed", row.asSet.climb_mps),
+            tone: (row) => (row.asSet.climb_mps < 0 ? "text-brick" : ""),
           },
           {
             name: jet ? "clean" : "feathered, clean",
-            cell: (at) => format("verticalSpeed", at.mended.climb_mps),
-            tone: (at) => (at.mended.climb_mps < 0 ? "text-brick" : ""),
+            cell: (row) => format("verticalSpeed", row.mended.climb_mps),
+            tone: (row) => (row.mended.climb_mps < 0 ? "text-brick" : ""),
           },
-          { name: "at", cell: (at) => format("speed", at.mended.eas_mps) },
+          { name: "at", cell: (row) => format("speed", row.mended.eas_mps) },
         ]}
       />
     </section>

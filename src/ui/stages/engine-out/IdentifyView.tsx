@@ -205,7 +205,7 @@ function Panel({ moments, moment }: { moments: readonly GaugeMoment[]; moment: G
       <ul>
         {gauges.map((gauge) => {
           const zero = gaugeZero(gauge);
-          const most = Math.max(...moments.flatMap((at) => [at.left[gauge] ?? 0, at.right[gauge] ?? 0])) - zero;
+          const most = Math.max(...moments.flatMap((row) => [row.left[gauge] ?? 0, row.right[gauge] ?? 0])) - zero;
           const share = (value: number) => `${Math.max(Math.min((value - zero) / most, 1), 0) * 100}%`;
           return (
             <li

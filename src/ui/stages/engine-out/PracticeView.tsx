@@ -1,6 +1,6 @@
 "use client";
 import type { BelowVmca } from "@/core/asymmetric/below-vmca";
-import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
+import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-question";
 import { useState } from "react";
 import { DEMONSTRATION_FLOOR_M, type Demonstration, type DemonstrationPlan } from "@/core/asymmetric/demonstration";
 import { degrees } from "@/core/quantities/angle";

@@ -1,7 +1,7 @@
 "use client";
 import { success } from "@/core/outcome";
 import type { EngineOutCard } from "@/core/asymmetric/engine-out";
-import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-case";
+import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-question";
 import { degrees } from "@/core/quantities/angle";
 import { SERVICE_ONE_MPS } from "@/core/asymmetric/one-engine-climb";
 import { PA_PER_INHG } from "@/core/quantities/constants";
@@ -110,21 +110,21 @@ export function SpeedsView() {
           <DataTable
             className="w-full text-[13px]"
             rows={tables?.rudder ?? []}
-            rowKey={(at) => at.eas_mps}
+            rowKey={(row) => row.eas_mps}
             columns={[
-              { name: "speed", tone: () => "num", cell: (at) => format("speed", at.eas_mps) },
+              { name: "speed", tone: () => "num", cell: (row) => format("speed", row.eas_mps) },
               ...(["left", "right"] as const).flatMap((failed): Column<RudderAtSpeed>[] => [
                 {
                   name: `${failed} failed`,
-                  cell: (at) =>
-                    at[failed] === null
+                  cell: (row) =>
+                    row[failed] === null
                       ? "–"
-                      : `${formatNumber(degrees(at[failed].rudder_rad), 1)}° ${failed === "left" ? "right" : "left"}`,
+                      : `${formatNumber(degrees(row[failed].rudder_rad), 1)}° ${failed === "left" ? "right" : "left"}`,
                 },
                 {
                   name: `pedal, ${failed} failed`,
                   head: "pedal",
-                  cell: (at) => (at[failed] === null ? "–" : format("force", at[failed].pedal_N)),
+                  cell: (row) => (row[failed] === null ? "–" : format("force", row[failed].pedal_N)),
                 },
               ]),
             ]}
@@ -133,9 +133,9 @@ export function SpeedsView() {
           <DataTable
             className="w-full text-[13px]"
             rows={card.ceilings}
-            rowKey={(at) => at.mass_kg}
+            rowKey={(row) => row.mass_kg}
             columns={[
-              { name: "mass", tone: () => "num", cell: (at) => format("mass", at.mass_kg) },
+              { name: "mass", tone: () => "num", cell: (row) => format("mass", row.mass_kg) },
               {
                 name: `service (${format("verticalSpeed", SERVICE_ONE_MPS)})`,
                 cell: ({ service }) => ceilingInWords(service, format),

@@ -122,7 +122,7 @@ export function VmcaByHeight() {
       });
       return chartOption(
         ink,
-        (curve ?? []).map((at) => ({ ...at, x: height(at.altitudeDensity_m) })).filter(({ x }) => x <= most),
+        (curve ?? []).map((row) => ({ ...row, x: height(row.altitudeDensity_m) })).filter(({ x }) => x <= most),
         (si) => fromSi("speed", units.speed, si),
         unitOf("speed", units.speed).label,
         {
@@ -148,7 +148,7 @@ export function VmcaByHeight() {
       table={
         <LinesTable
           head="density altitude"
-          rows={(curve ?? []).map((at) => ({ ...at, key: format("height", at.altitudeDensity_m) }))}
+          rows={(curve ?? []).map((row) => ({ ...row, key: format("height", row.altitudeDensity_m) }))}
         />
       }
     />
@@ -164,7 +164,7 @@ export function VmcaByBank() {
     (ink: ChartInk) =>
       chartOption(
         ink,
-        (byBank ?? []).map((at) => ({ ...at, x: degrees(at.bank_rad) })),
+        (byBank ?? []).map((row) => ({ ...row, x: degrees(row.bank_rad) })),
         (si) => fromSi("speed", units.speed, si),
         unitOf("speed", units.speed).label,
         { ...ink.axis("bank into the live engine, °"), min: -3, max: 9, interval: 3 },
@@ -185,7 +185,7 @@ export function VmcaByBank() {
       table={
         <LinesTable
           head="bank into the live engine"
-          rows={(byBank ?? []).map((at) => ({ ...at, key: `${Math.round(degrees(at.bank_rad))}°` }))}
+          rows={(byBank ?? []).map((row) => ({ ...row, key: `${Math.round(degrees(row.bank_rad))}°` }))}
         />
       }
     />

@@ -48,10 +48,10 @@ export function ledgerRows(
       colour: "steel",
     },
   ];
-  let at = ledger.twoEngines_mps;
+  let climb_mps = ledger.twoEngines_mps;
   const cut = (name: string, note: string | null, figure: string, cost_mps: number, colour: string) => {
-    rows.push({ name, note, figure, kind: "cost", from_mps: at, to_mps: at - cost_mps, colour });
-    at -= cost_mps;
+    rows.push({ name, note, figure, kind: "cost", from_mps: climb_mps, to_mps: climb_mps - cost_mps, colour });
+    climb_mps -= cost_mps;
   };
   cut(
     "The engine",

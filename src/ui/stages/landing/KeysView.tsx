@@ -1,7 +1,7 @@
 "use client";
 import { isUsable } from "@/core/landing/site-verdict";
 import type { LatLon } from "@/core/earth/geodesic";
-import type { ReachInput } from "@/core/landing/reach-input";
+import type { ReachQuestion } from "@/core/landing/reach-question";
 import { success, type Outcome } from "@/core/outcome";
 import type { EndReach } from "@/core/landing/reach";
 import dynamic from "next/dynamic";
@@ -246,12 +246,12 @@ function Scrubber({ circuit }: { circuit: KeyCircuit }) {
 }
 
 interface WayQuestion {
-  readonly input: ReachInput;
+  readonly question: ReachQuestion;
   readonly origin: LatLon;
 }
 
-const askWay: Ask<WayQuestion, EndReach | null> = async (core, { input, origin }) =>
-  success(await core.landingWay(input, origin));
+const askWay: Ask<WayQuestion, EndReach | null> = async (core, { question: question, origin }) =>
+  success(await core.landingWay(question, origin));
 
 /** Too high or too low there, turned into what to do. */
 function Action({ circuit, onLose }: { circuit: KeyCircuit; onLose: () => void }) {
@@ -269,7 +269,7 @@ function Action({ circuit, onLose }: { circuit: KeyCircuit; onLose: () => void }
     const plane = localPlane(origin);
     const position = plane.toLatLon({ x_m, y_m });
     return {
-      input: {
+      question: {
         ...question,
         ends: [end],
         position,

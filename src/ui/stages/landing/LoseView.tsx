@@ -144,9 +144,9 @@ function PlanChart({ plan, question }: { plan: LossPlan; question: LoseQuestion 
   const line = useMemo(() => planLine(plan, question.height_m), [plan, question.height_m]);
   const option = useCallback(
     (ink: ChartInk) => {
-      const point = (at: { x_m: number; h_m: number }) => [
-        fromSi("distance", units.distance, at.x_m),
-        fromSi("height", units.height, at.h_m),
+      const point = (point: { x_m: number; h_m: number }) => [
+        fromSi("distance", units.distance, point.x_m),
+        fromSi("height", units.height, point.h_m),
       ];
       return {
         grid: { left: 60, right: 16, top: 26, bottom: 40 },
@@ -204,10 +204,10 @@ function PlanChart({ plan, question }: { plan: LossPlan; question: LoseQuestion 
             </tr>
           </thead>
           <tbody className="num">
-            {line.map((at, i) => (
+            {line.map((point, i) => (
               <tr key={i}>
-                <td>{format("distance", at.x_m)}</td>
-                <td>{format("height", at.h_m)}</td>
+                <td>{format("distance", point.x_m)}</td>
+                <td>{format("height", point.h_m)}</td>
               </tr>
             ))}
           </tbody>

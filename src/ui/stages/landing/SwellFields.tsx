@@ -17,9 +17,9 @@ const distanceCheck = checkBy(Ship.shape.distance_m);
 export function SwellFields() {
   const [{ swells, ships }, set] = useLandingPlan();
   const change = (i: number, patch: Partial<Swell>) =>
-    set({ swells: swells.map((swell, at) => (at === i ? { ...swell, ...patch } : swell)) });
+    set({ swells: swells.map((swell, index) => (index === i ? { ...swell, ...patch } : swell)) });
   const move = (i: number, patch: Partial<Ship>) =>
-    set({ ships: ships.map((ship, at) => (at === i ? { ...ship, ...patch } : ship)) });
+    set({ ships: ships.map((ship, index) => (index === i ? { ...ship, ...patch } : ship)) });
   return (
     <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
       {swells.map((swell, i) => (
@@ -54,7 +54,7 @@ export function SwellFields() {
             type="button"
             className="mb-1.5 rounded p-1 hover:bg-mark"
             aria-label={`Remove swell ${i + 1}`}
-            onClick={() => set({ swells: swells.filter((_, at) => at !== i) })}
+            onClick={() => set({ swells: swells.filter((_, index) => index !== i) })}
           >
             <Trash2 size={16} aria-hidden="true" />
           </button>
@@ -83,7 +83,7 @@ export function SwellFields() {
             type="button"
             className="mb-1.5 rounded p-1 hover:bg-mark"
             aria-label={`Remove ship ${i + 1}`}
-            onClick={() => set({ ships: ships.filter((_, at) => at !== i) })}
+            onClick={() => set({ ships: ships.filter((_, index) => index !== i) })}
           >
             <Trash2 size={16} aria-hidden="true" />
           </button>

@@ -1,5 +1,5 @@
 "use client";
-import { type TouchdownCase, secureList } from "@/core/landing/touchdown";
+import { type TouchdownOption, secureList } from "@/core/landing/touchdown";
 import { formatNumber } from "@/core/quantities/units";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { CheckField } from "@/ui/kit/forms/CheckField";
@@ -170,7 +170,7 @@ export function TouchdownView() {
 }
 
 /** Energy as a bar over that of the slowest touchdown. */
-function Energy({ entry, source }: { entry: TouchdownCase; source: WorkingSource }) {
+function Energy({ entry, source }: { entry: TouchdownOption; source: WorkingSource }) {
   return (
     <span className="flex items-center gap-2">
       <span

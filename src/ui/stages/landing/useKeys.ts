@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { ApproachKeys } from "@/core/landing/approach-keys";
 import type { LandingEnd } from "@/core/landing/landing-end";
-import type { ReachInput } from "@/core/landing/reach-input";
+import type { ReachQuestion } from "@/core/landing/reach-question";
 import type { Outcome } from "@/core/outcome";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";
@@ -19,7 +19,7 @@ export function useShownPlace(): LandingEnd | null {
 }
 
 interface KeysQuestion {
-  readonly question: Omit<ReachInput, "ends">;
+  readonly question: Omit<ReachQuestion, "ends">;
   readonly end: LandingEnd;
   readonly origin: LatLon;
 }
@@ -31,7 +31,7 @@ const askKeys: Ask<KeysQuestion, ApproachKeys> = (core, { question, end, origin 
 export function useKeys(): {
   keys: Outcome<ApproachKeys> | null;
   end: LandingEnd | null;
-  question: Omit<ReachInput, "ends">;
+  question: Omit<ReachQuestion, "ends">;
 } {
   const asked = useReachQuestion();
   const question = useMemo(() => {

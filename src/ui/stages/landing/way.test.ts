@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation } from "../../../../demo/read-demo";
 import { landingEnds } from "@/core/landing/landing-end";
 import { reachOf } from "@/core/landing/reach";
-import { reachInput } from "@/core/landing/reach-input";
+import { reachQuestion } from "@/core/landing/reach-question";
 import { DEFAULT_UNITS, formatSi } from "@/core/quantities/units";
 import { formatMargin } from "@/ui/kit/units/margin";
 import { firstMove, wayInWords, wordInWords } from "./way";
@@ -10,7 +10,10 @@ import { firstMove, wayInWords, wordInWords } from "./way";
 const { aerodromes } = demoPlaces();
 
 function skerrow11(change: object = {}) {
-  const question = { ...reachInput(demoSituation(), demoAircraft("alder-s1"), landingEnds(aerodromes, [])), ...change };
+  const question = {
+    ...reachQuestion(demoSituation(), demoAircraft("alder-s1"), landingEnds(aerodromes, [])),
+    ...change,
+  };
   const found = reachOf(question, null);
   const end = found.ok ? found.value.ends.find((candidate) => candidate.name === "Skerrow 11") : undefined;
   if (!end) throw new Error("expected Skerrow 11");

@@ -33,7 +33,7 @@ export function FlowEditor() {
   const [items, setItems] = useState<readonly CauseItem[] | null>(null);
   const list = items ?? [];
   const change = (i: number, patch: Partial<CauseItem>) =>
-    setItems(list.map((item, at) => (at === i ? { ...item, ...patch } : item)));
+    setItems(list.map((item, index) => (index === i ? { ...item, ...patch } : item)));
   const move = (i: number, by: number) => {
     const next = [...list];
     next.splice(i + by, 0, ...next.splice(i, 1));
@@ -118,7 +118,7 @@ export function FlowEditor() {
                     className="rounded p-1 hover:bg-mark disabled:opacity-30"
                     disabled={list.length === 1}
                     aria-label={`Remove ${item.name}`}
-                    onClick={() => setItems(list.filter((_, at) => at !== i))}
+                    onClick={() => setItems(list.filter((_, index) => index !== i))}
                   >
                     <Trash2 size={16} aria-hidden="true" />
                   </button>

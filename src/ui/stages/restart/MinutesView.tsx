@@ -67,13 +67,13 @@ export function MinutesView() {
   const overlay = useMemo((): Overlay | null => {
     if (!answer?.ok) return null;
     const plane = localPlane(origin);
-    const at = plane.toPlane(position);
+    const here = plane.toPlane(position);
     return {
       key: "minutes",
       lines: [],
       marks: [],
       areas: answer.value.plans.map((plan) => ({
-        centre: { x_m: at.x_m + plan.drift.east_m, y_m: at.y_m + plan.drift.north_m },
+        centre: { x_m: here.x_m + plan.drift.east_m, y_m: here.y_m + plan.drift.north_m },
         radius_m: plan.radius_m,
         label: NAMES[plan.choice].toLowerCase(),
         colour: COLOURS[plan.choice],

@@ -11,8 +11,8 @@ const NEAR = 9;
 /** The runway to scale: where speeds come, where it stands after stopping, where the screen is passed on one engine. */
 export function RunwayStrip({ answer }: { answer: TakeOffAnswer }) {
   const format = useFormat();
-  const { accelerate, input, marks } = answer;
-  const { length_m } = input.runway;
+  const { accelerate, question: question, marks } = answer;
+  const { length_m } = question.runway;
   const stop = {
     name: `stops, ${format("length", accelerate.stopX_m)}`,
     x_m: accelerate.stopX_m,
@@ -44,7 +44,7 @@ export function RunwayStrip({ answer }: { answer: TakeOffAnswer }) {
   return (
     <figure
       className="px-4 pt-2 pb-1"
-      aria-label={`Runway ${input.runway.name}, ${format("length", length_m)}, to scale`}
+      aria-label={`Runway ${question.runway.name}, ${format("length", length_m)}, to scale`}
     >
       <div className="relative text-[12.5px]" style={{ height: top + 64 }}>
         {speeds.map((speed, i) => (
@@ -69,7 +69,7 @@ export function RunwayStrip({ answer }: { answer: TakeOffAnswer }) {
           aria-hidden="true"
         />
         <span className="num absolute px-1 leading-[18px]" style={{ top, left: 2 }}>
-          {input.runway.name}, {format("length", length_m)}
+          {question.runway.name}, {format("length", length_m)}
         </span>
         {[stop, go].map(
           (mark, i) =>

@@ -1,6 +1,6 @@
 "use client";
 import type { SegmentName } from "@/core/take-off/segments";
-import type { TakeOffInput } from "@/core/take-off/take-off-day";
+import type { TakeOffQuestion } from "@/core/take-off/take-off-day";
 import type { SegmentsAnswer } from "@/core/take-off/take-off-answer";
 import { formatNumber } from "@/core/quantities/units";
 import type { Ask } from "@/ui/kit/lanes/asking";
@@ -18,20 +18,25 @@ const NAMES: Record<SegmentName, string> = {
   landing: "Landing climb, both engines",
 };
 
-const askSegments: Ask<TakeOffInput, SegmentsAnswer> = (core, input) => core.takeOffSegments(input);
+const askSegments: Ask<TakeOffQuestion, SegmentsAnswer> = (core, question) => core.takeOffSegments(question);
 
 /** The segments' gradients against the least asked for, and the mass that climb allows by height and temperature. */
-export function SegmentsView({ input }: { input: TakeOffInput }) {
+export function SegmentsView({ question: question }: { question: TakeOffQuestion }) {
   const format = useFormat();
-  const outcome = outcomeOf(useAnswer(input, askSegments, "long"));
+  const outcome = outcomeOf(useAnswer(question, askSegments, "long"));
   if (!outcome) return <p className="p-4 text-ink2">Computing …</p>;
   if (!outcome.ok) return <p className="p-4 text-brick">{outcome.issue.message}</p>;
   const { segments, today, table } = outcome.value;
-  const heavy = today.mass_kg !== null && input.mass_kg > today.mass_kg;
+  const heavy = today.mass_kg !== null && question.mass_kg > today.mass_kg;
   const source = {
     calculation: {
       name: "segments",
-      input: { aircraft: input.aircraft, mass_kg: input.mass_kg, altitude_m: input.runway.elevation_m, air: input.air },
+      input: {
+        aircraft: question.aircraft,
+        mass_kg: question.mass_kg,
+        altitude_m: question.runway.elevation_m,
+        air: question.air,
+      },
     },
   };
   return (
@@ -41,7 +46,7 @@ export function SegmentsView({ input }: { input: TakeOffInput }) {
           {today.mass_kg === null
             ? "No mass meets the gradients."
             : heavy
-              ? `Too heavy by ${format("mass", input.mass_kg - today.mass_kg)}.`
+              ? `Too heavy by ${format("mass", question.mass_kg - today.mass_kg)}.`
               : "It meets every gradient."}
         </strong>{" "}
         {today.mass_kg !== null && (
@@ -50,14 +55,14 @@ export function SegmentsView({ input }: { input: TakeOffInput }) {
             <Figure title="Mass limited by climb" figure="limit" source={source} className="font-semibold">
               {format("mass", today.mass_kg)}
             </Figure>{" "}
-            at {input.runway.name} today
+            at {question.runway.name} today
             {today.binding === null ? ", the structure’s maximum" : `: the ${today.binding} segment binds`}.
           </>
         )}
       </p>
       <DataTable
         className="w-full max-w-[640px] text-[14px]"
-        caption={`At ${format("mass", input.mass_kg)}; least gradients of two-engine transports, 14 CFR 25.119 and 25.121`}
+        caption={`At ${format("mass", question.mass_kg)}; least gradients of two-engine transports, 14 CFR 25.119 and 25.121`}
         rows={segments}
         rowKey={(segment) => segment.name}
         columns={[
@@ -109,7 +114,7 @@ export function SegmentsView({ input }: { input: TakeOffInput }) {
             },
             tone: ({ limits }) => {
               const { mass_kg } = limits[i].limit;
-              return mass_kg === null || mass_kg < input.mass_kg ? "text-brick" : "";
+              return mass_kg === null || mass_kg < question.mass_kg ? "text-brick" : "";
             },
           })),
         ]}

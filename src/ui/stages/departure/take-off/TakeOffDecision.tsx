@@ -12,8 +12,8 @@ const SIDE_MPS = 5.144;
 /** The answer in a sentence, the distances and speeds, obstacles, cautions. */
 export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
   const format = useFormat();
-  const { accelerate, speeds, jet, input, back, clear, lowest } = answer;
-  const source = { calculation: { name: "accelerate", input } };
+  const { accelerate, speeds, jet, question: question, back, clear, lowest } = answer;
+  const source = { calculation: { name: "accelerate", input: question } };
   const said = takeOffDecision(answer, format);
   const short = accelerate.stopSpare_m < 0;
   const goes = accelerate.goSpare_m !== null && accelerate.goSpare_m >= 0;
@@ -38,14 +38,14 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
       <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 border-t border-rule px-4 py-3 text-[14px] [&>dd]:text-right [&>dt]:text-ink2">
         {row(
           `Stop, from ${format("speed", accelerate.failure_mps)}`,
-          format("length", accelerate.stopX_m - input.intersection_m),
+          format("length", accelerate.stopX_m - question.intersection_m),
           "stop",
           short,
         )}
         {row("Runway left", format("length", accelerate.stopSpare_m), "stop", short)}
         {row(
           `Go, to ${jet ? "35" : "50"} ft`,
-          accelerate.goX_m === null ? "never" : format("length", accelerate.goX_m - input.intersection_m),
+          accelerate.goX_m === null ? "never" : format("length", accelerate.goX_m - question.intersection_m),
           "go",
           accelerate.goX_m === null,
         )}
@@ -68,12 +68,12 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
       <p className="border-t border-rule px-4 py-2 text-[14px]">
         Turns on one engine at {format("speed", speeds.oneEngine_mps)}:{" "}
         <Figure title="Control in the turn" figure="back" source={source} className="text-left font-sans">
-          {returnInWords(back, input.oneEngine.turns, format)}
+          {returnInWords(back, question.oneEngine.turns, format)}
         </Figure>
       </p>
       {lowest !== null && lowest.over_m !== null && (
         <p
-          className={`border-t border-rule px-4 py-2 text-[14px] ${lowest.over_m < input.plan.clearance_m ? "text-brick" : ""}`}
+          className={`border-t border-rule px-4 py-2 text-[14px] ${lowest.over_m < question.plan.clearance_m ? "text-brick" : ""}`}
         >
           Straight out, failure on the runway{jet ? ", net" : ""}:{" "}
           {lowest.over_m >= 0
@@ -107,7 +107,7 @@ function TooShort({ answer: { accelerate } }: { answer: TakeOffAnswer }) {
 }
 
 /** What is left over each obstacle. */
-function Clearances({ answer: { clear, jet, input } }: { answer: TakeOffAnswer }) {
+function Clearances({ answer: { clear, jet, question: question } }: { answer: TakeOffAnswer }) {
   const format = useFormat();
   return (
     <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Obstacles">
@@ -116,7 +116,7 @@ function Clearances({ answer: { clear, jet, input } }: { answer: TakeOffAnswer }
         {clear.map(({ obstacle, over_m }) => (
           <li
             key={`${obstacle.name}${obstacle.distance_m}`}
-            className={`flex justify-between gap-3 ${over_m !== null && over_m < input.plan.clearance_m ? "text-brick" : ""}`}
+            className={`flex justify-between gap-3 ${over_m !== null && over_m < question.plan.clearance_m ? "text-brick" : ""}`}
           >
             <span>{obstacle.name}</span>
             <span className="num">
@@ -133,11 +133,11 @@ function Clearances({ answer: { clear, jet, input } }: { answer: TakeOffAnswer }
   );
 }
 
-function useTakeOffCautions({ accelerate, speeds, jet, input }: TakeOffAnswer): string[] {
+function useTakeOffCautions({ accelerate, speeds, jet, question: question }: TakeOffAnswer): string[] {
   const format = useFormat();
-  const { surface } = input.wind;
+  const { surface } = question.wind;
   const side_mps = surface
-    ? Math.abs(surface.speed_mps * Math.sin(surface.from_rad - input.runway.headingTrue_rad))
+    ? Math.abs(surface.speed_mps * Math.sin(surface.from_rad - question.runway.headingTrue_rad))
     : 0;
   const missing = useMissingTerrain();
   return [
@@ -149,8 +149,8 @@ function useTakeOffCautions({ accelerate, speeds, jet, input }: TakeOffAnswer): 
       `${format("speed", side_mps)} of side wind, which is not computed here: the aeroplane’s limit counts, and the rudder that it leaves for a failure.`,
     accelerate.stopSpare_m < 0 &&
       "It does not stop on this runway from there: choose an earlier failure speed, less mass or a longer runway.",
-    input.runway.surface !== "asphalt" &&
-      input.runway.surface !== "concrete" &&
+    question.runway.surface !== "asphalt" &&
+      question.runway.surface !== "concrete" &&
       "Grass, gravel and sand roll and brake worse than computed here.",
     missing && `${missing}: the ground ahead is not looked at.`,
     !jet && "Handbook figures of light twins are flown by test pilots in new aeroplanes.",

@@ -1,6 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
-import { departureRunways } from "@/core/departure/departure-input";
+import { departureRunways } from "@/core/departure/departure-question";
 import { DeparturePlan } from "@/core/situation/departure-plan";
 import { Obstacle, TakeOffPlan } from "@/core/situation/take-off-plan";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
@@ -48,7 +48,7 @@ export function TakeOffEditor() {
       departure: { ...current.departure, twoEngines: { ...current.departure.twoEngines, ...patch } },
     }));
   const setObstacle = (i: number, patch: Partial<Obstacle>) =>
-    set({ obstacles: plan.obstacles.map((obstacle, at) => (at === i ? { ...obstacle, ...patch } : obstacle)) });
+    set({ obstacles: plan.obstacles.map((obstacle, index) => (index === i ? { ...obstacle, ...patch } : obstacle)) });
   const jet = document.engines.kind === "jet";
   const back = (shown: boolean, label: string, patch: Partial<TakeOffPlan>) =>
     shown && (
@@ -189,7 +189,7 @@ export function TakeOffEditor() {
             type="button"
             className="btn btn-quiet px-2"
             aria-label={`Remove ${obstacle.name}`}
-            onClick={() => set({ obstacles: plan.obstacles.filter((_, at) => at !== i) })}
+            onClick={() => set({ obstacles: plan.obstacles.filter((_, index) => index !== i) })}
           >
             <Trash2 size={15} aria-hidden="true" />
           </button>

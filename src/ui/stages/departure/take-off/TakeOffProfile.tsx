@@ -31,8 +31,8 @@ export function TakeOffProfile({ answer }: { answer: TakeOffAnswer }) {
       const last = Math.max(
         points.at(-1)?.x_m ?? 0,
         answer.phases.both.points.at(-1)?.x_m ?? 0,
-        answer.input.runway.length_m,
-        ...answer.input.plan.obstacles.map((obstacle) => obstacle.distance_m),
+        answer.question.runway.length_m,
+        ...answer.question.plan.obstacles.map((obstacle) => obstacle.distance_m),
       );
       const far_m = Math.min(last * 1.03, 14_000);
       const line = (name: string, of: readonly PathPoint[], colour: string, type: unknown, width: number) => ({
@@ -80,8 +80,11 @@ export function TakeOffProfile({ answer }: { answer: TakeOffAnswer }) {
             areaStyle: { color: ink.of("rule"), origin: "start" },
             itemStyle: { color: ink.of("ink2") },
             data: answer.ground
-              .filter((at) => at.distance_m <= far_m)
-              .map((at) => [x(at.distance_m), at.height_m === null ? null : y(Math.min(at.height_m, TOP_M))]),
+              .filter((point) => point.distance_m <= far_m)
+              .map((point) => [
+                x(point.distance_m),
+                point.height_m === null ? null : y(Math.min(point.height_m, TOP_M)),
+              ]),
           },
           line("both engines", answer.phases.both.points, "ink2", [7, 5], 2),
           {
@@ -91,7 +94,7 @@ export function TakeOffProfile({ answer }: { answer: TakeOffAnswer }) {
               symbol: "none",
               data: [
                 {
-                  xAxis: x(answer.input.runway.length_m),
+                  xAxis: x(answer.question.runway.length_m),
                   lineStyle: { color: ink.of("ink"), type: "solid" },
                   label: { formatter: "runway ends", color: ink.of("ink"), position: "insideEndTop" },
                 },
@@ -115,13 +118,14 @@ export function TakeOffProfile({ answer }: { answer: TakeOffAnswer }) {
             itemStyle: { color: ink.of("brick") },
             label: {
               show: true,
-              formatter: ({ dataIndex }: { dataIndex: number }) => answer.input.plan.obstacles[dataIndex]?.name ?? "",
+              formatter: ({ dataIndex }: { dataIndex: number }) =>
+                answer.question.plan.obstacles[dataIndex]?.name ?? "",
               position: "top",
               color: ink.of("ink"),
               fontFamily: ink.sans,
               fontSize: 13,
             },
-            data: answer.input.plan.obstacles.map((obstacle) => [x(obstacle.distance_m), y(obstacle.height_m)]),
+            data: answer.question.plan.obstacles.map((obstacle) => [x(obstacle.distance_m), y(obstacle.height_m)]),
           },
           ...(mark
             ? [

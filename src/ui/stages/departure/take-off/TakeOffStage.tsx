@@ -53,7 +53,7 @@ export function TakeOffStage() {
             <PhaseTable answer={answer} />
           </StageView>
           <StageView value="segments">
-            <SegmentsView input={answer.input} />
+            <SegmentsView question={answer.question} />
           </StageView>
           <StageView value="brief">
             <TakeOffBriefView answer={answer} />

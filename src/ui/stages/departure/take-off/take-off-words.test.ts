@@ -1,15 +1,15 @@
-import type { TakeOffInput } from "@/core/take-off/take-off-day";
+import type { TakeOffQuestion } from "@/core/take-off/take-off-day";
 import { describe, expect, it } from "vitest";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { takeOffAnswer } from "@/core/take-off/take-off-answer";
 import { formatIn } from "@/ui/kit/units/units-store";
-import { demoTakeOffInput } from "../../../../../demo/demo-take-off";
+import { demoTakeOffQuestion } from "../../../../../demo/demo-take-off";
 import { returnInWords, takeOffDecision, takeOffHeadline } from "./take-off-words";
 
 const format = formatIn(DEFAULT_UNITS);
-const takeOff = (input: TakeOffInput) => takeOffAnswer(input, null);
-function said(change: Parameters<typeof demoTakeOffInput>[0]) {
-  const found = takeOff(demoTakeOffInput(change));
+const takeOff = (question: TakeOffQuestion) => takeOffAnswer(question, null);
+function said(change: Parameters<typeof demoTakeOffQuestion>[0]) {
+  const found = takeOff(demoTakeOffQuestion(change));
   if (!found.ok) throw new Error(found.issue.message);
   const { lead, rest } = takeOffDecision(found.value, format);
   return {

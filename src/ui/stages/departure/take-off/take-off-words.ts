@@ -7,7 +7,7 @@ import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 /** What the words are made of. */
 export type TakeOffTold = Pick<
   TakeOffAnswer,
-  "input" | "jet" | "phases" | "climb_mps" | "accelerate" | "back" | "speeds"
+  "question" | "jet" | "phases" | "climb_mps" | "accelerate" | "back" | "speeds"
 >;
 
 /** It can be flown away on one engine, from where the pilot asks for. */
@@ -34,7 +34,7 @@ export function takeOffDecision(
   told: TakeOffTold,
   format: Format,
 ): { lead: string; rest: string; tone: "" | "text-brick" } {
-  const { input, jet, phases, climb_mps, accelerate } = told;
+  const { question, jet, phases, climb_mps, accelerate } = told;
   const { goFrom_m, advisedFrom_m, slow } = phases;
   if (!climbsAway(told)) {
     const sum =
@@ -65,9 +65,9 @@ export function takeOffDecision(
   const mended = `${format("verticalSpeed", climb_mps, "down")} with everything mended.`;
   if (jet) return { lead: "It climbs away on one engine.", rest: `${mended} ${onRunway}${steep}`, tone: "" };
   const asked =
-    input.oneEngine.least === "height"
+    question.oneEngine.least === "height"
       ? "gear down below that is a commitment to land"
-      : `below that the minute after the failure climbs less than ${format("verticalSpeed", input.oneEngine.leastClimb_mps)}`;
+      : `below that the minute after the failure climbs less than ${format("verticalSpeed", question.oneEngine.leastClimb_mps)}`;
   return {
     lead: `Go from ${format("height", advisedFrom_m ?? 0, "up")}.`,
     rest: `Advised: ${asked}. Flown without error it climbs away from ${format("height", goFrom_m ?? 0, "up")}; ${mended} ${onRunway}${steep}`,

@@ -12,11 +12,11 @@ import { takeOffDecision } from "./take-off-words";
 export function useTakeOffCard(answer: TakeOffAnswer, brief: readonly string[]): () => void {
   const format = useFormat();
   const make = useCallback(() => {
-    const { input, jet, speeds, accelerate, phases } = answer;
+    const { question: question, jet, speeds, accelerate, phases } = answer;
     const height = (value_m: number | null) => (value_m === null ? "none" : format("height", value_m));
     const content: TakeOffCardContent = {
-      title: `Departure ${input.runway.name}`,
-      sub: `${input.aircraft.name}, ${format("mass", input.mass_kg)}; QNH ${format("pressure", input.air.qnh_Pa)}; recognition ${input.plan.recognition_s} s; equivalent airspeeds`,
+      title: `Departure ${question.runway.name}`,
+      sub: `${question.aircraft.name}, ${format("mass", question.mass_kg)}; QNH ${format("pressure", question.air.qnh_Pa)}; recognition ${question.plan.recognition_s} s; equivalent airspeeds`,
       answer: `${takeOffDecision(answer, format).lead} ${format("verticalSpeed", answer.climb_mps, "down")} at ${format("speed", speeds.oneEngine_mps)}`,
       rows: [
         {
@@ -29,7 +29,7 @@ export function useTakeOffCard(answer: TakeOffAnswer, brief: readonly string[]):
         },
         {
           name: `Stop, from ${format("speed", accelerate.failure_mps)}`,
-          value: `${format("length", accelerate.stopX_m)} of ${format("length", input.runway.length_m)}`,
+          value: `${format("length", accelerate.stopX_m)} of ${format("length", question.runway.length_m)}`,
         },
         {
           name: `Go, ${jet ? "35" : "50"} ft`,
@@ -48,7 +48,7 @@ export function useTakeOffCard(answer: TakeOffAnswer, brief: readonly string[]):
     };
     void Promise.all([import("@/ui/kit/print/make-pdf"), import("./TakeOffCardPdf")])
       .then(([{ makePdf }, { TakeOffCardPdf }]) =>
-        makePdf(createElement(TakeOffCardPdf, { content }), `departure-${fileName(input.runway.name)}.pdf`),
+        makePdf(createElement(TakeOffCardPdf, { content }), `departure-${fileName(question.runway.name)}.pdf`),
       )
       .catch(() => toast("The card could not be made. Try again."));
   }, [answer, brief, format]);

@@ -3,7 +3,7 @@ import { geodesicBetween } from "../earth/geodesic";
 import type { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";
 import type { SituationDocument } from "../situation/situation-document";
-import type { DepartureInput } from "./departure-day";
+import type { DepartureQuestion } from "./departure-day";
 
 /** Runways that begin this near to the nearest one belong to the same aerodrome, m. */
 const SAME_AERODROME_M = 3500;
@@ -31,11 +31,11 @@ export function departureRunways(
  * @param ends - every landing end of the library; the end that is turned back to is left out of the others
  * @returns `no_runway` when the library has none
  */
-export function departureInput(
+export function departureQuestion(
   situation: SituationDocument,
   aircraft: AircraftDocument,
   ends: readonly LandingEnd[],
-): Outcome<DepartureInput> {
+): Outcome<DepartureQuestion> {
   const { departure: plan, mass_kg, air, wind, pilot, configuration } = situation;
   const runway = ends.find((end) => end.id === plan.endId && !end.unprepared) ?? departureRunways(situation, ends)[0];
   if (!runway) return failure("no_runway", "There is no runway in the library to take off from.", "ends");

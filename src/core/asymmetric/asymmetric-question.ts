@@ -1,9 +1,28 @@
+import type { AirMass } from "../air/altimetry";
 import { z } from "zod";
 import { AircraftDocument, PropellerState } from "../aircraft/aircraft-document";
 import { SituationDocument } from "../situation/situation-document";
 
-/** What every question about one engine asks: the schema of `AsymmetricQuestion`. */
-export const AsymmetricInput = z.strictObject({
+/** What is asked about steady flight on one engine of two. */
+export interface AsymmetricQuestion {
+  readonly aircraft: AircraftDocument;
+  readonly mass_kg: number;
+  /** 0 at the forward limit, 1 at the aft limit. */
+  readonly centreOfGravity: number;
+  readonly altitude_m: number;
+  readonly air: AirMass;
+  readonly flap: number;
+  readonly gearDown: boolean;
+  /** Ids of the aircraft's drag items that are open. */
+  readonly items: readonly string[];
+  readonly deadPropeller: PropellerState;
+  readonly failed: "left" | "right";
+  /** Share of the live engine's full power. */
+  readonly setting: number;
+}
+
+/** @see AsymmetricQuestion */
+export const AsymmetricQuestion = z.strictObject({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   centreOfGravity: SituationDocument.shape.centreOfGravity,

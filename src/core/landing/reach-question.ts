@@ -8,7 +8,7 @@ import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-d
 import { LandingEnd } from "./landing-end";
 
 /** What the question needs to know, in one object. */
-export const ReachInput = z.object({
+export const ReachQuestion = z.object({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,
@@ -22,15 +22,15 @@ export const ReachInput = z.object({
   ends: z.array(LandingEnd).min(1, "At least one landing end is needed.").max(400, "At most 400 landing ends at once."),
 });
 
-/** @see ReachInput */
-export type ReachInput = z.infer<typeof ReachInput>;
+/** @see ReachQuestion */
+export type ReachQuestion = z.infer<typeof ReachQuestion>;
 
 /** The question a situation asks of some landing ends; `aircraft` is the one the situation names. */
-export function reachInput(
+export function reachQuestion(
   situation: SituationDocument,
   aircraft: AircraftDocument,
   ends: readonly LandingEnd[],
-): ReachInput {
+): ReachQuestion {
   return {
     aircraft,
     mass_kg: situation.mass_kg,

@@ -1,5 +1,5 @@
-// One full scan of a departure (58 heights, both sides, intercept angle and extension searched) against an exhaustive grid of the same
-// flights, in shuffled rounds of one process; and what the stage asks while a height is scrubbed.
+// One full scan of a departure (58 heights, both sides, intercept angle and extension searched) against an exhaustive
+// grid of the same flights, in shuffled rounds of one process; and what the stage asks while a height is scrubbed.
 import { performance } from "node:perf_hooks";
 import { USUAL_SCATTER, countChance, draws } from "@/core/departure/chance";
 import { failureStart } from "@/core/departure/failure-start";

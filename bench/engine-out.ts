@@ -1,5 +1,5 @@
-// What a slider of the Engine out stage asks for: the state at once, then the factor table and both charts; against the same minimum
-// control speeds by a plain scan in small steps without halving, in shuffled rounds of one process.
+// What a slider of the Engine out stage asks for: the state at once, then the factor table and both charts; against the
+// same minimum control speeds by a plain scan in small steps without halving, in shuffled rounds of one process.
 import { performance } from "node:perf_hooks";
 import { equilibriumAt } from "@/core/asymmetric/equilibrium";
 import { CONTROLS, usedShare, vmca } from "@/core/asymmetric/vmca";

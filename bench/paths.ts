@@ -1,4 +1,5 @@
-// Paths a second for one runway end: all four words, three wind layers, against the plain reference, in shuffled rounds of one process.
+// Paths a second for one runway end: all four words, three wind layers, against the plain reference, in shuffled rounds
+// of one process.
 import { glidePerformance } from "@/core/glide/glide-performance";
 import { readFileSync } from "node:fs";
 import { performance } from "node:perf_hooks";

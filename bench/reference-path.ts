@@ -1,5 +1,5 @@
-// The same question as `searchPaths`, answered the plain way: closures and objects, the drift of each segment summed in small
-// steps of height, a fixed damping of 0.8. What the real one is measured against, and must agree with.
+// The same question as `searchPaths`, answered the plain way: closures and objects, the drift of each segment summed in
+// small steps of height, a fixed damping of 0.8. What the real one is measured against, and must agree with.
 import { airspeedsFromCas } from "@/core/air/airspeed";
 import { airAtAltitude, type AirMass } from "@/core/air/altimetry";
 import type { WindVector } from "@/core/air/wind";

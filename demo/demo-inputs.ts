@@ -1,4 +1,5 @@
-// A valid question for every calculation, about the demo world: for tests of the registry and for the fuzz, which changes them.
+// A valid question for every calculation, about the demo world: for tests of the registry and for the fuzz, which
+// changes them.
 import { landingEnds } from "@/core/landing/landing-end";
 import { reachQuestion } from "@/core/landing/reach-question";
 import { demoDepartureQuestion } from "./demo-departure";

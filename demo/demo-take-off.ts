@@ -13,7 +13,10 @@ interface Otherwise extends Partial<Omit<TakeOffQuestion, "plan" | "aircraft" | 
   readonly plan?: Partial<TakeOffPlan>;
 }
 
-/** The question: Larch T2 from Skerrow 29 in still standard air, centre of gravity in the middle. The jet leaves from Cape Orrin 26. */
+/**
+ * The question: Larch T2 from Skerrow 29 in still standard air, centre of gravity in the middle. The jet leaves from
+ * Cape Orrin 26.
+ */
 export function demoTakeOffQuestion({
   name = "larch-t2",
   headwind_kt = 0,

@@ -4,7 +4,10 @@ import type { AsymmetricQuestion } from "@/core/asymmetric/asymmetric-question";
 import type { AsymmetricCase } from "@/core/asymmetric/asymmetric-case";
 import { demoAircraft } from "./read-demo";
 
-/** Larch T2 (or another) at sea level in standard air: maximum mass, aft centre of gravity, left engine windmilling, clean. */
+/**
+ * Larch T2 (or another) at sea level in standard air: maximum mass, aft centre of gravity, left engine windmilling,
+ * clean.
+ */
 export function demoTwinQuestion(change: Partial<AsymmetricQuestion> = {}, name = "larch-t2"): AsymmetricQuestion {
   const aircraft = demoAircraft(name);
   return {

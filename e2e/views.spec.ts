@@ -1,4 +1,5 @@
-// Every view by day and by night, wide and narrow: axe finds nothing, nothing is cut off. `@view` runs two at a time, `@picture` refreshes the pictures of the docs.
+// Every view by day and by night, wide and narrow: axe finds nothing, nothing is cut off. `@view` runs two at a time,
+// `@picture` refreshes the pictures of the docs.
 import AxeBuilder from "@axe-core/playwright";
 import { type Page, expect, test } from "@playwright/test";
 import { answered, flyAircraft, openDemo, type } from "./demo";

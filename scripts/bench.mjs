@@ -1,4 +1,5 @@
-// npm run bench: rates as ratios to a plain reference, start-up time, size of the first load. Not part of the tests: timings are not.
+// npm run bench: rates as ratios to a plain reference, start-up time, size of the first load. Not part of the tests:
+// timings are not.
 import path from "node:path";
 import { chromium } from "@playwright/test";
 import { gzipSync } from "node:zlib";

@@ -1,4 +1,5 @@
-// npm run -s calc -- NAME < input.json > output.json · --list · NAME --schema. Exit 2 and the faults on stderr for bad input.
+// npm run -s calc -- NAME < input.json > output.json · --list · NAME --schema. Exit 2 and the faults on stderr for bad
+// input.
 import { text } from "node:stream/consumers";
 import { CALCULATIONS, calculate, describeCalculation } from "@/core/registry";
 

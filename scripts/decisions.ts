@@ -1,6 +1,6 @@
-// npm run -s decisions [-- AIRCRAFT …]: headline, decision and call of every stage for forty situations of each aircraft with wings, to
-// be read as an instructor would. Nothing is judged here; a sentence that a pilot would object to is a bug. Departures do not depend on
-// the height and are said with the first of the five.
+// npm run -s decisions [-- AIRCRAFT …]: headline, decision and call of every stage for forty situations of each
+// aircraft with wings, to be read as an instructor would. Nothing is judged here; a sentence that a pilot would object
+// to is a bug. Departures do not depend on the height and are said with the first of the five.
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { departureCalculation } from "@/core/calculations/departure";
 import { departureChanceCalculation } from "@/core/calculations/departure-chance";
@@ -43,7 +43,10 @@ const ground_m = elevationAt_m(terrain, here.x_m, here.y_m) ?? 0;
 /** Draws for the chance of turning back: enough to say a gate. */
 const SAMPLES = 60;
 
-/** Mass by share of its range, temperature off the standard, surface wind, height: every pair of the extremes and what lies between. */
+/**
+ * Mass by share of its range, temperature off the standard, surface wind, height: every pair of the extremes and what
+ * lies between.
+ */
 const MASSES = [
   ["light", 0],
   ["heavy", 1],

@@ -1,4 +1,5 @@
-// npm run test:e2e: the built application on a database of its own, driven by Playwright. `--screenshots` refreshes the pictures in docs instead.
+// npm run test:e2e: the built application on a database of its own, driven by Playwright. `--screenshots` refreshes the
+// pictures in docs instead.
 import { readdir } from "node:fs/promises";
 import path from "node:path";
 import { prepareDatabase, serve } from "./lib/application.mjs";
@@ -41,7 +42,8 @@ try {
   if (screenshots) await playwright("--grep", "@picture", ...args);
   else if (args.length > 0) await playwright("--grep-invert", "@picture", ...args);
   else {
-    // Journeys that stop the database, count requests or watch the clock go one after the other; the others, and looks at views, two at a time.
+    // Journeys that stop the database, count requests or watch the clock go one after the other; the others, and looks
+    // at views, two at a time.
     const specs = (await readdir(path.join(ROOT, "e2e"))).filter((name) => name.endsWith(".spec.ts"));
     const together = [
       "account.spec.ts",

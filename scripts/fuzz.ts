@@ -1,5 +1,6 @@
-// npm run fuzz [-- COUNT [CALCULATION …]]: puts fuzzed questions to the calculations, 100 000 in all unless told otherwise; 0 throws, 0 figures
-// that are not finite, no instant answer over a second. `--show NAME SEED` prints one question.
+// npm run fuzz [-- COUNT [CALCULATION …]]: puts fuzzed questions to the calculations, 100 000 in all unless told
+// otherwise; 0 throws, 0 figures that are not finite, no instant answer over a second. `--show NAME SEED` prints one
+// question.
 import { CALCULATIONS } from "@/core/registry";
 import { type Finding, fuzzOne, questionOf } from "../fuzz/fuzz-calculations";
 

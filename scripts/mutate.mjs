@@ -1,5 +1,6 @@
-// npm run mutate FOLDER: changes the code of a folder of the core, line by line, and tells which changes no test notices.
-// Only what changed since the last run of the folder is tried again; --all tries everything. The report lies in .data/mutants.
+// npm run mutate FOLDER: changes the code of a folder of the core, line by line, and tells which changes no test
+// notices. Only what changed since the last run of the folder is tried again; --all tries everything. The report lies
+// in .data/mutants.
 import { existsSync } from "node:fs";
 import path from "node:path";
 import { leave, run } from "./lib/processes.mjs";

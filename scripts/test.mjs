@@ -1,4 +1,5 @@
-// npm test: everything that must hold, from a fresh clone: set-up, checks, unit tests with coverage, build, browser journeys.
+// npm test: everything that must hold, from a fresh clone: set-up, checks, unit tests with coverage, build, browser
+// journeys.
 import { leave, run } from "./lib/processes.mjs";
 import { ROOT, ensureDebianPackages, ensureNodePackages, ensureNodeVersion, ensureStateFolder } from "./lib/setup.mjs";
 import { step } from "./lib/step.mjs";

@@ -8,7 +8,10 @@ const running = new Map();
 /** How long a process may take to end by itself before it is killed; the database needs a second or two to flush. */
 const GRACE_MS = 8000;
 
-/** Lets the kernel end a child when we are killed so hard that no handler of ours runs; part of Debian's essential packages. */
+/**
+ * Lets the kernel end a child when we are killed so hard that no handler of ours runs; part of Debian's essential
+ * packages.
+ */
 const SETPRIV = "/usr/bin/setpriv";
 const TIED_TO_US = existsSync(SETPRIV) ? ["--pdeathsig", "TERM", "--"] : null;
 

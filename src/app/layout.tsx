@@ -13,7 +13,8 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 
 export default function RootLayout({ children }: { children: ReactNode }) {
   return (
-    // The appearance is set before the first paint, so the server's markup differs from the browser's in that attribute.
+    // The appearance is set before the first paint, so the server's markup differs from the browser's in that
+    // attribute.
     <html lang="en" suppressHydrationWarning>
       <head>
         <script dangerouslySetInnerHTML={{ __html: APPEARANCE_SCRIPT }} />

@@ -68,7 +68,8 @@ describe("registry", () => {
     expect(turn.stallMargin).toBeCloseTo(1.1, 4);
     const faster = run("turn", { eas_mps: 40 }) as unknown as Record<string, number>;
     expect(faster.bestBankAtSpeed_rad).toBeGreaterThan(faster.bestBankAtFixedLift_rad);
-    // Closed form for small glide angles: tan²φ = 1 + A/B with D/W = A + B/cos²φ; the exact optimum is a degree or two steeper.
+    // Closed form for small glide angles: tan²φ = 1 + A/B with D/W = A + B/cos²φ; the exact optimum is a degree or two
+    // steeper.
     const q = 0.5 * 1.225 * 40 ** 2;
     const loading = (1100 * 9.80665) / 16.5;
     const small_deg = (Math.atan(Math.sqrt(1 + (q * 0.05) / loading / ((0.0617 * loading) / q))) * 180) / Math.PI;

@@ -73,7 +73,8 @@ export type CalculationResult =
 /**
  * Runs a calculation on untrusted input.
  *
- * @returns `unknown: true` when there is no calculation of that name; otherwise the faults of the input or of the model's validity
+ * @returns `unknown: true` when there is no calculation of that name; otherwise the faults of the input or of the
+ *   model's validity
  */
 export function calculate(name: string, input: unknown, progress?: Progress): CalculationResult {
   const calculation = CALCULATIONS.find((candidate) => candidate.name === name);
@@ -96,7 +97,9 @@ export function calculate(name: string, input: unknown, progress?: Progress): Ca
   return { ok: true, value: calculation.output.parse(outcome.value) };
 }
 
-/** Name, question, sources and JSON Schema of a calculation's input and output; null when there is none of that name. */
+/**
+ * Name, question, sources and JSON Schema of a calculation's input and output; null when there is none of that name.
+ */
 export function describeCalculation(
   name: string,
 ): { name: string; question: string; sources: readonly string[]; input: unknown; output: unknown } | null {

@@ -56,7 +56,10 @@ export async function addAircraft(
   return id;
 }
 
-/** Replaces an aircraft of an account; false when the account has none of that id (the library's are nobody's to change). */
+/**
+ * Replaces an aircraft of an account; false when the account has none of that id (the library's are nobody's to
+ * change).
+ */
 export async function saveAircraft(accountId: string, id: string, document: AircraftDocument): Promise<boolean> {
   // The time is set by hand: an unchanged row would otherwise count as not found.
   const [result] = await database().execute(

@@ -43,7 +43,10 @@ function frameOfRow(row: RowDataPacket): TerrainFrame {
   };
 }
 
-/** Compressed elevations of a terrain the account may read: gzip of 16-bit little-endian metres; null when there is none. */
+/**
+ * Compressed elevations of a terrain the account may read: gzip of 16-bit little-endian metres; null when there is
+ * none.
+ */
 export async function terrainElevations(accountId: string, id: string): Promise<Buffer | null> {
   const [rows] = await database().execute<RowDataPacket[]>(
     "SELECT elevations FROM terrains WHERE id = ? AND account_id IN (?, ?)",

@@ -1,4 +1,5 @@
-// The departure's computations as the worker offers them. No formulas here; what is set up for a question is kept for the next about the same.
+// The departure's computations as the worker offers them. No formulas here; what is set up for a question is kept for
+// the next about the same.
 import { bestBank } from "@/core/departure/best-bank";
 import {
   type ChanceCount,

@@ -1,5 +1,5 @@
-// The standard atmosphere with a temperature deviation, to 20 km. Not here: humidity (under 1 % of density), non-standard lapse rates.
-// Source: ICAO Doc 7488, Manual of the ICAO Standard Atmosphere.
+// The standard atmosphere with a temperature deviation, to 20 km. Not here: humidity (under 1 % of density),
+// non-standard lapse rates. Source: ICAO Doc 7488, Manual of the ICAO Standard Atmosphere.
 import { bisect } from "../numeric/bisect";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, GAMMA_AIR, P0_PA, R_AIR, RHO0, T0_K } from "../quantities/constants";

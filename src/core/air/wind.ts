@@ -1,5 +1,5 @@
-// Wind by height: a surface wind with the 1/7 power law below, layers aloft joined as vectors above.
-// x is east, y north; components are of the air's motion (where it blows to). Not here: gusts, thermals, waves, terrain flow.
+// Wind by height: a surface wind with the 1/7 power law below, layers aloft joined as vectors above. x is east, y
+// north; components are of the air's motion (where it blows to). Not here: gusts, thermals, waves, terrain flow.
 import { clamp } from "../numeric/clamp";
 import { z } from "zod";
 import { type Outcome, failure, success } from "../outcome";
@@ -41,7 +41,10 @@ const LAW_MIN_M = 3;
 const LAW_MAX_M = 300;
 const LAW_POWER = 1 / 7;
 
-/** Growth of wind with height near the ground: 1 at 10 m. @see the 1/7 power law of neutral air over open country, common practice */
+/**
+ * Growth of wind with height near the ground: 1 at 10 m. @see the 1/7 power law of neutral air over open country,
+ * common practice
+ */
 export function powerLaw(height_m: number): number {
   return (clamp(height_m, LAW_MIN_M, LAW_MAX_M) / STATION_M) ** LAW_POWER;
 }
@@ -70,7 +73,8 @@ export function windProfile(column: WindColumn, ground_m: number): Outcome<(alti
   if (layers.some((layer, i) => i > 0 && layer.height_m === layers[i - 1].height_m)) {
     return failure("layers_repeat", "Two wind layers have the same altitude.", "layers");
   }
-  // Layers at or under the station height say nothing that a surface wind would not; the highest of them stands in for one.
+  // Layers at or under the station height say nothing that a surface wind would not; the highest of them stands in for
+  // one.
   const buried = column.layers
     .filter((layer) => layer.altitude_m - ground_m <= STATION_M)
     .sort((a, b) => b.altitude_m - a.altitude_m)[0];

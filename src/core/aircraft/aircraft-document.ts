@@ -1,10 +1,13 @@
-// The aircraft document: everything a stage may need to know of an aircraft, versioned, validated on the way in and out.
-// Figures are the handbook's or fitted to it; sections an aircraft does not have are null.
+// The aircraft document: everything a stage may need to know of an aircraft, versioned, validated on the way in and
+// out. Figures are the handbook's or fitted to it; sections an aircraft does not have are null.
 import { z } from "zod";
 import { CauseItem } from "./cause-item";
 
 const text = (max: number) => z.string().trim().max(max, `At most ${max} characters.`);
-/** A figure with what it is called; the bounds are wider than anything that flies, so that a slip of the unit is caught and nothing overflows. */
+/**
+ * A figure with what it is called; the bounds are wider than anything that flies, so that a slip of the unit is caught
+ * and nothing overflows.
+ */
 const range = (what: string, low: number, high: number) => {
   const message = `${what} is ${low} to ${high}.`;
   return z.number(message).min(low, message).max(high, message);
@@ -130,7 +133,10 @@ const RotorEngines = z.object({
     .max(8, "At most 8 ratings."),
 });
 
-/** Signs as in flight mechanics: see the equations of one-engine flight. A derivative whose sign makes an aeroplane is held to it. */
+/**
+ * Signs as in flight mechanics: see the equations of one-engine flight. A derivative whose sign makes an aeroplane is
+ * held to it.
+ */
 const Asymmetric = z.object({
   armY_m: range("The engines’ arm, in m,", 0.2, 30),
   cl0: range("CL0", -1, 2),

@@ -9,7 +9,10 @@ const JetOfVersion1 = z.looseObject({
   polar: z.looseObject({ deadPropeller: z.looseObject({ windmilling: z.number() }).nullable() }),
 });
 
-/** In version 1 the dead engines of a jet dragged twice: in the polar and, by another figure, on one engine. The glide as it was stands. */
+/**
+ * In version 1 the dead engines of a jet dragged twice: in the polar and, by another figure, on one engine. The glide
+ * as it was stands.
+ */
 function deadEnginesOnce(old: OldDocument): OldDocument {
   const jet = JetOfVersion1.safeParse(old);
   if (!jet.success || !jet.data.polar.deadPropeller) return old;
@@ -24,7 +27,9 @@ function deadEnginesOnce(old: OldDocument): OldDocument {
   };
 }
 
-/** Glides beside best glide, what the propeller did in them, and an own cause check were left out when there were none. */
+/**
+ * Glides beside best glide, what the propeller did in them, and an own cause check were left out when there were none.
+ */
 function nothingLeftOut(old: OldDocument): OldDocument {
   return {
     causeFlow: null,

@@ -1,5 +1,5 @@
-// A polar from what a handbook prints: best glide speed and ratio, stall speeds by flap, and any further speed and sink points.
-// Not here: fitting flown glides in wind (they come with their own scatter), propulsion.
+// A polar from what a handbook prints: best glide speed and ratio, stall speeds by flap, and any further speed and sink
+// points. Not here: fitting flown glides in wind (they come with their own scatter), propulsion.
 import { type Outcome, failure, success } from "../outcome";
 import { RHO0, G0 } from "../quantities/constants";
 
@@ -43,7 +43,10 @@ export interface HandbookFit {
   readonly doubts: readonly string[];
 }
 
-/** What aeroplanes are met with; beyond it a typed figure is more likely wrong than the aeroplane strange. Common practice. */
+/**
+ * What aeroplanes are met with; beyond it a typed figure is more likely wrong than the aeroplane strange. Common
+ * practice.
+ */
 const OSWALD_RANGE = [0.5, 1] as const;
 const CD0_RANGE = [0.012, 0.09] as const;
 const CLMAX_RANGE = [1, 3.2] as const;
@@ -53,11 +56,12 @@ const LARGE_RESIDUAL = 0.05;
 /**
  * Fits CD0, k and CLmax by flap to a handbook.
  *
- * Best glide gives two equations that are linear in CD0 and k: the polar passes through (CL*, CL*·ε), and there CD0 = k·CL*². A point
- * of speed V and sink w gives CD0 + k·CL² = CD with CL = (W/S)·cosγ/q, CD = (W/S)·sinγ/q, sinγ = w/V. All are solved by least squares,
- * each relative to its CD.
+ * Best glide gives two equations that are linear in CD0 and k: the polar passes through (CL*, CL*·ε), and there CD0 =
+ * k·CL*². A point of speed V and sink w gives CD0 + k·CL² = CD with CL = (W/S)·cosγ/q, CD = (W/S)·sinγ/q, sinγ = w/V.
+ * All are solved by least squares, each relative to its CD.
  *
- * @returns `points_outside` for a point that sinks faster than it flies, `fit_impossible` when CD0 or k comes out zero or below
+ * @returns `points_outside` for a point that sinks faster than it flies, `fit_impossible` when CD0 or k comes out
+ *   zero or below
  */
 export function fitHandbook(figures: HandbookFigures): Outcome<HandbookFit> {
   const { mass_kg, wingArea_m2, span_m, vbg_mps, bestGlideRatio } = figures;

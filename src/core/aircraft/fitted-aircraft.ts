@@ -5,7 +5,10 @@ import { type HandbookFigures, type HandbookFit, fitHandbook, levelStall_mps } f
 
 /** Weight of a printed or flown point against best glide's two figures. */
 const POINT_WEIGHT = 1;
-/** Drag of a dead propeller on a light aeroplane's wing area, until the book says better. Typical of the kind, common practice. */
+/**
+ * Drag of a dead propeller on a light aeroplane's wing area, until the book says better. Typical of the kind, common
+ * practice.
+ */
 const USUAL_PROPELLER = { basis: "wing", windmilling: 0.014, stopped: 0.007, coarse: null, feathered: null } as const;
 
 /** What the fit needs, from the document as it stands. */
@@ -49,7 +52,8 @@ export function fitOf(aircraft: AircraftDocument): Outcome<HandbookFit> {
 }
 
 /**
- * The aircraft with the fit in its model. The book's glide includes the dead propeller, so CD0 is what is left without it.
+ * The aircraft with the fit in its model. The book's glide includes the dead propeller, so CD0 is what is left without
+ * it.
  *
  * @returns `fit_impossible` when the propeller's drag alone exceeds what the book's glide allows
  */

@@ -14,7 +14,8 @@ const MOST = 60;
 /**
  * Reads points.
  *
- * @param text - lines of speed and sink, separated by comma, semicolon or tab; a heading may name units, as `speed_kt,sink_fpm`
+ * @param text - lines of speed and sink, separated by comma, semicolon or tab; a heading may name units, as
+ *   `speed_kt,sink_fpm`
  * @param units - of columns whose heading names none
  * @returns good lines are kept, faults are listed by line
  */

@@ -1,8 +1,8 @@
 import type { AircraftDocument } from "./aircraft-document";
 
 /**
- * An aeroplane to fill in from its handbook. What a document cannot be without is typical of a light single and has to be replaced;
- * wing, polar and speeds are empty, so that nothing is computed from figures nobody typed.
+ * An aeroplane to fill in from its handbook. What a document cannot be without is typical of a light single and has to
+ * be replaced; wing, polar and speeds are empty, so that nothing is computed from figures nobody typed.
  */
 export function newAircraft(name: string): AircraftDocument {
   return {

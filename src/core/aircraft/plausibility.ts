@@ -1,4 +1,5 @@
-// Figures of an aircraft against each other: what looks wrong, and why. Nothing here refuses; the document's schema does that.
+// Figures of an aircraft against each other: what looks wrong, and why. Nothing here refuses; the document's schema
+// does that.
 import { formatSi } from "../quantities/units";
 import { levelStall_mps } from "./fit-handbook";
 import type { AircraftDocument } from "./aircraft-document";

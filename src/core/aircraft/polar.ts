@@ -27,7 +27,8 @@ export interface DragShare {
  * The polar of a configuration at a mass, with what CD0 is made of.
  *
  * @param mass_kg - between the aircraft's minimum and maximum; refused outside
- * @returns `no_wing_polar` for rotorcraft, `no_polar` before a fit, `mass_outside`, `no_such_flap`, `no_such_propeller_state`, `no_such_item`
+ * @returns `no_wing_polar` for rotorcraft, `no_polar` before a fit, `mass_outside`, `no_such_flap`,
+ *   `no_such_propeller_state`, `no_such_item`
  */
 export function polarOf(
   aircraft: AircraftDocument,

@@ -40,7 +40,8 @@ export interface ThrustLine {
 }
 
 /**
- * The thrust line of all engines together: as the document has it, or the chord of the actuator disc between lift-off and climb speed.
+ * The thrust line of all engines together: as the document has it, or the chord of the actuator disc between lift-off
+ * and climb speed.
  *
  * @param slow_mps - lift-off speed
  * @param fast_mps - climb speed, above the other

@@ -7,7 +7,10 @@ import type { AsymmetricCase } from "./asymmetric-case";
 import { deadDragArea_m2 } from "../engine/engine-force";
 import { rudderPower } from "./rudder-power";
 
-/** Sets up one-engine flight. @returns `not_a_twin`, `no_such_flap`, `no_such_propeller_state`, `outside_atmosphere`, `no_anchor` */
+/**
+ * Sets up one-engine flight. @returns `not_a_twin`, `no_such_flap`, `no_such_propeller_state`, `outside_atmosphere`,
+ * `no_anchor`
+ */
 export function asymmetricCase(question: AsymmetricQuestion): Outcome<AsymmetricCase> {
   const { aircraft } = question;
   if (
@@ -49,7 +52,10 @@ export function asymmetricCase(question: AsymmetricQuestion): Outcome<Asymmetric
   return success({ ...outcome.value, cnDeltaR });
 }
 
-/** The same aeroplane in another state of affairs: its rudder's power is known already. @returns failures as `asymmetricCase` without the anchor's */
+/**
+ * The same aeroplane in another state of affairs: its rudder's power is known already. @returns failures as
+ * `asymmetricCase` without the anchor's
+ */
 export function caseOfSameRudder(question: AsymmetricQuestion, cnDeltaR: number): Outcome<AsymmetricCase> {
   const outcome = unanchored(question);
   return outcome.ok ? success({ ...outcome.value, cnDeltaR }) : outcome;

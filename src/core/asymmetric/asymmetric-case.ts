@@ -1,7 +1,7 @@
-// Steady flight on one of two engines: control, minimum control speed, climb, ceilings, drift-down.
-// Signs: sideslip β positive with the wind from the right, bank φ positive right wing down, rudder δr positive right pedal, aileron δa
-// positive stick right; s is +1 with the right engine live. Not here: gear keel, flap blanking, fin in the slipstream, power-on CLmax,
-// departures from controlled flight. Method: linear lateral equilibrium, flight-mechanics textbooks.
+// Steady flight on one of two engines: control, minimum control speed, climb, ceilings, drift-down. Signs: sideslip β
+// positive with the wind from the right, bank φ positive right wing down, rudder δr positive right pedal, aileron δa
+// positive stick right; s is +1 with the right engine live. Not here: gear keel, flap blanking, fin in the slipstream,
+// power-on CLmax, departures from controlled flight. Method: linear lateral equilibrium, flight-mechanics textbooks.
 import type { AsymmetricQuestion } from "./asymmetric-question";
 import type { AircraftDocument } from "../aircraft/aircraft-document";
 import type { AirState } from "../air/atmosphere";

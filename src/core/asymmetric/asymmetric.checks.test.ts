@@ -1,5 +1,5 @@
-// Values from outside the project for flight on one engine. "cross-check" marks values of an independent prototype of the same
-// equations: two implementations agree, nature is not asked.
+// Values from outside the project for flight on one engine. "cross-check" marks values of an independent prototype of
+// the same equations: two implementations agree, nature is not asked.
 import { describe, expect, it } from "vitest";
 import { demoTwin, demoTwinQuestion } from "../../../demo/demo-twin";
 import { radians } from "../quantities/angle";

@@ -10,7 +10,10 @@ export interface BeforeFeathering {
   readonly gained_m: number;
 }
 
-/** The propeller of an engine that stops goes over from thrust to full drag in about twice this time, s. Common practice. */
+/**
+ * The propeller of an engine that stops goes over from thrust to full drag in about twice this time, s. Common
+ * practice.
+ */
 const SPIN_DOWN_S = 3;
 /** Step of the sum, s. */
 const STEP_S = 0.1;

@@ -16,7 +16,10 @@ export interface BelowVmca {
   readonly yaw_radps: number;
   /** Aileron of its travel that holds the bank meanwhile; above 1 it rolls: a departure, which is not modelled. */
   readonly aileron: number;
-  /** Share of the live engine's power at which control returns at this speed; null when not even at idle, or the stall is first. */
+  /**
+   * Share of the live engine's power at which control returns at this speed; null when not even at idle, or the stall
+   * is first.
+   */
   readonly controlledSetting: number | null;
   /** Height that the nose-down way costs: to minimum control speed and the margin at full power, m. */
   readonly height_m: number;
@@ -33,8 +36,8 @@ const HALVINGS = 20;
 /**
  * A steady state with full rudder at a speed too low for it: the rest of the yawing moment turns the aeroplane.
  *
- * Side: CYβ·β + CYδr·δr + CYr·r̂ + CW·sinφ = (W/g)·V·r/(qS); roll and yaw as in equilibrium with Clr·r̂ and Cnr·r̂ added, r̂ = r·b/(2V):
- * linear in β, δa and r.
+ * Side: CYβ·β + CYδr·δr + CYr·r̂ + CW·sinφ = (W/g)·V·r/(qS); roll and yaw as in equilibrium with Clr·r̂ and Cnr·r̂
+ * added, r̂ = r·b/(2V): linear in β, δa and r.
  *
  * @param bank_rad - into the live engine; what is held
  * @param eas_mps - of the flight, more than 0
@@ -74,7 +77,10 @@ function controlledSetting(question: AsymmetricQuestion, eas_mps: number, bank_r
   return bisect(controlled, IDLE, question.setting, HALVINGS).low;
 }
 
-/** Sideslip, aileron and yaw rate with the rudder at its stop, eliminated one after the other; towards the dead engine positive. */
+/**
+ * Sideslip, aileron and yaw rate with the rudder at its stop, eliminated one after the other; towards the dead engine
+ * positive.
+ */
 function turnAtFullRudder(
   flight: AsymmetricCase,
   eas_mps: number,

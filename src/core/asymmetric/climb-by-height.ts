@@ -5,7 +5,9 @@ import { bestPropeller } from "./climb-ledger";
 import { type Climb, SERVICE_ONE_MPS, ceiling_m, oneEngineSpeeds, stallEas_mps } from "./one-engine-climb";
 import { vmca } from "./vmca";
 
-/** What one engine gives at an altitude: as the question is configured, and with the dead propeller as it drags least. */
+/**
+ * What one engine gives at an altitude: as the question is configured, and with the dead propeller as it drags least.
+ */
 export interface ClimbAtHeight {
   readonly altitude_m: number;
   readonly asSet: Climb;
@@ -104,7 +106,8 @@ const STEP_M = 30;
 const NONE_MPS = 0.05;
 
 /**
- * Time and distance on one engine to an altitude, at the best rate of each height, configured as the question, still air.
+ * Time and distance on one engine to an altitude, at the best rate of each height, configured as the question, still
+ * air.
  *
  * @returns null when the climb ends before
  */

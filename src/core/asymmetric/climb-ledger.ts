@@ -1,4 +1,5 @@
-// The climb ledger: from the climb on two engines down to what is left, each thing that can be mended with what it costs.
+// The climb ledger: from the climb on two engines down to what is left, each thing that can be mended with what it
+// costs.
 import { type Outcome, failure, success } from "../outcome";
 import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricQuestion } from "./asymmetric-question";
@@ -38,7 +39,8 @@ export interface ClimbLedger {
 /**
  * Each item is the gain when it alone is mended; the remainder stands under "together", so the ledger adds up.
  *
- * @returns failures of the case; `no_equilibrium` when the bank cannot be held, `no_steady_path` when it drags more than it weighs
+ * @returns failures of the case; `no_equilibrium` when the bank cannot be held, `no_steady_path` when it drags more
+ *   than it weighs
  */
 export function climbLedger(question: LedgerQuestion): Outcome<ClimbLedger> {
   const best = bestPropeller(question);

@@ -54,12 +54,14 @@ const NOSE_DOWN = 0.12;
 const RESERVE = 1.5;
 
 /**
- * Plans a demonstration of minimum control speed: idle propeller windmilling, full power on the other, slowing by a knot a second.
+ * Plans a demonstration of minimum control speed: idle propeller windmilling, full power on the other, slowing by a
+ * knot a second.
  *
  * @param question - as it will be flown: the altitude is that of the entry
  * @param plan - bank into the live engine up to 5°; deceleration 0.2…2 m/s²
  * @returns failures of the case; `no_entry` when there is no speed from which to slow down
- * @see practice of multi-engine flight tests: heading ±20°, speed ±5 kt, bank at most 5°, recovery at the first sign (memory)
+ * @see practice of multi-engine flight tests: heading ±20°, speed ±5 kt, bank at most 5°, recovery at the first sign
+ *   (memory)
  */
 export function demonstration(question: AsymmetricQuestion, plan: DemonstrationPlan): Outcome<Demonstration> {
   const outcome = asymmetricCase(question);

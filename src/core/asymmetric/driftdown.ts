@@ -32,7 +32,8 @@ const END_MPS = (50 * M_PER_FT) / 60;
  * sinγ = [(T − D)/W − decrement]/(1 + AF).
  *
  * @param decrement - of the gradient: 0 gross; 0.011 for the net path of a two-engine transport
- * @returns failures of the case; `no_steady_path` when it drags more than it weighs; a speed that cannot be held ends the path there
+ * @returns failures of the case; `no_steady_path` when it drags more than it weighs; a speed that cannot be held ends
+ *   the path there
  * @see 14 CFR 25.123 (memory) for the decrement
  */
 export function driftdown(

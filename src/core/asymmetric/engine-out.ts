@@ -28,7 +28,10 @@ export interface EngineOutNow {
   readonly eas_mps: number;
   /** Fastest speed with flap and gear as set. */
   readonly limit: SpeedLimit | null;
-  /** Altitude at which the drift-down of the aeroplane mended ends; null where it climbs, or holds no height above the sea. */
+  /**
+   * Altitude at which the drift-down of the aeroplane mended ends; null where it climbs, or holds no height above the
+   * sea.
+   */
   readonly holdsAt_m: number | null;
   readonly ledger: ClimbLedger;
   /** Of the aeroplane mended: clean, feathered, no sideslip. These are its V_YSE and V_XSE. */

@@ -34,7 +34,8 @@ export interface Equilibrium extends Loading {
 /**
  * Forces of the live and the dead engine at a speed and bank.
  *
- * Cn_T = −s[T·arm + D_dead·ye]/(qSb), arm = ye + s·rot·cP·Dp·α; Cl_T = −s·Kpw·CL·(Dp·c/S)[(1 + 2vi/V)² − 1]·arm/b − rot·(P/Ω)/(qSb).
+ * Cn_T = −s[T·arm + D_dead·ye]/(qSb), arm = ye + s·rot·cP·Dp·α; Cl_T = −s·Kpw·CL·(Dp·c/S)[(1 + 2vi/V)² − 1]·arm/b −
+ * rot·(P/Ω)/(qSb).
  *
  * @param eas_mps - equivalent airspeed, more than 0
  */
@@ -78,8 +79,8 @@ export function loadingAt(flight: Omit<AsymmetricCase, "cnDeltaR">, eas_mps: num
 /**
  * Sideslip, aileron and rudder that hold a speed and bank without turning.
  *
- * Side: CYβ·β + CYδr·δr + CW·sinφ = 0; roll: Clβ·β + Clδa·δa + Clδr·δr + Cl_T = 0; yaw: Cnβ·β + Cnδr·δr + Cnδa·δa + Cn_T = 0, with
- * CYδr = −Cnδr·b/lv, Clδr = CYδr·zv/b, and the fin's part moved with the centre of gravity.
+ * Side: CYβ·β + CYδr·δr + CW·sinφ = 0; roll: Clβ·β + Clδa·δa + Clδr·δr + Cl_T = 0; yaw: Cnβ·β + Cnδr·δr + Cnδa·δa +
+ * Cn_T = 0, with CYδr = −Cnδr·b/lv, Clδr = CYδr·zv/b, and the fin's part moved with the centre of gravity.
  *
  * @returns the state whatever the controls' stops; null when the three equations have no solution
  */

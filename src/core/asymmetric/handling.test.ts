@@ -1,4 +1,5 @@
-// What handling on one engine asks: forces, trim, waiting with the propeller, zero thrust, below minimum control speed, its demonstration.
+// What handling on one engine asks: forces, trim, waiting with the propeller, zero thrust, below minimum control speed,
+// its demonstration.
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoTwin, demoTwinQuestion } from "../../../demo/demo-twin";

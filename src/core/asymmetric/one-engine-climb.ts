@@ -19,7 +19,9 @@ export function stallEas_mps(flight: Pick<AsymmetricCase, "weight_N" | "wing" | 
 /** Banks between which zero sideslip is looked for, into the live engine. */
 const LEAST_BANK_RAD = -0.05;
 const MOST_BANK_RAD = 0.4;
-/** Sideslip taken for none, and the steps after which it is: sideslip is nearly linear in bank. */
+/**
+ * Sideslip that counts as none, and the most steps to get there: sideslip is nearly linear in bank, so few are needed.
+ */
 const NO_SLIP_RAD = 1e-9;
 const MOST_STEPS = 20;
 
@@ -104,7 +106,7 @@ export function oneEngineSpeeds(flight: AsymmetricCase): ClimbSpeeds {
   return speedsOf(flight, (eas) => climbAt(flight, eas));
 }
 
-/** The same, or that there is none: no speed that is looked at can be held straight. */
+/** The same as an outcome: a failure when no speed that is looked at can be held straight. */
 export function steadySpeeds(flight: AsymmetricCase): Outcome<ClimbSpeeds> {
   const speeds = oneEngineSpeeds(flight);
   return Number.isFinite(speeds.rate.climb_mps) && Number.isFinite(speeds.angle.gradient)
@@ -150,7 +152,8 @@ const HIGHEST_M = 15_000;
  * Altitude at which the best rate of climb falls to a rate.
  *
  * @param rate_mps - 0 for the absolute ceiling
- * @returns altitude, m, to 1 m; `never_climbs` when the rate is not reached at −1,500 m, `above_model` when it still is at 15,000 m
+ * @returns altitude, m, to 1 m; `never_climbs` when the rate is not reached at −1,500 m, `above_model` when it still
+ *   is at 15,000 m
  */
 export function ceiling_m(question: AsymmetricQuestion, rate_mps: number, engines: 1 | 2): Outcome<number> {
   const climbing = (altitude_m: number): Outcome<number> => {

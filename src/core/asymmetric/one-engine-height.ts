@@ -1,4 +1,5 @@
-// One of two engines has stopped and the other runs: whether it holds height, and how long the way down to a height is when it does not.
+// One of two engines has stopped and the other runs: whether it holds height, and how long the way down to a height is
+// when it does not.
 import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricQuestion } from "./asymmetric-question";
 import { mendedOf } from "./climb-by-height";
@@ -10,7 +11,10 @@ export interface OneEngineHeight {
   /** Best rate at the present altitude as configured, negative descends; and its speed, equivalent. */
   readonly climb_mps: number;
   readonly eas_mps: number;
-  /** Best rate here once flap, gear and openings are away and the propeller gives least drag, m/s; null where it climbs as configured. */
+  /**
+   * Best rate here once flap, gear and openings are away and the propeller gives least drag, m/s; null where it climbs
+   * as configured.
+   */
   readonly mended_mps: number | null;
   /** Altitude at which the drift-down ends; null when it climbs here or does not level off above the lower height. */
   readonly levelsOff_m: number | null;
@@ -18,7 +22,10 @@ export interface OneEngineHeight {
   readonly time_s: number | null;
 }
 
-/** Heights between here and there at which the rate is asked for; between them it is taken as straight, which the thinning of air nearly is. */
+/**
+ * Heights between here and there at which the rate is asked for; between them it is taken as straight, which the
+ * thinning of air nearly is.
+ */
 const NODES = 9;
 
 /**

@@ -9,7 +9,8 @@ const BANK_RAD = (5 * Math.PI) / 180;
  *
  * With speed, bank and rudder given, the three equations are linear in sideslip, aileron and Cnδr.
  *
- * @param certified - the certification case: sea level, light, aft centre of gravity, left (critical) engine windmilling, take-off flap
+ * @param certified - the certification case: sea level, light, aft centre of gravity, left (critical) engine
+ *   windmilling, take-off flap
  * @returns null when no positive Cnδr does
  */
 export function rudderPower(certified: AsymmetricCase): number | null {

@@ -10,7 +10,10 @@ export interface TurnControl {
   readonly rudder: number;
   readonly aileron: number;
   readonly rate_radps: number;
-  /** Slowest speed, equivalent, at which rudder and aileron still hold this turn; the stall in the turn where that is first. */
+  /**
+   * Slowest speed, equivalent, at which rudder and aileron still hold this turn; the stall in the turn where that is
+   * first.
+   */
   readonly least_mps: number;
 }
 
@@ -26,8 +29,9 @@ export interface TurnControls {
 /**
  * What a turn without sideslip at a bank from the wings-level-in-balance bank asks of rudder and aileron, each side.
  *
- * With β = 0 and φ = φ0 ± bank, φ0 being the bank of straight flight without sideslip: side CYδr·δr + CYr·r̂ + CW·sinφ = CW·V·r/g,
- * yaw Cnδr·δr + Cnδa·δa + Cnr·r̂ + Cn_T = 0, roll Clδr·δr + Clδa·δa + Clr·r̂ + Cl_T = 0, r̂ = r·b/(2V): three equations for δr, δa, r.
+ * With β = 0 and φ = φ0 ± bank, φ0 being the bank of straight flight without sideslip: side CYδr·δr + CYr·r̂ + CW·sinφ
+ * = CW·V·r/g, yaw Cnδr·δr + Cnδa·δa + Cnr·r̂ + Cn_T = 0, roll Clδr·δr + Clδa·δa + Clr·r̂ + Cl_T = 0, r̂ = r·b/(2V):
+ * three equations for δr, δa, r.
  *
  * @param eas_mps - of the turn
  * @param bank_rad - of the turn, beyond that of straight flight

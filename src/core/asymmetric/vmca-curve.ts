@@ -52,7 +52,10 @@ export function vmcaByBank(question: AsymmetricQuestion, banks_rad: readonly num
   });
 }
 
-/** Density altitude at which the stall comes before control is lost, between the curve's points; null when it does not on the curve. */
+/**
+ * Density altitude at which the stall comes before control is lost, between the curve's points; null when it does not
+ * on the curve.
+ */
 export function stallCrossing_m(curve: readonly VmcaAtAltitude[]): number | null {
   const margin = ({ vmca_mps, stall_mps }: VmcaAtAltitude) => (vmca_mps === null ? null : vmca_mps - stall_mps);
   for (let i = 1; i < curve.length; i += 1) {

@@ -7,7 +7,9 @@ import { vmca } from "./vmca";
 /** One thing changed, all else as it is. */
 export interface VmcaFactor {
   readonly name: string;
-  /** From today's speed; null when with it no control limit is met, or one everywhere. */
+  /**
+   * Change of the minimum control speed, m/s; null when no control limit is met with it, or one is met at every speed.
+   */
   readonly change_mps: number | null;
 }
 

@@ -17,7 +17,7 @@ const STEP = 0.005;
 /** Halvings of the bracket: below a thousandth of a knot. */
 const HALVINGS = 30;
 
-/** Where one limit is met: at a speed, at every speed looked at, or at none. */
+/** Where a control limit is met: at a speed, at every speed that was looked at, or at none of them. */
 export type LimitSpeed =
   { readonly kind: "at"; readonly eas_mps: number } | { readonly kind: "everywhere" } | { readonly kind: "never" };
 
@@ -59,7 +59,8 @@ function exceeded(flight: AsymmetricCase, state: Equilibrium | null, limit: Cont
 /**
  * Minimum control speed in the air for a bank into the live engine.
  *
- * For each limit speed is scanned down from 1.9 to 0.4 times the stall, the first crossing bracketed and halved; the highest binds.
+ * For each limit speed is scanned down from 1.9 to 0.4 times the stall, the first crossing bracketed and halved; the
+ * highest binds.
  *
  * @param bank_rad - into the live engine positive; valid −0.17…0.35
  * @returns equivalent airspeeds; a limit that is exceeded everywhere or never is told as such

@@ -7,11 +7,14 @@ export interface YawRateDerivatives {
   readonly cnR: number;
 }
 
-/** The fin's weathercock stability over the whole aeroplane's: the fuselage takes a third of it away. Textbook estimate. */
+/**
+ * The fin's weathercock stability over the whole aeroplane's: the fuselage takes a third of it away. Textbook estimate.
+ */
 const FIN_SHARE = 1.5;
 
 /**
- * What the fin and the wing do in a yaw rate: the fin meets the air r·lv/V more from the side, the outer wing lifts more than the inner.
+ * What the fin and the wing do in a yaw rate: the fin meets the air r·lv/V more from the side, the outer wing lifts
+ * more than the inner.
  *
  * CYr = 2·Cnβ,fin; Clr = CL/4 + 2·(zv/b)·Cnβ,fin; Cnr = −2·(lv/b)·Cnβ,fin, with Cnβ,fin = 1.5·Cnβ.
  *

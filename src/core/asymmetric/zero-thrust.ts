@@ -18,9 +18,14 @@ export interface ZeroThrust {
   readonly speed_rpm: number;
 }
 
-/** Manifold pressure at which the burning mixture gives no power, Pa: what is left is spent on exhaust gas and pumping. Common practice. */
+/**
+ * Manifold pressure at which the burning mixture gives no power, Pa: what is left is spent on exhaust gas and pumping.
+ * Common practice.
+ */
 const NO_POWER_PA = 7 * PA_PER_INHG;
-/** Manifold pressure of full throttle at sea level without a turbocharger, Pa, an inch under the air's. Common practice. */
+/**
+ * Manifold pressure of full throttle at sea level without a turbocharger, Pa, an inch under the air's. Common practice.
+ */
 const FULL_PA = 29 * PA_PER_INHG;
 /** Propeller speed of the exercise over the greatest. Common practice: about 2,200 of 2,700 rpm. */
 const SPEED_SHARE = 0.8;
@@ -28,8 +33,9 @@ const SPEED_SHARE = 0.8;
 /**
  * Power that makes a running propeller drag like a feathered one at a speed.
  *
- * A windmilling propeller turns its engine with the share η of its drag's power, P_f = η·D_wm·V. Burning that much takes the drag
- * away; the drag of feathering is left when P_i = η(D_wm − D_f)V. Manifold pressure is a straight line of the indicated power at one speed.
+ * A windmilling propeller turns its engine with the share η of its drag's power, P_f = η·D_wm·V. Burning that much
+ * takes the drag away; the drag of feathering is left when P_i = η(D_wm − D_f)V. Manifold pressure is a straight line
+ * of the indicated power at one speed.
  *
  * @param eas_mps - more than 0
  * @returns `no_feathering` for jets and propellers that cannot feather

@@ -84,7 +84,8 @@ export const glideCalculation = calculation({
     const forward2 = horizontal ** 2 - across ** 2;
     const forward = forward2 > 0 ? Math.sqrt(forward2) + along : 0;
     const groundSpeed_mps = forward > 0 ? forward : null;
-    // At constant airspeed the speed lost on the way down gives height back: both glides sink less and go farther by 1 + AF.
+    // At constant airspeed the speed lost on the way down gives height back: both glides sink less and go farther by 1
+    // + AF.
     const calibrated = airspeedsFromEas(best.eas_mps, airAtAltitude(input.altitude_m, input.air));
     const factor =
       1 + accelerationFactor(calibrated.ok ? calibrated.value.cas_mps : best.eas_mps, input.altitude_m, input.air);

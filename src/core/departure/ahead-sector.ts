@@ -1,5 +1,5 @@
-// Straight ahead within 30° of the nose: is there ground in reach that is level enough for long enough?
-// Known of it is only what the terrain grid says, its heights. Not here: trees, fences, houses, people: look before the take-off.
+// Straight ahead within 30° of the nose: is there ground in reach that is level enough for long enough? Known of it is
+// only what the terrain grid says, its heights. Not here: trees, fences, houses, people: look before the take-off.
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
 import { glidingTurn } from "../glide/gliding-turn";
 import { liftCoefficientAt, straightGlide } from "../glide/straight-glide";
@@ -35,7 +35,9 @@ export interface AheadSector {
 const SECTOR_RAD = Math.PI / 6;
 const BEARINGS = 13;
 const ALONG_M = 50;
-/** Ground is taken for level enough when it slopes less than this; common practice for a forced landing is less still. */
+/**
+ * Ground is taken for level enough when it slopes less than this; common practice for a forced landing is less still.
+ */
 const SLOPE = 0.06;
 /** Lower than this above mean sea level it is water or beach at high tide. */
 const SHORE_M = 1;
@@ -133,7 +135,10 @@ export function aheadOption(sector: AheadSector): DepartureOption {
   };
 }
 
-/** Distance over the ground of the glide along a track to the runway's level, and what a landing that way needs on rough grass. */
+/**
+ * Distance over the ground of the glide along a track to the runway's level, and what a landing that way needs on rough
+ * grass.
+ */
 function glideAlong(
   day: DepartureDay,
   height_m: number,

@@ -3,10 +3,13 @@ import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import { COMPARED_BANKS_RAD, type TurnbackAtHeight, betterSide, turnbackAt } from "./scan";
 import type { Turnback } from "./turnback-search";
 
-/** Half a degree: banks are written in whole ones. */
+/** Banks nearer than this are the same bank: half a degree, since they are entered in whole degrees. */
 const SAME_RAD = 0.009;
 
-/** The banks that may be flown: the chosen one, or all compared ones that have been practised, and the practised one itself. */
+/**
+ * The banks that may be flown: the chosen one, or all compared ones that have been practised, and the practised one
+ * itself.
+ */
 export function allowedBanks({
   bank_rad,
   practisedBank_rad,

@@ -1,5 +1,5 @@
-// The chance that a turn back works when the pilot and the air are not exactly as planned. Monte Carlo, seeded, in slices that can be
-// computed anywhere and added up. Not here: gusts within a flight, a pilot who gives up halfway.
+// The chance that a turn back works when the pilot and the air are not exactly as planned. Monte Carlo, seeded, in
+// slices that can be computed anywhere and added up. Not here: gusts within a flight, a pilot who gives up halfway.
 import { clamp } from "../numeric/clamp";
 import { randomLcg, randomNormal } from "d3-random";
 import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
@@ -14,7 +14,7 @@ import { type Technique, type TurnbackResult, flyTurnback } from "./turnback-fli
 /** What scatters: the seconds before acting, bank, speed, wind, glide ratio, intercept angle. */
 export const SCATTER_KINDS = ["delay", "bank", "speed", "headwind", "crosswind", "glide", "intercept"] as const;
 
-/** One of them. */
+/** One of `SCATTER_KINDS`. */
 export type ScatterKind = (typeof SCATTER_KINDS)[number];
 
 /** Standard deviations. */
@@ -41,7 +41,9 @@ export const USUAL_SCATTER: Scatter = {
   intercept_rad: (8 * Math.PI) / 180,
 };
 
-/** The usual scatter of a pilot: what the pilot does scatters more after a time without practice, wind and glide do not. */
+/**
+ * The usual scatter of a pilot: what the pilot does scatters more after a time without practice, wind and glide do not.
+ */
 export function pilotScatter({ daysSincePractised }: Pick<Pilot, "daysSincePractised">): Scatter {
   const factor = practiceFactor(daysSincePractised);
   const { delay_s, bank_rad, speed, intercept_rad } = USUAL_SCATTER;
@@ -131,7 +133,7 @@ function works({ margin_m, spare_m }: TurnbackResult): boolean {
   return spare_m !== null && worth_m(margin_m, spare_m) >= 0;
 }
 
-/** One draw made ready to fly; null when it stalls before the pilot acts. */
+/** The flight of one draw, ready to begin; null when the wing stalls before the pilot acts. */
 function scattered(
   day: DepartureDay,
   question: DepartureQuestion,
@@ -177,7 +179,7 @@ function scattered(
   };
 }
 
-/** The wind off by the same everywhere. */
+/** The air with the same change of wind at every height. */
 function shiftedAir(air: AirColumn, along_mps: number, across_mps: number): AirColumn {
   return { ...air, alongShift_mps: air.alongShift_mps + along_mps, acrossShift_mps: air.acrossShift_mps + across_mps };
 }

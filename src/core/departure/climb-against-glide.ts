@@ -1,4 +1,5 @@
-// Why turning back may stop working higher up: the climb carries the aeroplane away faster than the glide can bring it back.
+// Why turning back may stop working higher up: the climb carries the aeroplane away faster than the glide can bring it
+// back.
 import { liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { RHO0 } from "../quantities/constants";
 import { airSample, readAir } from "../flight/air-column";
@@ -11,7 +12,10 @@ export interface ClimbAgainstGlide {
   readonly out: number;
   /** Back, in the glide with the wind of the climb. */
   readonly back: number;
-  /** Margin gained for each metre of failure height once the turn is paid for: about 1 − out/back. Negative: the runway is outflown; null: the glide makes no way back against the wind. */
+  /**
+   * Margin gained for each metre of failure height once the turn is paid for: about 1 − out/back. Negative: the runway
+   * is outflown; null: the glide makes no way back against the wind.
+   */
   readonly gain: number | null;
 }
 

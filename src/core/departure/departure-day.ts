@@ -1,6 +1,7 @@
-// A departure of a single: what aircraft, mass, air and runway make of take-off, climb and glide, once for all failure heights.
-// This folder: climb-out, reaction, turnback, landing straight ahead, chance, gate, brief. Not here: obstacles, power loss that is
-// partial, the aeroplane's pitch dynamics. Method: flight as a point mass in wind, flight-mechanics textbooks; see point-mass.ts.
+// A departure of a single: what aircraft, mass, air and runway make of take-off, climb and glide, once for all failure
+// heights. This folder: climb-out, reaction, turnback, landing straight ahead, chance, gate, brief. Not here:
+// obstacles, power loss that is partial, the aeroplane's pitch dynamics. Method: flight as a point mass in wind,
+// flight-mechanics textbooks; see point-mass.ts.
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { type Configuration, Configuration as ConfigurationSchema } from "../aircraft/configuration";
@@ -68,7 +69,8 @@ const AIR_TOP_M = 900;
 /**
  * Sets up a departure.
  *
- * @returns failures of the polar (`mass_outside`, …), `not_single`, `no_such_flap`, `no_climb_speed`, `runway_too_short`, `no_lift_off`, `no_climb`
+ * @returns failures of the polar (`mass_outside`, …), `not_single`, `no_such_flap`, `no_climb_speed`,
+ *   `runway_too_short`, `no_lift_off`, `no_climb`
  */
 export function departureDay(question: DepartureQuestion): Outcome<DepartureDay> {
   const { aircraft, mass_kg, plan, runway } = question;

@@ -1,5 +1,5 @@
-// Values from outside the project for take-off, turnback and propeller thrust.
-// "cross-check" marks values of an independent prototype of the same equations: two implementations agree, nature is not asked.
+// Values from outside the project for take-off, turnback and propeller thrust. "cross-check" marks values of an
+// independent prototype of the same equations: two implementations agree, nature is not asked.
 import { describe, expect, it } from "vitest";
 import { demoDeparture } from "../../../demo/demo-departure";
 import { discThrust_N } from "../aircraft/propeller-thrust";
@@ -9,7 +9,10 @@ import { bandsOf, betterSide, turnbackAt } from "./scan";
 
 const CROSS_CHECK = { mass_kg: 1100, plan: { reaction: "attitude", stallMargin: 1.1 } } as const;
 
-/** Heights at which turning back with 45° works, ft, looked at every 10 ft about the expected edge and every 100 ft elsewhere. */
+/**
+ * Heights at which turning back with 45° works, ft, looked at every 10 ft about the expected edge and every 100 ft
+ * elsewhere.
+ */
 function bands(length_m: number, headwind_kt: number) {
   const { day, question: question } = demoDeparture({ ...CROSS_CHECK, plain: { length_m, headwind_kt } });
   const heights = [
@@ -66,7 +69,8 @@ describe("propeller thrust", () => {
 });
 
 describe("take-off", () => {
-  // Rules of thumb, common practice: a light single at maximum mass rolls 200 to 350 m in still air at sea level, climbs 600 to 900 ft/min.
+  // Rules of thumb, common practice: a light single at maximum mass rolls 200 to 350 m in still air at sea level,
+  // climbs 600 to 900 ft/min.
   it("is that of a light single", () => {
     const { day } = demoDeparture({ ...CROSS_CHECK, plain: { length_m: 1000, headwind_kt: 0 } });
     expect(day.climb.run_m).toBeGreaterThan(180);

@@ -12,7 +12,7 @@ export interface FailureStart {
   readonly reaction_s: number;
 }
 
-/** A motion of one's own to fly on with. */
+/** A copy of a motion, which the flight may then change. */
 export function motionFrom({ tas_mps, gamma_rad, psi_rad, x_m, y_m, height_m }: Readonly<Motion>): Motion {
   return { tas_mps, gamma_rad, psi_rad, x_m, y_m, height_m };
 }
@@ -24,8 +24,9 @@ export interface WindShift {
 }
 
 /**
- * The climb in another wind: a uniform change carries the aeroplane along for as long as it has been in the air; across it is
- * crabbed against. The ground run grows with the square of the ground speed at lift-off.
+ * Where the climb is in another wind. A change along the runway carries the aeroplane with it for as long as it has
+ * flown; a change across is crabbed against and moves nothing. The ground run grows with the square of the ground speed
+ * at lift-off.
  */
 function shiftedFailure(climb: ClimbOut, failure: ClimbPoint, { along_mps, across_mps }: WindShift): ClimbPoint {
   const [first, second] = climb.points;

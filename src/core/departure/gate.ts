@@ -13,7 +13,8 @@ export interface ChancePoint {
  * The lowest height from which the chance stays at the level asked for, over all heights above it that were looked at.
  *
  * @param curve - by rising height
- * @returns interpolated between the points; the first height when the level holds from there; null when it is not held at the top
+ * @returns interpolated between the points; the first height when the level holds from there; null when it is not
+ *   held at the top
  */
 export function gateOf(curve: readonly ChancePoint[], required: number): number | null {
   const last = curve.findLastIndex((point) => point.chance < required);

@@ -7,7 +7,10 @@ export interface DepartureOption {
   readonly id: string;
   readonly kind: OptionKind;
   readonly name: string;
-  /** min(height left, a tenth of the ground left after stopping), m: the option works when it is 0 or more; null when it is not known. */
+  /**
+   * min(height left, a tenth of the ground left after stopping), m: the option works when it is 0 or more; null when it
+   * is not known.
+   */
   readonly score_m: number | null;
   /** Height left on arrival. */
   readonly margin_m: number | null;

@@ -1,4 +1,5 @@
-// Fields, beaches and other runways after a failure: the glide path of each, as in the landing question, from where the engine stopped.
+// Fields, beaches and other runways after a failure: the glide path of each, as in the landing question, from where the
+// engine stopped.
 import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import type { TerrainGrid } from "../earth/terrain";
 import { aimPoint_m, type LandingEnd } from "../landing/landing-end";

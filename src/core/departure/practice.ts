@@ -51,9 +51,10 @@ export interface PracticeTechnique {
 }
 
 /**
- * Height lost in a turn of 180° or 360° at a hard deck, through the reaction, the turn and back to level wings and best glide. Still air:
- * a uniform wind only carries the turn along. From a climb at full power the nose has to come down and the speed up to the turn's first,
- * and the steeper the turn the more speed it asks for; from fast level flight the speed is there and pays for part of the turn.
+ * Height lost in a turn of 180° or 360° at a hard deck, through the reaction, the turn and back to level wings and best
+ * glide. Still air: a uniform wind only carries the turn along. From a climb at full power the nose has to come down
+ * and the speed up to the turn's first, and the steeper the turn the more speed it asks for; from fast level flight the
+ * speed is there and pays for part of the turn.
  *
  * @returns null when the reaction ends in a stall
  */

@@ -23,8 +23,8 @@ export interface ReactionEnd {
 /**
  * Flies the reaction, wings level.
  *
- * Attitude held: CL = CLα(θ0 − γ) as the path bends down and the speed falls away, up to CLmax, where the wing stalls. Hands off:
- * CL as in the climb.
+ * Attitude held: CL = CLα(θ0 − γ) as the path bends down and the speed falls away, up to CLmax, where the wing stalls.
+ * Hands off: CL as in the climb.
  *
  * @param motion - at the failure; written in place
  * @param body - engine stopped

@@ -19,8 +19,8 @@ const LINE_M = 60;
 /**
  * Lands straight on from the end of the reaction: steep descent with landing flap and slip, flare, roll.
  *
- * Speed over the approach's is floated off along the steep path, speed under it is bought with height: the distance is that of the
- * energy height h + (V² − Vapp²)/(2g).
+ * Speed over the approach's is floated off along the steep path, speed under it is bought with height: the distance is
+ * that of the energy height h + (V² − Vapp²)/(2g).
  *
  * @returns null once the aeroplane has turned off the runway's line
  */

@@ -1,5 +1,5 @@
-// One turnback from the end of the reaction: an optional straight extension, the turn, the intercept of the runway's line, the
-// glide to its end. Flown as a point mass in the wind by a pilot with a fixed technique; no search here.
+// One turnback from the end of the reaction: an optional straight extension, the turn, the intercept of the runway's
+// line, the glide to its end. Flown as a point mass in the wind by a pilot with a fixed technique; no search here.
 import { rolledTowards } from "../flight/roll-rate";
 import { clamp } from "../numeric/clamp";
 import { G0, RHO0 } from "../quantities/constants";
@@ -55,7 +55,9 @@ export interface FlightPoint extends Readonly<Motion> {
 /** What became of a turnback. */
 export interface TurnbackResult {
   readonly aligned: boolean;
-  /** min(height at alignment − 10 m, height over the runway's end − 3 m); continued below ground so that it is smooth. */
+  /**
+   * min(height at alignment − 10 m, height over the runway's end − 3 m); continued below ground so that it is smooth.
+   */
   readonly margin_m: number;
   readonly alignedHeight_m: number;
   readonly alignedX_m: number;
@@ -78,8 +80,8 @@ const END_LEAST_M = 3;
 /** Margin over the stall that bank and load keep all the time. */
 const LEAST_MARGIN = 1.05;
 /**
- * Below this height, and once the turn is over, bank stays under 30°: with the bank of the turn a roll of 20°/s is too slow for the
- * line and the flight weaves about it until it is too low.
+ * Below this height, and once the turn is over, bank stays under 30°: with the bank of the turn a roll of 20°/s is too
+ * slow for the line and the flight weaves about it until it is too low.
  */
 const LOW_M = 15;
 const INTERCEPT_BANK_RAD = Math.PI / 6;
@@ -151,9 +153,9 @@ export interface FlightOptions {
 /**
  * Flies one turnback.
  *
- * The track wanted is side·(π + δ), δ = min(Δ, acos(1 − |e|/Rc), |e|/50 m) towards the runway's line, Rc = Vg²/(g·tan 25.5°);
- * bank = atan(0.9·Vg·error/g), at most the technique's in the turn and 30° after it, and cosφ ≥ (1.05·VS/V)². The speed is k·VS/√cosφ until it is aligned; before
- * the turn and on final best glide.
+ * The track wanted is side·(π + δ), δ = min(Δ, acos(1 − |e|/Rc), |e|/50 m) towards the runway's line, Rc = Vg²/(g·tan
+ * 25.5°); bank = atan(0.9·Vg·error/g), at most the technique's in the turn and 30° after it, and cosφ ≥ (1.05·VS/V)².
+ * The speed is k·VS/√cosφ until it is aligned; before the turn and on final best glide.
  *
  * @param motion - at the end of the reaction; written in place
  * @param began_s - time since the failure

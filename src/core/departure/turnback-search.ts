@@ -48,9 +48,9 @@ export function turnbackBy(
 /**
  * The best turnback of a side and bank.
  *
- * The angle is searched on a grid and refined by golden section. While reaching binds, extending only costs height; when stopping
- * binds, the extension at which both bind alike is solved for, continuously, because a grid finds gaps that are not there; then
- * the angle is settled again, and both once more.
+ * The angle is searched on a grid and refined by golden section. While reaching binds, extending only costs height;
+ * when stopping binds, the extension at which both bind alike is solved for, continuously, because a grid finds gaps
+ * that are not there; then the angle is settled again, and both once more.
  *
  * @param began_s - length of the reaction
  */

@@ -10,8 +10,8 @@ const TRADE = "common practice";
 const [LOW_M, HIGH_M] = [150, 450];
 
 /**
- * The working of one turnback, in the order in which a pilot would check it. `figure` is `climb`, `turn`, a ledger entry by its
- * name, `margin`, `stop` or `outflown`.
+ * The working of one turnback, in the order in which a pilot would check it. `figure` is `climb`, `turn`, a ledger
+ * entry by its name, `margin`, `stop` or `outflown`.
  */
 export function turnbackWorking(
   day: DepartureDay,

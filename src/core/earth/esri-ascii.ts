@@ -1,5 +1,6 @@
-// Terrain files in the open Esri ASCII grid format, in metres of a local plane or in degrees (then resampled to a plane).
-// Missing cells count as sea level: the demo world is islands, and a hole must not stop a glide path in mid-air. They are counted.
+// Terrain files in the open Esri ASCII grid format, in metres of a local plane or in degrees (then resampled to a
+// plane). Missing cells count as sea level: the demo world is islands, and a hole must not stop a glide path in
+// mid-air. They are counted.
 import { clamp } from "../numeric/clamp";
 import { type Outcome, failure, success } from "../outcome";
 import type { LatLon } from "./geodesic";
@@ -32,9 +33,12 @@ interface Header {
 /**
  * Reads an Esri ASCII grid.
  *
- * @param text - header (ncols, nrows, xllcorner or xllcenter, yllcorner or yllcenter, cellsize, optional NODATA_value), then rows from the north
- * @param planeOrigin - place of x 0, y 0 when the file is in metres; null when it is in degrees of longitude and latitude
- * @returns `terrain_header`, `terrain_truncated`, `terrain_too_large`, `terrain_value` with the line or count at fault
+ * @param text - header (ncols, nrows, xllcorner or xllcenter, yllcorner or yllcenter, cellsize, optional
+ *   NODATA_value), then rows from the north
+ * @param planeOrigin - place of x 0, y 0 when the file is in metres; null when it is in degrees of longitude and
+ *   latitude
+ * @returns `terrain_header`, `terrain_truncated`, `terrain_too_large`, `terrain_value` with the line or count at
+ *   fault
  */
 export function readEsriAscii(text: string, planeOrigin: LatLon | null): Outcome<ReadTerrain> {
   const header: Partial<Header> = {};
@@ -154,7 +158,10 @@ function readNumbers(text: string, start: number, count: number): Outcome<Float6
   return success(values);
 }
 
-/** From degrees to a plane about the middle, with the north–south spacing as the cell; bilinear, so peaks may lose a few metres. */
+/**
+ * From degrees to a plane about the middle, with the north–south spacing as the cell; bilinear, so peaks may lose a few
+ * metres.
+ */
 function resampled(
   source: { columns: number; rows: number; cell: number; west: number; south: number; elevations: Float32Array },
   missingCells: number,

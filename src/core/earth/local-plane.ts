@@ -1,5 +1,5 @@
-// A flat map around an origin: azimuthal equidistant on the ellipsoid. Distances from the origin are exact;
-// at 50 km from it, distances across are long by 1e-5 and grid north leans from true north by up to half a degree at 47°.
+// A flat map around an origin: azimuthal equidistant on the ellipsoid. Distances from the origin are exact; at 50 km
+// from it, distances across are long by 1e-5 and grid north leans from true north by up to half a degree at 47°.
 import { wrapHalfTurn } from "../quantities/angle";
 import { type LatLon, destination, geodesicBetween } from "./geodesic";
 
@@ -14,7 +14,10 @@ export interface LocalPlane {
   readonly origin: LatLon;
   toPlane(place: LatLon): PlanePoint;
   toLatLon(point: PlanePoint): LatLon;
-  /** Direction of true north in the plane at a place, radians clockwise from the y axis. Add it to a true direction to get the plane's. */
+  /**
+   * Direction of true north in the plane at a place, radians clockwise from the y axis. Add it to a true direction to
+   * get the plane's.
+   */
   convergence_rad(place: LatLon): number;
 }
 

@@ -7,7 +7,8 @@ const at = (latitude_deg: number, longitude_deg: number, day: string, utc_h: num
   return { azimuth: degrees(azimuth_rad), elevation: degrees(elevation_rad) };
 };
 
-// Geometry of the seasons: at noon the sun stands 90° − |latitude − declination| high; declination 0 at the equinoxes, ±23.44 at the solstices.
+// Geometry of the seasons: at noon the sun stands 90° − |latitude − declination| high; declination 0 at the equinoxes,
+// ±23.44 at the solstices.
 describe("sun", () => {
   it.each([
     ["equator, equinox, noon", 0, 0, "2026-03-20", 12, 88],

@@ -1,6 +1,7 @@
-// What stops or troubles an engine, what its gauges then show, and which of them settle which engine it is. This folder: faults,
-// gauges over a minute, what each gauge says, both ways to verify. Not here: pitch and roll of the aeroplane, vibration, smell and
-// sound. Time constants are common practice, of the right order only; forces come from the one-engine model.
+// What stops or troubles an engine, what its gauges then show, and which of them settle which engine it is. This
+// folder: faults, gauges over a minute, what each gauge says, both ways to verify. Not here: pitch and roll of the
+// aeroplane, vibration, smell and sound. Time constants are common practice, of the right order only; forces come from
+// the one-engine model.
 
 /** What may happen to an engine. */
 export type FaultKind =

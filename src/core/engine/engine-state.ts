@@ -1,5 +1,5 @@
-// An engine as it stands at a moment, and how it goes on in a step of time. One, two or more engines alike; what it shows is gauges.ts,
-// what it pulls engine-force.ts. Time constants are common practice, of the right order only.
+// An engine as it stands at a moment, and how it goes on in a step of time. One, two or more engines alike; what it
+// shows is gauges.ts, what it pulls engine-force.ts. Time constants are common practice, of the right order only.
 import { clamp } from "../numeric/clamp";
 import type { FaultKind } from "./engine-fault";
 

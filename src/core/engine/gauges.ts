@@ -4,7 +4,9 @@ import { P0_PA, PA_PER_INHG, RHO0, ZERO_CELSIUS_K } from "../quantities/constant
 import { type EngineAir, engineForce, powerShare } from "./engine-force";
 import { type EngineMoment, type EngineState, engineMoment } from "./engine-state";
 
-/** A gauge of one engine: manifold pressure and propeller speed, or for jets fan and core speed; then what both have. */
+/**
+ * A gauge of one engine: manifold pressure and propeller speed, or for jets fan and core speed; then what both have.
+ */
 export type GaugeName = "manifold" | "rpm" | "fan" | "core" | "fuelFlow" | "exhaust" | "head" | "oil";
 
 /** Readings of one engine: Pa, 1/min, shares of full speed, kg/s, K, K, Pa. Gauges that it has not are left out. */
@@ -91,7 +93,7 @@ function pistonGauges(engines: Piston, state: EngineState, moment: EngineMoment,
   };
 }
 
-/** Speed of the propeller: governed, turned by the air, running away or stopped. */
+/** Speed of the propeller in its present condition: governed, turned by the air, running away or stopped. */
 function propellerSpeed_rpm(governed_rpm: number, state: EngineState, moment: EngineMoment, tas_mps: number): number {
   const windmill_rpm = governed_rpm * Math.min(tas_mps / HOLD_MPS, 1);
   switch (moment.turning) {

@@ -1,5 +1,6 @@
-// From standstill to a height with the engine running: ground run, lift-off, gathering speed, climb, optional early turn crosswind.
-// Not here: obstacle clearance, ground effect, flap retraction (its drag is left at lift-off), engine warm-up.
+// From standstill to a height with the engine running: ground run, lift-off, gathering speed, climb, optional early
+// turn crosswind. Not here: obstacle clearance, ground effect, flap retraction (its drag is left at lift-off), engine
+// warm-up.
 import { clamp } from "../numeric/clamp";
 import { GENTLE_ROLL_RADPS, rolledTowards } from "./roll-rate";
 import { type Outcome, failure, success } from "../outcome";
@@ -65,7 +66,8 @@ const CLIMB_LIMIT_S = 900;
  *
  * @param top_m - height at which the climb ends
  * @param start_m - of the standstill along the runway from its beginning
- * @returns points a quarter of a second apart; `no_lift_off` when the run takes too long, `no_climb` when `top_m` is not reached
+ * @returns points a quarter of a second apart; `no_lift_off` when the run takes too long, `no_climb` when `top_m` is
+ *   not reached
  */
 export function climbOut(plan: ClimbPlan, air: AirColumn, start_m: number, top_m: number): Outcome<ClimbOut> {
   const { density } = readAir(air, 0, airSample());

@@ -1,7 +1,7 @@
-// An aeroplane as a point mass in wind that changes with height: speed, path angle and heading through the air, position over the
-// ground. x is along the take-off direction, y to its right, headings turn clockwise from x. Not here: pitch dynamics, gusts.
-// Source of the equations: Newton's law along and across the path in axes that move with the air; the wind's gradient enters as
-// the acceleration of those axes.
+// An aeroplane as a point mass in wind that changes with height: speed, path angle and heading through the air,
+// position over the ground. x is along the take-off direction, y to its right, headings turn clockwise from x. Not
+// here: pitch dynamics, gusts. Source of the equations: Newton's law along and across the path in axes that move with
+// the air; the wind's gradient enters as the acceleration of those axes.
 import { G0, RHO0 } from "../quantities/constants";
 import { type AirColumn, airSample, readAir } from "./air-column";
 
@@ -33,8 +33,8 @@ export interface Body {
 }
 
 /**
- * What the pilot holds over a step: a load factor (as far as `clLimit` allows), a lift coefficient (hands off), or the pitch
- * attitude above the angle of no lift.
+ * What the pilot holds over a step: a load factor (as far as `clLimit` allows), a lift coefficient (hands off), or the
+ * pitch attitude above the angle of no lift.
  */
 export interface Control {
   hold: "load" | "lift" | "attitude";
@@ -117,7 +117,8 @@ export function thrustOverWeight(thrust: NonNullable<Body["thrust"]>, tas_mps: n
 }
 
 /**
- * Moves the aeroplane on by one step, midpoint rule (second order): a tenth to a fifth of a second keeps a turnback within a metre.
+ * Moves the aeroplane on by one step, midpoint rule (second order): a tenth to a fifth of a second keeps a turnback
+ * within a metre.
  *
  * @param motion - written in place
  */

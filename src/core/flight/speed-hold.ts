@@ -4,7 +4,10 @@ import { G0 } from "../quantities/constants";
 import type { AirSample } from "./air-column";
 import { type Body, type Control, type Loads, type Motion, loadsOf, thrustOverWeight } from "./point-mass";
 
-/** A difference in speed is worked off over this time, with at most this acceleration. A model of a calm hand, common practice. */
+/**
+ * A difference in speed is worked off over this time, with at most this acceleration. A model of a calm hand, common
+ * practice.
+ */
 const SPEED_LAG_S = 2.5;
 const ACCELERATION_MPS2 = 2;
 /** The path is brought to the one wanted over this time. */
@@ -18,8 +21,8 @@ const LOAD_LOW = 0.5;
 const LOAD_HIGH = 2.6;
 
 /**
- * Least share of the path that wind gradient leaves: climbing into a wind that grows faster than V/g, energy comes for nothing and the
- * balance turns over; a pilot does not follow it there.
+ * Least share of the path that the wind gradient may leave. In a climb into a wind that grows faster than V/g the
+ * energy balance would turn over; no pilot follows it there.
  */
 const LEAST_GRADIENT_SHARE = 0.4;
 
@@ -28,7 +31,8 @@ const LOADS: Loads = { cl: 0, n: 0, drag: 0, limited: false };
 const STEADY: Control = { hold: "load", value: 1, clLimit: 1, bank_rad: 0 };
 
 /**
- * The load factor that leads to a speed: path sinγ = T/W − D/W − V̇/g − shear, then n = (cosγ + V·Δγ/(0.7·g))/cosφ in 0.5…2.6.
+ * The load factor that leads to a speed: path sinγ = T/W − D/W − V̇/g − shear, then n = (cosγ + V·Δγ/(0.7·g))/cosφ in
+ * 0.5…2.6.
  *
  * @param climbing - with the engine running after take-off: the path does not go down, and may be steep
  * @param clLimit - lift coefficient that the pilot does not exceed: CLmax over the margin squared

@@ -1,5 +1,5 @@
-// The half circuit worked out backwards from the landing point: final, the turn on to it, a downwind parallel to the runway; so that where
-// the downwind passes abeam, how wide and how high, follows from the wind.
+// The half circuit worked out backwards from the landing point: final, the turn on to it, a downwind parallel to the
+// runway; so that where the downwind passes abeam, how wide and how high, follows from the wind.
 import { type Outcome, failure, success } from "../outcome";
 import { wrapTurn } from "../quantities/angle";
 import type { DescentIntegrals, IntegralsAt } from "./descent-integrals";
@@ -29,8 +29,8 @@ const SETTLED_M = 1e-7;
 /**
  * Works the circuit back.
  *
- * @returns `base_closed` when the turn would have to begin before the landing point is abeam: a longer final opens it again;
- *   `wind_exceeds_airspeed` when a track cannot be held
+ * @returns `base_closed` when the turn would have to begin before the landing point is abeam: a longer final opens it
+ *   again; `wind_exceeds_airspeed` when a track cannot be held
  */
 export function abeamCircuit({ performance, integrals, target, final_m, side }: AbeamProblem): Outcome<AbeamCircuit> {
   const sign = side === "left" ? -1 : 1;
@@ -120,7 +120,10 @@ function driftBetween(
   return { x: (HIGH.east_m2ps - LOW.east_m2ps) / sinkEas_mps, y: (HIGH.north_m2ps - LOW.north_m2ps) / sinkEas_mps };
 }
 
-/** Heading, airspeed and ground speed of a track held between two heights, in their mean wind; null when it cannot be held. */
+/**
+ * Heading, airspeed and ground speed of a track held between two heights, in their mean wind; null when it cannot be
+ * held.
+ */
 function heldTrack(
   performance: LegPerformance,
   integrals: DescentIntegrals,

@@ -1,5 +1,5 @@
-// A steady airspeed is not a steady speed: going down, the air thickens and the true speed falls. What it loses in kinetic
-// energy carries the aircraft on.
+// A steady airspeed is not a steady speed: going down, the air thickens and the true speed falls. What it loses in
+// kinetic energy carries the aircraft on.
 import { type AirMass, airAtAltitude } from "../air/altimetry";
 import { airspeedsFromCas } from "../air/airspeed";
 import { G0 } from "../quantities/constants";

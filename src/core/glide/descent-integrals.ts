@@ -1,12 +1,12 @@
 // Running integrals over height that make time and wind drift of any descent exact at the cost of two table look-ups.
 //
-// At constant airspeed the true speed falls on the way down, and what it loses in kinetic energy carries the aircraft on: a
-// distance through the air costs *energy* height e = h + V²/2g, so that dh = de/(1 + AF) with the acceleration factor
-// AF = d(V²/2g)/dh (under 1 % for light aircraft, 7 % for a jet at FL140). A descent from A to B then takes ∫√σ(1 + AF) dh / s,
-// s being the sink at sea-level density without it, and drifts ∫w·√σ(1 + AF) dh / s.
+// At constant airspeed the true speed falls on the way down, and what it loses in kinetic energy carries the aircraft
+// on: a distance through the air costs *energy* height e = h + V²/2g, so that dh = de/(1 + AF) with the acceleration
+// factor AF = d(V²/2g)/dh (under 1 % for light aircraft, 7 % for a jet at FL140). A descent from A to B then takes
+// ∫√σ(1 + AF) dh / s, s being the sink at sea-level density without it, and drifts ∫w·√σ(1 + AF) dh / s.
 //
-// The integrals are tabulated once per air, wind, ground and airspeed, and read with cubic Hermite interpolation (the integrand
-// is the table's own derivative). Taking the wind at mid-height instead misses by up to 190 m.
+// The integrals are tabulated once per air, wind, ground and airspeed, and read with cubic Hermite interpolation (the
+// integrand is the table's own derivative). Taking the wind at mid-height instead misses by up to 190 m.
 import { clamp } from "../numeric/clamp";
 import { type AirMass, airAtAltitude } from "../air/altimetry";
 import type { WindVector } from "../air/wind";
@@ -35,7 +35,10 @@ export interface DescentIntegrals {
   descend(altitude_m: number, energy_m: number): number;
 }
 
-/** Spacing of the table, m. The 1/7 law bends hardest at 3 m and 10 m above ground; there the error is under 2 cm of drift per kt. */
+/**
+ * Spacing of the table, m. The 1/7 law bends hardest at 3 m and 10 m above ground; there the error is under 2 cm of
+ * drift per kt.
+ */
 const STEP_M = 10;
 /** Per node: three integrals and their three slopes. */
 const STRIDE = 6;
@@ -46,7 +49,8 @@ const STRIDE = 6;
  * @param wind - air motion by altitude
  * @param low_m - lowest altitude, usually well below the target so that shortfalls stay smooth
  * @param high_m - highest altitude, at or above the start
- * @param cas_mps - calibrated airspeed held; that of the straight glide serves for the turns too (a few per cent faster, of AF)
+ * @param cas_mps - calibrated airspeed held; that of the straight glide serves for the turns too (a few per cent
+ *   faster, of AF)
  */
 export function descentIntegrals(
   air: AirMass,

@@ -40,7 +40,8 @@ describe("turn, straight, turn (property)", () => {
   it("driven, every word ends where and as it should", () => {
     fc.assert(
       fc.property(targets, fc.constantFrom(...WORDS), ({ x, y, heading, radius1, radius2 }, word) => {
-        // Near the start, circles lie inside each other and are joined without a straight, a few metres beside the point.
+        // Near the start, circles lie inside each other and are joined without a straight, a few metres beside the
+        // point.
         fc.pre(Math.hypot(x, y) > 1700);
         const [sign1, sign2] = turnSigns(word);
         const found = turnStraightTurn(0, 0, 0, radius1, sign1, x, y, heading, radius2, sign2, { ...OUT });

@@ -1,5 +1,6 @@
-// Turn–straight–turn between two poses, each turn with a radius of its own. Headings clockwise from north, x east, y north.
-// Source: L. E. Dubins, Amer. J. Math. 79 (1957); here only the words with a straight middle, which a pilot flies.
+// Turn–straight–turn between two poses, each turn with a radius of its own. Headings clockwise from north, x east, y
+// north. Source: L. E. Dubins, Amer. J. Math. 79 (1957); here only the words with a straight middle, which a pilot
+// flies.
 
 /** Direction of the two turns. */
 export type Word = "LSL" | "RSR" | "LSR" | "RSL";
@@ -29,7 +30,10 @@ export interface TurnStraightTurn {
 }
 
 const TURN = 2 * Math.PI;
-/** A turn this close to a whole circle is no turn: rounding put it on the wrong side of zero. 1e-6 rad of a 1 km radius is 1 mm. */
+/**
+ * A turn this close to a whole circle is no turn: rounding put it on the wrong side of zero. 1e-6 rad of a 1 km radius
+ * is 1 mm.
+ */
 const WHOLE_CIRCLE = TURN - 1e-6;
 
 function turned(angle_rad: number): number {
@@ -40,8 +44,8 @@ function turned(angle_rad: number): number {
 /**
  * One word between two poses.
  *
- * With centres c = p + s·r·n(ψ), n the unit vector to the right, c2 − c1 = L·u(χ) + (s2·r2 − s1·r1)·n(χ) gives the straight's
- * length L and heading χ directly.
+ * With centres c = p + s·r·n(ψ), n the unit vector to the right, c2 − c1 = L·u(χ) + (s2·r2 − s1·r1)·n(χ) gives the
+ * straight's length L and heading χ directly.
  *
  * @param out - filled and returned; the caller owns it, so that searching allocates nothing
  * @returns null when the circles overlap so that this word does not exist
@@ -65,8 +69,8 @@ export function turnStraightTurn(
   const dy = y2 - a2 * Math.sin(heading2) - y1 + a1 * Math.sin(heading1);
   const offset = a2 - a1;
   const square = dx * dx + dy * dy - offset * offset;
-  // Two turns the same way round always join: circles that differ by a few metres of radius and lie inside each other (a full
-  // circle back to where one is) are joined without a straight, at most |r2 − r1| beside the point.
+  // Two turns the same way round always join: circles that differ by a few metres of radius and lie inside each other
+  // (a full circle back to where one is) are joined without a straight, at most |r2 − r1| beside the point.
   if (sign1 !== sign2 && !(square >= 0)) return null;
   const straight = Math.sqrt(Math.max(square, 0));
   const heading = Math.atan2(dx, dy) - Math.atan2(offset, straight);

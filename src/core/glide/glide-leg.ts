@@ -1,10 +1,11 @@
-// One turn–straight–turn leg in wind, from a pose at a height to a pose on the ground frame: the heart of "can I make it from here?".
+// One turn–straight–turn leg in wind, from a pose at a height to a pose on the ground frame: the heart of "can I make
+// it from here?".
 //
-// The leg is found in the air mass and drifts with it: the target moves by −∫w dt, the arrival heading is the crabbed one. The drift
-// depends on the path and the path on the drift, so it is iterated with Aitken's relaxation, which starts at 0.8 and settles in
-// about six rounds. Heights below the target are continued (the ground is not there) so that a shortfall is a smooth number.
-// What is flown through the air costs energy height; the air mass gives it its altitude (descent-integrals.ts).
-// Not here: the time to roll into a bank, speed changes between segments, gusts.
+// The leg is found in the air mass and drifts with it: the target moves by −∫w dt, the arrival heading is the crabbed
+// one. The drift depends on the path and the path on the drift, so it is iterated with Aitken's relaxation, which
+// starts at 0.8 and settles in about six rounds. Heights below the target are continued (the ground is not there) so
+// that a shortfall is a smooth number. What is flown through the air costs energy height; the air mass gives it its
+// altitude (descent-integrals.ts). Not here: the time to roll into a bank, speed changes between segments, gusts.
 import { clamp } from "../numeric/clamp";
 import type { DescentIntegrals, IntegralsAt } from "./descent-integrals";
 import { type Pose, type TurnStraightTurn, type Word, turnSigns, turnStraightTurn } from "./dubins";
@@ -34,9 +35,9 @@ export interface LegProblem {
   /** Straight ground distance along the arrival track before the arrival point; 0 for none. */
   readonly final_m: number;
   /**
-   * How far the first turn may come out below zero and still count as no turn; left out, only rounding errors do. From a key that is
-   * lower than its circuit needs the leg asks for slightly more room than there is. It is then flown without a first turn and told as
-   * short of height, not as impossible.
+   * How far the first turn may come out below zero and still count as no turn; left out, only rounding errors do. From
+   * a key that is lower than its circuit needs the leg asks for slightly more room than there is. It is then flown
+   * without a first turn and told as short of height, not as impossible.
    */
   readonly slack_rad?: number;
 }
@@ -80,19 +81,24 @@ const BEND_2: Displacement = { x_m: 0, y_m: 0 };
 const PARTS: TurnStraightTurn = { turn1_rad: 0, straight_m: 0, turn2_rad: 0, heading_rad: 0 };
 
 /**
- * A turn that ends up this close to a full circle is first tried as a small turn the other way, rad. The turn's angle then runs on
- * smoothly through zero while the drift settles; jumping from none to a full circle, it would settle on the circle or not at all.
+ * A turn that ends up this close to a full circle is first tried as a small turn the other way, rad. The turn's angle
+ * then runs on smoothly through zero while the drift settles; jumping from none to a full circle, it would settle on
+ * the circle or not at all.
  */
 const BACK_RAD = 1;
-/** A settled turn this little below zero is none: rounding. 1e-6 rad of a 1 km radius is 1 mm. */
+/**
+ * A settled turn less than this below zero counts as no turn: the difference is rounding. 1e-6 rad of a 1 km radius is
+ * 1 mm.
+ */
 const NO_TURN_RAD = 1e-6;
 
 /**
  * Finds one word of the leg; of two ways to fly it, the one without a needless circle.
  *
- * @returns `word_impossible` when the circles overlap, `wind_exceeds_airspeed` when the final or the leg makes no headway,
- *   `turn_flips` when a turn would be none with one drift and a full circle with the next, so that this way round has no
- *   steady solution, `not_settled` when the drift does not converge for another reason (wind near the airspeed)
+ * @returns `word_impossible` when the circles overlap, `wind_exceeds_airspeed` when the final or the leg makes no
+ *   headway, `turn_flips` when a turn would be none with one drift and a full circle with the next, so that this way
+ *   round has no steady solution, `not_settled` when the drift does not converge for another reason (wind near the
+ *   airspeed)
  */
 export function solveLeg(problem: LegProblem, word: Word): Outcome<SolvedLeg> {
   const short = settle(problem, word, BACK_RAD);
@@ -101,7 +107,10 @@ export function solveLeg(problem: LegProblem, word: Word): Outcome<SolvedLeg> {
   return settle(problem, word, 0);
 }
 
-/** Iterates the drift; turns within `back_rad` of a full circle count as small ones the other way, and may end below zero. */
+/**
+ * Iterates the drift; turns within `back_rad` of a full circle count as small ones the other way, and may end below
+ * zero.
+ */
 function settle(problem: LegProblem, word: Word, back_rad: number): Outcome<SolvedLeg> {
   const { performance, integrals, start, arrival, final_m } = problem;
   const [sign1, sign2] = turnSigns(word);

@@ -91,8 +91,9 @@ function best(p: PathProblem): GlidePath {
 }
 
 /**
- * Flies a found path forward in small steps of time with nothing but its commands (turn by so much, straight for so much air,
- * straight to the aim): an independent integration of the equations of motion with the wind and density at each height.
+ * Flies a found path forward in small steps of time with nothing but its commands (turn by so much, straight for so
+ * much air, straight to the aim): an independent integration of the equations of motion with the wind and density at
+ * each height.
  */
 function fly(
   p: Flown,
@@ -251,7 +252,8 @@ describe("glide path", () => {
       heading_rad: fc.double({ min: 0, max: 6.28, noNaN: true }),
       altitude_m: fc.double({ min: 1200, max: 2500, noNaN: true }),
     })
-    // Exactly over the aim point a full circle may be split between the two turns anywhere: there the words are not unique.
+    // Exactly over the aim point a full circle may be split between the two turns anywhere: there the words are not
+    // unique.
     .filter(({ x_m, y_m }) => Math.hypot(x_m, y_m) > 500);
 
   it("flown forward in the same wind it ends within 5 m and 1 m of height of the aim point (property)", () => {
@@ -289,7 +291,8 @@ describe("glide path", () => {
             ...base,
             start: { x_m: 3500 * Math.sin(bearing), y_m: 3500 * Math.cos(bearing), heading_rad, altitude_m: 1500 },
           }).margin_m;
-          // 0.05 rad more of turn costs a metre, the start carried aside by the reaction about another; a full circle costs 150 m.
+          // 0.05 rad more of turn costs a metre, the start carried aside by the reaction about another; a full circle
+          // costs 150 m.
           if (last !== null) expect(Math.abs(margin - last)).toBeLessThan(5);
           last = margin;
         }
@@ -483,7 +486,8 @@ describe("key positions", () => {
     // The cross-check's circuit is flown at sea-level density all the way down.
     const found = keyCircuit({ ...problem({ turning: { stallMargin: 1.05 } }), integrals: SEA_LEVEL }, key);
     if (!found.ok) throw new Error(found.issue.message);
-    // The prototype does not say its speed in the turn; midway between best glide and best glide·√n reproduces it to 1.6e-4.
+    // The prototype does not say its speed in the turn; midway between best glide and best glide·√n reproduces it to
+    // 1.6e-4.
     expect(Math.abs(found.value.height_m / height_m - 1)).toBeLessThan(2e-4);
   });
 

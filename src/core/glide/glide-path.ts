@@ -1,6 +1,6 @@
-// The path from here to a landing point: reaction, then turn–straight–turn to a final (optionally by way of a key position),
-// with its account in height. Works in a local plane whose y axis is the plane's north; wind and headings are in that frame.
-// Not here: which landing point (runway ends come from the caller), drawing, units.
+// The path from here to a landing point: reaction, then turn–straight–turn to a final (optionally by way of a key
+// position), with its account in height. Works in a local plane whose y axis is the plane's north; wind and headings
+// are in that frame. Not here: which landing point (runway ends come from the caller), drawing, units.
 import { assertNever, failure, success, type Issue, type Outcome } from "../outcome";
 import { abeamCircuit } from "./abeam-circuit";
 import { type DescentIntegrals, type IntegralsAt } from "./descent-integrals";
@@ -70,7 +70,7 @@ export interface PathSearch {
   readonly failed: readonly FailedWay[];
 }
 
-/** From a key too low by 200 m the first turn comes out some 0.1 rad below none. */
+/** How far below zero the first turn from a key may come out. From a key that is 200 m too low it is about 0.1 rad. */
 const KEY_SLACK_RAD = 0.3;
 
 const SCRATCH_A: IntegralsAt = { time_m: 0, east_m2ps: 0, north_m2ps: 0 };
@@ -256,7 +256,8 @@ export const DRAWING_STEP_M = 800;
 /**
  * Points along a path.
  *
- * @param straightStep_m - greatest distance between points on straights; the default is dense enough to check against terrain
+ * @param straightStep_m - greatest distance between points on straights; the default is dense enough to check against
+ *   terrain
  */
 export function pathPoints(
   problem: PathProblem,

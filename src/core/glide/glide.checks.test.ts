@@ -1,5 +1,5 @@
-// Values from outside the project for gliding, turning and the shortest turn–straight–turn paths.
-// "cross-check" marks values of an independent prototype of the same equations: two implementations agree, nature is not asked.
+// Values from outside the project for gliding, turning and the shortest turn–straight–turn paths. "cross-check" marks
+// values of an independent prototype of the same equations: two implementations agree, nature is not asked.
 import { describe, expect, it } from "vitest";
 import type { Polar } from "../aircraft/polar";
 import { levelTurnLoadFactor, stallSpeed_mps } from "../aircraft/polar";

@@ -19,11 +19,13 @@ const SETTLED_M = 1e-6;
 const MAX_ROUNDS = 60;
 
 /**
- * The circuit from the overhead or abeam key to the landing point, in the problem's wind. Abeam is worked back from the landing point;
- * overhead is passed along the runway's direction with the drift laid off, and both turns go to its own side.
+ * The circuit from the overhead or abeam key to the landing point, in the problem's wind. Abeam is worked back from the
+ * landing point; overhead is passed along the runway's direction with the drift laid off, and both turns go to its own
+ * side.
  *
  * @param key - which key and side
- * @returns metres over the target without reserve; `base_closed` and the legs' own failures otherwise, `not_settled` when the height does not
+ * @returns metres over the target without reserve; `base_closed` and the legs' own failures otherwise, `not_settled`
+ *   when the height does not
  */
 export function keyCircuit(problem: Omit<PathProblem, "start">, key: Exclude<KeyChoice, "none">): Outcome<KeyCircuit> {
   const { target, choices, integrals, performance } = problem;

@@ -1,5 +1,6 @@
-// A descent at a held airspeed, in time and in distance through the air: the one way down of glide, restart, relight and minutes left.
-// True airspeed falls on the way down, and what it loses in kinetic energy carries the aircraft on: dh/dt = V·sinγ/(1 + AF).
+// A descent at a held airspeed, in time and in distance through the air: the one way down of glide, restart, relight
+// and minutes left. True airspeed falls on the way down, and what it loses in kinetic energy carries the aircraft on:
+// dh/dt = V·sinγ/(1 + AF).
 import { type AirMass, airAtAltitude } from "../air/altimetry";
 import { airspeedsFromEas } from "../air/airspeed";
 import { accelerationFactor, kineticHeight_m } from "./acceleration-factor";

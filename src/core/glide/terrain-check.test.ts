@@ -45,7 +45,8 @@ describe("clearance wanted", () => {
 describe("path over terrain", () => {
   it("finds the place where it is nearest to the ground, with the clearance wanted there", () => {
     const found = terrainClearance(ground(0), descent(8000, 900), { x_m: 0, y_m: 0 }, 100);
-    // Over the hill, a spike of one point: 562.5 m less 500 m of hill less the clearance; a look at most 12.5 m beside its tip.
+    // Over the hill, a spike of one point: 562.5 m less 500 m of hill less the clearance; a look at most 12.5 m beside
+    // its tip.
     expect(found.least_m ?? NaN).toBeGreaterThan(-37.6);
     expect(found.least_m ?? NaN).toBeLessThan(-37.5 + 62.5);
     expect(Math.abs(descent(8000, 900)[found.index].y_m - 5000)).toBeLessThan(100);

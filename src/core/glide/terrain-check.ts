@@ -4,7 +4,10 @@ import type { PathPoint } from "./glide-path";
 
 /** How a path stands to the ground below it. */
 export interface TerrainClearance {
-  /** Least height over ground after the clearance wanted there, m; negative: too low by so much. Null where no terrain is known. */
+  /**
+   * Least height over ground after the clearance wanted there, m; negative: too low by so much. Null where no terrain
+   * is known.
+   */
   readonly least_m: number | null;
   /** The point where that is, as an index into the path's points. */
   readonly index: number;
@@ -12,10 +15,13 @@ export interface TerrainClearance {
   readonly unknown: number;
 }
 
-/** Clearance wanted is nothing within the first distance of the landing point, and all of it beyond the second, m. */
+/** Within the first distance of the landing point no clearance is asked for, beyond the second all of it, m. */
 const TAPER_FROM_M = 500;
 const TAPER_TO_M = 2500;
-/** Ground is looked at this often between the points of a path, of a cell: a summit that stands between two looks is missed by an eighth of its slope. */
+/**
+ * Ground is looked at this often between the points of a path, of a cell: a summit that stands between two looks is
+ * missed by an eighth of its slope.
+ */
 const STEP_OF_CELL = 0.25;
 
 /** Clearance wanted at a distance from the landing point. */

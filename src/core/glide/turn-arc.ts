@@ -1,5 +1,5 @@
-// A gliding turn in the air mass. Its radius shrinks as the air thickens on the way down, by about 1 % a circle: small, but over
-// a wide turn it moves the end by metres. Taken as linear in the angle turned, it has a closed form.
+// A gliding turn in the air mass. Its radius shrinks as the air thickens on the way down, by about 1 % a circle: small,
+// but over a wide turn it moves the end by metres. Taken as linear in the angle turned, it has a closed form.
 
 /** Displacement in the air mass, m east and north. */
 export interface Displacement {

@@ -15,7 +15,10 @@ export interface GaugeMoment {
   readonly time_s: number;
   readonly left: Gauges;
   readonly right: Gauges;
-  /** Heading at which it would come to rest without rudder, right positive, rad: it swings toward the engine with less thrust. */
+  /**
+   * Heading at which it would come to rest without rudder, right positive, rad: it swings toward the engine with less
+   * thrust.
+   */
   readonly yaw_rad: number;
   /** Balls out without rudder, right positive. */
   readonly ball: number;
@@ -53,10 +56,12 @@ function lever({ fault, engine, closed }: GaugeQuestion, which: "left" | "right"
 /**
  * Gauges of both engines, yaw, ball and foot over the minute after a fault.
  *
- * Thrust of each engine between full and its dead drag by its power; yaw and pedal are those of the one-engine equilibrium by the share
- * of the asymmetry, which is linear. Without rudder it comes to rest where Cnβ·β takes up the thrust's moment.
+ * Thrust of each engine between full and its dead drag by its power; yaw and pedal are those of the one-engine
+ * equilibrium by the share of the asymmetry, which is linear. Without rudder it comes to rest where Cnβ·β takes up the
+ * thrust's moment.
  *
  * @returns a moment for each second, 0…60; failures of the case; `no_such_fault` for what this kind of engine has not
+ *  
  */
 export function gaugeHistory(asked: GaugeQuestion): Outcome<GaugeMoment[]> {
   const { question, eas_mps, engine, fault } = asked;
@@ -117,7 +122,10 @@ export function gaugeHistory(asked: GaugeQuestion): Outcome<GaugeMoment[]> {
   return success(moments);
 }
 
-/** Sink with neither engine giving power, both propellers in a state, at a speed: what shutting down the wrong one costs, m/s. */
+/**
+ * Sink with neither engine giving power, both propellers in a state, at a speed: what shutting down the wrong one
+ * costs, m/s.
+ */
 export function sinkOnNone_mps(flight: AsymmetricCase, eas_mps: number, deadArea_m2: number): number {
   const load = loadingAt(flight, eas_mps, 0);
   const drag_N = load.q * (flight.wing.area_m2 * (flight.cd0 + flight.k * load.cl ** 2) + 2 * deadArea_m2);

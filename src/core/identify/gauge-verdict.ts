@@ -50,8 +50,8 @@ function difference(bad: Gauges, good: Gauges, gauge: GaugeName): number {
 /**
  * What each cue says at a moment: computed from the readings, not from the fault.
  *
- * A gauge that reads the same on both engines while one of them is dead misleads; a plain difference settles it — unless the gauge is
- * what failed, or the engine that gives less is the good one.
+ * A gauge that reads the same on both engines while one of them is dead misleads; a plain difference settles it —
+ * unless the gauge is what failed, or the engine that gives less is the good one.
  *
  * @param full_N - pedal with one engine wholly dead
  */

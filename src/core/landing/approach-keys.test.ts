@@ -69,7 +69,8 @@ describe("key positions", () => {
   });
 
   it("final grows, and says so, when the wind would close the base leg", () => {
-    // Wind straight down the runway carries the turn back over the ground: without a final it would begin before the aim point is abeam.
+    // Wind straight down the runway carries the turn back over the ground: without a final it would begin before the
+    // aim point is abeam.
     const short = circuits({ ...windOf(138, 13), plan: { ...QUESTION.plan, final_m: 0 } });
     expect(short.left.lengthened_m).toBeGreaterThan(0);
     expect(short.left.final_m).toBe(short.left.lengthened_m);

@@ -1,4 +1,5 @@
-// Key positions of the glide approach in today's wind: where to be at which height, left and right, and what cutting the corner saves.
+// Key positions of the glide approach in today's wind: where to be at which height, left and right, and what cutting
+// the corner saves.
 import type { LatLon } from "../earth/geodesic";
 import { type KeyChoice, type PathPoint, type PathProblem, pathPoints, searchPaths } from "../glide/glide-path";
 import { keyCircuit } from "../glide/key-positions";
@@ -28,7 +29,9 @@ export interface KeyCircuit {
   /** From overhead by abeam down to the aim point. */
   readonly points: readonly PathPoint[];
   readonly final_m: number;
-  /** By how much final had to grow because the wind left no circuit with the planned one. */
+  /**
+   * How much longer than planned the final is, because in this wind the planned one leaves no room for a circuit, m.
+   */
   readonly lengthened_m: number;
   /** From abeam with the corner cut: turned at once, a final of 100 m at most. */
   readonly cutHeight_m: number | null;
@@ -77,7 +80,10 @@ export function approachKeys(
   return success({ circuits, advice: heightAdvice(circuits, question.plan.reserve_m), issues });
 }
 
-/** With the planned final, or the shortest longer one that leaves a downwind as far as abeam: the wind may close the base leg. */
+/**
+ * The circuit with the planned final. Where the wind blows the base leg so far that no downwind is left, the final
+ * grows until there is one.
+ */
 function circuitOf(problem: PathProblem, side: "left" | "right"): Outcome<KeyCircuit> {
   const planned_m = problem.choices.final_m;
   const open = (final_m: number) =>

@@ -14,7 +14,10 @@ import { plannedReaction_s } from "../situation/pilot-practice";
 import type { LandingEnd } from "./landing-end";
 import type { ReachQuestion } from "./reach-question";
 
-/** How deep below a landing end the sums over height go on before they are continued straight, m. */
+/**
+ * The sums over height are tabulated down to this far below a landing end, and continued in a straight line below that,
+ * m.
+ */
 const BELOW_M = 1500;
 /** Above the start, so that its own altitude lies inside the table, m. */
 const ABOVE_M = 20;
@@ -34,7 +37,7 @@ type Asked = Pick<
   | "plan"
 >;
 
-/** A wind column seen from a plane whose north leans from true north. */
+/** A wind column in a plane whose north is turned from true north by its convergence. */
 export function turnedWind(wind: WindColumn, lean_rad: number): WindColumn {
   return {
     surface: wind.surface ? { ...wind.surface, from_rad: wind.surface.from_rad + lean_rad } : null,

@@ -1,5 +1,6 @@
-// The call, composed from the situation, to be read aloud: what, who, why, where, how high, how many. International form: ICAO Annex 10
-// volume II, chapter 5 (memory); no frequency is presumed beyond the one in use, 121.5 MHz and 7700.
+// The call, composed from the situation, to be read aloud: what, who, why, where, how high, how many. International
+// form: ICAO Annex 10 volume II, chapter 5 (memory); no frequency is presumed beyond the one in use, 121.5 MHz and
+// 7700.
 import { z } from "zod";
 import { formatLatitude, formatLongitude } from "../earth/coordinates";
 import { LatLon, geodesicBetween } from "../earth/geodesic";

@@ -1,5 +1,6 @@
-// Landing on water: heading from swells and wind by the rules, with the reason; a score of our own for ties; speeds, attitude, descent;
-// what is done by which height. Rules first: AIM 6-3-3 (memory). Not here: chop, currents, breaking seas, floats.
+// Landing on water: heading from swells and wind by the rules, with the reason; a score of our own for ties; speeds,
+// attitude, descent; what is done by which height. Rules first: AIM 6-3-3 (memory). Not here: chop, currents, breaking
+// seas, floats.
 import { APPROACH, TOUCHDOWN } from "./approach-factors";
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
@@ -134,15 +135,21 @@ export interface Ditching {
 
 /** Swells lower than this are landed into the wind. Common practice. */
 export const NO_SWELL_M = 0.3;
-/** A face higher than this is never landed into, but by a slow aircraft in a wind this strong. */
+/**
+ * The face of a swell higher than this is not landed into, unless the aircraft is slow and the wind is as strong as the
+ * second figure.
+ */
 const FACE_M = 1;
 const STRONG_MPS = 40 * MPS_PER_KT;
 const SLOW_MPS = 65 * MPS_PER_KT;
-/** From this wind the heading turns from the swell towards the wind, all the way by the other. AIM 6-3-3 (memory): 25 to 35 kt. */
+/**
+ * From this wind the heading turns from the swell towards the wind, all the way by the other. AIM 6-3-3 (memory): 25 to
+ * 35 kt.
+ */
 const TURN_FROM_MPS = 25 * MPS_PER_KT;
 const TURN_TO_MPS = 35 * MPS_PER_KT;
 const MOST_TURN_RAD = radians(45);
-/** Off the face of a second swell the heading turns this far at most; 45° always clears one swell, a degree more the rounding. */
+/** Greatest turn off the face of a second swell. 45° always clears one swell; a degree more allows for rounding. */
 const MOST_OFF_RAD = radians(46);
 /** A heading within this of where a swell comes from meets its face. */
 const FACE_RAD = radians(45);
@@ -152,9 +159,9 @@ const USUAL_CL0 = 0.25;
 /**
  * The heading to ditch on.
  *
- * Rules: along the primary swell, of the two ways the one with more headwind; with a secondary, the way that goes down it unless that is
- * downwind and the way into the wind scores better; in strong wind
- * turned towards it, never more than lets a face over 1 m be met; into a wind of 40 kt or more only when the aircraft is slow.
+ * Rules: along the primary swell, of the two ways the one with more headwind; with a secondary, the way that goes down
+ * it unless that is downwind and the way into the wind scores better; in strong wind turned towards it, never more than
+ * lets a face over 1 m be met; into a wind of 40 kt or more only when the aircraft is slow.
  *
  * @returns failures of the polar
  * @see FAA Aeronautical Information Manual 6-3-3, ditching procedures (memory)
@@ -217,7 +224,8 @@ function headingAt(
   const crosswind_mps = wind_mps * Math.sin(windFrom_rad - heading_rad);
   const groundSpeed_mps = Math.max(tas - headwind_mps, 0);
   const sides = swells.map(({ swell }) => sideOf(heading_rad, swell));
-  // Ours: energy of the way over the water, and of what the surface throws up against the aircraft as it runs over the slopes.
+  // Ours: energy of the way over the water, and of what the surface throws up against the aircraft as it runs over the
+  // slopes.
   const thrown = swells.reduce(
     (sum, { swell, speed_mps, slope_rad }) =>
       sum + (slope_rad * (groundSpeed_mps * Math.cos(swell.from_rad - heading_rad) + speed_mps)) ** 2,
@@ -297,9 +305,9 @@ function decide(
 }
 
 /**
- * Of the two ways along the primary the one that runs down the secondary, when the score of the way into the wind is worse or that way is the
- * same; otherwise into the wind, turned off the secondary's face as little as it takes. The wind's own sea is the usual second system: it
- * turns the heading, it does not turn the aeroplane downwind.
+ * Of the two ways along the primary the one that runs down the secondary, when the score of the way into the wind is
+ * worse or that way is the same; otherwise into the wind, turned off the secondary's face as little as it takes. The
+ * wind's own sea is the usual second system: it turns the heading, it does not turn the aeroplane downwind.
  */
 function withSecondary(
   upwind: DitchingHeading,

@@ -1,6 +1,9 @@
-// What the height at hand means at the keys: too much and where to be with it, or which key has been missed and what is left.
+// What the height at hand means at the keys: too much and where to be with it, or which key has been missed and what is
+// left.
 
-/** A circuit as the advice needs it: what the keys ask for and what is there when they are passed, over the aim point. */
+/**
+ * A circuit as the advice needs it: what the keys ask for and what is there when they are passed, over the aim point.
+ */
 interface Circuit {
   readonly side: "left" | "right";
   readonly keys: readonly { readonly name: string; readonly height_m: number }[];
@@ -8,8 +11,8 @@ interface Circuit {
 }
 
 /**
- * `high` reaches the overhead key with height to lose; `overhead` passes it as planned; `overhead-missed` is too low for it but not for
- * abeam; `both-missed` is too low for either, what is left is the shortest way in.
+ * `high` reaches the overhead key with height to lose; `overhead` passes it as planned; `overhead-missed` is too low
+ * for it but not for abeam; `both-missed` is too low for either, what is left is the shortest way in.
  */
 export interface HeightAdvice {
   readonly kind: "high" | "overhead" | "overhead-missed" | "both-missed";

@@ -1,5 +1,5 @@
-// Which place to land on: the ways to every end and the ranking of the places in one answer. The one function that the interface,
-// the registry and the call ask, so that they name the same place.
+// Which place to land on: the ways to every end and the ranking of the places in one answer. The one function that the
+// interface, the registry and the call ask, so that they name the same place.
 import type { z } from "zod";
 import type { LatLon } from "../earth/geodesic";
 import { localPlane } from "../earth/local-plane";

@@ -36,7 +36,9 @@ export const LandingEnd = z.object({
 /** @see LandingEnd */
 export type LandingEnd = z.infer<typeof LandingEnd>;
 
-/** A glide approach aims into the strip, not at its edge: a quarter of the length, at most this far. Common practice. */
+/**
+ * A glide approach aims into the strip, not at its edge: a quarter of the length, at most this far. Common practice.
+ */
 const AIM_SHARE = 0.25;
 const AIM_LIMIT_M = 200;
 

@@ -1,5 +1,5 @@
-// Length needed from 50 ft over the threshold to a stop, by computation and by an authority's factors, and what it is set against.
-// Not here: brakes that fade, reverse thrust, tyres, a float beyond the flare, snow.
+// Length needed from 50 ft over the threshold to a stop, by computation and by an authority's factors, and what it is
+// set against. Not here: brakes that fade, reverse thrust, tyres, a float beyond the flare, snow.
 import type { AircraftDocument } from "../aircraft/aircraft-document";
 import { type Configuration } from "../aircraft/configuration";
 import { polarOf, stallSpeed_mps } from "../aircraft/polar";
@@ -94,11 +94,13 @@ export interface LengthNeeded {
 /**
  * Length needed.
  *
- * Height over the threshold: the screen, or what leaves 50 ft over the obstacle at the glide's angle. Then flare and roll, V²/(2g(N + slope)).
- * `leaflet` computes on a level dry hard runway and multiplies; `factor` computes with the surface as it is and multiplies by the
- * leaflet's safety factor, `own` by one that is given; `computed` multiplies by nothing.
+ * Height over the threshold: the screen, or what leaves 50 ft over the obstacle at the glide's angle. Then flare and
+ * roll, V²/(2g(N + slope)). `leaflet` computes on a level dry hard runway and multiplies; `factor` computes with the
+ * surface as it is and multiplies by the leaflet's safety factor, `own` by one that is given; `computed` multiplies by
+ * nothing.
  *
- * @returns `no_headway` when the headwind is as fast as the approach, `does_not_stop` when the slope is steeper than the brakes hold
+ * @returns `no_headway` when the headwind is as fast as the approach, `does_not_stop` when the slope is steeper than
+ *   the brakes hold
  */
 export function lengthNeeded({
   figures,

@@ -1,6 +1,6 @@
-// Too high on the way in: what each thing loses in feet and seconds, and an order that loses what is asked and not more. Reversible
-// things first; gear and last flap when it is certain. Not here: the float of a speed carried into the flare, gusts, what the flight
-// manual forbids (slips with flap in some types).
+// Too high on the way in: what each thing loses in feet and seconds, and an order that loses what is asked and not
+// more. Reversible things first; gear and last flap when it is certain. Not here: the float of a speed carried into the
+// flare, gusts, what the flight manual forbids (slips with flap in some types).
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
@@ -94,7 +94,10 @@ const LEAST_STALL = 1.2;
 /** S-turns end at this share of the full turn's floor. */
 const WEAVE_FLOOR = 0.5;
 const TINY_M = 0.01;
-/** Less than this, or this share of what was asked, is not worth gear or last flap; nor do they come out below this. Common practice. */
+/**
+ * Gear and last flap are not used for less than this height, nor for less than this share of what is to be lost, nor
+ * below this height. Common practice.
+ */
 const LATE_ENOUGH_M = 3;
 const ENOUGH = 0.02;
 const LATE_FLOOR_M = 30;
@@ -102,9 +105,11 @@ const LATE_FLOOR_M = 30;
 /**
  * What can be lost, and the order.
  *
- * Each drag item loses x·(tanγ₁ − tanγ₀) over the ground x; S-turns lengthen the way by ψm/sinψm; a full turn loses 2π·dh/dψ.
+ * Each drag item loses x·(tanγ₁ − tanγ₀) over the ground x; S-turns lengthen the way by ψm/sinψm; a full turn loses
+ * 2π·dh/dψ.
  *
- * @returns failures of the polar; `too_slow` under 1.2 V_S, `too_fast` beyond a terminal dive, `no_headway` against the wind
+ * @returns failures of the polar; `too_slow` under 1.2 V_S, `too_fast` beyond a terminal dive, `no_headway` against
+ *   the wind
  */
 export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
   const { aircraft, mass_kg, configuration, height_m, lose_m, tailwind_mps } = question;
@@ -267,7 +272,10 @@ function loseBySpeed(line: Line, faster: NonNullable<ReturnType<typeof fasterGli
   line.distance_m -= x;
 }
 
-/** Drag, each on top of those before it: the earlier over all that is left, the last one from just where it makes up the rest. */
+/**
+ * Loses height by drag, one item on top of the other. All but the last are out over all of the way that is left; the
+ * last comes out where it loses just the rest.
+ */
 function loseByDrag(
   line: Line,
   items: readonly DragItem[],
@@ -389,7 +397,10 @@ interface FasterGlide {
   refused(distance_m: number): string | null;
 }
 
-/** A faster glide within the limits of flap, gear and manoeuvring; what the dive takes comes back as it is slowed down before the aim. */
+/**
+ * A faster glide within the limits of flap, gear and manoeuvring; what the dive takes comes back as it is slowed down
+ * before the aim.
+ */
 function fasterGlide(
   { aircraft: { limits }, configuration }: LoseQuestion,
   eas_mps: number,

@@ -1,5 +1,5 @@
-// A twin's approach on one engine: power and rudder by configuration, what the gear costs early, and the height below which a go-around is
-// no longer offered. Not here: wind shear, ground effect, a missed approach over obstacles.
+// A twin's approach on one engine: power and rudder by configuration, what the gear costs early, and the height below
+// which a go-around is no longer offered. Not here: wind shear, ground effect, a missed approach over obstacles.
 import { LATE_M, LEFT_M, USUAL_M } from "./approach-heights";
 import { bisect, halvingsTo } from "../numeric/bisect";
 import { APPROACH } from "./approach-factors";
@@ -36,7 +36,10 @@ export interface ApproachPart {
   readonly rudder: number | null;
   /** Climb at full power in this configuration. */
   readonly full_mps: number;
-  /** What of flap and gear holds the speed down, or is passed by the slowest safe one; null when neither. */
+  /**
+   * The flap or gear limit that keeps the speed down, or that even the slowest safe speed exceeds; null when neither
+   * does.
+   */
   readonly limit: SpeedLimit | null;
   /** Not even the slowest safe speed keeps the limit. */
   readonly overLimit: boolean;
@@ -60,7 +63,7 @@ export interface OneEngineApproach {
   readonly lost_m: number;
   /** Flown without error, below this height over the landing place no go-around; null when none is offered at all. */
   readonly floor_m: number | null;
-  /** The same by what the pilot asks for at least; null when that is never met. */
+  /** The same, with the least height or climb that the pilot asks for; null when that is never met. */
   readonly advisedFloor_m: number | null;
   /** Climb away, and its gradient: clean at V_YSE; a jet with approach flap, gear up. */
   readonly away_mps: number;
@@ -84,10 +87,11 @@ const PULL_G = 0.2;
 /**
  * The approach and its last go-around.
  *
- * Height of the go-around: on down the slope while it is recognised, levelling off V²γ²/(2·0.2g), then the climb or sink of each
- * configuration at full power until it is clean, then level acceleration ΔV²/2g at the excess power left.
+ * Height of the go-around: on down the slope while it is recognised, levelling off V²γ²/(2·0.2g), then the climb or
+ * sink of each configuration at full power until it is clean, then level acceleration ΔV²/2g at the excess power left.
  *
- * @returns failures of the polar (`mass_outside`) and of the case (`not_a_twin`, …); `no_flaps` for an aircraft without a landing flap
+ * @returns failures of the polar (`mass_outside`) and of the case (`not_a_twin`, …); `no_flaps` for an aircraft
+ *   without a landing flap
  */
 export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<OneEngineApproach> {
   const { aircraft, gearUp_s, oneEngine: _oneEngine, ...rest } = question;
@@ -110,7 +114,10 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
   const control = vmca(clean, radians(5));
   const vmca_mps = control.stallFirst ? null : control.eas_mps;
   const speedOf = (flight: AsymmetricCase) => Math.max(APPROACH * stallEas_mps(flight, 0), vmca_mps ?? 0);
-  /** As fast as wanted within the limits of flap and moving gear, never under the slowest safe speed of the configuration. */
+  /**
+   * As fast as wanted within the limits of flap and moving gear, never under the slowest safe speed of the
+   * configuration.
+   */
   const within = (flight: AsymmetricCase, wanted_mps: number) => {
     const limit = configurationLimit(aircraft, flight.question.flap, flight.question.gearDown ? "moving" : "up");
     const eas_mps = Math.max(speedOf(flight), Math.min(wanted_mps, limit?.speed_mps ?? Infinity));

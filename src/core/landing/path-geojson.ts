@@ -22,7 +22,8 @@ export interface PathGeoJson {
 }
 
 /**
- * The path as GeoJSON: one LineString for each block of the ledger that covers ground, longitude, latitude, altitude (m above mean sea level).
+ * The path as GeoJSON: one LineString for each block of the ledger that covers ground, longitude, latitude, altitude (m
+ * above mean sea level).
  *
  * @param origin - of the plane that the end's points are in
  * @see RFC 7946

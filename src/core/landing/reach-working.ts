@@ -12,8 +12,8 @@ const POLAR = "parabolic drag polar, aircraft document";
 const PATH = "turn–straight–turn in the drifting air mass (Dubins 1957), exact mean wind of each height band";
 
 /**
- * The working of one landing end's figures, from the aircraft's numbers to the margin, in the order in which a pilot would
- * check them. `figure` names what each line belongs to: `glide`, `turn`, a ledger entry by its name, or `margin`.
+ * The working of one landing end's figures, from the aircraft's numbers to the margin, in the order in which a pilot
+ * would check them. `figure` names what each line belongs to: `glide`, `turn`, a ledger entry by its name, or `margin`.
  */
 export function reachWorking(question: ReachQuestion, reach: Reach, end: EndReach): WorkingStep[] {
   const { polar, best } = reach;

@@ -1,5 +1,5 @@
-// "Which runway can I make from here?": every landing end and the best glide path to each.
-// Joins the aircraft's polar, the air, the wind and the terrain to the path search. Not here: length needed, obstacles, which one to take.
+// "Which runway can I make from here?": every landing end and the best glide path to each. Joins the aircraft's polar,
+// the air, the wind and the terrain to the path search. Not here: length needed, obstacles, which one to take.
 import { glidePerformance } from "../glide/glide-performance";
 import { type DragShare, type Polar, levelTurnLoadFactor, polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { type WindVector, windProfile } from "../air/wind";
@@ -24,7 +24,10 @@ import { calibrated_mps, choicesOf, integralsTo, startIn, targetIn, turnedWind }
 import type { LandingEnd } from "./landing-end";
 import type { ReachQuestion } from "./reach-question";
 
-/** `reached` with the reserve in hand, `reserve` only by spending it, `short` otherwise; `terrain` when ground is in the way; `none` without a path. */
+/**
+ * `reached` with the reserve in hand, `reserve` only by spending it, `short` otherwise; `terrain` when ground is in the
+ * way; `none` without a path.
+ */
 export type ReachStatus = "reached" | "reserve" | "short" | "terrain" | "none";
 
 /** The answer for one landing end. */
@@ -50,7 +53,10 @@ export interface EndReach {
   readonly crosswind_mps: number;
 }
 
-/** The answer for all ends, what can be reached first, each by the height left. Which one to land on is chosen in `landing-choice`. */
+/**
+ * The answer for all ends, what can be reached first, each by the height left. Which one to land on is chosen in
+ * `landing-choice`.
+ */
 export interface Reach {
   readonly ends: readonly EndReach[];
   readonly polar: Polar;
@@ -65,7 +71,9 @@ export interface ReachTurn extends TurnSpeed {
   readonly stallEas_mps: number;
 }
 
-/** Order of the list: what is in reach, then what spends the reserve, then what falls short, then what does not work. */
+/**
+ * Order of the list: what is in reach, then what spends the reserve, then what falls short, then what does not work.
+ */
 const RANK: Record<ReachStatus, number> = { reached: 0, reserve: 1, short: 2, terrain: 3, none: 4 };
 
 /**
@@ -73,7 +81,8 @@ const RANK: Record<ReachStatus, number> = { reached: 0, reserve: 1, short: 2, te
  *
  * @param terrain - ground to clear; null when none is known, then paths are not checked
  * @param origin - of the plane that the points of the paths are in: the terrain's, or any place near
- * @returns failures of the polar (`mass_outside`, …) and of the wind (`layers_repeat`); an end that cannot be reached is not a failure
+ * @returns failures of the polar (`mass_outside`, …) and of the wind (`layers_repeat`); an end that cannot be reached
+ *   is not a failure
  */
 export function reachOf(
   question: ReachQuestion,
@@ -189,7 +198,8 @@ function reachEnd({
   // What does not arrive is short whatever the ground is like: it is drawn, not checked.
   let points = pathPoints(problem, chosen, arrives ? undefined : DRAWING_STEP_M);
   let clearance = terrain && arrives ? terrainClearance(terrain, points, target, question.plan.clearance_m) : null;
-  // The cheapest way may run into a hill that the next one avoids; a dearer way is worth taking only while it still arrives.
+  // The cheapest way may run into a hill that the next one avoids; a dearer way is worth taking only while it still
+  // arrives.
   for (let i = 1; i < paths.length && blocked(clearance) && terrain && paths[i].margin_m >= 0; i += 1) {
     const other = pathPoints(problem, paths[i]);
     const otherClearance = terrainClearance(terrain, other, target, question.plan.clearance_m);

@@ -1,5 +1,6 @@
-// Choosing where to land: every end in reach with the length it needs, what stands in the way, who is there, wind and sun; ranked, with
-// the reasons. The order within a verdict is by a score of Utrimax's own: it settles what no rule does.
+// Choosing where to land: every end in reach with the length it needs, what stands in the way, who is there, wind and
+// sun; ranked, with the reasons. The order within a verdict is by a score of Utrimax's own: it settles what no rule
+// does.
 import type { SiteVerdict } from "./site-verdict";
 import { clamp } from "../numeric/clamp";
 import { TOUCHDOWN } from "./approach-factors";
@@ -67,9 +68,15 @@ export interface Sites {
   readonly sites: readonly Site[];
   readonly figures: LandingFigures;
   readonly sun: SunPosition | null;
-  /** Crosswind that is planned with: the plan's, otherwise 15 kt or 0.2 V_S0, whichever is more. 14 CFR 23.233 before 2017 (memory); common practice. */
+  /**
+   * Crosswind that is planned with: the plan's, otherwise 15 kt or 0.2 V_S0, whichever is more. 14 CFR 23.233 before
+   * 2017 (memory); common practice.
+   */
   readonly crosswindLimit_mps: number;
-  /** Over the ground at touchdown into the surface wind about the first place, wherever it is flat: what no place listed may be better than. */
+  /**
+   * Over the ground at touchdown into the surface wind about the first place, wherever it is flat: what no place listed
+   * may be better than.
+   */
   readonly intoWind_mps: number;
 }
 
@@ -91,7 +98,10 @@ const FAR_TOO_FAST_MPS = 100;
 /** Slopes below this are flat, tailwinds below this are none. */
 const FLAT = 0.005;
 const CALM_MPS = 1.5;
-/** More wind than planned with, up to this share of the limits, is still better than a place that is tight. Common practice. */
+/**
+ * More wind than planned with, up to this share of the limits, is still better than a place that is tight. Common
+ * practice.
+ */
 const WINDY = 1.5;
 const ORDER: Record<SiteVerdict, number> = {
   fits: 0,
@@ -126,13 +136,13 @@ const POINTS: Partial<Record<SiteReason["code"], number>> = {
 const LOW_POINTS = 40;
 const WIND_POINTS = 40;
 
-/** A place is narrow in spare length below this share of what is available. */
+/** Less spare length than this share of the length available counts as little. */
 const NARROW = 0.15;
 
 /**
- * Ranks places that the reach has been computed for: what fits by the rule chosen within the limits of wind, prepared before surveyed, then
- * by the score, in which height in hand counts up to what is useful. Places that do not fit follow: by the speed at their end when they
- * are too short, by height when they cannot be reached.
+ * Ranks places that the reach has been computed for: what fits by the rule chosen within the limits of wind, prepared
+ * before surveyed, then by the score, in which height in hand counts up to what is useful. Places that do not fit
+ * follow: by the speed at their end when they are too short, by height when they cannot be reached.
  *
  * @param question - that the reach answers
  * @param day - ISO date, for the sun
@@ -223,7 +233,7 @@ function byRank(a: Site, b: Site): number {
   );
 }
 
-/** Wind over its limit; a limit of none is passed by anything that is not calm. */
+/** Wind as a share of its limit. Where the limit is zero, any wind that is not calm exceeds it. */
 function shareOf(wind_mps: number, limit_mps: number): number {
   return limit_mps > CALM_MPS ? wind_mps / limit_mps : wind_mps > CALM_MPS ? 1 + wind_mps / CALM_MPS : 0;
 }

@@ -1,5 +1,5 @@
-// The moment of touching down: energy against speed and wind, stopping in the length there is, gear up or down, and what is made safe
-// by which height. Not here: the structure's strength, injuries.
+// The moment of touching down: energy against speed and wind, stopping in the length there is, gear up or down, and
+// what is made safe by which height. Not here: the structure's strength, injuries.
 import { TOUCHDOWN } from "./approach-factors";
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
@@ -70,7 +70,10 @@ export interface Touchdown {
   readonly gear: GearAdvice;
 }
 
-/** Decelerations that are named: a light brake, a hard one, a soft field, a hedge, and 9 g, which restraints are built to hold. */
+/**
+ * Decelerations that are named: a light brake, a hard one, a soft field, a hedge, and 9 g, which restraints are built
+ * to hold.
+ */
 const NAMED_G = [0.1, 0.25, 0.5, 1, 3, 9] as const;
 
 /** Mean deceleration of a belly sliding on something hard, and on anything softer, g. Common practice. */

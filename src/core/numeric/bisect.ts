@@ -1,4 +1,4 @@
-/** Halvings beyond which no interval of doubles gets narrower. */
+/** Most halvings: after these no interval of doubles gets narrower. */
 const MOST = 60;
 
 /** Halvings that bring an interval down to a width, at most 60. */
@@ -8,7 +8,7 @@ export function halvingsTo(width: number, low: number, high: number): number {
 }
 
 /**
- * Where something that holds at one end of an interval and not at the other ceases to hold.
+ * Where a condition that holds at the low end of an interval, and not at the high end, ceases to hold.
  *
  * @param holds - true at `low`, false at `high`
  * @param halvings - 60 or fewer

@@ -1,4 +1,4 @@
-/** Steps beyond which no interval of doubles gets narrower: 0.618 to this power is under 1e-16. */
+/** Most steps: after these no interval of doubles gets narrower, for 0.618 to this power is under 1e-16. */
 const MOST = 100;
 
 /**

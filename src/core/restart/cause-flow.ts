@@ -1,6 +1,6 @@
 // The cause check of a piston engine that has stopped in the air: items with their seconds, the likely cause first.
-// This folder: flow, height budget, relight of jets. Not here: what the engine does inside, fire drills, the starter's limits.
-// Times are common practice for a pilot who knows the flow by heart.
+// This folder: flow, height budget, relight of jets. Not here: what the engine does inside, fire drills, the starter's
+// limits. Times are common practice for a pilot who knows the flow by heart.
 import type { AircraftDocument } from "../aircraft/aircraft-document";
 import type { CauseItem, Symptom } from "../aircraft/cause-item";
 
@@ -60,7 +60,10 @@ export const AFTER_CHECK: readonly CauseItem[] = [
   },
 ];
 
-/** The flow of an aircraft: its own, or the usual one of a piston engine; none for engines that are lit again rather than checked. */
+/**
+ * The flow of an aircraft: its own, or the usual one of a piston engine; none for engines that are lit again rather
+ * than checked.
+ */
 export function causeFlow({
   engines,
   causeFlow: own,

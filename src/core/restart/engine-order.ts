@@ -1,5 +1,5 @@
-// The order in which a propeller is feathered, and brought back: what must not come before what, and why. Common practice; the flight
-// manual's own order comes first.
+// The order in which a propeller is feathered, and brought back: what must not come before what, and why. Common
+// practice; the flight manual's own order comes first.
 
 /** An action at one engine. */
 export type EngineAction =

@@ -65,7 +65,8 @@ describe("minutes left", () => {
       expect(plan(found, choice).radius_m).toBeGreaterThan(plan(found, "shut-down").radius_m);
   });
 
-  // The reach bought a minute is V + G·(P − D·V)/W: by energy, climbing and gliding again gives what the excess power lifted, times the ratio.
+  // The reach bought a minute is V + G·(P − D·V)/W: by energy, climbing and gliding again gives what the excess power
+  // lifted, times the ratio.
   it("what climbing buys is its way and its height times the glide ratio", () => {
     const climb = plan(answer(), "climb");
     const now = plan(answer(), "shut-down");
@@ -140,7 +141,8 @@ describe("minutes left", () => {
     },
   );
 
-  // Common practice: a turbocharger holds its power to the critical height, an engine without one loses it as the air thins.
+  // Common practice: a turbocharger holds its power to the critical height, an engine without one loses it as the air
+  // thins.
   it("a turbocharged twin climbs nearly as well at 10 000 ft as low down, one without does not", () => {
     const climbAt = (name: string, altitude_m: number) => answer({ altitude_m }, name).climb_mps;
     expect(climbAt("hornbeam-t2c", 3048) / climbAt("hornbeam-t2c", 300)).toBeGreaterThan(0.85);

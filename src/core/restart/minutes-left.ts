@@ -1,5 +1,6 @@
-// An engine that will stop in N minutes (coolant, oil, fuel): climb with it, fly level with it, or shut it down now; where each leads, as
-// an area on the map, and how long each stays up. Not here: ground in the way, power that fades before the end, traffic.
+// An engine that will stop in N minutes (coolant, oil, fuel): climb with it, fly level with it, or shut it down now;
+// where each leads, as an area on the map, and how long each stays up. Not here: ground in the way, power that fades
+// before the end, traffic.
 import { bisect, halvingsTo } from "../numeric/bisect";
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
@@ -74,9 +75,9 @@ const OF_VNE = 0.9;
 /**
  * Compares the three.
  *
- * Climb: the V at which a minute reaches farthest, r(V) = V + G·(T − D)V/W with the glide ratio G, climbing at (T − D)V/W/(1 + AF); level:
- * fastest V with T ≥ D; glide: best ratio from there, as every steady descent.
- * Every place reached lies on a circle of the way through the air about the point that the wind alone would carry it to.
+ * Climb: the V at which a minute reaches farthest, r(V) = V + G·(T − D)V/W with the glide ratio G, climbing at (T −
+ * D)V/W/(1 + AF); level: fastest V with T ≥ D; glide: best ratio from there, as every steady descent. Every place
+ * reached lies on a circle of the way through the air about the point that the wind alone would carry it to.
  *
  * @returns failures of the polar and of the wind; `no_power` for rotorcraft, `under_ground`
  */

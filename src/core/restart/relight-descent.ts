@@ -27,7 +27,10 @@ export interface RelightDescent {
   readonly glide: (duration_s: number, at: "present" | "target") => boolean;
   /** On down at the target speed until it is inside, or at the commit height. */
   readonly glideInto: (envelope: readonly EnvelopeCorner[]) => void;
-  /** Dives to the target speed: the height that it takes beyond gliding as long, m, and whether it gets there before the commit height. */
+  /**
+   * Dives to the target speed: the height that it takes beyond gliding as long, m, and whether it gets there before the
+   * commit height.
+   */
   readonly dive: () => { readonly cost_m: number; readonly there: boolean };
   /** The height that slowing down to best glide at an altitude is worth, m. */
   readonly slowing_m: (at_m: number) => number;
@@ -35,16 +38,20 @@ export interface RelightDescent {
 
 /** Steps of the way down, s. */
 const STEP_S = 1;
-/** A dive is this much steeper than the glide at the target speed: shallower it would never get there. Common practice: about 5°. */
+/**
+ * A dive is this much steeper than the glide at the target speed: shallower it would never get there. Common practice:
+ * about 5°.
+ */
 const DIVE_STEEPER = 0.087;
 /** A way down that takes longer is cut off, s. */
 const LIMIT_S = 3600;
 
 /**
- * A way down that begins at best glide. Dive: V̇ = g(sinγ − D/W), γ steeper than the glide at the target. Slowing down takes
- * (V − v)/(g·D/W), and is worth what a glide would have sunk in that time.
+ * A way down that begins at best glide. Dive: V̇ = g(sinγ − D/W), γ steeper than the glide at the target. Slowing down
+ * takes (V − v)/(g·D/W), and is worth what a glide would have sunk in that time.
  *
- * @param target_mps - calibrated airspeed that attempts are made at; at `start_m` it and best glide are subsonic, and so they are below
+ * @param target_mps - calibrated airspeed that attempts are made at; at `start_m` it and best glide are subsonic, and
+ *   so they are below
  * @param commit_m - altitude above the sea at which all this ends
  */
 export function relightDescent(

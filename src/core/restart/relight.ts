@@ -1,5 +1,6 @@
-// Lighting a jet engine again: the envelope in calibrated speed and pressure altitude, attempts at windmilling speed and with auxiliary
-// power at gliding speed, what dive and slowing down cost, and how many attempts end above the commit height.
+// Lighting a jet engine again: the envelope in calibrated speed and pressure altitude, attempts at windmilling speed
+// and with auxiliary power at gliding speed, what dive and slowing down cost, and how many attempts end above the
+// commit height.
 import { type RelightDescent, type RelightPoint, relightDescent } from "./relight-descent";
 import type { EnvelopeCorner } from "./relight-envelope";
 import { z } from "zod";
@@ -36,7 +37,10 @@ export interface RelightPlan {
   readonly attempts: readonly RelightAttempt[];
   /** Height that the dive takes beyond gliding the same time, m. */
   readonly dive_m: number;
-  /** What levelling off and slowing down to best glide after the last attempt is worth: the height a glide would lose meanwhile, m. */
+  /**
+   * What levelling off and slowing down to best glide after the last attempt is worth: the height a glide would lose
+   * meanwhile, m.
+   */
   readonly back_m: number;
   /** Altitude left over the commit height after the last attempt, slowing down not counted. */
   readonly left_m: number;
@@ -48,10 +52,11 @@ export interface RelightPlan {
 }
 
 /**
- * The plan of one kind: recognition at gliding speed, the dive to windmilling speed or the wait for auxiliary power, then attempts with
- * the gap between them while each ends above the commit height and inside the envelope.
+ * The plan of one kind: recognition at gliding speed, the dive to windmilling speed or the wait for auxiliary power,
+ * then attempts with the gap between them while each ends above the commit height and inside the envelope.
  *
- * @returns failures of the polar; `not_subsonic` when glide or attempt would be; `no_relight` for aircraft without an envelope; `commit_below_ground`
+ * @returns failures of the polar; `not_subsonic` when glide or attempt would be; `no_relight` for aircraft without an
+ *   envelope; `commit_below_ground`
  */
 export function relightPlan(question: RelightQuestion, kind: RelightKind): Outcome<RelightPlan> {
   const { aircraft, mass_kg, configuration, air, altitude_m, commit_m, ground_m } = question;

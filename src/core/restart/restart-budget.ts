@@ -59,7 +59,10 @@ export interface RestartBudget {
   /** Rate of descent at the present altitude; not positive when the other engine holds it up. */
   readonly sink_mps: number;
   readonly reaction_m: number;
-  /** Height between the reaction and the commit height, none below it; and its time, null when one engine never spends it. */
+  /**
+   * Height between the reaction and the commit height, none below it; and its time, null when one engine never spends
+   * it.
+   */
   readonly spend_m: number;
   readonly spend_s: number | null;
   readonly items: readonly BudgetItem[];
@@ -76,10 +79,11 @@ export interface RestartBudget {
 }
 
 /**
- * Turns height into seconds: everything above the commit height, down the steady descent of best glide as configured, or on one engine of
- * two by its climb or drift-down.
+ * Turns height into seconds: everything above the commit height, down the steady descent of best glide as configured,
+ * or on one engine of two by its climb or drift-down.
  *
- * @returns failures of the polar and of one-engine flight; `commit_below_ground` when checking would go on into the ground; `under_ground`
+ * @returns failures of the polar and of one-engine flight; `commit_below_ground` when checking would go on into the
+ *   ground; `under_ground`
  */
 export function restartBudget(question: RestartQuestion): Outcome<RestartBudget> {
   const { aircraft, mass_kg, configuration, altitude_m, commit_m, ground_m, flow, reaction_s, air } = question;
@@ -172,7 +176,9 @@ export function oneEngineOf({
   );
 }
 
-/** One engine's way down at its mean rate between here and the commit height; where it holds height nothing is spent. */
+/**
+ * One engine's way down at its mean rate between here and the commit height; where it holds height nothing is spent.
+ */
 function heldDescent(
   { climb_mps, time_s }: OneEngineHeight,
   altitude_m: number,

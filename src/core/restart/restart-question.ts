@@ -22,8 +22,8 @@ export interface Commit {
 }
 
 /**
- * The commit height: set, or 1,000 ft above the ground where one engine never comes down to that, or what the planned landing needs from
- * here, or again 1,000 ft above the ground.
+ * The commit height: set, or 1,000 ft above the ground where one engine never comes down to that, or what the planned
+ * landing needs from here, or again 1,000 ft above the ground.
  *
  * @param site - the place that is planned for; null without one
  * @param ground_m - above the sea below the aeroplane

@@ -226,14 +226,16 @@ describe("attempts of a jet", () => {
     const { attempts, dive_m, back_m, cas_mps } = found.value;
     expect(cas_mps / MPS_PER_KT).toBeCloseTo(270, 0);
     expect(attempts[0].from.cas_mps / MPS_PER_KT).toBeCloseTo(270, 0);
-    // (V² − v²)/2g between true 182 and 270 KCAS at about 13,000 ft: some 820 m; a part of it pays for the drag on the way.
+    // (V² − v²)/2g between true 182 and 270 KCAS at about 13,000 ft: some 820 m; a part of it pays for the drag on the
+    // way.
     expect(dive_m).toBeGreaterThan(500);
     expect(dive_m).toBeLessThan(1300);
     expect(back_m).toBeGreaterThan(0);
     expect(back_m).toBeLessThan(dive_m);
   });
 
-  // Each second at 270 KCAS costs a fifth less height up there than without the acceleration factor, which left 3, 5 and 9.
+  // Each second at 270 KCAS costs a fifth less height up there than without the acceleration factor, which left 3, 5
+  // and 9.
   it.each([
     [14_000, 4],
     [20_000, 6],

@@ -1,5 +1,6 @@
-// Bringing a shut-down piston engine back: how long to warm up by how cold it has become, and what the outside air does to a hot one that
-// is throttled. Common practice; the engine maker's limits come first. Not here: oil grades, preheating on the ground.
+// Bringing a shut-down piston engine back: how long to warm up by how cold it has become, and what the outside air does
+// to a hot one that is throttled. Common practice; the engine maker's limits come first. Not here: oil grades,
+// preheating on the ground.
 import { ZERO_CELSIUS_K } from "../quantities/constants";
 
 /** One step of a warm-up. */
@@ -19,7 +20,10 @@ export interface WarmUp {
   readonly caution: string;
 }
 
-/** Shut down for this long an engine has cooled as far as the air lets it: a fin-cooled cylinder loses half its excess in about 4 minutes. */
+/**
+ * Shut down for this long an engine has cooled as far as the air lets it: a fin-cooled cylinder loses half its excess
+ * in about 4 minutes.
+ */
 const HALF_S = 240;
 /** Cylinder head in flight, K. */
 const HOT_K = 200 + ZERO_CELSIUS_K;
@@ -32,8 +36,8 @@ const COOL_K = 10 + ZERO_CELSIUS_K;
 /**
  * The schedule by outside temperature and time since the shutdown.
  *
- * Head temperature falls as T = T_air + (T_hot − T_air)·2^(−t/240 s); warm-up at low power gains 25 K a minute up to 120 °C, then two steps
- * of power. All common practice, of the right order only.
+ * Head temperature falls as T = T_air + (T_hot − T_air)·2^(−t/240 s); warm-up at low power gains 25 K a minute up to
+ * 120 °C, then two steps of power. All common practice, of the right order only.
  *
  * @param outside_K - 200 to 330
  * @param stopped_s - since it was shut down, 0 or more

@@ -5,7 +5,10 @@ const range = (min: number, max: number, message: string) => z.number(message).m
 
 /** How a departure is to be flown and judged. */
 export const DeparturePlan = z.object({
-  /** Landing end of the library whose direction is the take-off's; null takes the end of the nearest aerodrome most into the wind. */
+  /**
+   * Landing end of the library whose direction is the take-off's; null takes the end of the nearest aerodrome most into
+   * the wind.
+   */
   endId: z.string().max(140).nullable(),
   /** Where the take-off begins, from the beginning of the runway. */
   intersection_m: range(0, 6000, "An intersection lies 0 to 6 000 m along the runway."),

@@ -1,4 +1,5 @@
-// What time without practice does to a pilot, by a rule of thumb that is shown: the reaction grows longer, the scatter wider.
+// What time without practice does to a pilot, by a rule of thumb that is shown: the reaction grows longer, the scatter
+// wider.
 import type { Pilot } from "./situation-document";
 
 /** In practice up to here, days: three months, as currency is often counted. Common practice. */

@@ -34,7 +34,10 @@ export const ApproachPlan = z.object({
 /** @see ApproachPlan */
 export type ApproachPlan = z.infer<typeof ApproachPlan>;
 
-/** The document. A field or section that is added has no default here: it makes a new version, with a step from the one before. */
+/**
+ * The document. A field or section that is added has no default here: it makes a new version, with a step from the one
+ * before.
+ */
 export const SituationDocument = z.object({
   schema: z.literal("utrimax/situation"),
   version: z.literal(4),

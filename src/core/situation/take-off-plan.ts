@@ -18,7 +18,10 @@ export type Obstacle = z.infer<typeof Obstacle>;
 export const TakeOffPlan = z.object({
   /** Failure until the first action. */
   recognition_s: range(0, 10, "Recognising a failure takes 0 to 10 seconds; 2 to 3 is usual."),
-  /** Equivalent airspeed at which the engine is taken to fail on the runway; null takes rotation, or for jets the balanced speed. */
+  /**
+   * Equivalent airspeed at which the engine is taken to fail on the runway; null takes rotation, or for jets the
+   * balanced speed.
+   */
   failure_mps: range(5, 150, "A failure speed is 10 to 290 kt.").nullable(),
   /** Rotation; null takes it from the minimum control and stall speeds. */
   rotation_mps: range(15, 150, "A rotation speed is 30 to 290 kt.").nullable(),

@@ -4,7 +4,10 @@ import { type RollState, braked, rollOn, standing, tasOnRunway } from "./ground-
 import type { TakeOffDay } from "./take-off-day";
 import { PATH_TOP_M, type TakeOffPath, toRotation, takeOffPath } from "./take-off-path";
 
-/** Accelerate, and stop or go, when an engine stops at a speed on the runway. Distances are from the beginning of the runway. */
+/**
+ * Accelerate, and stop or go, when an engine stops at a speed on the runway. Distances are from the beginning of the
+ * runway.
+ */
 export interface Accelerate {
   readonly failure_mps: number;
   /** Equivalent airspeed when the first action comes. */
@@ -54,7 +57,7 @@ export function accelerate(day: TakeOffDay, failure_mps: number, top_m = PATH_TO
   });
 }
 
-/** Until the first action it rolls on with one engine, or no faster than it was when that does not push any more. */
+/** Rolls on with one engine until the first action. Where one engine no longer accelerates it, it keeps its speed. */
 function reacted(day: TakeOffDay, from: RollState): RollState {
   const { recognition_s } = day.question.plan;
   const rolled = rollOn(day, from, 1, (state) => from.time_s + recognition_s - state.time_s);

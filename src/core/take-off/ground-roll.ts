@@ -90,7 +90,7 @@ export function rollOn(
   );
 }
 
-/** Where it stands after braking from a state, drag not counted. */
+/** Where it comes to a stop after braking; the drag of the air is not counted. */
 export function braked(day: TakeOffDay, from: RollState): RollState {
   const ground_mps = Math.max(from.tas_mps + rollingAir(day).along_mps, 0);
   const deceleration = day.braking * G0;

@@ -11,7 +11,10 @@ import { rollOn, standing } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";
 import { PATH_TOP_M, type PathPoint, type TakeOffPath, toRotation, takeOffPath } from "./take-off-path";
 
-/** What keeps it from going on: no climb, sinking back, something ahead; or a speed below control or stall on the way, which lowering the nose mends. */
+/**
+ * Why it cannot go on: it does not climb, it sinks back, something stands ahead; or its speed falls below control or
+ * stall, which lowering the nose mends.
+ */
 export type GoFailure = "climb" | "sinks" | "obstacle" | "control" | "stall";
 
 /** A failure in the air at a height. */
@@ -22,7 +25,10 @@ export interface FailureInAir {
   readonly landSpare_m: number;
   /** It climbs away on one engine over everything listed, flown without error. */
   readonly goes: boolean;
-  /** The condition that fails; null when none does. `control` and `stall`: too slow while the path is held until the failure is recognised. */
+  /**
+   * The condition that fails; null when none does. `control` and `stall`: too slow while the path is held until the
+   * failure is recognised.
+   */
   readonly fails: GoFailure | null;
   /** Lowest that it sinks to after the failure. */
   readonly lowest_m: number;
@@ -39,12 +45,17 @@ export interface Phases {
   readonly failures: readonly FailureInAir[];
   /** Up to here it can land on the runway that is left; null when not even at lift-off. */
   readonly landUntil_m: number | null;
-  /** From here on, at every height above, it climbs away flown without error; null when it does at none, and then why. */
+  /**
+   * From here on, at every height above, it climbs away flown without error; null when it does at none, and then why.
+   */
   readonly goFrom_m: number | null;
   readonly goFails: GoFailure | null;
-  /** The same by what the pilot asks for at least; null when that is never met. */
+  /** The same, with the least height or climb that the pilot asks for; null when that is never met. */
   readonly advisedFrom_m: number | null;
-  /** The worst failure in the climb on both engines: held for the recognition it comes below minimum control speed or the stall; null when none does. */
+  /**
+   * The worst failure in the climb on both engines: held for the recognition it comes below minimum control speed or
+   * the stall; null when none does.
+   */
   readonly slow: {
     readonly from_m: number;
     readonly eas_mps: number;
@@ -133,7 +144,10 @@ function isSlow(fails: GoFailure): boolean {
   return fails === "control" || fails === "stall";
 }
 
-/** The least that is asked for: a height of failure, or a climb in the minute after it. A jet goes from V_1 whatever the height. */
+/**
+ * The least that is asked for: a height of failure, or a climb in the minute after it. A jet goes from V_1 whatever the
+ * height.
+ */
 function advisedFrom_m(going: readonly FailureInAir[], { jet, question: { oneEngine } }: TakeOffDay): number | null {
   if (going.length === 0) return null;
   if (jet) return going[0].height_m;
@@ -176,8 +190,8 @@ function gearHeight_m(day: TakeOffDay, low: TakeOffPath): number {
 /**
  * Runway left after closing both throttles and landing straight on, from a moment of the climb.
  *
- * During the recognition it goes on level at its speed; then the distance is that of the energy height h + (V² − Vapp²)/(2g) at the
- * glide of the flap that is out, gear down, both propellers windmilling; flare and roll.
+ * During the recognition it goes on level at its speed; then the distance is that of the energy height h + (V² −
+ * Vapp²)/(2g) at the glide of the flap that is out, gear down, both propellers windmilling; flare and roll.
  */
 export function landingSpare_m(day: TakeOffDay, point: PathPoint): number {
   const { question: question, braking } = day;

@@ -18,7 +18,10 @@ export interface ReturnHeight {
   readonly control: TurnControls | null;
 }
 
-/** Bank of the turn, and the height above the runway that it must leave: 15° towards either engine; 500 ft. Common practice. */
+/**
+ * Bank of the turn, and the height above the runway that it must leave: 15° towards either engine; 500 ft. Common
+ * practice.
+ */
 export const RETURN_BANK_RAD = (15 * Math.PI) / 180;
 /** @see RETURN_BANK_RAD */
 export const RETURN_FLOOR_M = 152.4;

@@ -1,4 +1,5 @@
-// Take-off segments of a two-engine jet: gradients on one engine against the least that is asked for, and the mass that meets them.
+// Take-off segments of a two-engine jet: gradients on one engine against the least that is asked for, and the mass that
+// meets them.
 import { bisect } from "../numeric/bisect";
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import type { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
@@ -32,7 +33,10 @@ export const REQUIRED: Readonly<Record<SegmentName, number>> = {
   approach: 0.021,
   landing: 0.032,
 };
-/** Speeds over the stall of the flap in use: V_2, final, approach, landing climb. 14 CFR 25.107, 25.121, 25.119 (memory). */
+/**
+ * Speeds over the stall of the flap in use: V_2, final, approach, landing climb. 14 CFR 25.107, 25.121, 25.119
+ * (memory).
+ */
 const OVER_STALL: Readonly<Record<SegmentName, number>> = {
   first: 1.2,
   second: 1.2,

@@ -1,4 +1,5 @@
-// The brief of a take-off with two engines: sentences to read aloud, composed from what was computed. Words only; nothing is computed here.
+// The brief of a take-off with two engines: sentences to read aloud, composed from what was computed. Words only;
+// nothing is computed here.
 import { assertNever } from "../outcome";
 import { type UnitChoice, formatNumber, formatSi } from "../quantities/units";
 import type { OneEnginePlan } from "../situation/one-engine-plan";

@@ -1,7 +1,7 @@
-// A take-off with two engines of which one may stop: speeds, the roll, the climb, and what to do in each phase.
-// This folder: accelerate-stop and accelerate-go, one-engine path, phases, take-off segments and mass limits of jets, brief. Not here:
-// runway slope, side wind, wet runways, minimum control speed on the ground, brake energy and tyre limits, retraction of flap while climbing
-// away with both engines. Method: flight as a point mass, flight-mechanics textbooks.
+// A take-off with two engines of which one may stop: speeds, the roll, the climb, and what to do in each phase. This
+// folder: accelerate-stop and accelerate-go, one-engine path, phases, take-off segments and mass limits of jets, brief.
+// Not here: runway slope, side wind, wet runways, minimum control speed on the ground, brake energy and tyre limits,
+// retraction of flap while climbing away with both engines. Method: flight as a point mass, flight-mechanics textbooks.
 import { clamp } from "../numeric/clamp";
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
@@ -71,16 +71,24 @@ export interface TakeOffDay {
   readonly at: (height_m: number, change: Partial<AsymmetricQuestion>) => AsymmetricCase;
 }
 
-/** Rotation over minimum control speed and stall; speed at the screen over both. 14 CFR 23.51 before 2017, 25.107 (memory). */
+/**
+ * Rotation over minimum control speed and stall; speed at the screen over both. 14 CFR 23.51 before 2017, 25.107
+ * (memory).
+ */
 const ROTATION = { vmca: 1.05, stall: 1.1 };
 const SCREEN = { vmca: 1.1, stall: 1.2 };
 /** A jet is rotated so much under V_2 that it has V_2 at the screen on one engine. Common practice. */
 const JET_ROTATION = 0.96;
-/** Final take-off speed of a jet, and flap-up speed, over the clean stall. 14 CFR 25.107, 25.121 (memory) for the first. */
+/**
+ * Final take-off speed of a jet, and flap-up speed, over the clean stall. 14 CFR 25.107, 25.121 (memory) for the first.
+ */
 const FINAL = 1.25;
 const FLAP_UP = 1.2;
 const BANK_RAD = (5 * Math.PI) / 180;
-/** Height at which the wind is reported, and the share of rotation speed up to which it is computed: with height it nearly doubles. */
+/**
+ * Height at which the wind is reported, and the share of rotation speed up to which it is computed: with height it
+ * nearly doubles.
+ */
 const STATION_M = 10;
 const WINDIEST = 0.5;
 /** Air is tabulated to this height above the runway, m. */
@@ -89,7 +97,8 @@ const AIR_TOP_M = 1500;
 /**
  * Sets up a take-off.
  *
- * @returns failures of the case (`not_a_twin`, `outside_atmosphere`, …) and of the wind, `mass_outside`, `no_control`, `no_steady_path`, `rotates_stalled`, `too_windy`
+ * @returns failures of the case (`not_a_twin`, `outside_atmosphere`, …) and of the wind, `mass_outside`,
+ *   `no_control`, `no_steady_path`, `rotates_stalled`, `too_windy`
  */
 export function takeOffDay(question: TakeOffQuestion): Outcome<TakeOffDay> {
   const { aircraft, runway, plan, mass_kg } = question;

@@ -1,4 +1,5 @@
-// From the runway into the air: both engines until a failure, then one; gear, propeller, flap and power as the drill goes on.
+// From the runway into the air: both engines until a failure, then one; gear, propeller, flap and power as the drill
+// goes on.
 import { clamp } from "../numeric/clamp";
 import type { PropellerState } from "../aircraft/aircraft-document";
 import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
@@ -62,14 +63,14 @@ const STEP_S = 0.25;
 const ROTATION_S = 2;
 const PULL_LOAD = 0.12;
 const PUSH_LOAD = 0.3;
-/** Under rotation speed the nose goes down: speed is bought with height, of g. */
+/** Below rotation speed the nose is lowered, and speed is gained from height at this rate, of g. */
 const RECOVER_G = 0.1;
 /** Both engines running a jet climbs so much faster than V_2, m/s: 10 kt. Common practice. */
 const BOTH_MPS = 5.144;
 /** Share of the climb that is spent on gathering speed, and how fast it is asked for, per second. */
 const SPEED_SHARE = 0.5;
 const SPEED_S = 2.5;
-/** Speed over the height's wanted is given back no faster than this, of g. */
+/** Speed in excess of what is wanted at a height is given up no faster than this, of g. */
 const SLOW_G = 0.1;
 /** Speed is reached within this, m/s: a knot. */
 const NEAR_MPS = 0.514;
@@ -206,7 +207,10 @@ function gathering(way: Way, wanted_mps: number, e: number): number {
   return missing >= 0 ? Math.min(missing, SPEED_SHARE * Math.max(e, 0)) : Math.max(missing, -SLOW_G);
 }
 
-/** Path angle that is flown for: with the wheels on the ground none, and until a failure is recognised the one there was. */
+/**
+ * Path angle that is flown for: with the wheels on the ground none, and until a failure is recognised the one there
+ * was.
+ */
 function wantedGamma_rad(way: Way, wanted_mps: number, e: number): number {
   const since_s = sinceFailure_s(way);
   const { recognition_s } = way.day.question.plan;
@@ -214,7 +218,7 @@ function wantedGamma_rad(way: Way, wanted_mps: number, e: number): number {
   return passed(way, "lift-off") ? Math.asin(clamp(e - gathering(way, wanted_mps, e), -0.3, 0.5)) : 0;
 }
 
-/** Long steps once the drill is done and the speed is there. */
+/** Length of the next step, s: longer once the drill is done and the speed is reached. */
 function stepOf_s(way: Way, wanted_mps: number): number {
   const { plan, aircraft } = way.day.question;
   const since_s = sinceFailure_s(way);
@@ -230,9 +234,10 @@ function stepOf_s(way: Way, wanted_mps: number): number {
 /**
  * Flies from the end of the roll up to 1,500 ft, or no farther than is asked.
  *
- * Half of what is left over the climb gathers speed while it is below the wanted one; with nothing left the speed is kept and it sinks;
- * below rotation speed height is given for speed. After a failure in the air the path is held until it is recognised, and speed goes.
- * A jet levels at its acceleration height, brings the flap up, and climbs on at maximum continuous thrust at its final speed.
+ * Half of what is left over the climb gathers speed while it is below the wanted one; with nothing left the speed is
+ * kept and it sinks; below rotation speed height is given for speed. After a failure in the air the path is held until
+ * it is recognised, and speed goes. A jet levels at its acceleration height, brings the flap up, and climbs on at
+ * maximum continuous thrust at its final speed.
  *
  * @param roll - at rotation speed
  * @param gearUpAt_m - both engines running, the gear comes up from this height

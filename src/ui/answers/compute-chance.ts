@@ -15,7 +15,10 @@ import type { Work } from "@/ui/kit/lanes/core-link";
 import { askAll, askCore } from "@/ui/kit/lanes/lanes";
 import type { ChanceAnswer, DepartureScan } from "./departure-store";
 
-/** Draws at each height, those flown everywhere before it is known where the gate lies, and how many a worker flies between two reports. */
+/**
+ * Draws at each height, those flown everywhere before it is known where the gate lies, and how many a worker flies
+ * between two reports.
+ */
 const SAMPLES = 1000;
 const FIRST = 200;
 const SLICE = 100;
@@ -60,8 +63,8 @@ async function plansFor(
 }
 
 /**
- * The chance by height, on every core. Few draws everywhere tell where the gate lies, all draws on both sides of it settle it; then
- * the rest of the curve, hindsight, and what scatters most.
+ * The chance by height, on every core. Few draws everywhere tell where the gate lies, all draws on both sides of it
+ * settle it; then the rest of the curve, hindsight, and what scatters most.
  *
  * @param scan - of the same question
  * @param report - told the share that is done
@@ -128,7 +131,8 @@ export async function computeChance(
 
   const counts = await fly(flown.flatMap((plan) => slices(question, plan, scatter, [0, SAMPLES], true)));
   const curve = chanceCurve(heights, counts, true);
-  // What scatters matters where the chance is neither nothing nor certain: at the height nearest to the level asked for, from below.
+  // What scatters matters where the chance is neither nothing nor certain: at the height nearest to the level asked
+  // for, from below.
   const asked = [...curve].reverse().find((point) => point.chance < question.plan.requiredChance) ?? curve[0];
   const there = flown.find((plan) => plan.height_m === asked.height_m);
   const exact = [];

@@ -29,7 +29,10 @@ interface EngineOutState {
   set(patch: Partial<Pick<EngineOutState, "now" | "tables" | "issue">>): void;
 }
 
-/** What the Engine out stage tries and shows. It begins as the engine has just failed: everything out that a take-off has out. */
+/**
+ * What the Engine out stage tries and shows. It begins as the engine has just failed: everything out that a take-off
+ * has out.
+ */
 export const useEngineOut = create<EngineOutState>()((set) => ({
   trial: {
     failed: "left",

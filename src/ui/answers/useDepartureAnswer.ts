@@ -15,7 +15,9 @@ import { computeChance } from "./compute-chance";
 import { flownNear, scanOf, sideOf, turnsBack, useDeparture, type DepartureScan } from "./departure-store";
 import { useDepartureQuestion } from "./useDepartureQuestion";
 
-/** A change is waited out this long, so that a value being typed or dragged does not start the long work at every step. */
+/**
+ * A change is waited out this long, so that a value being typed or dragged does not start the long work at every step.
+ */
 const SETTLE_MS = 100;
 /** Heights are dealt out to the workers in so many hands. */
 const HANDS = 4;

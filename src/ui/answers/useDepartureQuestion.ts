@@ -7,7 +7,10 @@ import { useLandingEnds } from "@/ui/library/workspace";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 
-/** What the situation asks about the departure. Moving the aeroplane about asks nothing new while the runway stays the same. */
+/**
+ * What the situation asks about the departure. Moving the aeroplane about asks nothing new while the runway stays the
+ * same.
+ */
 export function useDepartureQuestion(): Outcome<DepartureQuestion> {
   const situation = useSituation((state) => state.current);
   const { document } = useAircraft();

@@ -84,7 +84,10 @@ const tabled = asking(
 
 tabled.subscribe(() => useEngineOut.getState().set({ tables: tabled.get().value }));
 
-/** Keeps what moves with a slider up to date wherever one is: the spine shows it. An answer about another aircraft goes at once. */
+/**
+ * Keeps what moves with a slider up to date wherever one is: the spine shows it. An answer about another aircraft goes
+ * at once.
+ */
 export function useEngineOutAnswer(): void {
   const question = useEngineOutQuestion();
   const bank = useEngineOut((state) => state.trial.bank);

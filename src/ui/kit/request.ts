@@ -1,7 +1,10 @@
 // Talking to the server: one function, one shape of fault.
 import type { Issue } from "@/core/outcome";
 
-/** An answer, or why there is none. `away`: the server or its database cannot be reached; trying again later makes sense. */
+/**
+ * An answer, or why there is none. `away`: the server or its database cannot be reached; trying again later makes
+ * sense.
+ */
 export type Answer<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly away: boolean; readonly issues: readonly Issue[] };

@@ -1,4 +1,5 @@
-// Aircraft being changed and not saved yet, by id; kept in the browser, so that a reload or a dead database loses nothing.
+// Aircraft being changed and not saved yet, by id; kept in the browser, so that a reload or a dead database loses
+// nothing.
 import { temporal } from "zundo";
 import { create } from "zustand";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
@@ -57,7 +58,8 @@ export function keepDrafts(): () => void {
 }
 
 /**
- * Takes note that a draft was saved. What was typed while it was being saved stays a draft: of the aircraft under which it was saved.
+ * Takes note that a draft was saved. What was typed while it was being saved stays a draft: of the aircraft under which
+ * it was saved.
  *
  * @param document - what was saved
  * @param savedAs - the id that it has now

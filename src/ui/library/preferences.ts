@@ -1,5 +1,5 @@
-// The account's own settings. They are kept in the browser, where they take effect at once, and told to the server so that
-// they follow the account to another one.
+// The account's own settings. They are kept in the browser, where they take effect at once, and told to the server so
+// that they follow the account to another one.
 import type { Preferences } from "@/server/accounts";
 import { send } from "@/ui/kit/request";
 import { type Appearance, chooseAppearance, chosenAppearance } from "@/ui/kit/appearance/appearance";
@@ -11,7 +11,10 @@ export function adoptPreferences({ units, appearance }: Preferences): void {
   if (appearance) chooseAppearance(appearance);
 }
 
-/** Tells the server what is chosen now. When it is away nothing is lost: the browser keeps it, and the next choice is told again. */
+/**
+ * Tells the server what is chosen now. When it is away nothing is lost: the browser keeps it, and the next choice is
+ * told again.
+ */
 export function tellPreferences(): void {
   void send("PUT", "/api/preferences", {
     units: useUnits.getState().units,

@@ -18,7 +18,8 @@ export function ShellKeys() {
 
 function CommandKey({ command }: { command: Command }) {
   const saves = command.keys.includes("ctrl+s");
-  // The character counts, not the place on the keyboard. Saving works from inside a field too; undoing there is the field's own.
+  // The character counts, not the place on the keyboard. Saving works from inside a field too; undoing there is the
+  // field's own.
   useHotkeys(command.keys, command.run, {
     useKey: true,
     preventDefault: true,

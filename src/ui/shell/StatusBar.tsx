@@ -50,7 +50,10 @@ function Took({ stage }: { stage: StageFace }) {
 /** One that has just been saved comes into the library a moment later, ms. */
 const STAND_IN_MS = 2000;
 
-/** Said as long as another aircraft stands in for one that has gone or cannot be read: its figures are not those of the situation. */
+/**
+ * Said as long as another aircraft stands in for one that has gone or cannot be read: its figures are not those of the
+ * situation.
+ */
 function StandIn() {
   const { aircraft } = useWorkspace().library;
   const id = useSituation((state) => state.current.aircraftId);

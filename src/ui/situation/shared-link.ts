@@ -1,4 +1,5 @@
-// Part of the situation in an address, so that it can be sent: aircraft of the library, mass, place, wind at the surface, air.
+// Part of the situation in an address, so that it can be sent: aircraft of the library, mass, place, wind at the
+// surface, air.
 import { createLoader, createSerializer, parseAsFloat, parseAsString } from "nuqs";
 import { SituationDocument } from "@/core/situation/situation-document";
 

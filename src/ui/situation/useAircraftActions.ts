@@ -48,7 +48,10 @@ export function useAircraftActions() {
       const id = await add({ ...document, name }, `“${name}” is in your library.`);
       if (id) flyAircraft(id, document);
     },
-    /** Saves a draft: in place when it is the account's own, otherwise as one of its own. It becomes the situation's aircraft. False when it could not be saved. */
+    /**
+     * Saves a draft: in place when it is the account's own, otherwise as one of its own. It becomes the situation's
+     * aircraft. False when it could not be saved.
+     */
     save: async (id: string, shared: boolean, document: AircraftDocument): Promise<boolean> => {
       let savedAs = id;
       if (id === NEW_ID || shared) {

@@ -20,7 +20,10 @@ export const GET = route(async () => {
   return Response.json({ terrains: await listTerrains(account.id) });
 });
 
-/** Takes an Esri ASCII grid as the body; `name`, and `latitude_deg` and `longitude_deg` for files in metres, in the query. */
+/**
+ * Takes an Esri ASCII grid as the body; `name`, and `latitude_deg` and `longitude_deg` for files in metres, in the
+ * query.
+ */
 export const POST = route(async (request) => {
   const account = await requireAccount();
   const { searchParams } = new URL(request.url);

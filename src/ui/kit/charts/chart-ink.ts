@@ -66,7 +66,9 @@ export function endLabel(ink: ChartInk, text: string, colour: string): Record<st
 /** Room that a line of label needs, px. */
 const LABEL_PX = 16;
 
-/** Layout of the labels at the ends of lines: one that would lie on another is moved down, in the order of the lines. */
+/**
+ * Layout of the labels at the ends of lines: one that would lie on another is moved down, in the order of the lines.
+ */
 export function apart(): (label: { seriesIndex: number; labelRect: { y: number } }) => { y: number } {
   const placed = new Map<number, number>();
   return ({ seriesIndex, labelRect }) => {
@@ -82,7 +84,8 @@ export function apart(): (label: { seriesIndex: number; labelRect: { y: number }
 /** Heights of labels as near to those wanted as can be, none on another, in the order of the wanted. */
 export function nearest(wanted: readonly number[]): number[] {
   const order = wanted.map((_, i) => i).sort((a, b) => wanted[a] - wanted[b]);
-  // Labels that would overlap form a block about the mean of what they want: isotonic regression of the heights less their places.
+  // Labels that would overlap form a block about the mean of what they want: isotonic regression of the heights less
+  // their places.
   const blocks: { sum: number; count: number }[] = [];
   for (const [place, i] of order.entries()) {
     blocks.push({ sum: wanted[i] - place * LABEL_PX, count: 1 });

@@ -22,7 +22,9 @@ interface Props {
   autoFocus?: boolean;
 }
 
-/** A number with its unit. What is valid takes effect while it is typed; what is not is explained and changes nothing. */
+/**
+ * A number with its unit. What is valid takes effect while it is typed; what is not is explained and changes nothing.
+ */
 export function NumberField({
   label,
   value,

@@ -33,7 +33,8 @@ const NOTHING: Answer<never, never> = { state: "pending", value: null, issue: nu
 /**
  * Asks in a lane, the newest question only; what has come stays, marked as stale, until the newest has its answer.
  *
- * @param about - what an answer must not outlive (the aircraft, say): when it changes the old answer is forgotten at once
+ * @param about - what an answer must not outlive (the aircraft, say): when it changes the old answer is forgotten at
+ *   once
  */
 export function asking<Q, T>(lane: Lane, ask: Ask<Q, T>, about: (question: Q) => unknown = () => null): Asking<Q, T> {
   const listeners = new Set<() => void>();

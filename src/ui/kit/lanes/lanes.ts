@@ -7,7 +7,9 @@ export type Lane = "pointed" | "long";
 /** More workers than this bring nothing more for work of seconds. */
 const MOST = 8;
 
-/** One piece of work takes milliseconds in one lane and at most some seconds in the other; beyond this it has got lost. */
+/**
+ * One piece of work takes milliseconds in one lane and at most some seconds in the other; beyond this it has got lost.
+ */
 const LIMIT_MS = { pointed: 10_000, long: 60_000 };
 
 /** After a question of what is pointed at, the next is likely to follow within this time. */
@@ -17,7 +19,10 @@ let pointed: CoreLink | undefined;
 let pool: CoreLink[] | undefined;
 let lastPointed_ms = -Infinity;
 
-/** Workers for long work: one core is left to what is pointed at and to the page, unless there are only two. Started when first asked. */
+/**
+ * Workers for long work: one core is left to what is pointed at and to the page, unless there are only two. Started
+ * when first asked.
+ */
 function longLane(): CoreLink[] {
   const cores = navigator.hardwareConcurrency || 2;
   pool ??= Array.from({ length: clamp(cores - 1, Math.min(cores, 2), MOST) }, () => coreLink(LIMIT_MS.long));
@@ -42,11 +47,12 @@ export function askCore<T>(lane: Lane, work: Work<T>): Promise<T> {
 }
 
 /**
- * Runs pieces of work in the long lane, on every worker of it. Where the lane fills all cores, all but the first rest between
- * two pieces while something is pointed at.
+ * Runs pieces of work in the long lane, on every worker of it. Where the lane fills all cores, all but the first rest
+ * between two pieces while something is pointed at.
  *
  * @param done - told how many are finished, after each
- * @returns results in the order of the pieces; rejects with the signal's reason once it is aborted: what runs is let finish, the rest never starts
+ * @returns results in the order of the pieces; rejects with the signal's reason once it is aborted: what runs is let
+ *   finish, the rest never starts
  */
 export async function askAll<T>(
   pieces: readonly Work<T>[],

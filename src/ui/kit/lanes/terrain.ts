@@ -1,4 +1,5 @@
-// The ground that the lanes' workers compute with: fetched once, kept by the page, given to each worker before it is asked anything.
+// The ground that the lanes' workers compute with: fetched once, kept by the page, given to each worker before it is
+// asked anything.
 import { create } from "zustand";
 import type { TerrainGrid } from "@/core/earth/terrain";
 
@@ -42,7 +43,9 @@ async function load(source: TerrainSource): Promise<void> {
   if (!grid) retry = setTimeout(() => void load(source), RETRY_MS);
 }
 
-/** Says which terrain is computed with from now on; null for none. One that cannot be had is tried again until it can. */
+/**
+ * Says which terrain is computed with from now on; null for none. One that cannot be had is tried again until it can.
+ */
 export function wantTerrain(source: TerrainSource | null): void {
   const { source: before, state } = useTerrain.getState();
   if (before?.id === source?.id && (source !== null || state === "held")) return;

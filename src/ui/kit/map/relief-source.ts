@@ -6,7 +6,10 @@ import { PLANE_PROJECTION } from "./plane-projection";
 /** Drawn this much beyond the view on each side, so that a small pan shows no edge. */
 const BEYOND = 0.2;
 
-/** The ground: relief drawn in the worker for what is in view. A source keeps its image; another terrain needs a new one. */
+/**
+ * The ground: relief drawn in the worker for what is in view. A source keeps its image; another terrain needs a new
+ * one.
+ */
 export function reliefSource(palette: MapPalette): ImageSource {
   return new ImageSource({
     projection: PLANE_PROJECTION,

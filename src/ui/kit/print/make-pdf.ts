@@ -5,8 +5,8 @@ import { downloadBlob } from "@/ui/kit/download";
 const FAMILY = "Atkinson Hyperlegible Next";
 
 /**
- * Registers the cards' face afresh. A face that has served one document must not serve another: the library keeps shaped glyphs
- * with it, and digits of the next document are lost ("8.3" printed as ".3" after "8:").
+ * Registers the cards' face afresh. A face that has served one document must not serve another: the library keeps
+ * shaped glyphs with it, and digits of the next document are lost ("8.3" printed as ".3" after "8:").
  *
  * @param regular - where the faces are found, as the library takes it
  */

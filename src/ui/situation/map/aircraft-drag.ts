@@ -11,7 +11,9 @@ const HANDLE_GRAB_PX = 13;
 
 type Hold = "aircraft" | "heading" | null;
 
-/** Dragging the aircraft moves it, dragging its handle turns it; the situation changes with every move of the pointer. */
+/**
+ * Dragging the aircraft moves it, dragging its handle turns it; the situation changes with every move of the pointer.
+ */
 export function aircraftDrag(plane: LocalPlane): PointerInteraction {
   let hold: Hold = null;
   // Where on the aircraft it was taken hold of, so that it does not jump.

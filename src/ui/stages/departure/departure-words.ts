@@ -1,4 +1,5 @@
-// What the departure of a single says in sentences: one headline, the gate, with the other two heights explained beside it.
+// What the departure of a single says in sentences: one headline, the gate, with the other two heights explained beside
+// it.
 import type { SchoolGates } from "@/core/departure/gate";
 import type { Band } from "@/core/departure/scan";
 import type { DeparturePlan } from "@/core/situation/departure-plan";

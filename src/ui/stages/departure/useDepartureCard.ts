@@ -14,7 +14,10 @@ import type { DepartureCardContent } from "./DepartureCardPdf";
 import { useDeparture } from "@/ui/answers/departure-store";
 import { useBrief } from "./useBrief";
 
-/** The card of the present answers as a PDF, offered to the print command while the stage is open; null until the chance is known. */
+/**
+ * The card of the present answers as a PDF, offered to the print command while the stage is open; null until the chance
+ * is known.
+ */
 export function useDepartureCard(): (() => void) | null {
   const scan = useDeparture((state) => state.scan);
   const chance = useDeparture((state) => state.chance);

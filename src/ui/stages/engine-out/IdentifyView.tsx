@@ -188,7 +188,10 @@ function Timeline() {
   );
 }
 
-/** Both engines' gauges back to back, each against its own greatest reading; below them what the aeroplane and the feet say. */
+/**
+ * Both engines' gauges back to back, each against its own greatest reading; below them what the aeroplane and the feet
+ * say.
+ */
 function Panel({ moments, moment }: { moments: readonly GaugeMoment[]; moment: GaugeMoment }) {
   const units = useUnits((state) => state.units);
   const format = useFormat();

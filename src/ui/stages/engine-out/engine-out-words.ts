@@ -32,7 +32,9 @@ export function engineOutHeadline(told: EngineOutTold, format: Format): { text: 
 /** A limit is broken by more than this, m/s. */
 const OVER_MPS = 0.26;
 
-/** What to do: as set, mended at this speed, mended at the best speed; a place to land only when none of them climbs. */
+/**
+ * What to do: as set, mended at this speed, mended at the best speed; a place to land only when none of them climbs.
+ */
 export function engineOutDecision(
   told: EngineOutTold,
   format: Format,

@@ -58,7 +58,10 @@ export function useOneEngineQuestion(): OneEngineApproachQuestion {
 const askApproach: Ask<OneEngineApproachQuestion, OneEngineApproach> = (core, question) =>
   core.oneEngineApproach(question);
 
-/** One engine on the approach: power and rudder by part, gear schools, and from which height there is no going around any more. */
+/**
+ * One engine on the approach: power and rudder by part, gear schools, and from which height there is no going around
+ * any more.
+ */
 export function OneEngineView() {
   const question = useOneEngineQuestion();
   const answer = outcomeOf(useAnswer(question, askApproach, "pointed"));

@@ -36,7 +36,9 @@ const hourCheck = checkBy(LandingPlan.shape.utc_h.unwrap());
 /** Places that fall short by more than this much of what there is are not listed. */
 const NEAR_SHARE = 1;
 
-/** Which place is the one to land on: length, wind, obstacles, people, sun, with the reasons; one pinned, two compared. */
+/**
+ * Which place is the one to land on: length, wind, obstacles, people, sun, with the reasons; one pinned, two compared.
+ */
 export function SitesView() {
   const ranked = useSites();
   const question = useReachQuestion();

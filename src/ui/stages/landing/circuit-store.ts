@@ -7,7 +7,10 @@ interface CircuitState {
   readonly share: number;
   /** Height over what is planned there, m. */
   readonly deviation_m: number;
-  /** Height over the aim point, and how much of it is too much, as the Too high view was asked; null takes them from the path shown. */
+  /**
+   * Height over the aim point, and how much of it is too much, as the Too high view was asked; null takes them from the
+   * path shown.
+   */
   readonly lose: { readonly height_m: number; readonly lose_m: number } | null;
   set(patch: Partial<Pick<CircuitState, "side" | "share" | "deviation_m" | "lose">>): void;
 }

@@ -1,5 +1,6 @@
-// The answer of the landing in sentences: headline for the spine, decision beside the ledger, intention for the call. Text in the user's
-// units from what the core has computed; the same for the screen and for whatever reads it aloud or prints it.
+// The answer of the landing in sentences: headline for the spine, decision beside the ledger, intention for the call.
+// Text in the user's units from what the core has computed; the same for the screen and for whatever reads it aloud or
+// prints it.
 import { isUsable } from "@/core/landing/site-verdict";
 import { LEFT_M } from "@/core/landing/approach-heights";
 import { type HeightAdvice } from "@/core/landing/height-advice";

@@ -13,7 +13,10 @@ export interface LoseAsked {
   readonly plan: Outcome<LossPlan>;
 }
 
-/** What is to be lost: as set or taken over from the circuit, otherwise what the path shown leaves over its reserve; null without a place. */
+/**
+ * What is to be lost: as set or taken over from the circuit, otherwise what the path shown leaves over its reserve;
+ * null without a place.
+ */
 export function useLoseAsked(): LoseAsked | null {
   const set = useCircuit((state) => state.lose);
   const path = useReach((state) => shownEnd(state)?.path ?? null);

@@ -12,7 +12,9 @@ import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 
-/** Of a question about both engines stopped: the relight envelope with today's way down, and the attempts of both kinds. */
+/**
+ * Of a question about both engines stopped: the relight envelope with today's way down, and the attempts of both kinds.
+ */
 export function RelightView({ question, stopped }: { question: RestartQuestion; stopped: RestartQuestion["stopped"] }) {
   const { chance, assistedChance } = useSituation((state) => state.current.restart);
   const change = useSituation((state) => state.change);

@@ -10,7 +10,10 @@ export interface BudgetSaid {
   readonly tone: "pine" | "ochre" | "brick";
 }
 
-/** What is left to do when there is no height for anything else; where one engine climbs once it is clean, nobody lands for it. */
+/**
+ * What is left to do when there is no height for anything else; where one engine climbs once it is clean, nobody lands
+ * for it.
+ */
 function landWords({ aircraft }: Pick<RestartQuestion, "aircraft">, oneEngine: OneEngineHeight | null): string {
   if (climbsMended(oneEngine)) return feathers(aircraft) ? "fly and feather" : "fly and clean up";
   return feathers(aircraft) ? "fly, feather, land" : "fly and land";

@@ -14,7 +14,10 @@ export const GET = route<Context>(async (_, { params }) => {
     : refuse(404, "no_such_calculation", "There is no calculation of this name.");
 });
 
-/** Calculations that take seconds of the server: few a minute for each address, the interface computes them in the browser. */
+/**
+ * Calculations that take seconds of the server: few a minute for each address, the interface computes them in the
+ * browser.
+ */
 const LONG = ["departure", "departure-chance", "accelerate"];
 
 export const POST = route<Context>(async (request, { params }) => {

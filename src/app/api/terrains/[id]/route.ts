@@ -7,7 +7,10 @@ interface Context {
 
 const missing = () => refuse(404, "no_such_terrain", "There is no such terrain in your account.");
 
-/** The elevations as they are stored, gzip of 16-bit little-endian metres. Not as a content encoding: the server would strip that. */
+/**
+ * The elevations as they are stored, gzip of 16-bit little-endian metres. Not as a content encoding: the server would
+ * strip that.
+ */
 export const GET = route<Context>(async (_, { params }) => {
   const account = await requireAccount();
   const elevations = await terrainElevations(account.id, (await params).id);

@@ -1,4 +1,5 @@
-// What the take-off with two engines says in sentences: headline for the spine, decision beside the distances, the way back.
+// What the take-off with two engines says in sentences: headline for the spine, decision beside the distances, the way
+// back.
 import type { ReturnHeight } from "@/core/take-off/return-height";
 import { noGo } from "@/core/take-off/take-off-brief";
 import type { Format } from "@/ui/kit/units/units-store";

@@ -1,5 +1,6 @@
-// Inputs for a calculation made from its JSON Schema: a valid question in which a few places are set anew, within their range, at both ends
-// or just outside; and now and then a question made from nothing but the schema. Seeded, so that what was found can be found again.
+// Inputs for a calculation made from its JSON Schema: a valid question in which a few places are set anew, within
+// their range, at both ends or just outside; and now and then a question made from nothing but the schema. Seeded, so
+// that what was found can be found again.
 import { uniformInt } from "pure-rand/distribution/uniformInt";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 import type { RandomGenerator } from "pure-rand/types/RandomGenerator";

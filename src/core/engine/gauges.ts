@@ -7,10 +7,17 @@ import { type EngineMoment, type EngineState, engineMoment } from "./engine-stat
 /**
  * A gauge of one engine: manifold pressure and propeller speed, or for jets fan and core speed; then what both have.
  */
-export type GaugeName = "manifold" | "rpm" | "fan" | "core" | "fuelFlow" | "exhaust" | "head" | "oil";
+const GAUGES = ["manifold", "rpm", "fan", "core", "fuelFlow", "exhaust", "head", "oil"] as const;
+/** @see GAUGES */
+export type GaugeName = (typeof GAUGES)[number];
 
 /** Readings of one engine: Pa, 1/min, shares of full speed, kg/s, K, K, Pa. Gauges that it has not are left out. */
 export type Gauges = Readonly<Partial<Record<GaugeName, number>>>;
+
+/** The gauges that an engine has, in the order of the panel. */
+export function gaugesIn(readings: Gauges): GaugeName[] {
+  return GAUGES.filter((name) => name in readings);
+}
 
 /** What the readings depend on beside the engine's own state. */
 export interface EngineSurroundings {

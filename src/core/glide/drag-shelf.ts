@@ -21,6 +21,8 @@ export interface ShelfItem {
   readonly name: string;
   /** Choices of a group exclude each other: flap settings, propeller states. */
   readonly group: "propeller" | "flap" | "gear" | "slip" | "item";
+  /** The cleanest configuration with this alone out, open or turning. */
+  readonly alone: Configuration;
   readonly deltaCd: number;
   /** The cleanest glide with this alone. */
   readonly glide: ShelfGlide;
@@ -68,7 +70,7 @@ export function dragShelf(
   const configured = shelfGlide(aircraft, mass_kg, eas_mps, configuration);
   if (!configured.ok) return configured;
   const { polar } = aircraft;
-  const alone: { id: string; name: string; group: ShelfItem["group"]; configuration: Configuration }[] = [
+  const candidates: { id: string; name: string; group: ShelfItem["group"]; alone: Configuration }[] = [
     ...STATES.flatMap((state) =>
       polar?.deadPropeller && polar.deadPropeller[state] !== null && state !== clean.propeller
         ? [
@@ -76,7 +78,7 @@ export function dragShelf(
               id: `propeller-${state}`,
               name: `Propeller ${state}`,
               group: "propeller" as const,
-              configuration: { ...clean, propeller: state },
+              alone: { ...clean, propeller: state },
             },
           ]
         : [],
@@ -85,26 +87,26 @@ export function dragShelf(
       id: `flap-${i + 1}`,
       name: `Flap ${flap.name}`,
       group: "flap" as const,
-      configuration: { ...clean, flap: i + 1 },
+      alone: { ...clean, flap: i + 1 },
     })),
     ...(polar?.gear.retractable
-      ? [{ id: "gear", name: "Gear down", group: "gear" as const, configuration: { ...clean, gearDown: true } }]
+      ? [{ id: "gear", name: "Gear down", group: "gear" as const, alone: { ...clean, gearDown: true } }]
       : []),
     ...(polar?.items ?? []).map((item) => ({
       id: `item-${item.id}`,
       name: item.name.charAt(0).toUpperCase() + item.name.slice(1),
       group: "item" as const,
-      configuration: { ...clean, items: [item.id] },
+      alone: { ...clean, items: [item.id] },
     })),
     ...(polar && polar.fullSlipDeltaCd > 0
-      ? [{ id: "slip", name: "Full sideslip", group: "slip" as const, configuration: { ...clean, slip: 1 } }]
+      ? [{ id: "slip", name: "Full sideslip", group: "slip" as const, alone: { ...clean, slip: 1 } }]
       : []),
   ];
   const base = polarOf(aircraft, mass_kg, clean);
   const items: ShelfItem[] = [];
-  for (const { configuration: opened, ...item } of alone) {
-    const glide = shelfGlide(aircraft, mass_kg, eas_mps, opened);
-    const dragging = polarOf(aircraft, mass_kg, opened);
+  for (const item of candidates) {
+    const glide = shelfGlide(aircraft, mass_kg, eas_mps, item.alone);
+    const dragging = polarOf(aircraft, mass_kg, item.alone);
     if (glide.ok && dragging.ok && base.ok)
       items.push({ ...item, deltaCd: dragging.value.polar.cd0 - base.value.polar.cd0, glide: glide.value });
   }

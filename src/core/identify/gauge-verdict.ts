@@ -1,5 +1,5 @@
 import type { FaultKind } from "../engine/engine-fault";
-import type { GaugeName, Gauges } from "../engine/gauges";
+import { type GaugeName, type Gauges, gaugesIn } from "../engine/gauges";
 import type { GaugeMoment } from "./gauge-history";
 
 /** What a cue says about which engine it is. */
@@ -7,7 +7,7 @@ export type CueVerdict = "settles" | "hints" | "misleads" | "silent";
 
 /** A cue: a gauge compared between the engines, or what the aeroplane and the feet say. */
 export interface Cue {
-  readonly cue: GaugeName | "yaw" | "foot";
+  readonly cue: GaugeName | "foot";
   readonly verdict: CueVerdict;
   /** Difference between the engines, or of the pedal, over what it was: −1 the reading is gone, 0 the same. */
   readonly difference: number;
@@ -59,7 +59,7 @@ export function cuesAt(moment: GaugeMoment, fault: FaultKind, engine: "left" | "
   const [bad, good] = engine === "left" ? [moment.left, moment.right] : [moment.right, moment.left];
   const foot = Math.abs(moment.foot_N) / Math.max(Math.abs(full_N), 1);
   const yawing = foot > SAME;
-  const cues = (Object.keys(good) as GaugeName[]).map((gauge): Cue => {
+  const cues = gaugesIn(good).map((gauge): Cue => {
     const apart = difference(bad, good, gauge);
     const same = Math.abs(apart) < SAME;
     if (fault === "gauge")

@@ -128,14 +128,15 @@ export function oneEngineApproach(question: OneEngineApproachQuestion): Outcome<
     };
   };
   const jet = aircraft.engines.kind === "jet";
-  const cases = [
-    flightWith(0, true),
-    flightWith(approachFlap, true),
-    flightWith(landing, true),
-    flightWith(approachFlap, false),
-  ];
-  const [gear, approach, full, gearUp] = cases.map((flight) => (flight.ok ? flight.value : null));
-  if (!gear || !approach || !full || !gearUp) return cases.find((flight) => !flight.ok) as Outcome<never>;
+  const gearAlone = flightWith(0, true);
+  if (!gearAlone.ok) return gearAlone;
+  const approaching = flightWith(approachFlap, true);
+  if (!approaching.ok) return approaching;
+  const landingFlap = flightWith(landing, true);
+  if (!landingFlap.ok) return landingFlap;
+  const retracted = flightWith(approachFlap, false);
+  if (!retracted.ok) return retracted;
+  const [gear, approach, full, gearUp] = [gearAlone.value, approaching.value, landingFlap.value, retracted.value];
   const vref_mps = speedOf(full);
   const fast = within(approach, best.eas_mps).eas_mps;
   const climbOf = (flight: AsymmetricCase, eas: number) => zeroSideslip(flight, eas)?.climb_mps ?? -Infinity;

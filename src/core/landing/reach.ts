@@ -1,5 +1,6 @@
 // "Which runway can I make from here?": every landing end and the best glide path to each. Joins the aircraft's polar,
 // the air, the wind and the terrain to the path search. Not here: length needed, obstacles, which one to take.
+import type { Word } from "../glide/dubins";
 import { glidePerformance } from "../glide/glide-performance";
 import { type DragShare, type Polar, levelTurnLoadFactor, polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { type WindVector, windProfile } from "../air/wind";
@@ -43,8 +44,8 @@ export interface EndReach {
   readonly points: readonly PathPoint[];
   readonly clearance: TerrainClearance | null;
   /** The other ways and what they leave, best first. */
-  readonly ways: readonly { readonly words: string; readonly margin_m: number }[];
-  readonly failedWays: readonly { readonly words: string; readonly message: string }[];
+  readonly ways: readonly { readonly words: readonly Word[]; readonly margin_m: number }[];
+  readonly failedWays: readonly { readonly words: readonly Word[]; readonly message: string }[];
   readonly glide: StraightGlide | null;
   /** What the airspeed indicator shows in that glide, at the start. */
   readonly glideCalibrated_mps: number | null;
@@ -218,8 +219,8 @@ function reachEnd({
     path: chosen,
     points,
     clearance,
-    ways: paths.map((path) => ({ words: path.words.join(" "), margin_m: path.margin_m })),
-    failedWays: failed.map((way) => ({ words: way.words.join(" "), message: way.issue.message })),
+    ways: paths.map((path) => ({ words: path.words, margin_m: path.margin_m })),
+    failedWays: failed.map((way) => ({ words: way.words, message: way.issue.message })),
     glide,
     glideCalibrated_mps: calibrated_mps(glide.eas_mps, question),
   };

@@ -2,8 +2,8 @@
 // nothing.
 import { temporal } from "zundo";
 import { create } from "zustand";
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { AircraftOfAnyVersion, upgradedAircraft } from "@/core/aircraft/aircraft-versions";
+import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { upgradedAircraft } from "@/core/aircraft/aircraft-versions";
 import { undoGroups } from "@/ui/kit/undo-groups";
 
 /** A draft of an aircraft that has no id yet. */
@@ -37,16 +37,25 @@ export const useDrafts = create<DraftsState>()(
   ),
 );
 
+/**
+ * Figures outside their range, or against each other, are what drafts are for, and what a type does not know of; all
+ * else has to be right.
+ */
+const DRAFTED = ["too_small", "too_big", "custom"];
+
+function isDraft(value: unknown): value is AircraftDocument {
+  const parsed = AircraftDocument.safeParse(value);
+  return parsed.success || parsed.error.issues.every(({ code }) => DRAFTED.includes(code));
+}
+
 /** Takes up what was left in this browser, and keeps what is changed from now on. Damaged drafts count as none. */
 export function keepDrafts(): () => void {
   try {
     const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? "{}");
     if (typeof stored === "object" && stored !== null && Object.keys(useDrafts.getState().drafts).length === 0) {
       const drafts = Object.entries(stored).flatMap(([id, value]) => {
-        // Half-filled figures are what drafts are for: only the shape has to be right.
-        const shape = AircraftOfAnyVersion.safeParse(value);
-        const harmless = shape.success || shape.error.issues.every((issue) => issue.code !== "invalid_type");
-        return harmless ? [[id, upgradedAircraft(value) as AircraftDocument] as const] : [];
+        const upgraded = upgradedAircraft(value);
+        return isDraft(upgraded) ? [[id, upgraded] as const] : [];
       });
       if (drafts.length > 0) useDrafts.setState({ drafts: Object.fromEntries(drafts) });
     }

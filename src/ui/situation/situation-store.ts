@@ -24,6 +24,7 @@ interface SituationState {
 
 const groups = undoGroups();
 
+/** Stands there until a situation is opened; nothing that reads it is shown before that. */
 const EMPTY = {} as SituationDocument;
 
 /** The store; `useSituation.temporal` undoes and redoes. */

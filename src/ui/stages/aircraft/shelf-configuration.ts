@@ -1,47 +1,39 @@
 import type { Configuration } from "@/core/aircraft/configuration";
 import type { ShelfItem } from "@/core/glide/drag-shelf";
 
+type Shelved = Pick<ShelfItem, "alone" | "group">;
+
 /** Whether an item of the shelf is out in a configuration. */
-export function isOut({ id, group }: Pick<ShelfItem, "id" | "group">, configuration: Configuration): boolean {
+export function isOut({ alone, group }: Shelved, configuration: Configuration): boolean {
   switch (group) {
     case "propeller":
-      return id === `propeller-${configuration.propeller}`;
+      return configuration.propeller === alone.propeller;
     case "flap":
-      return id === `flap-${configuration.flap}`;
+      return configuration.flap === alone.flap;
     case "gear":
       return configuration.gearDown;
     case "slip":
       return configuration.slip >= 1;
     case "item":
-      return configuration.items.includes(id.slice("item-".length));
+      return alone.items.every((item) => configuration.items.includes(item));
   }
 }
 
 /** The configuration with an item put out or taken in; what excludes it goes in. */
-export function toggled(
-  { id, group }: Pick<ShelfItem, "id" | "group">,
-  configuration: Configuration,
-  clean: Configuration,
-): Configuration {
-  const out = isOut({ id, group }, configuration);
+export function toggled({ alone, group }: Shelved, configuration: Configuration, clean: Configuration): Configuration {
+  const { propeller, flap, gearDown, slip } = isOut({ alone, group }, configuration) ? clean : alone;
   switch (group) {
     case "propeller":
-      return {
-        ...configuration,
-        propeller: out ? clean.propeller : (id.slice("propeller-".length) as Configuration["propeller"]),
-      };
+      return { ...configuration, propeller };
     case "flap":
-      return { ...configuration, flap: out ? 0 : Number(id.slice("flap-".length)) };
+      return { ...configuration, flap };
     case "gear":
-      return { ...configuration, gearDown: !out };
+      return { ...configuration, gearDown };
     case "slip":
-      return { ...configuration, slip: out ? 0 : 1 };
-    case "item":
-      return {
-        ...configuration,
-        items: out
-          ? configuration.items.filter((item) => `item-${item}` !== id)
-          : [...configuration.items, id.slice("item-".length)],
-      };
+      return { ...configuration, slip };
+    case "item": {
+      const others = configuration.items.filter((item) => !alone.items.includes(item));
+      return { ...configuration, items: isOut({ alone, group }, configuration) ? others : [...others, ...alone.items] };
+    }
   }
 }

@@ -1,5 +1,5 @@
 "use client";
-import type { GaugeName } from "@/core/engine/gauges";
+import { gaugesIn } from "@/core/engine/gauges";
 import { Pause, Play } from "lucide-react";
 import { useEffect, useState } from "react";
 import { FAULTS, faultOf } from "@/core/engine/engine-fault";
@@ -195,7 +195,7 @@ function Timeline() {
 function Panel({ moments, moment }: { moments: readonly GaugeMoment[]; moment: GaugeMoment }) {
   const units = useUnits((state) => state.units);
   const format = useFormat();
-  const gauges = Object.keys(moment.left) as GaugeName[];
+  const gauges = gaugesIn(moment.left);
   const side = (value: number) => (value > 0 ? "right" : "left");
   const none = (value: number, least: number) => Math.abs(value) < least;
   return (
@@ -269,7 +269,7 @@ function Answering({ answer }: { answer: IdentifyAnswer }) {
   const [what, setWhat] = useState<SaidCue | "">("");
   const format = useFormat();
   const moment = answer.moments[time_s];
-  const gauges = Object.keys(moment.left) as GaugeName[];
+  const gauges = gaugesIn(moment.left);
   const cues = cuesAt(moment, fault, engine, answer.full_N);
   const right = rightEngine(fault, engine);
   const cue = said && cues.find((entry) => entry.cue === said.cue);
@@ -296,7 +296,7 @@ function Answering({ answer }: { answer: IdentifyAnswer }) {
           choices={[
             { value: "", label: "…" },
             { value: "foot", label: "dead foot" },
-            ...gauges.map((gauge) => ({ value: gauge as SaidCue, label: GAUGE_NAMES[gauge].toLowerCase() })),
+            ...gauges.map((gauge) => ({ value: gauge, label: GAUGE_NAMES[gauge].toLowerCase() })),
           ]}
         />
       </div>
@@ -326,7 +326,7 @@ function Answering({ answer }: { answer: IdentifyAnswer }) {
           {cue && (
             <p className="mt-1 text-[14px]">
               <strong className={TONES[cue.verdict]}>
-                {cue.cue === "foot" ? "The dead foot" : GAUGE_NAMES[cue.cue as GaugeName]} {VERDICTS[cue.verdict]}.
+                {cue.cue === "foot" ? "The dead foot" : GAUGE_NAMES[cue.cue]} {VERDICTS[cue.verdict]}.
               </strong>{" "}
               {cue.why}
             </p>
@@ -358,7 +358,7 @@ function Answering({ answer }: { answer: IdentifyAnswer }) {
             columns={[
               {
                 name: "cue",
-                cell: ({ cue }) => (cue === "foot" ? "Dead foot" : GAUGE_NAMES[cue as GaugeName]),
+                cell: ({ cue }) => (cue === "foot" ? "Dead foot" : GAUGE_NAMES[cue]),
               },
               {
                 name: "says",

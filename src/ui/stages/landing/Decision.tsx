@@ -10,7 +10,7 @@ import { useVariation } from "@/ui/situation/useVariation";
 import { whereInWords } from "./landing-words";
 import { useAirspeed } from "@/ui/situation/useAirspeed";
 import { useLandingDecision } from "./useLandingDecision";
-import { wordInWords } from "./way";
+import { wordsInWords } from "./way";
 
 /** The answer in a sentence, and the figures a pilot would ask for next. */
 export function Decision({ end, reach }: { end: EndReach; reach: Reach }) {
@@ -70,8 +70,8 @@ function OtherWays({ end }: { end: EndReach }) {
       <summary className="text-ink2">Other ways round ({others.length + end.failedWays.length})</summary>
       <ul className="mt-1 flex flex-col gap-0.5">
         {others.map((way) => (
-          <li key={way.words} className="flex justify-between gap-3">
-            <span>{wordInWords(way.words)}</span>
+          <li key={way.words.join(" ")} className="flex justify-between gap-3">
+            <span>{wordsInWords(way.words)}</span>
             <span className={`num ${way.margin_m >= 0 ? "text-pine" : "text-brick"}`}>
               {way.margin_m >= 0
                 ? `+${format("height", way.margin_m, "down")}`
@@ -80,8 +80,8 @@ function OtherWays({ end }: { end: EndReach }) {
           </li>
         ))}
         {end.failedWays.map((way) => (
-          <li key={way.words} className="text-ink2">
-            {wordInWords(way.words)}: {way.message}
+          <li key={way.words.join(" ")} className="text-ink2">
+            {wordsInWords(way.words)}: {way.message}
           </li>
         ))}
       </ul>

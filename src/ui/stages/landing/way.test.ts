@@ -5,7 +5,7 @@ import { reachOf } from "@/core/landing/reach";
 import { reachQuestion } from "@/core/landing/reach-question";
 import { DEFAULT_UNITS, formatSi } from "@/core/quantities/units";
 import { formatMargin } from "@/ui/kit/units/margin";
-import { firstMove, wayInWords, wordInWords } from "./way";
+import { firstMove, wayInWords, wordsInWords } from "./way";
 
 const { aerodromes } = demoPlaces();
 
@@ -37,8 +37,8 @@ describe("a way in words", () => {
   });
 
   it("spells the words and signs the margins", () => {
-    expect(wordInWords("LSR")).toBe("left, straight, right");
-    expect(wordInWords("LSR RSR")).toBe("left, straight, right; key; right, straight, right");
+    expect(wordsInWords(["LSR"])).toBe("left, straight, right");
+    expect(wordsInWords(["LSR", "RSR"])).toBe("left, straight, right; key; right, straight, right");
     const format = (kind: "height", si: number) => formatSi(kind, DEFAULT_UNITS[kind], si);
     expect(formatMargin(70.1, format as never)).toBe("+230\u00a0ft");
     expect(formatMargin(-27.4, format as never)).toBe("−90\u00a0ft");

@@ -1,7 +1,5 @@
-import type { Word } from "@/core/glide/dubins";
+import { type Word, turnSigns } from "@/core/glide/dubins";
 import type { EndReach } from "@/core/landing/reach";
-
-const SIDE = { L: "left", R: "right" } as const;
 
 /** A turn smaller than this is not announced, rad (5°). */
 const NO_TURN = 0.0873;
@@ -11,10 +9,11 @@ export function wayInWords({ path }: Pick<EndReach, "path">): string {
   if (!path) return "";
   return path.legs
     .map((leg) => {
+      const [first, second] = sidesOf(leg.word);
       const parts = [
-        leg.turn1_rad > NO_TURN && SIDE[leg.word[0] as "L" | "R"],
+        leg.turn1_rad > NO_TURN && first,
         leg.straight_m > 30 && "straight",
-        leg.turn2_rad > NO_TURN && SIDE[leg.word[2] as "L" | "R"],
+        leg.turn2_rad > NO_TURN && second,
       ].filter(Boolean);
       return parts.length > 0 ? parts.join(", ") : "straight in";
     })
@@ -25,13 +24,14 @@ export function wayInWords({ path }: Pick<EndReach, "path">): string {
 export function firstMove({ path }: Pick<EndReach, "path">): string {
   const leg = path?.legs[0];
   if (!leg || leg.turn1_rad <= NO_TURN) return "straight on";
-  return `${SIDE[leg.word[0] as "L" | "R"]} turn now`;
+  return `${sidesOf(leg.word)[0]} turn now`;
 }
 
 /** "LSR" as "left, straight, right". */
-export function wordInWords(words: string): string {
-  return words
-    .split(" ")
-    .map((word) => [SIDE[(word as Word)[0] as "L" | "R"], "straight", SIDE[(word as Word)[2] as "L" | "R"]].join(", "))
-    .join("; key; ");
+export function wordsInWords(words: readonly Word[]): string {
+  return words.map((word) => sidesOf(word).join(", straight, ")).join("; key; ");
+}
+
+function sidesOf(word: Word): ("left" | "right")[] {
+  return turnSigns(word).map((sign) => (sign > 0 ? "right" : "left"));
 }

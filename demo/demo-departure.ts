@@ -53,5 +53,5 @@ export function demoDeparture(otherwise: Otherwise = {}): { question: DepartureQ
   const question = demoDepartureQuestion(otherwise);
   const day = departureDay(question);
   if (!day.ok) throw new Error(`demoDeparture: expected a departure, got ${day.issue.message}`);
-  return { question: question, day: day.value };
+  return { question, day: day.value };
 }

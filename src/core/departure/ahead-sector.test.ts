@@ -7,7 +7,7 @@ import { aheadOption, aheadSector } from "./ahead-sector";
 import { failureStart } from "./failure-start";
 import { runwayFrame } from "./runway-frame";
 
-const { day, question: question } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1000, headwind_kt: 0 } });
+const { day, question } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1000, headwind_kt: 0 } });
 const plane = localPlane(question.runway.threshold);
 const frame = runwayFrame(question.runway, plane);
 const CELL = 100;

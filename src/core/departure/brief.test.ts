@@ -10,7 +10,7 @@ import { schoolGates } from "./gate";
 import { aheadAt } from "./scan";
 import { turnbackAccount } from "./turnback-account";
 
-const { day, question: question } = demoDeparture();
+const { day, question } = demoDeparture();
 const terrain = demoTerrain();
 const ahead = [60, 120, 180, 240].flatMap(
   (height_m) => aheadAt(day, question, height_m, terrain, localPlane(terrain.origin)) ?? [],

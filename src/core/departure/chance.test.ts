@@ -18,7 +18,7 @@ import { gateOf, schoolGates } from "./gate";
 import { practiceTarget } from "./practice";
 import { bandsOf, betterSide, turnbackAt } from "./scan";
 
-const { day, question: question } = demoDeparture();
+const { day, question } = demoDeparture();
 const BANK = radians(45);
 const planned = (height_m: number) => {
   const best = betterSide(turnbackAt(day, question, height_m, BANK));

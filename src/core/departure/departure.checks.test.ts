@@ -14,7 +14,7 @@ const CROSS_CHECK = { mass_kg: 1100, plan: { reaction: "attitude", stallMargin: 
  * elsewhere.
  */
 function bands(length_m: number, headwind_kt: number) {
-  const { day, question: question } = demoDeparture({ ...CROSS_CHECK, plain: { length_m, headwind_kt } });
+  const { day, question } = demoDeparture({ ...CROSS_CHECK, plain: { length_m, headwind_kt } });
   const heights = [
     ...Array.from({ length: 8 }, (_, i) => 100 * (i + 1)),
     ...Array.from({ length: 11 }, (_, i) => 420 + 10 * i),

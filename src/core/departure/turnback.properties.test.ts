@@ -67,7 +67,7 @@ describe("turnback", () => {
   });
 
   it("with no scatter at all the chance is the deterministic answer", () => {
-    const { day, question: question } = demoDeparture();
+    const { day, question } = demoDeparture();
     const sample = draws(3, 5);
     fc.assert(
       fc.property(fc.integer({ min: 200, max: 1200 }), (height_ft) => {
@@ -88,13 +88,13 @@ describe("turnback", () => {
   });
 
   it("is the same to the left and to the right without crosswind", () => {
-    const { day, question: question } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1200, headwind_kt: 10 } });
+    const { day, question } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1200, headwind_kt: 10 } });
     const { left, right } = turnbackAt(day, question, 200, FIXED.bank_rad);
     expect(left?.score_m).toBeCloseTo(right?.score_m ?? NaN, 9);
   });
 
   it("is better towards a crosswind, which carries the turn back to the line", () => {
-    const { day, question: question } = demoDeparture({
+    const { day, question } = demoDeparture({
       mass_kg: 1000,
       plain: { length_m: 1200, headwind_kt: 8, crosswind_kt: 8 },
     });

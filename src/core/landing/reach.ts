@@ -113,7 +113,7 @@ export function reachOf(
       table = { wind: wind.value, integrals: integralsTo(end, question, wind.value, best) };
       tables.set(end.elevation_m, table);
     }
-    ends.push(reachEnd({ question: question, end, polar, best, start, plane, terrain, ...table }));
+    ends.push(reachEnd({ question, end, polar, best, start, plane, terrain, ...table }));
   }
   ends.sort(
     (a, b) => RANK[a.status] - RANK[b.status] || (b.path?.margin_m ?? -Infinity) - (a.path?.margin_m ?? -Infinity),
@@ -134,7 +134,7 @@ interface EndProblem {
 }
 
 function reachEnd({
-  question: question,
+  question,
   end,
   polar,
   best,

@@ -32,7 +32,7 @@ export interface Accelerate {
  * @returns failures of the roll
  */
 export function accelerate(day: TakeOffDay, failure_mps: number, top_m = PATH_TOP_M): Outcome<Accelerate> {
-  const { question: question } = day;
+  const { question } = day;
   const failTas_mps = tasOnRunway(day, failure_mps);
   const failed = rollOn(day, standing(day), 2, (state) => failTas_mps - state.tas_mps);
   if (!failed.ok) return failed;

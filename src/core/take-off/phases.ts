@@ -194,7 +194,7 @@ function gearHeight_m(day: TakeOffDay, low: TakeOffPath): number {
  * Vapp²)/(2g) at the glide of the flap that is out, gear down, both propellers windmilling; flare and roll.
  */
 export function landingSpare_m(day: TakeOffDay, point: PathPoint): number {
-  const { question: question, braking } = day;
+  const { question, braking } = day;
   const flight = day.at(point.height_m, { flap: day.flap, gearDown: true });
   const dead = deadDragArea_m2(question.aircraft, day.jet ? "none" : "windmilling") ?? 0;
   const air = readAir(day.air, point.height_m, airSample());

@@ -32,7 +32,7 @@ export const RETURN_FLOOR_M = 152.4;
  * In the turn the lift is n times the weight, and induced drag n² times as great: ΔRoC = −V·k·CL²·(n² − 1)·qS/W.
  */
 export function returnHeight(day: TakeOffDay, path: TakeOffPath): ReturnHeight {
-  const { speeds, question: question } = day;
+  const { speeds, question } = day;
   const flight = day.at(RETURN_FLOOR_M, { gearDown: false, flap: 0, deadPropeller: bestPropeller(question) });
   const straight = zeroSideslip(flight, speeds.oneEngine_mps);
   const tas_mps = straight?.tas_mps ?? speeds.oneEngine_mps;

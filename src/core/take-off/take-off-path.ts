@@ -158,7 +158,7 @@ function gear(way: Way, gearUpAt_m: number): void {
 
 /** The dead propeller, brought to its least drag. */
 function feather(way: Way): void {
-  const { question: question } = way.day;
+  const { question } = way.day;
   const [since_s, dead, best] = [sinceFailure_s(way), deadPropeller(way), bestPropeller(question)];
   if (since_s === null || way.propeller !== dead || best === dead || since_s < question.plan.feather_s) return;
   way.propeller = best;
@@ -179,7 +179,7 @@ function wantedSpeed_mps(way: Way): number {
 
 /** Flap up, and for a jet back to continuous thrust, each at its speed. */
 function cleanUp(way: Way): void {
-  const { jet, speeds, question: question } = way.day;
+  const { jet, speeds, question } = way.day;
   const eas_mps = easOf(way);
   if (jet && !passed(way, "acceleration-height")) mark(way, "acceleration-height");
   if (way.flap > 0 && eas_mps >= speeds.flapUp_mps) {

@@ -112,7 +112,7 @@ export async function computeChance(
           );
     return {
       ...more,
-      question: question,
+      question,
       curve,
       gates,
       atGate: lookedAt?.account ?? null,

@@ -15,7 +15,7 @@ import { nearestAhead, optionsAt } from "@/ui/stages/departure/options";
 import { SCATTER_NAMES, scatterSize } from "@/ui/stages/departure/scatter-words";
 
 const HEIGHTS = [60, 120, 180, 240];
-const { day, question: question } = demoDeparture();
+const { day, question } = demoDeparture();
 const plane = localPlane(question.runway.threshold);
 const facts: DepartureFacts = {
   run_m: day.climb.run_m,
@@ -35,7 +35,7 @@ beforeAll(() => {
   );
   scan = scanOf(
     {
-      question: question,
+      question,
       facts,
       byBank,
       ahead: HEIGHTS.flatMap((height_m) => aheadAt(day, question, height_m, null, plane) ?? []),

@@ -34,9 +34,9 @@ interface Pointed {
 
 const pointed = asking(
   "pointed",
-  (core, { question: question, height_m, side, flown, endId, origin }: Pointed) =>
+  (core, { question, height_m, side, flown, endId, origin }: Pointed) =>
     core.departureAt(question, { height_m, side, flown, endId }, origin),
-  ({ question: question }) => JSON.stringify(question.aircraft),
+  ({ question }) => JSON.stringify(question.aircraft),
 );
 
 pointed.subscribe(() => useDeparture.getState().set({ at: pointed.get().value }));

@@ -20,7 +20,7 @@ const byBank = new Map(
   }),
 );
 const scan = scanOf(
-  { question: question, facts: facts.value, ahead: ahead.value, byBank, complete: true, took_ms: 1 },
+  { question, facts: facts.value, ahead: ahead.value, byBank, complete: true, took_ms: 1 },
   banks,
 );
 

@@ -33,7 +33,7 @@ export function useDepartureCard(): (() => void) | null {
       toast("The card needs the gate: wait until the chance is computed.");
       return;
     }
-    const { question: question, facts } = scan;
+    const { question, facts } = scan;
     const { atGate, gates } = chance;
     const technique = atGate?.technique;
     const content: DepartureCardContent = {

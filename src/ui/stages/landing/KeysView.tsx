@@ -250,7 +250,7 @@ interface WayQuestion {
   readonly origin: LatLon;
 }
 
-const askWay: Ask<WayQuestion, EndReach | null> = async (core, { question: question, origin }) =>
+const askWay: Ask<WayQuestion, EndReach | null> = async (core, { question, origin }) =>
   success(await core.landingWay(question, origin));
 
 /** Too high or too low there, turned into what to do. */

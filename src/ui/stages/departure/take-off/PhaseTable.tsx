@@ -23,7 +23,7 @@ export function PhaseTable({ answer }: { answer: TakeOffAnswer }) {
   const shown = useTakeOff((state) => state.shown);
   const set = useTakeOff((state) => state.set);
   const format = useFormat();
-  const { accelerate, phases, jet, question: question } = answer;
+  const { accelerate, phases, jet, question } = answer;
   const source = { calculation: { name: "accelerate", input: question } };
   const failure = shown < 0 ? null : phases.failures[shown];
   const here = failure ? phaseOf(failure, phases.advisedFrom_m, jet) : "stop";

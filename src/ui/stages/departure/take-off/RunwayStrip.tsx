@@ -11,7 +11,7 @@ const NEAR = 9;
 /** The runway to scale: where speeds come, where it stands after stopping, where the screen is passed on one engine. */
 export function RunwayStrip({ answer }: { answer: TakeOffAnswer }) {
   const format = useFormat();
-  const { accelerate, question: question, marks } = answer;
+  const { accelerate, question, marks } = answer;
   const { length_m } = question.runway;
   const stop = {
     name: `stops, ${format("length", accelerate.stopX_m)}`,

@@ -21,7 +21,7 @@ const NAMES: Record<SegmentName, string> = {
 const askSegments: Ask<TakeOffQuestion, SegmentsAnswer> = (core, question) => core.takeOffSegments(question);
 
 /** The segments' gradients against the least asked for, and the mass that climb allows by height and temperature. */
-export function SegmentsView({ question: question }: { question: TakeOffQuestion }) {
+export function SegmentsView({ question }: { question: TakeOffQuestion }) {
   const format = useFormat();
   const outcome = outcomeOf(useAnswer(question, askSegments, "long"));
   if (!outcome) return <p className="p-4 text-ink2">Computing …</p>;

@@ -12,7 +12,7 @@ const SIDE_MPS = 5.144;
 /** The answer in a sentence, the distances and speeds, obstacles, cautions. */
 export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
   const format = useFormat();
-  const { accelerate, speeds, jet, question: question, back, clear, lowest } = answer;
+  const { accelerate, speeds, jet, question, back, clear, lowest } = answer;
   const source = { calculation: { name: "accelerate", input: question } };
   const said = takeOffDecision(answer, format);
   const short = accelerate.stopSpare_m < 0;
@@ -107,7 +107,7 @@ function TooShort({ answer: { accelerate } }: { answer: TakeOffAnswer }) {
 }
 
 /** What is left over each obstacle. */
-function Clearances({ answer: { clear, jet, question: question } }: { answer: TakeOffAnswer }) {
+function Clearances({ answer: { clear, jet, question } }: { answer: TakeOffAnswer }) {
   const format = useFormat();
   return (
     <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Obstacles">
@@ -133,7 +133,7 @@ function Clearances({ answer: { clear, jet, question: question } }: { answer: Ta
   );
 }
 
-function useTakeOffCautions({ accelerate, speeds, jet, question: question }: TakeOffAnswer): string[] {
+function useTakeOffCautions({ accelerate, speeds, jet, question }: TakeOffAnswer): string[] {
   const format = useFormat();
   const { surface } = question.wind;
   const side_mps = surface

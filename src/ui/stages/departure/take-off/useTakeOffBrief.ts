@@ -6,7 +6,7 @@ import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 
 /** The sentences of the present answer. */
 export function useTakeOffBrief({
-  question: question,
+  question,
   jet,
   speeds,
   accelerate,

@@ -12,7 +12,7 @@ import { takeOffDecision } from "./take-off-words";
 export function useTakeOffCard(answer: TakeOffAnswer, brief: readonly string[]): () => void {
   const format = useFormat();
   const make = useCallback(() => {
-    const { question: question, jet, speeds, accelerate, phases } = answer;
+    const { question, jet, speeds, accelerate, phases } = answer;
     const height = (value_m: number | null) => (value_m === null ? "none" : format("height", value_m));
     const content: TakeOffCardContent = {
       title: `Departure ${question.runway.name}`,

@@ -61,7 +61,7 @@ function lever({ fault, engine, closed }: GaugeQuestion, which: "left" | "right"
  * thrust's moment.
  *
  * @returns a moment for each second, 0…60; failures of the case; `no_such_fault` for what this kind of engine has not
- *  
+ *
  */
 export function gaugeHistory(asked: GaugeQuestion): Outcome<GaugeMoment[]> {
   const { question, eas_mps, engine, fault } = asked;

@@ -133,17 +133,7 @@ interface EndProblem {
   wind: (altitude_m: number) => WindVector;
 }
 
-function reachEnd({
-  question,
-  end,
-  polar,
-  best,
-  start,
-  plane,
-  terrain,
-  integrals,
-  wind,
-}: EndProblem): EndReach {
+function reachEnd({ question, end, polar, best, start, plane, terrain, integrals, wind }: EndProblem): EndReach {
   const target = targetIn(plane, end);
   const { heading_rad } = target;
   const ground = wind(end.elevation_m + 10);

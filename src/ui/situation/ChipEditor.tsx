@@ -1,6 +1,7 @@
 "use client";
 import { Popover } from "radix-ui";
 import type { ReactNode } from "react";
+import { EditorSheet } from "./EditorSheet";
 
 interface Props {
   label: string;
@@ -31,18 +32,9 @@ export function ChipEditor({ label, value, changed, children, width = 320, yield
           )}
         </span>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          className="panel z-30 flex max-h-[84vh] flex-col gap-3 overflow-auto p-4"
-          style={{ width }}
-          align="start"
-          sideOffset={4}
-          collisionPadding={8}
-          aria-label={label}
-        >
-          {children}
-        </Popover.Content>
-      </Popover.Portal>
+      <EditorSheet label={label} width={width} align="start">
+        {children}
+      </EditorSheet>
     </Popover.Root>
   );
 }

@@ -2,6 +2,7 @@
 import { SlidersHorizontal } from "lucide-react";
 import { Popover } from "radix-ui";
 import type { ReactNode } from "react";
+import { EditorSheet } from "./EditorSheet";
 
 /** A stage's plan behind a button of its heading; a dot says that it differs from what is saved. */
 export function PlanPopover({
@@ -26,18 +27,9 @@ export function PlanPopover({
           </>
         )}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          className="panel z-30 flex max-h-[84vh] flex-col gap-3 overflow-auto p-4"
-          style={{ width }}
-          align="end"
-          sideOffset={4}
-          collisionPadding={8}
-          aria-label={label}
-        >
-          {children}
-        </Popover.Content>
-      </Popover.Portal>
+      <EditorSheet label={label} width={width} align="end">
+        {children}
+      </EditorSheet>
     </Popover.Root>
   );
 }

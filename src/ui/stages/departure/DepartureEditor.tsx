@@ -1,5 +1,5 @@
 "use client";
-import { departureRunways } from "@/core/departure/departure-question";
+import { RunwayFields } from "./RunwayFields";
 import { degrees, radians } from "@/core/quantities/angle";
 import { M_PER_FT } from "@/core/quantities/constants";
 import { DeparturePlan } from "@/core/situation/departure-plan";
@@ -9,7 +9,6 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
-import { useLandingEnds } from "@/ui/library/workspace";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { PlanPopover } from "@/ui/situation/PlanPopover";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -17,7 +16,6 @@ import { useChanged } from "@/ui/situation/useChanged";
 import { useDeparture } from "@/ui/answers/departure-store";
 
 const { shape } = DeparturePlan;
-const intersectionCheck = checkBy(shape.intersection_m);
 const climbCheck = checkBy(shape.climb_mps);
 const practisedCheck = checkBy(shape.practisedBank_rad);
 const marginCheck = checkBy(shape.stallMargin);
@@ -58,50 +56,19 @@ const BANKS: readonly { value: string; label: string }[] = [
 /** How the departure is to be flown and judged. */
 export function DepartureEditor() {
   const plan = useSituation((state) => state.current.departure);
-  const position = useSituation((state) => state.current.position);
-  const wind = useSituation((state) => state.current.wind);
   const change = useSituation((state) => state.change);
   const changed = useChanged("departure");
   const facts = useDeparture((state) => state.scan?.facts ?? null);
   const { document } = useAircraft();
-  const ends = useLandingEnds();
-  const runways = departureRunways({ position, wind }, ends);
   const set = (patch: Partial<DeparturePlan>) =>
     change((current) => ({ departure: { ...current.departure, ...patch } }));
   const flaps = document.polar?.flaps ?? [];
   const bank = plan.bank_rad === null ? "best" : String(Math.round(degrees(plan.bank_rad)));
-  const others = ends.filter((end) => !end.unprepared && !runways.some((runway) => runway.id === end.id));
   return (
     <PlanPopover label="Departure plan" changed={changed} width={460}>
       <h2 className="font-bold">Take-off</h2>
       <div className="grid grid-cols-2 gap-3">
-        <ChoiceField
-          label="Runway"
-          value={plan.endId ?? ""}
-          autoFocus
-          onChange={(id) => set({ endId: id === "" ? null : id })}
-          choices={[
-            { value: "", label: `into the wind${runways[0] ? `: ${runways[0].name}` : ""}` },
-            ...[...runways, ...others].map((end) => ({ value: end.id, label: end.name })),
-          ]}
-        />
-        <QuantityField
-          label="Intersection, from its beginning"
-          kind="length"
-          value={plan.intersection_m}
-          step={50}
-          check={intersectionCheck}
-          onChange={(intersection_m) => set({ intersection_m })}
-        />
-        <ChoiceField
-          label="Flap"
-          value={plan.flap === null ? "" : String(plan.flap)}
-          onChange={(flap) => set({ flap: flap === "" ? null : Number(flap) })}
-          choices={[
-            { value: "", label: "its take-off flap" },
-            ...flaps.map((flap, i) => ({ value: String(i), label: flap.name })),
-          ]}
-        />
+        <RunwayFields />
         <div>
           <QuantityField
             label="Climb speed"

@@ -19,10 +19,7 @@ const byBank = new Map(
     return [bank, found.ok ? found.value : []] as const;
   }),
 );
-const scan = scanOf(
-  { question, facts: facts.value, ahead: ahead.value, byBank, complete: true, took_ms: 1 },
-  banks,
-);
+const scan = scanOf({ question, facts: facts.value, ahead: ahead.value, byBank, complete: true, took_ms: 1 }, banks);
 
 describe("options at a height", () => {
   it("are stop and ahead first, then both ways back, then fields and other runways", () => {

@@ -1,14 +1,11 @@
 "use client";
+import { RunwayFields } from "../RunwayFields";
 import { Plus, Trash2 } from "lucide-react";
-import { departureRunways } from "@/core/departure/departure-question";
-import { DeparturePlan } from "@/core/situation/departure-plan";
 import { Obstacle, TakeOffPlan } from "@/core/situation/take-off-plan";
-import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { TextField } from "@/ui/kit/forms/TextField";
 import { checkBy } from "@/ui/kit/forms/fault";
-import { useLandingEnds } from "@/ui/library/workspace";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { PlanPopover } from "@/ui/situation/PlanPopover";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -17,7 +14,6 @@ import { OneEngineFields } from "@/ui/situation/OneEngineFields";
 import { useTakeOff } from "@/ui/answers/take-off-store";
 
 const { shape } = TakeOffPlan;
-const intersectionCheck = checkBy(DeparturePlan.shape.intersection_m);
 const failureCheck = checkBy(shape.failure_mps);
 const rotationCheck = checkBy(shape.rotation_mps);
 const recognitionCheck = checkBy(shape.recognition_s);
@@ -31,18 +27,11 @@ const heightCheck = checkBy(Obstacle.shape.height_m);
 /** How the take-off with two engines is to be flown, and what stands in its way. */
 export function TakeOffEditor() {
   const departure = useSituation((state) => state.current.departure);
-  const position = useSituation((state) => state.current.position);
-  const wind = useSituation((state) => state.current.wind);
   const change = useSituation((state) => state.change);
   const changed = useChanged("departure", "oneEngine");
   const answer = useTakeOff((state) => state.answer);
   const { document } = useAircraft();
-  const ends = useLandingEnds();
-  const runways = departureRunways({ position, wind }, ends);
-  const others = ends.filter((end) => !end.unprepared && !runways.some((runway) => runway.id === end.id));
   const plan = departure.twoEngines;
-  const setDeparture = (patch: Partial<DeparturePlan>) =>
-    change((current) => ({ departure: { ...current.departure, ...patch } }));
   const set = (patch: Partial<TakeOffPlan>) =>
     change((current) => ({
       departure: { ...current.departure, twoEngines: { ...current.departure.twoEngines, ...patch } },
@@ -60,33 +49,7 @@ export function TakeOffEditor() {
     <PlanPopover label="Departure plan" changed={changed} width={540}>
       <h2 className="font-bold">Take-off</h2>
       <div className="grid grid-cols-2 gap-3">
-        <ChoiceField
-          label="Runway"
-          value={departure.endId ?? ""}
-          autoFocus
-          onChange={(id) => setDeparture({ endId: id === "" ? null : id })}
-          choices={[
-            { value: "", label: `into the wind${runways[0] ? `: ${runways[0].name}` : ""}` },
-            ...[...runways, ...others].map((end) => ({ value: end.id, label: end.name })),
-          ]}
-        />
-        <QuantityField
-          label="Intersection, from its beginning"
-          kind="length"
-          value={departure.intersection_m}
-          step={50}
-          check={intersectionCheck}
-          onChange={(intersection_m) => setDeparture({ intersection_m })}
-        />
-        <ChoiceField
-          label="Flap"
-          value={departure.flap === null ? "" : String(departure.flap)}
-          onChange={(flap) => setDeparture({ flap: flap === "" ? null : Number(flap) })}
-          choices={[
-            { value: "", label: "its take-off flap" },
-            ...(document.polar?.flaps ?? []).map((flap, i) => ({ value: String(i), label: flap.name })),
-          ]}
-        />
+        <RunwayFields />
         <div>
           <QuantityField
             label="Rotation"

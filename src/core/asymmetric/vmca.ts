@@ -1,8 +1,16 @@
 import { bisect } from "../numeric/bisect";
+import { failure } from "../outcome";
 import { KG_PER_LB, G0 } from "../quantities/constants";
 import { stallEas_mps } from "./one-engine-climb";
 import type { AsymmetricCase } from "./asymmetric-case";
 import { type Equilibrium, equilibriumAt } from "./equilibrium";
+
+/** One engine at full power asks for more than the controls have, however fast: there is no minimum control speed. */
+export const NO_CONTROL = failure(
+  "no_control",
+  "With one engine stopped and the other at full power a control is beyond its stop at every speed.",
+  "mass_kg",
+);
 
 /** What runs out first as speed falls. */
 export type ControlLimit = "rudder" | "aileron" | "fin" | "pedal";
@@ -113,4 +121,16 @@ export function usedShares(flight: AsymmetricCase, state: Equilibrium): Record<C
     ControlLimit,
     number
   >;
+}
+
+/** Most bank into the live engine that minimum control speed counts on. 14 CFR 23.149 before 2017, 25.149 (memory). */
+const MOST_BANK_RAD = (5 * Math.PI) / 180;
+
+/**
+ * Minimum control speed with as much bank as may be counted on. A heavy aeroplane with little thrust is pushed over its
+ * controls by that bank, not by its engine: then with wings level.
+ */
+export function vmcaInBank(flight: AsymmetricCase): Vmca {
+  const banked = vmca(flight, MOST_BANK_RAD);
+  return banked.binding !== null && banked.eas_mps === null ? vmca(flight, 0) : banked;
 }

@@ -6,7 +6,7 @@ import type { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
 import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { NO_STEADY_PATH, equilibriumAt, gradientOf } from "../asymmetric/equilibrium";
 import { stallEas_mps, twoEngineClimbAt, zeroSideslip } from "../asymmetric/one-engine-climb";
-import { CONTROLS, usedShare, vmca } from "../asymmetric/vmca";
+import { CONTROLS, NO_CONTROL, usedShare, vmcaInBank } from "../asymmetric/vmca";
 import { type Outcome, failure, success } from "../outcome";
 
 /** Which part of the climb. */
@@ -51,7 +51,7 @@ const OVER_VMCA = 1.1;
 /**
  * The five segments at the question's mass.
  *
- * @returns `not_a_jet`, `no_steady_path`; failures of the case
+ * @returns `not_a_jet`, `no_control`, `no_steady_path`; failures of the case
  */
 export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
   const { aircraft } = question;
@@ -83,10 +83,9 @@ export function takeOffSegments(question: SegmentQuestion): Outcome<Segment[]> {
     if (!outcome.ok) return outcome;
     const flight = outcome.value;
     const slowest_mps = OVER_STALL[name] * stallEas_mps(flight, 0);
-    const eas_mps =
-      name === "landing" || held(flight, slowest_mps / OVER_VMCA)
-        ? slowest_mps
-        : Math.max(slowest_mps, OVER_VMCA * (vmca(flight, BANK_RAD).eas_mps ?? 0));
+    const minimum = name === "landing" || held(flight, slowest_mps / OVER_VMCA) ? null : vmcaInBank(flight);
+    if (minimum && minimum.binding !== null && minimum.eas_mps === null) return NO_CONTROL;
+    const eas_mps = Math.max(slowest_mps, OVER_VMCA * (minimum?.eas_mps ?? 0));
     const state = name === "landing" ? null : zeroSideslip(flight, eas_mps);
     const gradient =
       name === "landing" ? twoEngineClimbAt(flight, eas_mps).gradient : state && gradientOf(state.sinGamma);

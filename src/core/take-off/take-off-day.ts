@@ -12,7 +12,7 @@ import type { AsymmetricQuestion } from "../asymmetric/asymmetric-question";
 import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { bestPropeller } from "../asymmetric/climb-ledger";
 import { stallEas_mps, steadySpeeds } from "../asymmetric/one-engine-climb";
-import { vmca } from "../asymmetric/vmca";
+import { NO_CONTROL, vmcaInBank } from "../asymmetric/vmca";
 import { type AirColumn, airColumn, airSample, readAir } from "../flight/air-column";
 import { brakingOn } from "../landing/landing-roll";
 import { LandingEnd } from "../landing/landing-end";
@@ -84,7 +84,6 @@ const JET_ROTATION = 0.96;
  */
 const FINAL = 1.25;
 const FLAP_UP = 1.2;
-const BANK_RAD = (5 * Math.PI) / 180;
 /**
  * Height at which the wind is reported, and the share of rotation speed up to which it is computed: with height it
  * nearly doubles.
@@ -139,13 +138,8 @@ export function takeOffDay(question: TakeOffQuestion): Outcome<TakeOffDay> {
     return flight.value;
   };
   const stall_mps = stallEas_mps(first.value, 0);
-  const control = vmca(first.value, BANK_RAD);
-  if (control.binding !== null && control.eas_mps === null)
-    return failure(
-      "no_control",
-      "With one engine stopped and the other at full power a control is beyond its stop at every speed.",
-      "mass_kg",
-    );
+  const control = vmcaInBank(first.value);
+  if (control.binding !== null && control.eas_mps === null) return NO_CONTROL;
   const vmca_mps = control.eas_mps;
   const mended = at(0, { gearDown: false, flap: 0, deadPropeller: bestPropeller({ aircraft }) });
   const cleanStall_mps = stallEas_mps(mended, 0);

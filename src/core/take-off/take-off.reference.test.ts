@@ -1,6 +1,7 @@
 // The take-off rolled, flown and judged again by plainer means: small steps, energy, sums by hand, lists gone through.
 import { describe, expect, it } from "vitest";
 import { demoTakeOff, demoTakeOffQuestion } from "../../../demo/demo-take-off";
+import { asymmetricCase } from "../asymmetric/anchored-case";
 import { engineForce } from "../engine/engine-force";
 import { zeroSideslip } from "../asymmetric/one-engine-climb";
 import { airSample, readAir } from "../flight/air-column";
@@ -645,5 +646,122 @@ describe("segments, by thrust and drag", () => {
         .map(({ name }) => name);
     expect(failing(mass_kg)).toEqual([]);
     expect(failing(mass_kg + 10)[0]).toBe(binding);
+  });
+});
+
+describe("segments, each in its own configuration", () => {
+  const cedar = () => demoTakeOffQuestion({ name: "cedar-j2" }).aircraft;
+  const asked = (change: object = {}) => ({
+    aircraft: cedar(),
+    mass_kg: 41_000,
+    altitude_m: 0,
+    air: { qnh_Pa: 101_325, deviation_K: 0 },
+    ...change,
+  });
+
+  it.each([
+    ["first", 1.2, true, true, false],
+    ["second", 1.2, true, false, false],
+    ["final", 1.25, false, false, true],
+    ["approach", 1.4, true, false, false],
+  ] as const)(
+    "%s: %d V_S, take-off flap %s, gear down %s, continuous thrust %s",
+    (name, over, flapOut, gearDown, continuous) => {
+      const { aircraft } = asked();
+      const { engines, polar } = aircraft;
+      if (engines.kind !== "jet" || !polar) throw new Error("expected a jet");
+      const flight = value(
+        asymmetricCase({
+          ...asked(),
+          centreOfGravity: 1,
+          items: [],
+          deadPropeller: "none",
+          failed: "left",
+          flap: flapOut ? polar.takeOffFlap : 0,
+          gearDown,
+          setting: continuous ? engines.maxContinuous : 1,
+        }),
+      );
+      const stall = Math.sqrt((2 * flight.weight_N) / (RHO0 * flight.wing.area_m2 * flight.clMax));
+      const segment = value(takeOffSegments(asked())).find((candidate) => candidate.name === name);
+      expect(segment?.eas_mps).toBeCloseTo(over * stall, 9);
+      const sine = zeroSideslip(flight, over * stall)?.sinGamma ?? NaN;
+      expect(segment?.gradient).toBeCloseTo(Math.tan(Math.asin(sine)), 9);
+    },
+  );
+
+  it("a high V_MCA raises V_2 to 1.1 of it, but not the landing climb; one that no speed reaches is said", () => {
+    const { asymmetric, ...rest } = cedar();
+    if (!asymmetric) throw new Error("expected a twin");
+    const harder = (factor: number) =>
+      takeOffSegments(
+        asked({
+          aircraft: {
+            ...rest,
+            asymmetric: { ...asymmetric, publishedVmca_mps: factor * asymmetric.publishedVmca_mps },
+          },
+          mass_kg: 28_000,
+        }),
+      );
+    const [usual, raised] = [1, 1.14].map((factor) => value(harder(factor)));
+    raised.forEach((segment, i) => {
+      if (segment.name === "first" || segment.name === "second")
+        expect(segment.eas_mps).toBeGreaterThan(usual[i].eas_mps + 1);
+      if (segment.name === "landing") expect(segment.eas_mps).toBeCloseTo(usual[i].eas_mps, 9);
+    });
+    expect(raised[0].eas_mps).toBeCloseTo(1.1 * 1.14 * asymmetric.publishedVmca_mps, -1);
+    // The pedal asks for more than 150 lbf at every speed.
+    expect(harder(1.35)).toMatchObject({ ok: false, issue: { code: "no_control" } });
+  });
+
+  it("failures of the case and of the fit are handed on", () => {
+    expect(takeOffSegments(asked({ altitude_m: 40_000 }))).toMatchObject({ ok: false });
+    expect(massLimit(asked({ altitude_m: 40_000 }))).toMatchObject({ ok: false });
+    expect(takeOffSegments(asked({ aircraft: { ...cedar(), polar: null } }))).toMatchObject({
+      issue: { code: "not_a_jet" },
+    });
+  });
+});
+
+describe("a take-off that cannot be set up", () => {
+  const refused = (change: Otherwise) => takeOffDay(demoTakeOffQuestion(change));
+
+  it("names the atmosphere at the runway", () => {
+    const { runway } = demoTakeOffQuestion();
+    expect(refused({ runway: { ...runway, elevation_m: 60_000 } })).toMatchObject({ ok: false });
+  });
+
+  it("takes the aircraft's take-off flap unless another is chosen", () => {
+    const { polar } = demoTakeOffQuestion().aircraft;
+    expect(demoTakeOff().flap).toBe(polar?.takeOffFlap);
+    expect(demoTakeOff({ flap: 0 }).flap).toBe(0);
+    expect(demoTakeOff({ flap: 0 }).at(0, {}).question).toMatchObject({
+      flap: 0,
+      gearDown: true,
+      items: [],
+      setting: 1,
+    });
+  });
+
+  it("is flown in the air of its heights, none below the runway and none above the table", () => {
+    const day = demoTakeOff();
+    const { elevation_m } = day.question.runway;
+    expect(day.at(100, {}).question.altitude_m).toBeCloseTo(elevation_m + 100, 9);
+    expect(day.at(-5, {}).question.altitude_m).toBe(elevation_m);
+    expect(day.at(1e5, {}).question.altitude_m).toBe(elevation_m + 1500);
+    expect(demoTakeOff({ failed: "right" }).at(0, {}).question.failed).toBe("right");
+  });
+});
+
+describe("a reaction on one engine that does not accelerate", () => {
+  it("keeps its speed for its seconds", () => {
+    // On gravel at height one engine is not enough: from the failure on it only rolls.
+    const day = demoTakeOff({ mass_kg: 1725, air: { qnh_Pa: 101_325, deviation_K: 30 } });
+    const weak: TakeOffDay = { ...day, at: (height_m, change) => ({ ...day.at(height_m, change), deadArea_m2: 8 }) };
+    const told = value(accelerate(weak, 30));
+    const failTas = 30 * Math.sqrt(RHO0 / rollingAir(day).density);
+    expect(told.action_mps).toBeCloseTo(30, 2);
+    expect(told.actionX_m).toBeCloseTo(told.failureX_m + 3 * failTas, 0);
+    expect(told).toMatchObject({ path: null, goX_m: null, goSpare_m: null });
   });
 });

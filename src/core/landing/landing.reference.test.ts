@@ -2,7 +2,9 @@
 // typed again, rules gone through one by one.
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
+import { airAtAltitude } from "../air/altimetry";
 import { cleanGlide } from "../aircraft/configuration";
+import { polarOf } from "../aircraft/polar";
 import { geodesicBetween } from "../earth/geodesic";
 import { sunPosition } from "../earth/sun";
 import { degrees, radians, wrapHalfTurn } from "../quantities/angle";
@@ -328,6 +330,14 @@ describe("one place, judged by hand", () => {
     }
   });
 
+  it("room under 15 % of the length counts up to 20 points", () => {
+    const { length } = judged({});
+    if (!length) throw new Error("expected a length");
+    const close = judged({ end: { length_m: 1.05 * length.needed_m } });
+    expect(close.verdict).toBe("fits");
+    expect(close.score).toBeCloseTo(20 * (1 - 0.05 / 1.05 / 0.15), 6);
+  });
+
   it("a limit of no tailwind is passed by any wind that is not calm", () => {
     expect(judged({ plan: { tailwindLimit_mps: 0 }, entry: { tailwind_mps: 1.4 } }).verdict).toBe("fits");
     expect(judged({ plan: { tailwindLimit_mps: 0 }, entry: { tailwind_mps: 1.6 } }).verdict).toBe("wind");
@@ -404,6 +414,35 @@ describe("places in order", () => {
 
   it("height beyond 500 ft makes nothing better: then the longer one", () => {
     expect(order({ margin_m: 160, end: { length_m: 1200 } }, { margin_m: 900 })).toBe(true);
+  });
+});
+
+describe("open ground, and the aeroplane as it lands", () => {
+  it("into the wind of the first place it touches down at 1.1 V_S less that wind", () => {
+    const { aerodromes, sites } = demoPlaces();
+    const aircraft = demoAircraft("alder-s1");
+    const question = reachQuestion({ ...demoSituation(), altitude_m: 900 }, aircraft, landingEnds(aerodromes, sites));
+    const told = value(rankSites(value(reachOf(question, null)), question, demoSituation().landing, "2026-07-01"));
+    const [first] = told.sites;
+    const { sigma } = airAtAltitude(first.end.elevation_m, question.air);
+    const wind = Math.hypot(first.reach.tailwind_mps, first.reach.crosswind_mps);
+    expect(told.intoWind_mps).toBeCloseTo((1.1 * told.figures.stallEas_mps) / Math.sqrt(sigma) - wind, 9);
+    expect(told.sites.every(({ reach }) => reach.status !== "none")).toBe(true);
+  });
+
+  it("the gear is down, the slip out, the flap the landing one unless another is chosen", () => {
+    const larch = demoAircraft("larch-t2");
+    const clean = cleanGlide(larch);
+    const polar = (flap: number) => value(polarOf(larch, 1600, { ...clean, flap, gearDown: true, slip: 0 })).polar;
+    const landing = larch.polar?.landingFlap ?? 0;
+    const usual = value(landingFigures(larch, 1600, { ...clean, slip: 1, gearDown: false }, null));
+    expect(usual.body).toMatchObject({
+      steepCd0: polar(landing).cd0,
+      clMax: polar(landing).clMax,
+      k: polar(landing).k,
+    });
+    expect(usual.flapName).toBe(larch.polar?.flaps[landing].name);
+    expect(value(landingFigures(larch, 1600, clean, 0)).body.steepCd0).toBe(polar(0).cd0);
   });
 });
 

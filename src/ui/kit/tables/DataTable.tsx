@@ -35,16 +35,21 @@ export function DataTable<T extends object>(props: Props<T>) {
       <thead className={`text-[13px] text-ink2 ${headClassName}`}>
         {table.getHeaderGroups().map((group) => (
           <tr key={group.id}>
-            {group.headers.map((header, i) => (
-              <th
-                key={header.id}
-                scope={header.subHeaders.length > 0 ? "colgroup" : "col"}
-                colSpan={header.colSpan}
-                className={`font-normal ${placeOf(leaves.get(header.column.id), i)}`}
-              >
-                {!header.isPlaceholder && <FlexRender header={header} />}
-              </th>
-            ))}
+            {group.headers.map((header, i) => {
+              const place = placeOf(leaves.get(header.column.id), i);
+              // Over a column without a group there is nothing to read.
+              if (header.isPlaceholder) return <td key={header.id} className={place} />;
+              return (
+                <th
+                  key={header.id}
+                  scope={header.subHeaders.length > 0 ? "colgroup" : "col"}
+                  colSpan={header.colSpan}
+                  className={`font-normal ${place}`}
+                >
+                  <FlexRender header={header} />
+                </th>
+              );
+            })}
           </tr>
         ))}
       </thead>

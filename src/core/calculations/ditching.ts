@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
-import { DitchingQuestion, ditching, ditchingItems } from "../landing/ditching";
+import { DitchingQuestion, ditching } from "../landing/ditching";
+import { ditchingItems } from "../landing/ditching-list";
 import { success } from "../outcome";
 import { degrees } from "../quantities/angle";
 import { WorkingStep } from "../working";

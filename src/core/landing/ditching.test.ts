@@ -5,7 +5,8 @@ import { cleanGlide } from "../aircraft/configuration";
 import { degrees } from "../quantities/angle";
 import { MPS_PER_KT, P0_PA } from "../quantities/constants";
 import { Swell } from "../situation/landing-plan";
-import { type Ditching, type DitchingQuestion, ditching, ditchingItems } from "./ditching";
+import { type Ditching, type DitchingQuestion, ditching } from "./ditching";
+import { ditchingItems } from "./ditching-list";
 
 const AIR = { qnh_Pa: P0_PA, deviation_K: 0 };
 function answer(change: Partial<DitchingQuestion>, name = "cedar-j2"): Ditching {

@@ -1,4 +1,4 @@
-import type { DitchingItem } from "@/core/landing/ditching";
+import type { DitchingItem } from "@/core/landing/ditching-list";
 
 /** An item with its time from now. */
 export interface TimedItem extends DitchingItem {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { PathPoint } from "@/core/glide/glide-path";
-import { ditchingItems } from "@/core/landing/ditching";
+import { ditchingItems } from "@/core/landing/ditching-list";
 import type { SiteReason } from "@/core/landing/sites";
 import { DEFAULT_UNITS, formatSi } from "@/core/quantities/units";
 import { demoAircraft } from "../../../../demo/read-demo";

@@ -1,7 +1,7 @@
 "use client";
 import { createElement, useCallback, useEffect } from "react";
 import { toast } from "sonner";
-import { EVACUATION, ditchingItems } from "@/core/landing/ditching";
+import { EVACUATION, ditchingItems } from "@/core/landing/ditching-list";
 import { secureList } from "@/core/landing/touchdown";
 import { degrees, threeFigures } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";

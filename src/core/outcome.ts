@@ -23,12 +23,17 @@ export function failure(code: string, message: string, path = ""): { readonly ok
   return { ok: false, issue: { code, path, message } };
 }
 
-/** Every fault a schema found, each with its dotted path. */
+/** Most faults told at once, and the most characters of what each says of the input. */
+const [MOST_FAULTS, MOST_CHARACTERS] = [50, 300];
+
+const short = (text: string) => (text.length > MOST_CHARACTERS ? `${text.slice(0, MOST_CHARACTERS)}…` : text);
+
+/** The faults a schema found, each with its dotted path: the first fifty, none longer than a reader would read. */
 export function issuesOf(error: z.ZodError): Issue[] {
-  return error.issues.map((fault) => ({
+  return error.issues.slice(0, MOST_FAULTS).map((fault) => ({
     code: fault.code ?? "invalid",
-    path: fault.path.map(String).join("."),
-    message: fault.message,
+    path: short(fault.path.map(String).join(".")),
+    message: short(fault.message),
   }));
 }
 

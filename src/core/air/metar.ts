@@ -48,6 +48,8 @@ const MISSING_GROUPS: readonly (readonly [RegExp, string])[] = [
 const QNH_RANGE_PA = [85_000, 109_000] as const;
 /** Longest report read; real ones are under 500 characters. */
 const MAX_LENGTH = 2000;
+/** Most groups read; each is left out once to see whether it says anything, so the work grows with their square. */
+const MAX_GROUPS = 120;
 
 /**
  * Reads one METAR or SPECI.
@@ -63,6 +65,8 @@ export function readMetar(text: string): Outcome<MetarReport> {
   if (cleaned.length > MAX_LENGTH)
     return failure("metar_too_long", `A METAR is under ${MAX_LENGTH} characters; this has ${cleaned.length}.`, "text");
   const words = cleaned.split(" ");
+  if (words.length > MAX_GROUPS)
+    return failure("metar_too_long", `A METAR has under ${MAX_GROUPS} groups; this has ${words.length}.`, "text");
   const notUnderstood: string[] = [];
   const missing: string[] = [];
   const atLeast = AT_LEAST_99.test(cleaned) || AT_LEAST_49.test(cleaned);

@@ -5,7 +5,7 @@ import { z } from "zod";
 import { type Outcome, failure, success } from "../outcome";
 
 /** Wind reported at a height. Direction is where it blows from, true. */
-export const WindLayer = z.object({
+export const WindLayer = z.strictObject({
   altitude_m: z
     .number()
     .min(-500, "A wind layer below −500 m is under the ground.")
@@ -21,7 +21,7 @@ export const WindLayer = z.object({
 export type WindLayer = z.infer<typeof WindLayer>;
 
 /** A column of wind: at the surface (10 m above ground, as stations report it), and aloft in any order. */
-export const WindColumn = z.object({
+export const WindColumn = z.strictObject({
   surface: WindLayer.omit({ altitude_m: true }).nullable(),
   layers: z.array(WindLayer).max(20, "At most 20 wind layers."),
 });

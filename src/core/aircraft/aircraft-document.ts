@@ -30,9 +30,12 @@ export const PropellerState = z.enum(["windmilling", "stopped", "coarse", "feath
 /** @see PropellerState */
 export type PropellerState = z.infer<typeof PropellerState>;
 
-const Wing = z.object({ area_m2: range("A wing area, in m²,", 2, 2000), span_m: range("A wing span, in m,", 2, 120) });
+const Wing = z.strictObject({
+  area_m2: range("A wing area, in m²,", 2, 2000),
+  span_m: range("A wing span, in m,", 2, 120),
+});
 
-const Flap = z.object({
+const Flap = z.strictObject({
   name: text(20).min(1),
   clMax: range("CLmax", 0.3, 5),
   deltaCd: coefficient,
@@ -40,7 +43,7 @@ const Flap = z.object({
 });
 
 /** Drag of something that can be out or in, on the wing area. */
-const DragItem = z.object({
+const DragItem = z.strictObject({
   id: z
     .string()
     .max(40, "At most 40 characters.")
@@ -49,7 +52,7 @@ const DragItem = z.object({
   deltaCd: coefficient,
 });
 
-const Polar = z.object({
+const Polar = z.strictObject({
   /** Clean, engines' propellers not counted. */
   cd0: range("CD0", 0.002, 0.5),
   k: range("k", 0.002, 0.5),
@@ -57,7 +60,7 @@ const Polar = z.object({
   flaps: z.array(Flap).min(1).max(8),
   takeOffFlap: z.int().min(0).max(7),
   landingFlap: z.int().min(0).max(7),
-  gear: z.object({ retractable: z.boolean(), deltaCd: coefficient }),
+  gear: z.strictObject({ retractable: z.boolean(), deltaCd: coefficient }),
   /** Full sideslip as pilots use it to lose height. */
   fullSlipDeltaCd: coefficient,
   /** Drag by sideslip angle squared, per rad². */
@@ -65,7 +68,7 @@ const Polar = z.object({
   items: z.array(DragItem).max(12),
   /** Drag of all dead propellers together: on the wing area, or on the disc area of each. */
   deadPropeller: z
-    .object({
+    .strictObject({
       basis: z.enum(["wing", "disc"]),
       windmilling: coefficient,
       stopped: coefficient.nullable(),
@@ -75,7 +78,7 @@ const Polar = z.object({
     .nullable(),
 });
 
-const Propeller = z.object({
+const Propeller = z.strictObject({
   diameter_m: range("A propeller diameter, in m,", 0.3, 8),
   efficiency: fraction("A propeller’s efficiency"),
   /** +1 clockwise from behind, one entry an engine, left first. */
@@ -88,7 +91,7 @@ const Propeller = z.object({
   localChord_m: range("A chord, in m,", 0.1, 20).nullable(),
 });
 
-const PistonEngines = z.object({
+const PistonEngines = z.strictObject({
   kind: z.literal("piston"),
   count: z.int().min(1).max(4),
   power_W: power_W("Engine power"),
@@ -98,7 +101,7 @@ const PistonEngines = z.object({
   propeller: Propeller,
   /** Measured thrust line T = staticThrust − slope·V, where the handbook's climb gives it. */
   thrustLine: z
-    .object({
+    .strictObject({
       static_N: range("Static thrust, in N,", 50, 1e6),
       slope_Nspm: range("The slope of thrust, in N for each m/s,", 0, 2e4),
     })
@@ -106,7 +109,7 @@ const PistonEngines = z.object({
   liquidCooled: z.boolean(),
 });
 
-const JetEngines = z.object({
+const JetEngines = z.strictObject({
   kind: z.literal("jet"),
   count: z.int().min(1).max(4),
   thrust_N: range("Thrust, in N,", 100, 1e6),
@@ -116,13 +119,13 @@ const JetEngines = z.object({
   deadDragArea_m2: z.number().min(0).max(5),
 });
 
-const RotorEngines = z.object({
+const RotorEngines = z.strictObject({
   kind: z.literal("turboshaft"),
   count: z.int().min(1).max(3),
   /** One engine's ratings at sea level: engine and gearbox limit. */
   ratings: z
     .array(
-      z.object({
+      z.strictObject({
         name: text(20),
         duration_s: time_s("A rating’s time", 1, 36_000).nullable(),
         engine_W: power_W("Power"),
@@ -137,7 +140,7 @@ const RotorEngines = z.object({
  * Signs as in flight mechanics: see the equations of one-engine flight. A derivative whose sign makes an aeroplane is
  * held to it.
  */
-const Asymmetric = z.object({
+const Asymmetric = z.strictObject({
   armY_m: range("The engines’ arm, in m,", 0.2, 30),
   cl0: range("CL0", -1, 2),
   clAlpha: range("The lift slope", 1, 10),
@@ -166,9 +169,9 @@ const Asymmetric = z.object({
   publishedVmca_mps: speed_mps,
 });
 
-const Corner = z.object({ speedCalibrated_mps: speed_mps, altitudePressure_m: z.number().min(-500).max(20_000) });
+const Corner = z.strictObject({ speedCalibrated_mps: speed_mps, altitudePressure_m: z.number().min(-500).max(20_000) });
 const Envelope = z.array(Corner).min(3, "An envelope has at least three corners.").max(40, "At most 40 corners.");
-const Relight = z.object({
+const Relight = z.strictObject({
   windmill: Envelope,
   assisted: Envelope,
   windmillSpeed_mps: speed_mps,
@@ -178,7 +181,7 @@ const Relight = z.object({
   auxiliaryPower_s: time_s("The auxiliary power’s start", 0, 600),
 });
 
-const Rotor = z.object({
+const Rotor = z.strictObject({
   radius_m: range("Rotor radius, in m,", 1, 30),
   blades: z.int().min(1).max(10),
   chord_m: range("Blade chord, in m,", 0.02, 3),
@@ -192,7 +195,7 @@ const Rotor = z.object({
 });
 
 /** Speeds and ratios as the handbook prints them, at the mass it prints them for; null where it is silent. */
-const Handbook = z.object({
+const Handbook = z.strictObject({
   mass_kg: mass_kg("The handbook’s mass"),
   vs0_mps: speed_mps.nullable(),
   vs1_mps: speed_mps.nullable(),
@@ -203,12 +206,12 @@ const Handbook = z.object({
   vyse_mps: speed_mps.nullable(),
   vsse_mps: speed_mps.nullable(),
   /** Glides printed or flown besides best glide: equivalent airspeed and sink at sea-level density. */
-  glidePoints: z.array(z.object({ eas_mps: speed_mps, sink_mps: range("A sink, in m/s,", 0.05, 60) })).max(60),
+  glidePoints: z.array(z.strictObject({ eas_mps: speed_mps, sink_mps: range("A sink, in m/s,", 0.05, 60) })).max(60),
   /** What the propeller did in the book's glide; best glide includes its drag. */
   glidePropeller: PropellerState,
 });
 
-const Limits = z.object({
+const Limits = z.strictObject({
   vne_mps: speed_mps.nullable(),
   va_mps: speed_mps.nullable(),
   vlo_mps: speed_mps.nullable(),
@@ -238,7 +241,7 @@ function polarFaults(
 
 /** The document. A field that is added has no default here: it makes a new version, with a step from the one before. */
 export const AircraftDocument = z
-  .object({
+  .strictObject({
     schema: z.literal("utrimax/aircraft"),
     version: z.literal(3),
     name: text(60).min(1, "An aircraft needs a name."),
@@ -246,7 +249,7 @@ export const AircraftDocument = z
     category: z.enum(["single", "twin", "jet", "helicopter", "gyroplane"]),
     /** What its instruments show. */
     speedUnit: z.enum(["kt", "mph", "kmh"]),
-    mass: z.object({
+    mass: z.strictObject({
       maximum_kg: mass_kg("The maximum mass"),
       minimum_kg: mass_kg("The minimum mass"),
       usual_kg: mass_kg("The usual mass"),
@@ -257,11 +260,11 @@ export const AircraftDocument = z
     engines: z.discriminatedUnion("kind", [PistonEngines, JetEngines, RotorEngines]),
     handbook: Handbook,
     limits: Limits,
-    climb: z.object({ vyOverVs1: z.number().min(1).max(3) }).nullable(),
+    climb: z.strictObject({ vyOverVs1: z.number().min(1).max(3) }).nullable(),
     asymmetric: Asymmetric.nullable(),
     relight: Relight.nullable(),
     /** Fluid lost after damage and the minutes an engine then has. */
-    coolant: z.object({ minutesAfterLeak_s: time_s("A time", 10, 36_000) }).nullable(),
+    coolant: z.strictObject({ minutesAfterLeak_s: time_s("A time", 10, 36_000) }).nullable(),
     rotor: Rotor.nullable(),
     /** Its own cause check in the air; null takes the usual one of its kind of engine. */
     causeFlow: z

@@ -7,7 +7,7 @@ export const Symptom = z.enum(["sudden", "surging", "fading", "rough", "after-ch
 export type Symptom = z.infer<typeof Symptom>;
 
 /** One thing to check. */
-export const CauseItem = z.object({
+export const CauseItem = z.strictObject({
   id: z
     .string()
     .max(40, "At most 40 characters.")

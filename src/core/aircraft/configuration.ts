@@ -2,7 +2,7 @@ import { z } from "zod";
 import { type AircraftDocument, PropellerState } from "./aircraft-document";
 
 /** What is out, open or turning. */
-export const Configuration = z.object({
+export const Configuration = z.strictObject({
   propeller: PropellerState,
   /** Index into the aircraft's flaps. */
   flap: z.int().min(0).max(7),

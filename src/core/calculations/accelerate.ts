@@ -16,7 +16,7 @@ export const accelerateCalculation = calculation({
   question:
     "An engine stops during the take-off: how far to stop, how far to go, and between which heights does which work?",
   sources: ["Newton’s law for a point mass in wind", "14 CFR 23.51 and 23.53 before 2017, 25.107, 25.113 (memory)"],
-  input: TakeOffQuestion.strict(),
+  input: TakeOffQuestion,
   output: z.object({
     failure_mps: z.number(),
     action_mps: z.number(),

@@ -13,7 +13,7 @@ export const callCalculation = calculation({
   cost: "instant",
   question: "What do I say on the radio, in which order?",
   sources: [SOURCE],
-  input: CallQuestion.strict(),
+  input: CallQuestion,
   output: z.object({
     lines: z.array(z.object({ part: z.string(), text: z.string(), spoken: z.string() })),
     time_s: z.number(),

@@ -45,7 +45,7 @@ export const departureChanceCalculation = calculation({
       .default(null)
       .describe("null takes the usual scatter, wider after a time without practice"),
     hindsight: z.boolean().default(false),
-  }).strict(),
+  }),
   output: z.object({
     curve: z.array(
       z.object({

@@ -32,7 +32,7 @@ export const departureCalculation = calculation({
       .max(58, "At most 58 heights.")
       .default([...SCAN_HEIGHTS_M]),
     terrain: InlineTerrain.nullable().default(null),
-  }).strict(),
+  }),
   output: z.object({
     heights: z.array(
       z.object({ height_m: z.number(), stalledAfter_s: z.number().nullable(), options: z.array(Option) }),

@@ -23,7 +23,7 @@ export const ditchingCalculation = calculation({
   cost: "instant",
   question: "On which heading do I ditch in this wind and swell, how fast, and what is done by which height?",
   sources: [RULES, WAVES, "score for ties: Utrimax", "common practice for the list by height"],
-  input: DitchingQuestion.strict(),
+  input: DitchingQuestion,
   output: z.object({
     rule: z.string(),
     why: z.string(),

@@ -15,24 +15,22 @@ export const driftdownCalculation = calculation({
   cost: "instant",
   question: "From this altitude on one engine: how far and how long until it levels off?",
   sources: [SOURCE, "14 CFR 25.123 (memory) for the net decrement, 121.191 (memory) for the clearance"],
-  input: AsymmetricQuestion.omit({ altitude_m: true })
-    .extend({
-      from_m: SituationDocument.shape.altitude_m,
-      to_m: SituationDocument.shape.altitude_m,
-      eas_mps: FlightSpeed,
-      decrement: z.number().min(0, "A decrement is 0 to 0.05.").max(0.05, "A decrement is 0 to 0.05.").default(0),
-      ground: z
-        .array(
-          z.object({
-            distance_m: z.number().min(0).max(2_000_000, "Ground is looked at up to 2 000 km out."),
-            elevation_m: z.number().min(-430).max(9000),
-          }),
-        )
-        .max(2000, "At most 2 000 points of ground.")
-        .default([])
-        .describe("the highest ground within 5 statute miles of the track, by distance"),
-    })
-    .strict(),
+  input: AsymmetricQuestion.omit({ altitude_m: true }).extend({
+    from_m: SituationDocument.shape.altitude_m,
+    to_m: SituationDocument.shape.altitude_m,
+    eas_mps: FlightSpeed,
+    decrement: z.number().min(0, "A decrement is 0 to 0.05.").max(0.05, "A decrement is 0 to 0.05.").default(0),
+    ground: z
+      .array(
+        z.strictObject({
+          distance_m: z.number().min(0).max(2_000_000, "Ground is looked at up to 2 000 km out."),
+          elevation_m: z.number().min(-430).max(9000),
+        }),
+      )
+      .max(2000, "At most 2 000 points of ground.")
+      .default([])
+      .describe("the highest ground within 5 statute miles of the track, by distance"),
+  }),
   output: z.object({
     levelsOff: z.boolean(),
     points: z.array(z.object({ altitude_m: z.number(), time_s: z.number(), distance_m: z.number() })),

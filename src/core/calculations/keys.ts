@@ -16,7 +16,7 @@ export const keysCalculation = calculation({
   question:
     "Where must I be at which height on the way round to this landing place, left or right, and what does cutting the corner save?",
   sources: [SOURCE, "common practice for the speed in turns"],
-  input: ReachQuestion.omit({ ends: true }).extend({ end: LandingEnd }).strict(),
+  input: ReachQuestion.omit({ ends: true }).extend({ end: LandingEnd }),
   output: z.object({
     circuits: z.array(
       z.object({

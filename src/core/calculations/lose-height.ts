@@ -18,7 +18,7 @@ export const loseHeightCalculation = calculation({
     turnFloor_m: LoseQuestion.shape.turnFloor_m.default(DEFAULT_LANDING.turnFloor_m),
     certain_m: LoseQuestion.shape.certain_m.default(DEFAULT_LANDING.certain_m),
     eas_mps: LoseQuestion.shape.eas_mps.default(null),
-  }).strict(),
+  }),
   output: z.object({
     eas_mps: z.number(),
     distance_m: z.number(),

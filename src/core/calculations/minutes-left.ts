@@ -13,7 +13,7 @@ export const minutesLeftCalculation = calculation({
   cost: "instant",
   question: "The engine has N minutes left: climb with it, fly level, or shut it down now?",
   sources: [SOURCE, "momentum theory", "Gagg and Farrar, SAE 340096 (1934) (memory)"],
-  input: MinutesQuestion.strict(),
+  input: MinutesQuestion,
   output: z.object({
     plans: z.array(
       z.object({

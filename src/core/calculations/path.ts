@@ -2,6 +2,7 @@ import { z } from "zod";
 import { calculation } from "../calculation";
 import { InlineTerrain, gridOf } from "../earth/inline-terrain";
 import { localPlane } from "../earth/local-plane";
+import { LandingEnd } from "../landing/landing-end";
 import { LandingQuestion, landingChoice } from "../landing/landing-choice";
 import { reachWorking } from "../landing/reach-working";
 import { success } from "../outcome";
@@ -16,9 +17,11 @@ export const pathCalculation = calculation({
   question: "Which landing ends can I make from here, by which path, and what does each cost in height?",
   sources: ["L. E. Dubins, Amer. J. Math. 79 (1957)", "equilibrium of straight and turning glides", "ICAO Doc 7488"],
   input: LandingQuestion.extend({
+    // Ways are drawn point by point: the answer of this many is two megabytes.
+    ends: z.array(LandingEnd).min(1, "At least one landing end is needed.").max(60, "At most 60 ends in one answer."),
     terrain: InlineTerrain.nullable().default(null),
     explainEndId: z.string().nullable().default(null),
-  }).strict(),
+  }),
   output: z.object({
     ends: z.array(
       z.object({

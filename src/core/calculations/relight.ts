@@ -24,7 +24,7 @@ export const relightCalculation = calculation({
   question:
     "How many attempts to light the engine again fit above the commit height, windmilling or with auxiliary power?",
   sources: [SOURCE, "relight envelope and times of the aircraft document"],
-  input: RelightQuestion.strict(),
+  input: RelightQuestion,
   output: z.object({
     windmill: Plan,
     assisted: Plan,

@@ -25,7 +25,7 @@ export const restartBudgetCalculation = calculation({
   cost: "instant",
   question: "How many seconds are there for a cause check, which items fit, and below which height is it fly and land?",
   sources: [SOURCE, "common practice for the flow and its times"],
-  input: RestartQuestion.extend({ flow: RestartQuestion.shape.flow.default([...PISTON_FLOW]) }).strict(),
+  input: RestartQuestion.extend({ flow: RestartQuestion.shape.flow.default([...PISTON_FLOW]) }),
   output: z.object({
     eas_mps: z.number(),
     sink_mps: z.number(),

@@ -14,7 +14,7 @@ export const segmentsCalculation = calculation({
   cost: "instant",
   question: "Does the jet meet the least gradients with one engine stopped, and at which mass does it just?",
   sources: [SOURCE, "14 CFR 25.107, 25.119, 25.121 (memory)"],
-  input: AsymmetricQuestion.pick({ aircraft: true, mass_kg: true, altitude_m: true, air: true }).strict(),
+  input: AsymmetricQuestion.pick({ aircraft: true, mass_kg: true, altitude_m: true, air: true }),
   output: z.object({
     segments: z.array(
       z.object({ name: Name, eas_mps: z.number(), gradient: z.number(), required: z.number(), complies: z.boolean() }),

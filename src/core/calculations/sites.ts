@@ -20,7 +20,7 @@ export const sitesCalculation = calculation({
   input: LandingQuestion.extend({
     terrain: InlineTerrain.nullable().default(null),
     explainEndId: z.string().nullable().default(null),
-  }).strict(),
+  }),
   output: z.object({
     crosswindLimit_mps: z.number(),
     sun: z.object({ azimuth_rad: z.number(), elevation_rad: z.number() }).nullable(),

@@ -13,7 +13,7 @@ export const touchdownCalculation = calculation({
   cost: "instant",
   question: "With how much energy do I touch down, and in what length and load does it stop?",
   sources: [SOURCE, "common practice for gear by surface"],
-  input: TouchdownQuestion.strict(),
+  input: TouchdownQuestion,
   output: z.object({
     touchdownEas_mps: z.number(),
     groundSpeed_mps: z.number(),

@@ -28,7 +28,7 @@ export const turnbackCalculation = calculation({
       .union([z.literal(-1), z.literal(1)])
       .nullable()
       .default(null),
-  }).strict(),
+  }),
   output: z.object({
     works: z.boolean(),
     limit: z.enum(["reaching", "stopping"]),

@@ -22,7 +22,7 @@ import type { Body } from "../flight/point-mass";
 import type { TurnbackCase } from "./turnback-flight";
 
 /** What the questions of a departure need to know. */
-export const DepartureQuestion = z.object({
+export const DepartureQuestion = z.strictObject({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   /** Of the dead engine's propeller; flap, gear and slip follow from the departure. */

@@ -117,6 +117,48 @@ describe("terrain", () => {
     expect(elevationAt_m(read.value.grid, at.x_m, at.y_m)).toBeCloseTo(50, 0);
   });
 
+  it.each([
+    ["a slope across a wide grid of fine cells", 60.5, 10, 0.002],
+    ["a grid across 180° of longitude", -17, 179.9, 0.001],
+    ["coarse cells, wider than the nodes are apart", 47, 5, 0.02],
+  ])("lays %s on a plane to a hundredth of a cell", (_, latitude_deg, longitude_deg, cell_deg) => {
+    const count = 201;
+    // The height of a point is its column plus its row, so that a height says where the point lies.
+    const rows = Array.from({ length: count }, (_, row) =>
+      Array.from({ length: count }, (_, column) => 10 * column + (count - 1 - row)).join(" "),
+    ).join("\n");
+    const header = `ncols ${count}\nnrows ${count}\nxllcenter ${longitude_deg}\nyllcenter ${latitude_deg}\ncellsize ${cell_deg}\n`;
+    const read = readEsriAscii(header + rows, null);
+    if (!read.ok) throw new Error(read.issue.message);
+    const { grid } = read.value;
+    const plane = localPlane(grid.origin);
+    for (const [across, j] of [
+      [0.1, 31],
+      [0.5, 100],
+      [0.85, 12],
+      [0.3, 190],
+    ]) {
+      const i = Math.round(across * grid.columns);
+      const { latitude_deg: north, longitude_deg: east } = plane.toLatLon({
+        x_m: grid.west_m + i * grid.cell_m,
+        y_m: grid.south_m + j * grid.cell_m,
+      });
+      const column = ((east - longitude_deg + 540) % 360) - 180;
+      const expected = (10 * column + (north - latitude_deg)) / cell_deg;
+      expect(grid.elevations_m[j * grid.columns + i] - expected).toBeCloseTo(0, 1);
+    }
+  });
+
+  it.each([
+    ["near a pole", "xllcorner 0\nyllcorner 89.9\ncellsize 0.001", null, "Beyond 85°"],
+    ["of cells without size", "xllcorner 0\nyllcorner 10\ncellsize 1e-300", null, "at least"],
+    ["as wide as a continent", "xllcorner 0\nyllcorner 10\ncellsize 10", null, "1 000 km"],
+    ["that begins in another country", "xllcorner 3e6\nyllcorner 0\ncellsize 100", ORIGIN, "1 000 km"],
+  ])("refuses a grid %s", (_, frame, origin, says) => {
+    const read = readEsriAscii(`ncols 2\nnrows 2\n${frame}\n1 2 3 4`, origin);
+    expect(read.ok ? "" : read.issue.message).toContain(says);
+  });
+
   it("counts missing cells as sea", () => {
     const read = readEsriAscii(
       "ncols 2\nnrows 2\nxllcorner 0\nyllcorner 0\ncellsize 100\nNODATA_value -9999\n-9999 5\n6 7\n",

@@ -2,6 +2,7 @@
 // plane). Missing cells count as sea level: the demo world is islands, and a hole must not stop a glide path in
 // mid-air. They are counted.
 import { clamp } from "../numeric/clamp";
+import { degrees, radians, wrapHalfTurn } from "../quantities/angle";
 import { type Outcome, failure, success } from "../outcome";
 import type { LatLon } from "./geodesic";
 import { geodesicBetween } from "./geodesic";
@@ -12,6 +13,13 @@ import type { TerrainGrid } from "./terrain";
 export const MAX_TERRAIN_POINTS = 2048 * 2048;
 /** Lowest and highest ground accepted, m: a little beyond the Dead Sea's shore and Everest. */
 const ELEVATION_RANGE_M = [-500, 9000] as const;
+
+/** Places are worked out this far apart when degrees are laid on a plane, m; between them they are off by under 1 m. */
+const NODE_DISTANCE_M = 2000;
+/** A plane serves no farther than this, m; and no nearer to a pole, degrees of latitude. */
+const [WIDEST_M, POLEWARD_DEG] = [1_000_000, 85];
+/** A metre or so. */
+const LEAST_CELL_DEG = 1e-5;
 
 /** A terrain that was read, and what had to be filled. */
 export interface ReadTerrain {
@@ -79,6 +87,9 @@ export function readEsriAscii(text: string, planeOrigin: LatLon | null): Outcome
   if (planeOrigin) {
     if (!(cell >= 1))
       return failure("terrain_header", "A cell size under 1 m in a file of metres: is the file in degrees?", "terrain");
+    const far_m = Math.max(Math.abs(west), Math.abs(south), west + cell * (columns - 1), south + cell * (rows - 1));
+    if (!(far_m <= WIDEST_M))
+      return failure("terrain_header", "The grid reaches over 1 000 km from the place of its x 0, y 0.", "terrain");
     return success({
       grid: {
         origin: planeOrigin,
@@ -99,6 +110,14 @@ export function readEsriAscii(text: string, planeOrigin: LatLon | null): Outcome
       "terrain",
     );
   }
+  if (!(cell >= LEAST_CELL_DEG))
+    return failure("terrain_header", `cellsize is at least ${LEAST_CELL_DEG}° in a file of degrees.`, "terrain");
+  if (south < -POLEWARD_DEG || south + cell * (rows - 1) > POLEWARD_DEG)
+    return failure(
+      "terrain_header",
+      `Beyond ${POLEWARD_DEG}° north or south a grid is needed in metres of a plane.`,
+      "terrain",
+    );
   return resampled({ columns, rows, cell, west, south, elevations }, missingCells);
 }
 
@@ -174,6 +193,8 @@ function resampled(
   ).distance_m;
   const width_m = 2 * geodesicBetween(origin, { latitude_deg: origin.latitude_deg, longitude_deg: west }).distance_m;
   const cell_m = height_m / (rows - 1);
+  if (Math.max(height_m, width_m) > WIDEST_M)
+    return failure("terrain_too_large", "The grid is over 1 000 km wide or high: no plane serves that far.", "terrain");
   const planeColumns = Math.max(2, Math.floor(width_m / cell_m) + 1);
   if (planeColumns * rows > MAX_TERRAIN_POINTS)
     return failure("terrain_too_large", "The grid is too large once laid on a plane.", "terrain");
@@ -181,11 +202,32 @@ function resampled(
   const west_m = -((planeColumns - 1) * cell_m) / 2;
   const south_m = -height_m / 2;
   const out = new Float32Array(planeColumns * rows);
+  // A geodesic for each of millions of points takes half a minute: between nodes the places are bilinear too.
+  const step = Math.max(1, Math.floor(NODE_DISTANCE_M / cell_m));
+  const nodeColumns = Math.ceil((planeColumns - 1) / step) + 1;
+  const nodes = (j: number) =>
+    Array.from({ length: nodeColumns }, (_, k) => {
+      const place = plane.toLatLon({ x_m: west_m + k * step * cell_m, y_m: south_m + j * step * cell_m });
+      return {
+        u:
+          (origin.longitude_deg + degrees(wrapHalfTurn(radians(place.longitude_deg - origin.longitude_deg))) - west) /
+          cell,
+        v: (place.latitude_deg - south) / cell,
+      };
+    });
+  let [below, above] = [nodes(0), nodes(1)];
   for (let j = 0; j < rows; j += 1) {
+    if (j > 0 && j % step === 0) [below, above] = [above, nodes(j / step + 1)];
+    const north = (j % step) / step;
+    const row = below.map((node, k) => ({
+      u: (1 - north) * node.u + north * above[k].u,
+      v: (1 - north) * node.v + north * above[k].v,
+    }));
     for (let i = 0; i < planeColumns; i += 1) {
-      const place = plane.toLatLon({ x_m: west_m + i * cell_m, y_m: south_m + j * cell_m });
-      const u = clamp((place.longitude_deg - west) / cell, 0, columns - 1);
-      const v = clamp((place.latitude_deg - south) / cell, 0, rows - 1);
+      const k = Math.min(Math.floor(i / step), nodeColumns - 2);
+      const east = i / step - k;
+      const u = clamp((1 - east) * row[k].u + east * row[k + 1].u, 0, columns - 1);
+      const v = clamp((1 - east) * row[k].v + east * row[k + 1].v, 0, rows - 1);
       const a = Math.min(Math.floor(u), columns - 2);
       const b = Math.min(Math.floor(v), rows - 2);
       const at = b * columns + a;

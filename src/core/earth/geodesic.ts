@@ -4,7 +4,7 @@ import { z } from "zod";
 import { degrees, radians, wrapTurn } from "../quantities/angle";
 
 /** A place on the Earth, degrees north and east (WGS 84). */
-export const LatLon = z.object({
+export const LatLon = z.strictObject({
   latitude_deg: z.number().min(-90, "A latitude is −90 to 90°.").max(90, "A latitude is −90 to 90°."),
   longitude_deg: z.number().min(-180, "A longitude is −180 to 180°.").max(180, "A longitude is −180 to 180°."),
 });

@@ -12,7 +12,7 @@ import { CallPlan } from "../situation/landing-plan";
 import { SituationDocument } from "../situation/situation-document";
 
 /** What the call is made of. */
-export const CallQuestion = z.object({
+export const CallQuestion = z.strictObject({
   plan: CallPlan,
   /** "Alder S1", said after the call sign. */
   type: z.string().trim().min(1, "The type is needed.").max(60),
@@ -22,7 +22,7 @@ export const CallQuestion = z.object({
   /** Added to magnetic for true; the call gives magnetic bearings. */
   variation_rad: z.number().min(-Math.PI, "A variation is −180 to 180°.").max(Math.PI, "A variation is −180 to 180°."),
   places: z
-    .array(z.object({ name: z.string().min(1).max(60), position: LatLon }))
+    .array(z.strictObject({ name: z.string().min(1).max(60), position: LatLon }))
     .min(1, "A named place is needed to give a position from.")
     .max(200),
   /** What is meant to be done: "landing in the field Long Acre", "ditching heading 230". */

@@ -17,7 +17,7 @@ import { SituationDocument } from "../situation/situation-document";
 import { landingFigures } from "./landing-length";
 
 /** What is ditched, into what. */
-export const DitchingQuestion = z.object({
+export const DitchingQuestion = z.strictObject({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,

@@ -3,7 +3,7 @@ import { LatLon, destination, geodesicBetween } from "../earth/geodesic";
 import { type Aerodrome, ApproachObstacle, Hazard, type LandingSite, type Strip, Surface } from "./places";
 
 /** One direction of one strip: where to aim, which way to land, what is there. */
-export const LandingEnd = z.object({
+export const LandingEnd = z.strictObject({
   id: z.string().min(1).max(140),
   /** "Skerrow 29". */
   name: z.string().min(1).max(80),

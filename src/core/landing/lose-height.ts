@@ -14,7 +14,7 @@ import { LandingPlan, type LossAction } from "../situation/landing-plan";
 import { Pilot, SituationDocument } from "../situation/situation-document";
 
 /** What is to be lost, and with what. */
-export const LoseQuestion = z.object({
+export const LoseQuestion = z.strictObject({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,

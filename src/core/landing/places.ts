@@ -12,7 +12,7 @@ const elevation_m = z
 export const Surface = z.enum(["asphalt", "concrete", "gravel", "grass", "sand"]);
 
 /** Something that an approach must pass over. */
-export const ApproachObstacle = z.object({
+export const ApproachObstacle = z.strictObject({
   name: z.string().trim().min(1, "An obstacle needs a name.").max(40, "At most 40 characters."),
   /** Before the threshold, along the approach. */
   distance_m: z
@@ -29,7 +29,7 @@ export const Hazard = z.enum(["people", "power-lines", "stock", "trees", "soft",
 export type Hazard = z.infer<typeof Hazard>;
 
 /** One end of a strip, seen by a pilot who lands from there. */
-export const StripEnd = z.object({
+export const StripEnd = z.strictObject({
   /** "29" on a runway, a compass word on a field. */
   designator: z.string().trim().min(1).max(12),
   threshold: LatLon,
@@ -40,7 +40,7 @@ export const StripEnd = z.object({
 });
 
 /** A runway, field or beach that can be landed on from both ends. */
-export const Strip = z.object({
+export const Strip = z.strictObject({
   id: z.string().min(1).max(64),
   width_m: z.number().min(5, "A strip is at least 5 m wide.").max(500),
   surface: Surface,
@@ -50,7 +50,7 @@ export const Strip = z.object({
 export type Strip = z.infer<typeof Strip>;
 
 /** An aerodrome or helipad with its runways. */
-export const Aerodrome = z.object({
+export const Aerodrome = z.strictObject({
   id: z.string().min(1).max(64),
   name,
   kind: z.enum(["aerodrome", "helipad"]),
@@ -62,7 +62,7 @@ export const Aerodrome = z.object({
 export type Aerodrome = z.infer<typeof Aerodrome>;
 
 /** A field or beach that somebody has walked over. */
-export const LandingSite = z.object({
+export const LandingSite = z.strictObject({
   id: z.string().min(1).max(64),
   name,
   kind: z.enum(["field", "beach"]),

@@ -8,7 +8,7 @@ import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-d
 import { LandingEnd } from "./landing-end";
 
 /** What the question needs to know, in one object. */
-export const ReachQuestion = z.object({
+export const ReachQuestion = z.strictObject({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,

@@ -13,7 +13,7 @@ import { landingFigures, stoppingDistance_m } from "./landing-length";
 import { Surface } from "./places";
 
 /** What touches down, where. */
-export const TouchdownQuestion = z.object({
+export const TouchdownQuestion = z.strictObject({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,

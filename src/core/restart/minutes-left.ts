@@ -19,7 +19,7 @@ import { RestartPlan } from "../situation/restart-plan";
 import { SituationDocument } from "../situation/situation-document";
 
 /** What the plans are compared from. */
-export const MinutesQuestion = z.object({
+export const MinutesQuestion = z.strictObject({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,

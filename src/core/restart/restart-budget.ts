@@ -14,7 +14,7 @@ import { RestartPlan } from "../situation/restart-plan";
 import { Pilot, SituationDocument } from "../situation/situation-document";
 
 /** What a budget of height is made of. */
-export const RestartQuestion = z.object({
+export const RestartQuestion = z.strictObject({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,

@@ -4,7 +4,7 @@ import { DEFAULT_TAKE_OFF, TakeOffPlan } from "./take-off-plan";
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
 
 /** How a departure is to be flown and judged. */
-export const DeparturePlan = z.object({
+export const DeparturePlan = z.strictObject({
   /**
    * Landing end of the library whose direction is the take-off's; null takes the end of the nearest aerodrome most into
    * the wind.
@@ -20,7 +20,7 @@ export const DeparturePlan = z.object({
   climb_mps: range(10, 200, "A climb speed is 20 to 390 kt.").nullable(),
   /** Height of an early turn crosswind; null climbs straight out. */
   crosswind: z
-    .object({
+    .strictObject({
       height_m: range(15, 762, "A crosswind turn begins 50 to 2 500 ft above the runway."),
       side: z.enum(["left", "right"]),
     })

@@ -3,7 +3,7 @@ import { z } from "zod";
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
 
 /** A train of waves as it is seen from above. */
-export const Swell = z.object({
+export const Swell = z.strictObject({
   /** Trough to crest. */
   height_m: range(0, 15, "A swell is 0 to 15 m (49 ft) high."),
   period_s: range(2, 25, "A swell has a period of 2 to 25 s: a period of 0 is no swell."),
@@ -14,7 +14,7 @@ export const Swell = z.object({
 export type Swell = z.infer<typeof Swell>;
 
 /** A ship that was seen, as bearing and distance from the aircraft. */
-export const Ship = z.object({
+export const Ship = z.strictObject({
   name: z.string().trim().min(1, "A ship needs a name, if only “ship”.").max(40, "At most 40 characters."),
   bearing_rad: range(0, 2 * Math.PI, "A bearing is 0 to 360°."),
   distance_m: range(0, 200_000, "A ship within sight is 0 to 108 NM away."),
@@ -33,7 +33,7 @@ export const LengthRule = z.enum(["computed", "factor", "leaflet", "own"]);
 export type LengthRule = z.infer<typeof LengthRule>;
 
 /** What is said on the radio besides where and how high. */
-export const CallPlan = z.object({
+export const CallPlan = z.strictObject({
   callSign: z
     .string()
     .trim()
@@ -54,7 +54,7 @@ export const CallPlan = z.object({
 export type CallPlan = z.infer<typeof CallPlan>;
 
 /** How a forced landing or ditching is planned, beside the path to it. */
-export const LandingPlan = z.object({
+export const LandingPlan = z.strictObject({
   /** Index into the aircraft's flaps; null takes its landing flap. */
   flap: z.int().min(0).max(7).nullable(),
   wet: z.boolean(),

@@ -3,7 +3,7 @@ import { z } from "zod";
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
 
 /** What a pilot asks for before going on, going around or turning on one engine of two. */
-export const OneEnginePlan = z.object({
+export const OneEnginePlan = z.strictObject({
   /** What "it goes" is judged by beside the sum flown without error: a height over the runway, or a rate of climb. */
   least: z.enum(["height", "climb"]),
   /** Below this height, gear down, the landing is committed to. */

@@ -6,7 +6,7 @@ const Chance = z
   .max(0.99, "The chance of one attempt is 1 to 99 %.");
 
 /** How a restart is decided. */
-export const RestartPlan = z.object({
+export const RestartPlan = z.strictObject({
   /** Above the sea; null takes it from the landing that is planned. */
   commit_m: z
     .number()
@@ -20,7 +20,7 @@ export const RestartPlan = z.object({
   chance: Chance,
   assistedChance: Chance,
   /** Engine with some minutes left: what is failing, how long it runs on, and at which share of full power. */
-  minutes: z.object({
+  minutes: z.strictObject({
     left_s: z
       .number("Minutes left are a number.")
       .min(10, "An engine that runs for less than 10 seconds has failed.")

@@ -11,7 +11,7 @@ import { RestartPlan } from "./restart-plan";
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
 
 /** What the pilot can do and has practised. */
-export const Pilot = z.object({
+export const Pilot = z.strictObject({
   reaction_s: range(0, 30, "A reaction takes 0 to 30 seconds; 4 is usual."),
   bank_rad: range(0.0872, 1.2218, "A turn in a glide is flown with 5° to 70° of bank."),
   stallMargin: range(1.05, 2, "The stall margin in a turn is 1.05 to 2 times the stall speed; 1.2 is usual."),
@@ -22,7 +22,7 @@ export const Pilot = z.object({
 export type Pilot = z.infer<typeof Pilot>;
 
 /** How the approach is to be flown. */
-export const ApproachPlan = z.object({
+export const ApproachPlan = z.strictObject({
   reserve_m: range(0, 1000, "A reserve of height is 0 to 1 000 m (3 280 ft)."),
   final_m: range(0, 3000, "A straight final is 0 to 3 000 m."),
   key: z.enum(["none", "overhead-left", "overhead-right", "abeam-left", "abeam-right"]),
@@ -38,7 +38,7 @@ export type ApproachPlan = z.infer<typeof ApproachPlan>;
  * The document. A field or section that is added has no default here: it makes a new version, with a step from the one
  * before.
  */
-export const SituationDocument = z.object({
+export const SituationDocument = z.strictObject({
   schema: z.literal("utrimax/situation"),
   version: z.literal(4),
   name: z.string().trim().min(1, "A situation needs a name.").max(80, "At most 80 characters."),
@@ -52,7 +52,7 @@ export const SituationDocument = z.object({
   /** True. */
   heading_rad: range(0, 2 * Math.PI, "A heading is 0° to 360°."),
   wind: WindColumn,
-  air: z.object({
+  air: z.strictObject({
     qnh_Pa: range(85_000, 109_000, "QNH is 850 to 1090 hPa (25.1 to 32.2 inHg)."),
     deviation_K: range(-60, 60, "A temperature within 60 °C of the standard one is needed."),
   }),

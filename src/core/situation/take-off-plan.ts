@@ -3,7 +3,7 @@ import { z } from "zod";
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
 
 /** Something that stands in the way of the climb. */
-export const Obstacle = z.object({
+export const Obstacle = z.strictObject({
   name: z.string().trim().min(1, "An obstacle needs a name.").max(40, "At most 40 characters."),
   /** From the beginning of the runway in the direction of take-off. */
   distance_m: range(0, 20_000, "An obstacle lies 0 to 20 000 m from the beginning of the runway."),
@@ -15,7 +15,7 @@ export const Obstacle = z.object({
 export type Obstacle = z.infer<typeof Obstacle>;
 
 /** What a take-off with two engines is planned with, beside runway and flap. */
-export const TakeOffPlan = z.object({
+export const TakeOffPlan = z.strictObject({
   /** Failure until the first action. */
   recognition_s: range(0, 10, "Recognising a failure takes 0 to 10 seconds; 2 to 3 is usual."),
   /**

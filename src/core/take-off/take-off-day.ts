@@ -23,7 +23,7 @@ import { DEFAULT_ONE_ENGINE, OneEnginePlan } from "../situation/one-engine-plan"
 import { DEFAULT_TAKE_OFF, TakeOffPlan } from "../situation/take-off-plan";
 
 /** What a take-off needs to know. */
-export const TakeOffQuestion = z.object({
+export const TakeOffQuestion = z.strictObject({
   aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   centreOfGravity: SituationDocument.shape.centreOfGravity,

@@ -35,9 +35,10 @@ export function readSituationFile(text: string): Outcome<SituationFile> {
   } catch {
     return failure("not_json", "This file is not JSON: it is damaged or something else. Nothing was imported.");
   }
-  const document = readSituation(value);
+  const file = z.looseObject({ aircraft: z.unknown().optional() }).safeParse(value);
+  const { aircraft, ...rest } = file.success ? file.data : { aircraft: undefined };
+  const document = readSituation(file.success ? rest : value);
   if (!document.ok) return document;
-  const { aircraft } = z.object({ aircraft: z.unknown().optional() }).parse(value);
   if (aircraft === undefined) return success({ document: document.value, aircraft: null });
   const parsed = AircraftOfAnyVersion.safeParse(aircraft);
   if (!parsed.success) {

@@ -11,7 +11,7 @@ const SECURITY_HEADERS = [
 const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
-  serverExternalPackages: ["@node-rs/argon2", "mysql2", "pino"],
+  serverExternalPackages: ["@node-rs/argon2", "mysql2", "pino", "piscina", "rotating-file-stream"],
   headers: async () => [{ source: "/:path*", headers: SECURITY_HEADERS }],
 };
 

@@ -8,12 +8,17 @@ import { newAccount } from "./demo";
 
 interface Stored {
   id: string;
+  version: number;
   document: Record<string, unknown> & { name: string };
 }
 
 async function situations(request: APIRequestContext): Promise<Stored[]> {
-  return (await (await request.get("/api/situations")).json()).situations;
+  const { situations: listed } = await (await request.get("/api/situations")).json();
+  return Promise.all(listed.map(async ({ id }: { id: string }) => (await request.get(`/api/situations/${id}`)).json()));
 }
+
+/** What a save over a version is sent with. */
+const over = (version: number, data: object) => ({ data, headers: { "if-match": `"${version}"` } });
 
 test("one account cannot read or write another's rows through any route", async ({ playwright, baseURL }) => {
   const mine = await playwright.request.newContext({ baseURL });
@@ -35,23 +40,25 @@ test("one account cannot read or write another's rows through any route", async 
   // Reading.
   expect((await situations(mine)).map((situation) => situation.id)).not.toContain(secret.id);
   expect(await (await mine.get("/api/aircraft")).text()).not.toContain("Secret plane");
-  expect((await mine.put(`/api/aircraft/${ownAircraft}`, { data: aircraft })).status()).toBe(404);
+  expect((await mine.put(`/api/aircraft/${ownAircraft}`, over(1, aircraft))).status()).toBe(404);
   expect((await mine.patch(`/api/aircraft/${ownAircraft}`, { data: { deleted: true } })).status()).toBe(404);
-  expect((await theirs.put(`/api/aircraft/${ownAircraft}`, { data: { ...aircraft, name: "" } })).status()).toBe(422);
+  expect((await theirs.put(`/api/aircraft/${ownAircraft}`, over(1, { ...aircraft, name: "" }))).status()).toBe(422);
   expect((await mine.get(`/api/terrains/${terrain}`)).status()).toBe(404);
   expect(await (await mine.get("/api/terrains")).text()).not.toContain(terrain);
   expect(await (await mine.get("/api/account/export")).text()).not.toContain("Secret");
   expect(await (await mine.get("/landing")).text()).not.toContain("Secret plane");
   // Writing.
   const own = (await situations(mine))[0].document;
-  expect((await mine.put(`/api/situations/${secret.id}`, { data: { ...own, name: "Taken over" } })).status()).toBe(404);
+  expect((await mine.put(`/api/situations/${secret.id}`, over(1, { ...own, name: "Taken over" }))).status()).toBe(404);
+  expect((await mine.get(`/api/situations/${secret.id}`)).status()).toBe(404);
+  expect((await mine.get(`/api/aircraft/${ownAircraft}`)).status()).toBe(404);
   expect((await mine.patch(`/api/situations/${secret.id}`, { data: { deleted: true } })).status()).toBe(404);
   expect((await mine.delete(`/api/terrains/${terrain}`)).status()).toBe(404);
   // Referring to.
   expect((await mine.post("/api/situations", { data: { ...own, aircraftId: ownAircraft } })).status()).toBe(422);
   expect(
     (
-      await mine.put(`/api/situations/${(await situations(mine))[0].id}`, { data: { ...own, aircraftId: ownAircraft } })
+      await mine.put(`/api/situations/${(await situations(mine))[0].id}`, over(1, { ...own, aircraftId: ownAircraft }))
     ).status(),
   ).toBe(422);
   expect((await mine.post("/api/situations", { data: { ...own, terrainId: terrain } })).status()).toBe(422);
@@ -63,6 +70,8 @@ test("one account cannot read or write another's rows through any route", async 
   // Without a session nothing is to be had.
   for (const path of [
     "/api/situations",
+    `/api/situations/${secret.id}`,
+    "/api/account/unreadable",
     "/api/aircraft",
     "/api/terrains",
     "/api/terrains/tarn-reach",
@@ -91,9 +100,10 @@ test("everything of an account goes out as one file and into an empty one with n
     ).json()
   ).id;
   const [first] = await situations(from);
-  await from.put(`/api/situations/${first.id}`, {
-    data: { ...first.document, name: "Own aircraft, own ground", aircraftId, terrainId },
-  });
+  await from.put(
+    `/api/situations/${first.id}`,
+    over(first.version, { ...first.document, name: "Own aircraft, own ground", aircraftId, terrainId }),
+  );
   for (const situation of await situations(into))
     await into.patch(`/api/situations/${situation.id}`, { data: { deleted: true } });
 
@@ -124,6 +134,52 @@ test("everything of an account goes out as one file and into an empty one with n
   expect((await situations(into)).length).toBe(count);
   await from.dispose();
   await into.dispose();
+});
+
+test("a save over what was saved meanwhile is refused with both, and the same save twice is one", async ({
+  playwright,
+  baseURL,
+}) => {
+  const request = await playwright.request.newContext({ baseURL });
+  await newAccount(request);
+  const [{ id, version, document }] = await situations(request);
+  const url = `/api/situations/${id}`;
+  expect((await request.put(url, { data: document })).status()).toBe(428);
+  const mine = { ...document, name: "Mine" };
+  const saved = await request.put(url, over(version, mine));
+  expect([saved.status(), saved.headers().etag]).toEqual([200, `"${version + 1}"`]);
+  // The answer was lost on its way: the program sends it again.
+  expect(await (await request.put(url, over(version, mine))).json()).toEqual({ version: version + 1 });
+  const late = await request.put(url, over(version, { ...document, name: "Theirs" }));
+  expect(late.status()).toBe(412);
+  expect((await late.json()).stored).toMatchObject({ id, version: version + 1, document: { name: "Mine" } });
+  expect((await situations(request))[0].document.name).toBe("Mine");
+  await request.dispose();
+});
+
+test("what no page asks for is refused, whatever the address or method, and nothing is kept by the browser", async ({
+  playwright,
+  baseURL,
+}) => {
+  const request = await playwright.request.newContext({ baseURL });
+  await newAccount(request);
+  expect((await request.fetch("/", { method: "TRACE" })).status()).toBe(405);
+  expect((await request.get("/%ff")).status()).toBe(400);
+  expect((await request.get("/no-such-page")).status()).toBe(404);
+  expect((await request.get("/api/no-such-route")).status()).toBe(404);
+  expect((await request.get("/api/situations?after=yesterday")).status()).toBe(422);
+  const elsewhere = { headers: { "sec-fetch-site": "cross-site" } };
+  expect((await request.post("/api/demo", elsewhere)).status()).toBe(403);
+  const list = await request.get("/api/situations");
+  expect(list.headers()["cache-control"]).toBe("no-store");
+  expect(list.headers()["x-request-id"]).toMatch(/^[0-9a-f-]{36}$/);
+  const policy = (await request.get("/landing")).headers()["content-security-policy"];
+  expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic' 'wasm-unsafe-eval';/);
+  // Preferences are a few words, not a store.
+  const many = Object.fromEntries(Array.from({ length: 100 }, (_, i) => [`k${i}`, "x"]));
+  expect((await request.put("/api/preferences", { data: { units: many } })).status()).toBe(422);
+  expect((await request.put("/api/preferences", { data: { units: { speed: "furlongs" } } })).status()).toBe(422);
+  await request.dispose();
 });
 
 test("sign in, wrong password, taken address, sign out", async ({ playwright, baseURL }) => {
@@ -335,7 +391,7 @@ test("what is too large or damaged is refused and the server stays up", async ({
   expect((await truncated.json()).issues[0].message).toContain("cut off");
   expect((await (await request.get("/api/terrains")).json()).terrains).toHaveLength(1);
   const [situation] = await situations(request);
-  const late = await request.put(`/api/situations/${situation.id}`, { data: { ...situation.document, version: 7 } });
+  const late = await request.put(`/api/situations/${situation.id}`, over(1, { ...situation.document, version: 7 }));
   expect(late.status()).toBe(422);
   expect((await situations(request))[0].document).toEqual(situation.document);
   await request.dispose();

@@ -1,6 +1,6 @@
 import { readFile, writeFile } from "node:fs/promises";
 import path from "node:path";
-import { expect, test } from "@playwright/test";
+import { type Page, expect, test } from "@playwright/test";
 import { answered, leftTo, openDemo, type } from "./demo";
 
 test("saved, reloaded, copied, opened: the same figures", async ({ page }) => {
@@ -91,11 +91,62 @@ test("a shared link brings its situation, as a change that can be undone", async
   await expect(page.getByText("The link is damaged and was not used", { exact: false })).toBeVisible();
 });
 
+test("two tabs agree at once; what both have changed is decided by the user, and nothing is lost", async ({ page }) => {
+  await openDemo(page);
+  const other = await page.context().newPage();
+  await other.goto("/landing");
+  await answered(other);
+  const massOf = (tab: Page) => tab.getByRole("button", { name: /^Mass / });
+  const weigh = async (tab: Page, kg: string) => {
+    await massOf(tab).click();
+    await type(tab, "Mass", kg);
+    await tab.keyboard.press("Escape");
+  };
+  const save = (tab: Page) => tab.keyboard.press("Control+s");
+  const saved = (tab: Page) => expect(tab.getByRole("button", { name: "Saved", exact: true })).toBeVisible();
+
+  // Nothing is unsaved in the other: it follows.
+  await weigh(page, "950");
+  await save(page);
+  await saved(page);
+  await expect(massOf(other)).toContainText("950");
+  await saved(other);
+
+  // Both change: the second is told what differs, and keeps both.
+  await weigh(other, "900");
+  await weigh(page, "1000");
+  await save(page);
+  await saved(page);
+  await save(other);
+  const choice = other.getByRole("alertdialog");
+  await expect(choice.getByRole("row", { name: /^Mass/ })).toContainText("900");
+  await expect(choice.getByRole("row", { name: /^Mass/ })).toContainText(/1.000/);
+  await expect(choice.getByRole("row")).toHaveCount(2);
+  await choice.getByRole("button", { name: "Decide later" }).click();
+  await save(other);
+  await choice.getByRole("button", { name: "Keep both" }).click();
+  await expect(other.getByText("“Copy of Engine stopped near Skerrow” is open.")).toBeVisible();
+  await expect(massOf(other)).toContainText("900");
+  await other.keyboard.press("o");
+  await other.getByRole("button", { name: /^Engine stopped near Skerrow/ }).click();
+  await expect(massOf(other)).toContainText(/1.000/);
+
+  // Again, and what is here is saved over the other.
+  await weigh(other, "880");
+  await weigh(page, "990");
+  await save(page);
+  await saved(page);
+  await save(other);
+  await choice.getByRole("button", { name: "Keep what is here" }).click();
+  await saved(other);
+  await expect(massOf(page)).toContainText("880");
+});
+
 test("the database stops while working: told, kept, saved when it is back", async ({ page }) => {
   test.setTimeout(120_000);
   const folder = process.env.TEST_DATABASE_FOLDER ?? "";
   await openDemo(page);
-  const pid = Number(await readFile(path.join(folder, "mariadb.pid"), "utf8"));
+  const pid = Number(await readFile(path.join(folder, "mysql", "utrimax.pid"), "utf8"));
   process.kill(pid, "SIGTERM");
   await expect.poll(async () => (await page.request.get("/api/health")).status(), { timeout: 20_000 }).toBe(503);
 

@@ -21,7 +21,7 @@ try {
   await ensureDebianPackages(["mariadb", "chromium"]);
   await ensureBuilt();
   const database = await step("test database", () => startDatabase(folder));
-  await step("schema and demo world", () => prepareDatabase(database.url));
+  await step("schema and demo world", () => prepareDatabase(database.ownerUrl));
   // A journey stops the database to see what happens; it comes back by itself, later than that journey needs.
   let finished = false;
   database.server.once(

@@ -1,12 +1,10 @@
 // Migrates, loads the demo world, forgets what has run out.
-import { forgetOldGuests } from "@/server/accounts";
 import { database } from "@/server/database";
 import { loadDemoLibrary } from "@/server/demo-library";
 import { migrate } from "@/server/migrate";
-import { forgetOldSessions } from "@/server/sessions";
+import { sweep } from "@/server/sweep";
 
 await migrate();
 await loadDemoLibrary();
-await forgetOldSessions(database());
-await forgetOldGuests(database());
+await sweep();
 await database().end();

@@ -75,6 +75,16 @@ export async function stop(child) {
   signal(pid, "SIGKILL");
 }
 
+/**
+ * Ends one process group at once, whatever it is doing.
+ *
+ * @param {import("node:child_process").ChildProcess} child
+ */
+export function kill(child) {
+  const pid = running.get(child);
+  if (pid) signal(pid, "SIGKILL");
+}
+
 /** Ends everything that was launched, newest first (the server before its database). */
 export async function stopAll() {
   for (const child of [...running.keys()].reverse()) await stop(child);
@@ -93,6 +103,11 @@ function signal(pid, name) {
 }
 
 let leaving = false;
+
+/** Whether everything is being ended: nothing is to be started again. */
+export function isLeaving() {
+  return leaving;
+}
 
 /**
  * Makes Ctrl-C, a termination and a crash end the children too.

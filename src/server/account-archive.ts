@@ -1,61 +1,15 @@
-// Everything of an account as one JSON file, and back: copies under new ids, references kept.
-import { z } from "zod";
-import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
-import { LatLon } from "@/core/earth/geodesic";
-import { MAX_TERRAIN_POINTS } from "@/core/earth/esri-ascii";
-import type { TerrainGrid } from "@/core/earth/terrain";
-import { Aerodrome, LandingSite } from "@/core/landing/places";
-import { type Issue, type Outcome, failure, issuesOf, success } from "@/core/outcome";
-import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
-import { type Account, Preferences, savePreferences } from "./accounts";
+// Everything of an account as one file, and back: copies under new ids, references kept.
+import { type Outcome, failure, success } from "@/core/outcome";
+import type { Account } from "./accounts";
+import { savePreferences } from "./accounts";
 import { addAerodrome, listAerodromes } from "./aerodromes";
-import { addAircraft, listAircraft, listOwnAircraft } from "./aircraft";
-import { transaction } from "./database";
+import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
+import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
 import { addLandingSite, listLandingSites } from "./landing-sites";
 import type { UnreadableRow } from "./readable-rows";
+import { storing } from "./room";
 import { addSituation, listSituations } from "./situations";
-import { addTerrain, listTerrains, terrainElevations, unpackElevations } from "./terrains";
-
-const ARCHIVE_VERSION = 2;
-
-const ArchivedTerrain = z.strictObject({
-  id: z.string(),
-  name: z.string().min(1).max(80),
-  origin: LatLon,
-  west_m: z.number(),
-  south_m: z.number(),
-  cell_m: z.number().positive(),
-  columns: z.int().min(2).max(4096),
-  rows: z.int().min(2).max(4096),
-  /** base64 of gzip of 16-bit little-endian metres. */
-  elevations: z.base64(),
-});
-
-/** The file. Version 1 had nothing that could not be read. */
-export const AccountArchive = z.strictObject({
-  schema: z.literal("utrimax/account"),
-  version: z.literal(ARCHIVE_VERSION),
-  preferences: Preferences,
-  aircraft: z.array(z.strictObject({ id: z.string(), document: AircraftOfAnyVersion })).max(1000),
-  aerodromes: z.array(Aerodrome).max(5000),
-  sites: z.array(LandingSite).max(5000),
-  situations: z.array(z.strictObject({ id: z.string(), document: SituationOfAnyVersion })).max(5000),
-  terrains: z.array(ArchivedTerrain).max(20),
-  /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
-  unreadable: z
-    .array(
-      z.strictObject({
-        kind: z.enum(["aircraft", "aerodrome", "site", "situation"]),
-        id: z.string().max(64),
-        name: z.string().max(200),
-        reason: z.string().max(2000),
-        stored: z.record(z.string().max(64), z.unknown()),
-      }),
-    )
-    .max(1000),
-});
-/** @see AccountArchive */
-export type AccountArchive = z.infer<typeof AccountArchive>;
+import { addTerrain, listTerrains, terrainElevations } from "./terrains";
 
 /** Everything that belongs to an account. */
 export async function exportAccount(account: Account): Promise<AccountArchive> {
@@ -74,7 +28,7 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
         id,
         name,
         ...frame,
-        elevations: ((await terrainElevations(account.id, id)) ?? Buffer.alloc(0)).toString("base64"),
+        elevations: ((await terrainElevations(account.id, id))?.elevations ?? Buffer.alloc(0)).toString("base64"),
       })),
     ),
     unreadable,
@@ -93,34 +47,15 @@ export interface ImportCount {
 /**
  * Adds everything of an archive to an account, all or nothing.
  *
- * @returns `future_version`, `archive_invalid` with the place of the first fault; nothing is stored then
+ * @returns `archive_invalid` when a situation flies an aircraft that is nowhere; nothing is stored then
+ * @throws {AccountFull} when there is no room for all of it
  */
-export async function importAccount(account: Account, value: unknown): Promise<Outcome<ImportCount>> {
-  const head = z.object({ schema: z.literal("utrimax/account"), version: z.number() }).safeParse(value);
-  if (!head.success) return failure("archive_invalid", "This is not an export of a Utrimax account.", "schema");
-  if (head.data.version > ARCHIVE_VERSION)
-    return failure(
-      "future_version",
-      `This export was written by a later Utrimax (version ${head.data.version}). Nothing was imported.`,
-      "version",
-    );
-  const parsed = AccountArchive.safeParse(
-    head.data.version === 1 ? { ...(value as object), version: ARCHIVE_VERSION, unreadable: [] } : value,
-  );
-  if (!parsed.success) return { ok: false, issue: firstIssue(issuesOf(parsed.error)) };
-  const archive = parsed.data;
-  const grids: { id: string; name: string; grid: TerrainGrid }[] = [];
-  for (const { elevations, name, id, ...frame } of archive.terrains) {
-    const unpacked = await unpackElevations(Buffer.from(elevations, "base64")).catch(() => null);
-    if (!unpacked || unpacked.length !== frame.columns * frame.rows || unpacked.length > MAX_TERRAIN_POINTS)
-      return failure("archive_invalid", `The terrain “${name}” is damaged. Nothing was imported.`, "terrains");
-    grids.push({ id, name, grid: { ...frame, elevations_m: unpacked } });
-  }
-  const known = new Set((await listAircraft(account.id)).map((aircraft) => aircraft.id));
-  const knownTerrains = new Set((await listTerrains(account.id)).map((terrain) => terrain.id));
-  const arrivingAircraft = new Set(archive.aircraft.map((aircraft) => aircraft.id));
+export async function importAccount(account: Account, archive: ReadArchive): Promise<Outcome<ImportCount>> {
+  const arriving = new Set(archive.aircraft.map(({ id }) => id));
+  const elsewhere = archive.situations.map(({ document }) => document.aircraftId).filter((id) => !arriving.has(id));
+  const known = await aircraftAmong(account.id, elsewhere);
   const stranded = archive.situations.find(
-    ({ document }) => !known.has(document.aircraftId) && !arrivingAircraft.has(document.aircraftId),
+    ({ document: { aircraftId } }) => !arriving.has(aircraftId) && !known.has(aircraftId),
   );
   if (stranded)
     return failure(
@@ -128,40 +63,43 @@ export async function importAccount(account: Account, value: unknown): Promise<O
       `The situation “${stranded.document.name}” needs an aircraft that is neither in the file nor in this library. Nothing was imported.`,
       "situations",
     );
-  await transaction(async (connection) => {
+  const knownTerrains = new Set((await listTerrains(account.id)).map(({ id }) => id));
+  const { aircraft, aerodromes, sites, situations, terrains } = archive;
+  const documents = [...aircraft, ...situations].reduce((sum, { document }) => sum + sizeOf(document), 0);
+  const adding = {
+    aircraft: aircraft.length,
+    situations: situations.length,
+    places: aerodromes.length + sites.length,
+    terrains: terrains.length,
+    bytes: documents + terrains.reduce((sum, { packed }) => sum + packed.elevations.byteLength, 0),
+  };
+  await storing(account.id, adding, async (connection) => {
     const aircraftIds = new Map<string, string>();
-    for (const { id, document } of archive.aircraft)
-      aircraftIds.set(id, await addAircraft(account.id, document, connection));
+    for (const { id, document } of aircraft) aircraftIds.set(id, await addAircraft(account.id, document, connection));
     const terrainIds = new Map<string, string>();
-    for (const { id, name, grid } of grids) terrainIds.set(id, await addTerrain(account.id, name, grid, connection));
-    for (const aerodrome of archive.aerodromes) await addAerodrome(account.id, aerodrome, connection);
-    for (const site of archive.sites) await addLandingSite(account.id, site, connection);
-    for (const { document } of archive.situations) {
-      const terrainId =
-        document.terrainId === null
-          ? null
-          : (terrainIds.get(document.terrainId) ?? (knownTerrains.has(document.terrainId) ? document.terrainId : null));
+    for (const { id, name, packed } of terrains)
+      terrainIds.set(id, await addTerrain(account.id, name, packed, connection));
+    for (const aerodrome of aerodromes) await addAerodrome(account.id, aerodrome, connection);
+    for (const site of sites) await addLandingSite(account.id, site, connection);
+    for (const { document } of situations) {
+      const { aircraftId, terrainId } = document;
+      const ground =
+        terrainId === null ? null : (terrainIds.get(terrainId) ?? (knownTerrains.has(terrainId) ? terrainId : null));
       await addSituation(
         account.id,
-        { ...document, terrainId, aircraftId: aircraftIds.get(document.aircraftId) ?? document.aircraftId },
+        { ...document, terrainId: ground, aircraftId: aircraftIds.get(aircraftId) ?? aircraftId },
         connection,
       );
     }
     await savePreferences(account.id, { ...account.preferences, ...archive.preferences }, connection);
   });
   return success({
-    aircraft: archive.aircraft.length,
-    aerodromes: archive.aerodromes.length,
-    sites: archive.sites.length,
-    situations: archive.situations.length,
-    terrains: archive.terrains.length,
+    aircraft: aircraft.length,
+    aerodromes: aerodromes.length,
+    sites: sites.length,
+    situations: situations.length,
+    terrains: terrains.length,
   });
 }
 
-function firstIssue([first]: Issue[]): Issue {
-  return {
-    code: "archive_invalid",
-    path: first.path,
-    message: `${first.path || "The file"}: ${first.message} Nothing was imported.`,
-  };
-}
+const sizeOf = (document: unknown) => Buffer.byteLength(JSON.stringify(document));

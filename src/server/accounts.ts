@@ -4,29 +4,25 @@ import { hash, verify } from "@node-rs/argon2";
 import type { RowDataPacket } from "mysql2/promise";
 import { z } from "zod";
 import { type Queryable, database } from "./database";
+import { Preferences } from "./preferences";
 
 /** The account that owns the demo world; everybody may read its rows, nobody may write them. */
 export const LIBRARY_ACCOUNT = "00000000-0000-4000-8000-000000000001";
 
+/** An address that somebody signs in with. */
+export const Email = z
+  .email("An e-mail address is needed, such as pilot@example.org.")
+  .max(254)
+  .transform((value) => value.toLowerCase());
+
+/** A password as it is typed; whether it is good enough is for `faultOfPassword` to say. */
+export const Password = z.string().min(1, "A password is needed.").max(200, "A password has at most 200 characters.");
+
 /** What is typed to sign in or to create an account. */
 export const Credentials = z.strictObject({
-  email: z
-    .email("An e-mail address is needed, such as pilot@example.org.")
-    .max(254)
-    .transform((value) => value.toLowerCase()),
-  password: z
-    .string()
-    .min(10, "A password has at least 10 characters.")
-    .max(200, "A password has at most 200 characters."),
+  email: Email,
+  password: Password,
 });
-
-/** The account's own settings; kept small. */
-export const Preferences = z.strictObject({
-  units: z.record(z.string().max(20), z.string().max(10)).optional(),
-  appearance: z.enum(["system", "day", "night"]).optional(),
-});
-/** @see Preferences */
-export type Preferences = z.infer<typeof Preferences>;
 
 /** A signed-in account as the rest of the server sees it. */
 export interface Account {
@@ -48,19 +44,57 @@ export function accountOfRow(row: RowDataPacket): Account {
 }
 
 /** Creates a person's account; null when the address is taken. */
-export async function createUser({ email, password }: z.infer<typeof Credentials>): Promise<string | null> {
+export async function createUser(
+  { email, password }: z.infer<typeof Credentials>,
+  connection: Queryable = database(),
+): Promise<string | null> {
   const id = randomUUID();
   const passwordHash = await hash(password);
   try {
-    await database().execute(
+    await connection.execute(
       "INSERT INTO accounts (id, kind, email, password_hash, preferences) VALUES (?, 'user', ?, ?, '{}')",
       [id, email, passwordHash],
     );
     return id;
   } catch (error) {
-    if ((error as { code?: string }).code === "ER_DUP_ENTRY") return null;
+    if (isTaken(error)) return null;
     throw error;
   }
+}
+
+const isTaken = (error: unknown) => (error as { code?: string }).code === "ER_DUP_ENTRY";
+
+/** Whether a password is an account's. */
+export async function isPasswordOf(accountId: string, password: string): Promise<boolean> {
+  const [rows] = await database().execute<RowDataPacket[]>(
+    "SELECT password_hash FROM accounts WHERE id = ? AND kind = 'user'",
+    [accountId],
+  );
+  return rows[0] ? verify(String(rows[0].password_hash), password) : false;
+}
+
+/** Gives an account another password. */
+export async function changePassword(accountId: string, password: string, connection: Queryable): Promise<void> {
+  await connection.execute("UPDATE accounts SET password_hash = ? WHERE id = ? AND kind = 'user'", [
+    await hash(password),
+    accountId,
+  ]);
+}
+
+/** Gives an account another address; false when it is taken. */
+export async function changeEmail(accountId: string, email: string): Promise<boolean> {
+  try {
+    await database().execute("UPDATE accounts SET email = ? WHERE id = ? AND kind = 'user'", [email, accountId]);
+    return true;
+  } catch (error) {
+    if (isTaken(error)) return false;
+    throw error;
+  }
+}
+
+/** Deletes an account with everything that belongs to it; the library's cannot be. */
+export async function deleteAccount(accountId: string): Promise<void> {
+  await database().execute("DELETE FROM accounts WHERE id = ? AND kind <> 'library'", [accountId]);
 }
 
 /** Creates a guest account for a visitor of the demo. */

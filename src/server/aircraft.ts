@@ -5,28 +5,72 @@ import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
+import type { Page } from "./page";
 import { type UnreadableRow, readableRows } from "./readable-rows";
+import { markRow, saveOver } from "./versioned-rows";
 
 /** An aircraft with where it comes from. */
 export interface StoredAircraft {
   readonly id: string;
   readonly shared: boolean;
+  readonly version: number;
   readonly document: AircraftDocument;
 }
 
-/** All aircraft that an account may use: the library's, then its own. @see readableRows for `unreadable` */
-export async function listAircraft(accountId: string, unreadable: UnreadableRow[] = []): Promise<StoredAircraft[]> {
+const COLUMNS = "id, account_id, name, document, version";
+
+/** Of an account's own aircraft, those that come with the page: the ones saved last. */
+export const LATEST = 40;
+
+/** The library's aircraft, then an account's own that were saved last, and one more that is flown at present. */
+export async function latestAircraft(
+  accountId: string,
+  flown: string | null,
+  unreadable: UnreadableRow[] = [],
+): Promise<StoredAircraft[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    "SELECT id, account_id, name, document FROM aircraft WHERE account_id IN (?, ?) AND deleted_at IS NULL ORDER BY account_id = ? DESC, name",
-    [accountId, LIBRARY_ACCOUNT, LIBRARY_ACCOUNT],
+    `(SELECT ${COLUMNS} FROM aircraft WHERE account_id = ? AND deleted_at IS NULL)
+     UNION (SELECT ${COLUMNS} FROM aircraft WHERE account_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC LIMIT ${LATEST})
+     UNION (SELECT ${COLUMNS} FROM aircraft WHERE account_id = ? AND deleted_at IS NULL AND id = ?)
+     ORDER BY account_id = ? DESC, name`,
+    [LIBRARY_ACCOUNT, accountId, accountId, flown, LIBRARY_ACCOUNT],
   );
   return readableRows("aircraft", rows, aircraftOfRow, unreadable);
+}
+
+/** Most that a page of the list may hold. */
+const LONGEST_PAGE = 100;
+
+/** A page of all aircraft that an account may use, by id. */
+export async function pageOfAircraft(accountId: string, after: string): Promise<Page<StoredAircraft>> {
+  const [rows] = await database().execute<RowDataPacket[]>(
+    `SELECT ${COLUMNS} FROM aircraft WHERE account_id IN (?, ?) AND deleted_at IS NULL AND id > ? ORDER BY id LIMIT ${LONGEST_PAGE + 1}`,
+    [accountId, LIBRARY_ACCOUNT, after],
+  );
+  const page = rows.slice(0, LONGEST_PAGE);
+  return {
+    items: readableRows("aircraft", page, aircraftOfRow, []),
+    next: rows.length > LONGEST_PAGE ? String(page.at(-1)?.id) : null,
+  };
+}
+
+/**
+ * One aircraft that an account may use; null when there is none of that id.
+ *
+ * @throws when it cannot be read
+ */
+export async function aircraftOf(accountId: string, id: string): Promise<StoredAircraft | null> {
+  const [rows] = await database().execute<RowDataPacket[]>(
+    `SELECT ${COLUMNS} FROM aircraft WHERE account_id IN (?, ?) AND deleted_at IS NULL AND id = ?`,
+    [accountId, LIBRARY_ACCOUNT, id],
+  );
+  return rows[0] ? aircraftOfRow(rows[0]) : null;
 }
 
 /** The aircraft that belong to an account alone. */
 export async function listOwnAircraft(accountId: string, unreadable: UnreadableRow[] = []): Promise<StoredAircraft[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    "SELECT id, account_id, name, document FROM aircraft WHERE account_id = ? AND deleted_at IS NULL ORDER BY name",
+    `SELECT ${COLUMNS} FROM aircraft WHERE account_id = ? AND deleted_at IS NULL ORDER BY name`,
     [accountId],
   );
   return readableRows("aircraft", rows, aircraftOfRow, unreadable);
@@ -36,6 +80,7 @@ function aircraftOfRow(row: RowDataPacket): StoredAircraft {
   return {
     id: String(row.id),
     shared: row.account_id === LIBRARY_ACCOUNT,
+    version: Number(row.version),
     document: AircraftOfAnyVersion.parse(JSON.parse(String(row.document))),
   };
 }
@@ -56,26 +101,38 @@ export async function addAircraft(
   return id;
 }
 
+/** What became of a save: `changed` holds what was saved meanwhile. */
+export type SavedAircraft =
+  | { readonly state: "saved"; readonly version: number }
+  | { readonly state: "changed"; readonly stored: StoredAircraft }
+  | { readonly state: "missing" };
+
 /**
- * Replaces an aircraft of an account; false when the account has none of that id (the library's are nobody's to
- * change).
+ * Replaces an aircraft of the version that it was made from; `missing` for the library's, which are nobody's to change.
  */
-export async function saveAircraft(accountId: string, id: string, document: AircraftDocument): Promise<boolean> {
-  // The time is set by hand: an unchanged row would otherwise count as not found.
-  const [result] = await database().execute(
-    "UPDATE aircraft SET name = ?, document = ?, updated_at = NOW(3) WHERE id = ? AND account_id = ? AND deleted_at IS NULL",
-    [document.name, JSON.stringify(document), id, accountId],
-  );
-  return (result as { affectedRows: number }).affectedRows > 0;
+export async function saveAircraft(
+  accountId: string,
+  id: string,
+  document: AircraftDocument,
+  version: number,
+): Promise<SavedAircraft> {
+  const saved = await saveOver("aircraft", accountId, id, document, version);
+  return saved.state === "changed" ? { state: "changed", stored: aircraftOfRow(saved.row) } : saved;
 }
 
 /** Deletes an aircraft of an account, or brings it back; false when the account has none of that id. */
-export async function markAircraft(accountId: string, id: string, deleted: boolean): Promise<boolean> {
-  const [result] = await database().execute(
-    "UPDATE aircraft SET deleted_at = IF(?, NOW(3), NULL), updated_at = NOW(3) WHERE id = ? AND account_id = ?",
-    [deleted ? 1 : 0, id, accountId],
+export const markAircraft = (accountId: string, id: string, deleted: boolean): Promise<boolean> =>
+  markRow("aircraft", accountId, id, deleted);
+
+/** Which of some aircraft an account may fly. */
+export async function aircraftAmong(accountId: string, ids: readonly string[]): Promise<Set<string>> {
+  const asked = [...new Set(ids)];
+  if (asked.length === 0) return new Set();
+  const [rows] = await database().execute<RowDataPacket[]>(
+    `SELECT id FROM aircraft WHERE account_id IN (?, ?) AND deleted_at IS NULL AND id IN (${asked.map(() => "?").join(", ")})`,
+    [accountId, LIBRARY_ACCOUNT, ...asked],
   );
-  return (result as { affectedRows: number }).affectedRows > 0;
+  return new Set(rows.map((row) => String(row.id)));
 }
 
 /** Writes an aircraft of the library under a fixed id. */

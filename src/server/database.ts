@@ -58,6 +58,14 @@ const AWAY = new Set([
   "POOL_CLOSED",
 ]);
 
+const FULL = new Set(["ER_DISK_FULL", "ER_DISK_FULL_NOWAIT", "ER_RECORD_FILE_FULL", "ER_ERROR_ON_WRITE", "ENOSPC"]);
+
+/** Whether an error means that the database has no room to write. */
+export function isDiskFull(error: unknown): boolean {
+  const code = (error as { code?: unknown } | null)?.code;
+  return typeof code === "string" && FULL.has(code);
+}
+
 /** Whether an error means that the database cannot be reached at present (as against a fault of ours). */
 export function isDatabaseAway(error: unknown): boolean {
   const code = (error as { code?: unknown } | null)?.code;

@@ -14,6 +14,7 @@ import { putAerodrome } from "./aerodromes";
 import { putLibraryAircraft } from "./aircraft";
 import { database, transaction } from "./database";
 import { putLandingSite } from "./landing-sites";
+import { packedTerrain } from "./packed-terrain";
 import { addTerrain } from "./terrains";
 
 const FOLDER = path.join(process.cwd(), "demo");
@@ -42,6 +43,7 @@ export async function loadDemoLibrary(): Promise<boolean> {
 
   const terrain = readEsriAscii(contents.get("terrain/tarn-reach.asc") ?? "", ORIGIN);
   if (!terrain.ok) throw new Error(`loadDemoLibrary: expected a terrain, got ${terrain.issue.message}`);
+  const ground = await packedTerrain(terrain.value.grid);
   const places = Places.parse(JSON.parse(contents.get("world/places.json") ?? ""));
   await transaction(async (connection) => {
     await ensureLibraryAccount(connection);
@@ -54,7 +56,7 @@ export async function loadDemoLibrary(): Promise<boolean> {
     }
     for (const aerodrome of places.aerodromes) await putAerodrome(LIBRARY_ACCOUNT, aerodrome, connection);
     for (const site of places.sites) await putLandingSite(LIBRARY_ACCOUNT, site, connection);
-    await addTerrain(LIBRARY_ACCOUNT, "Tarn Reach", terrain.value.grid, connection, DEMO_TERRAIN);
+    await addTerrain(LIBRARY_ACCOUNT, "Tarn Reach", ground, connection, DEMO_TERRAIN);
     // Last, in the same transaction: a half-loaded world is never marked as loaded.
     await connection.execute("UPDATE accounts SET preferences = JSON_SET(preferences, '$.demo', ?) WHERE id = ?", [
       fingerprint,

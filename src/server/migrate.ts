@@ -11,7 +11,7 @@ const LOCK_S = 60;
 
 /** Creates the database when it is missing and runs what has not run. Returns the names of the files that ran. */
 export async function migrate(): Promise<string[]> {
-  const url = new URL(databaseUrl());
+  const url = new URL(process.env.OWNER_DATABASE_URL ?? databaseUrl());
   const name = url.pathname.slice(1);
   if (!/^[A-Za-z0-9_]+$/.test(name))
     throw new Error(`migrate: expected a database name of letters, digits and underscores, got ${name}`);

@@ -1,25 +1,116 @@
-import { RateLimiterMemory, type RateLimiterRes } from "rate-limiter-flexible";
+// How often something may be done. Attempts are counted in the database, so that a restart forgives none, or in Redis
+// when several web processes share one (`REDIS_URL`); what is computed is counted in the process.
+import Redis from "ioredis";
+import {
+  type RateLimiterAbstract,
+  RateLimiterMemory,
+  RateLimiterMySQL,
+  RateLimiterRedis,
+  type RateLimiterRes,
+} from "rate-limiter-flexible";
+import { database, databaseUrl } from "./database";
 
-// Kept across reloads in development, or every edit would forgive every attempt.
-const globals = globalThis as typeof globalThis & { utrimaxLimits?: Record<Limited, RateLimiterMemory> };
+/** What is limited, and to how much in how long. */
+const LIMITS = {
+  signIn: { points: 30, duration: 60 },
+  createAccount: { points: 10, duration: 600 },
+  openDemo: { points: 30, duration: 60 },
+  changeAccount: { points: 20, duration: 600 },
+  /** Milliseconds of a thread. */
+  computing: { points: 30_000, duration: 60 },
+  /** Failures of the last day; how long they keep one waiting is said below. */
+  failures: { points: 1_000_000, duration: 24 * 3600 },
+  /** Somebody waits while his key is in here. */
+  waiting: { points: 0, duration: 3600 },
+} as const;
 
-/** What is limited: attempts a minute for each address. */
-type Limited = "signIn" | "createAccount" | "openDemo" | "longCalculation";
+type Limited = keyof typeof LIMITS;
 
+// One set a process, kept across reloads in development, or every edit would forgive every attempt.
+const globals = globalThis as typeof globalThis & {
+  utrimaxLimits?: Partial<Record<Limited, RateLimiterAbstract>>;
+  utrimaxRedis?: Redis;
+};
+
+/** Tests of the interface do in minutes what people do in months. */
 const factor = () => Number(process.env.UTRIMAX_RATE_FACTOR ?? 1);
 
+/** The shared store of several web processes; null when there is one process alone. */
+export function redis(): Redis | null {
+  const { REDIS_URL } = process.env;
+  if (!REDIS_URL) return null;
+  globals.utrimaxRedis ??= new Redis(REDIS_URL, { maxRetriesPerRequest: 2 });
+  return globals.utrimaxRedis;
+}
+
+function limiter(what: Limited): RateLimiterAbstract {
+  globals.utrimaxLimits ??= {};
+  globals.utrimaxLimits[what] ??= made(what);
+  return globals.utrimaxLimits[what];
+}
+
+function made(what: Limited): RateLimiterAbstract {
+  const { points, duration } = LIMITS[what];
+  const options = { points: points * factor(), duration, keyPrefix: what };
+  const shared = redis();
+  if (shared) return new RateLimiterRedis({ ...options, storeClient: shared });
+  if (what === "computing") return new RateLimiterMemory(options);
+  return new RateLimiterMySQL({
+    ...options,
+    // The package takes the pool with callbacks.
+    storeClient: database().pool,
+    storeType: "pool",
+    dbName: new URL(databaseUrl()).pathname.slice(1),
+    tableName: "attempts",
+    tableCreated: true,
+  });
+}
+
 /** Seconds to wait before another attempt; 0 when this one may go ahead (and is counted). */
-export async function waitBefore(what: Limited, address: string): Promise<number> {
-  globals.utrimaxLimits ??= {
-    signIn: new RateLimiterMemory({ points: 8 * factor(), duration: 60 }),
-    createAccount: new RateLimiterMemory({ points: 10 * factor(), duration: 600 }),
-    longCalculation: new RateLimiterMemory({ points: 20 * factor(), duration: 60 }),
-    openDemo: new RateLimiterMemory({ points: 30 * factor(), duration: 60 }),
-  };
+export async function waitBefore(what: Limited, key: string): Promise<number> {
   try {
-    await globals.utrimaxLimits[what].consume(address);
+    await limiter(what).consume(key);
     return 0;
   } catch (refused) {
+    if (refused instanceof Error) throw refused;
     return Math.ceil((refused as RateLimiterRes).msBeforeNext / 1000);
   }
+}
+
+/** Seconds until a client may have something computed again; 0 when it may now. */
+export async function pauseBeforeComputing(client: string): Promise<number> {
+  const computing = limiter("computing");
+  const used = await computing.get(client);
+  return used && used.consumedPoints >= computing.points ? Math.ceil(used.msBeforeNext / 1000) : 0;
+}
+
+/** Counts what was computed for a client. */
+export async function spendComputing(client: string, spent_ms: number): Promise<void> {
+  await limiter("computing").penalty(client, Math.ceil(spent_ms));
+}
+
+/** Failures that cost nothing, and the longest wait, s. */
+const [FREE_FAILURES, LONGEST_WAIT_S] = [5, 900];
+
+/** Seconds that somebody who has failed must still wait. */
+export async function waitAfterFailures(key: string): Promise<number> {
+  const waiting = await limiter("waiting").get(key);
+  return waiting && waiting.consumedPoints > 0 ? Math.ceil(waiting.msBeforeNext / 1000) : 0;
+}
+
+/** Counts a failure; after some, each doubles the wait. */
+export async function noteFailure(key: string): Promise<void> {
+  const { consumedPoints } = await limiter("failures").penalty(key, 1);
+  const over = consumedPoints - FREE_FAILURES * factor();
+  if (over > 0) await limiter("waiting").block(key, Math.min(2 ** over, LONGEST_WAIT_S));
+}
+
+/** Forgets the failures of somebody who has succeeded. */
+export async function forgetFailures(key: string): Promise<void> {
+  await Promise.all([limiter("failures").delete(key), limiter("waiting").delete(key)]);
+}
+
+/** Forgets how much was computed, and starts anew with the stores; for tests. */
+export function forgetLimits(): void {
+  globals.utrimaxLimits = undefined;
 }

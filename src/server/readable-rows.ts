@@ -1,11 +1,9 @@
 // Rows are read one by one: one that cannot be read is set aside and locks nobody out of the rest.
 import type { RowDataPacket } from "mysql2/promise";
-import pino from "pino";
 import { z } from "zod";
 import { issuesOf } from "@/core/outcome";
 import { LIBRARY_ACCOUNT } from "./accounts";
-
-const log = pino({ name: "utrimax", level: process.env.LOG_LEVEL ?? "warn" });
+import { log } from "./log";
 
 /** A row of an account that this program cannot read. */
 export interface UnreadableRow {
@@ -43,7 +41,7 @@ export function readableRows<T>(
       return [read(row)];
     } catch (error) {
       const [id, name, reason] = [String(row.id), String(row.name), reasonOf(error)];
-      if (row.account_id === LIBRARY_ACCOUNT) log.error({ kind, id, reason }, "a row of the library cannot be read");
+      if (row.account_id === LIBRARY_ACCOUNT) log().error({ kind, id, reason }, "a row of the library cannot be read");
       else unreadable.push({ kind, id, name, reason, stored: { ...row, account_id: undefined } });
       return [];
     }

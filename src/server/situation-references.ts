@@ -1,7 +1,7 @@
 import type { SituationDocument } from "@/core/situation/situation-document";
 import type { Issue } from "@/core/outcome";
-import { listAircraft } from "./aircraft";
-import { listTerrains } from "./terrains";
+import { aircraftAmong } from "./aircraft";
+import { hasTerrain } from "./terrains";
 
 /** What a situation names that its account cannot use: another account's aircraft or terrain, or one that is gone. */
 export async function missingReferences(
@@ -9,13 +9,13 @@ export async function missingReferences(
   { aircraftId, terrainId }: SituationDocument,
 ): Promise<Issue[]> {
   const issues: Issue[] = [];
-  if (!(await listAircraft(accountId)).some((aircraft) => aircraft.id === aircraftId))
+  if (!(await aircraftAmong(accountId, [aircraftId])).has(aircraftId))
     issues.push({
       code: "no_such_aircraft",
       path: "aircraftId",
       message: "The aircraft of this situation is not in your library.",
     });
-  if (terrainId !== null && !(await listTerrains(accountId)).some((terrain) => terrain.id === terrainId))
+  if (terrainId !== null && !(await hasTerrain(accountId, terrainId)))
     issues.push({
       code: "no_such_terrain",
       path: "terrainId",

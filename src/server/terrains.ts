@@ -1,11 +1,10 @@
 // Terrain grids, stored as compressed 16-bit metres.
 import { randomUUID } from "node:crypto";
-import { promisify } from "node:util";
-import { gunzip, gzip } from "node:zlib";
 import type { RowDataPacket } from "mysql2/promise";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
+import type { PackedTerrain } from "./packed-terrain";
 
 /** A terrain's name and frame, without its elevations. */
 export interface TerrainFrame {
@@ -25,6 +24,15 @@ export async function listTerrains(accountId: string): Promise<TerrainFrame[]> {
     [accountId, LIBRARY_ACCOUNT, LIBRARY_ACCOUNT],
   );
   return rows.map(frameOfRow);
+}
+
+/** Whether an account may use a terrain. */
+export async function hasTerrain(accountId: string, id: string): Promise<boolean> {
+  const [rows] = await database().execute<RowDataPacket[]>(
+    "SELECT id FROM terrains WHERE id = ? AND account_id IN (?, ?)",
+    [id, accountId, LIBRARY_ACCOUNT],
+  );
+  return rows.length > 0;
 }
 
 function frameOfRow(row: RowDataPacket): TerrainFrame {
@@ -47,36 +55,38 @@ function frameOfRow(row: RowDataPacket): TerrainFrame {
  * Compressed elevations of a terrain the account may read: gzip of 16-bit little-endian metres; null when there is
  * none.
  */
-export async function terrainElevations(accountId: string, id: string): Promise<Buffer | null> {
+export async function terrainElevations(
+  accountId: string,
+  id: string,
+): Promise<{ readonly elevations: Buffer; readonly shared: boolean } | null> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    "SELECT elevations FROM terrains WHERE id = ? AND account_id IN (?, ?)",
+    "SELECT account_id, elevations FROM terrains WHERE id = ? AND account_id IN (?, ?)",
     [id, accountId, LIBRARY_ACCOUNT],
   );
-  return rows[0] ? (rows[0].elevations as Buffer) : null;
+  return rows[0] ? { elevations: rows[0].elevations as Buffer, shared: rows[0].account_id === LIBRARY_ACCOUNT } : null;
 }
 
-/** Stores a grid under a new id, or under a fixed one (replacing it) for the library. */
+/** Stores a terrain under a new id, or under a fixed one (replacing it) for the library. */
 export async function addTerrain(
   accountId: string,
   name: string,
-  grid: TerrainGrid,
+  { frame, elevations }: PackedTerrain,
   connection: Queryable,
   id: string = randomUUID(),
 ): Promise<string> {
   await connection.execute("DELETE FROM terrains WHERE id = ? AND account_id = ?", [id, accountId]);
-  const elevations = await promisify(gzip)(Buffer.from(Int16Array.from(grid.elevations_m, Math.round).buffer));
   await connection.execute(`INSERT INTO terrains (${COLUMNS}, elevations) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, [
     id,
     accountId,
     name,
-    grid.origin.latitude_deg,
-    grid.origin.longitude_deg,
-    grid.west_m,
-    grid.south_m,
-    grid.cell_m,
-    grid.columns,
-    grid.rows,
-    elevations,
+    frame.origin.latitude_deg,
+    frame.origin.longitude_deg,
+    frame.west_m,
+    frame.south_m,
+    frame.cell_m,
+    frame.columns,
+    frame.rows,
+    Buffer.from(elevations),
   ]);
   return id;
 }
@@ -85,10 +95,4 @@ export async function addTerrain(
 export async function removeTerrain(accountId: string, id: string): Promise<boolean> {
   const [result] = await database().execute("DELETE FROM terrains WHERE id = ? AND account_id = ?", [id, accountId]);
   return (result as { affectedRows: number }).affectedRows > 0;
-}
-
-/** Elevations from their stored form. */
-export async function unpackElevations(packed: Buffer): Promise<Int16Array> {
-  const raw = await promisify(gunzip)(packed);
-  return new Int16Array(raw.buffer, raw.byteOffset, raw.byteLength / 2);
 }

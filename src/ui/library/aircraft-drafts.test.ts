@@ -18,7 +18,7 @@ describe("aircraft drafts", () => {
   it("are kept in the browser and taken up again, half-filled ones too", () => {
     const stop = keepDrafts();
     const half = { ...newAircraft("Half"), name: "" };
-    useDrafts.getState().put("a", half);
+    useDrafts.getState().put("a", half, 1);
     stop();
     useDrafts.setState({ drafts: {} });
     keepDrafts()();
@@ -46,8 +46,8 @@ describe("aircraft drafts", () => {
     ["as a new aircraft", NEW_ID, "b"],
   ])("saved %s are gone, and so is the way back to before", (_, id, savedAs) => {
     const draft = newAircraft("Saved");
-    useDrafts.getState().put(id, draft);
-    draftSaved(id, draft, savedAs);
+    useDrafts.getState().put(id, draft, 1);
+    draftSaved(id, draft, savedAs, 2);
     expect(useDrafts.getState().drafts).toEqual({});
     expect(useDrafts.temporal.getState().pastStates).toEqual([]);
   });
@@ -57,25 +57,25 @@ describe("aircraft drafts", () => {
     ["as a new aircraft", NEW_ID, "b"],
   ])("what is typed while they are saved %s stays a draft of what was saved", (_, id, savedAs) => {
     const draft = newAircraft("Saved");
-    useDrafts.getState().put(id, draft);
+    useDrafts.getState().put(id, draft, 1);
     const typed = { ...draft, name: "Typed meanwhile" };
-    useDrafts.getState().put(id, typed);
-    draftSaved(id, draft, savedAs);
+    useDrafts.getState().put(id, typed, 1);
+    draftSaved(id, draft, savedAs, 2);
     expect(useDrafts.getState().drafts).toEqual({ [savedAs]: typed });
   });
 
   it("something else of the aircraft that is saved leaves a draft alone", () => {
     const draft = newAircraft("Draft");
-    useDrafts.getState().put("a", draft);
-    draftSaved("a", newAircraft("Saved from elsewhere"), "a");
+    useDrafts.getState().put("a", draft, 1);
+    draftSaved("a", newAircraft("Saved from elsewhere"), "a", 2);
     expect(useDrafts.getState().drafts).toEqual({ a: draft });
   });
 
   it("undo goes back to before, as one step for what is typed in one go", () => {
     keepDrafts()();
     const first = newAircraft("First");
-    useDrafts.getState().put("a", first);
-    useDrafts.getState().put("a", { ...first, name: "Firs" });
+    useDrafts.getState().put("a", first, 1);
+    useDrafts.getState().put("a", { ...first, name: "Firs" }, 1);
     useDrafts.temporal.getState().undo();
     expect(useDrafts.getState().drafts).toEqual({});
   });

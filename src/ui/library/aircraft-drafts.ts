@@ -4,6 +4,8 @@ import { temporal } from "zundo";
 import { create } from "zustand";
 import { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { upgradedAircraft } from "@/core/aircraft/aircraft-versions";
+import { z } from "zod";
+import { keptAs } from "@/ui/kit/kept";
 import { undoGroups } from "@/ui/kit/undo-groups";
 
 /** A draft of an aircraft that has no id yet. */
@@ -11,20 +13,28 @@ export const NEW_ID = "new";
 
 interface DraftsState {
   readonly drafts: Readonly<Record<string, AircraftDocument>>;
-  put(id: string, document: AircraftDocument): void;
+  /** The version of the stored aircraft that each draft was begun on. */
+  readonly bases: Readonly<Record<string, number>>;
+  put(id: string, document: AircraftDocument, version: number): void;
   drop(id: string): void;
 }
 
 const groups = undoGroups();
 
-const KEY = "utrimax:aircraft-drafts";
+const KEY = "aircraft-drafts";
+const BASES_KEY = "aircraft-draft-versions";
 
 /** The store; `useDrafts.temporal` undoes and redoes. */
 export const useDrafts = create<DraftsState>()(
   temporal(
     (set) => ({
       drafts: {},
-      put: (id, document) => set((state) => ({ drafts: { ...state.drafts, [id]: document } })),
+      bases: {},
+      put: (id, document, version) =>
+        set(({ drafts, bases }) => ({
+          drafts: { ...drafts, [id]: document },
+          bases: drafts[id] === undefined ? { ...bases, [id]: version } : bases,
+        })),
       drop: (id) =>
         set((state) => ({ drafts: Object.fromEntries(Object.entries(state.drafts).filter(([key]) => key !== id)) })),
     }),
@@ -51,19 +61,26 @@ function isDraft(value: unknown): value is AircraftDocument {
 /** Takes up what was left in this browser, and keeps what is changed from now on. Damaged drafts count as none. */
 export function keepDrafts(): () => void {
   try {
-    const stored: unknown = JSON.parse(localStorage.getItem(KEY) ?? "{}");
+    const stored: unknown = JSON.parse(localStorage.getItem(keptAs(KEY)) ?? "{}");
     if (typeof stored === "object" && stored !== null && Object.keys(useDrafts.getState().drafts).length === 0) {
       const drafts = Object.entries(stored).flatMap(([id, value]) => {
         const upgraded = upgradedAircraft(value);
         return isDraft(upgraded) ? [[id, upgraded] as const] : [];
       });
-      if (drafts.length > 0) useDrafts.setState({ drafts: Object.fromEntries(drafts) });
+      const bases = z
+        .record(z.string(), z.number())
+        .safeParse(JSON.parse(localStorage.getItem(keptAs(BASES_KEY)) ?? "{}"));
+      if (drafts.length > 0)
+        useDrafts.setState({ drafts: Object.fromEntries(drafts), bases: bases.success ? bases.data : {} });
     }
   } catch {
-    localStorage.removeItem(KEY);
+    localStorage.removeItem(keptAs(KEY));
   }
   forgetHistory();
-  return useDrafts.subscribe(({ drafts }) => localStorage.setItem(KEY, JSON.stringify(drafts)));
+  return useDrafts.subscribe(({ drafts, bases }) => {
+    localStorage.setItem(keptAs(KEY), JSON.stringify(drafts));
+    localStorage.setItem(keptAs(BASES_KEY), JSON.stringify(bases));
+  });
 }
 
 /**
@@ -72,16 +89,18 @@ export function keepDrafts(): () => void {
  *
  * @param document - what was saved
  * @param savedAs - the id that it has now
+ * @param version - the version that it has now
  */
-export function draftSaved(id: string, document: AircraftDocument, savedAs: string): void {
+export function draftSaved(id: string, document: AircraftDocument, savedAs: string, version: number): void {
   const { drafts, put, drop } = useDrafts.getState();
   const draft = drafts[id];
   if (draft === undefined) return;
   if (draft === document) {
     drop(id);
     forgetHistory();
-  } else if (savedAs !== id) {
-    put(savedAs, draft);
+  } else if (savedAs === id) useDrafts.setState(({ bases }) => ({ bases: { ...bases, [id]: version } }));
+  else {
+    put(savedAs, draft, version);
     drop(id);
     forgetHistory();
   }

@@ -1,6 +1,6 @@
 // The account's own settings. They are kept in the browser, where they take effect at once, and told to the server so
 // that they follow the account to another one.
-import type { Preferences } from "@/server/accounts";
+import type { Preferences } from "@/server/preferences";
 import { send } from "@/ui/kit/request";
 import { type Appearance, chooseAppearance, chosenAppearance } from "@/ui/kit/appearance/appearance";
 import { useUnits } from "@/ui/kit/units/units-store";

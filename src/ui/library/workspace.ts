@@ -3,13 +3,17 @@ import { createContext, useContext, useMemo } from "react";
 import { type LandingEnd, landingEnds } from "@/core/landing/landing-end";
 import type { Account } from "@/server/accounts";
 import type { Library } from "@/server/library";
-import type { StoredSituation } from "@/server/situations";
+import type { Page } from "@/server/page";
+import type { ListedSituation, StoredSituation } from "@/server/situations";
 
 /** What the server gave the page to work with. */
 export interface WorkspaceData {
-  readonly account: Pick<Account, "kind" | "email" | "preferences">;
+  readonly account: Pick<Account, "id" | "kind" | "email" | "preferences">;
   readonly library: Library;
-  readonly situations: readonly StoredSituation[];
+  /** Those saved last, by name. */
+  readonly situations: Page<ListedSituation>;
+  /** The one to open. */
+  readonly first: StoredSituation;
 }
 
 const Context = createContext<WorkspaceData | null>(null);

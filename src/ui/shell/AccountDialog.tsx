@@ -7,6 +7,8 @@ import { FileButton } from "@/ui/kit/forms/FileButton";
 import { type Answer, send, sendRaw } from "@/ui/kit/request";
 import { Panel } from "@/ui/kit/dialogs/Panel";
 import { useWorkspace } from "@/ui/library/workspace";
+import { AccountSettings } from "./AccountSettings";
+import { forgetAllKept } from "@/ui/kit/kept";
 import { UnreadableRows } from "./UnreadableRows";
 import { TerrainField } from "@/ui/situation/TerrainField";
 
@@ -38,6 +40,7 @@ export function AccountDialog() {
   const signOut = async () => {
     const answer = await send("DELETE", "/api/session");
     if (!answer.ok) return toast(answer.issues.map((issue) => issue.message).join(" "));
+    forgetAllKept();
     // A whole new page, which leads to the start: nothing of this account stays in memory.
     location.reload();
   };
@@ -67,6 +70,7 @@ export function AccountDialog() {
       <p className="mt-2 text-[13px] text-ink2">
         An import adds copies of what the file holds; nothing that is here is replaced.
       </p>
+      <AccountSettings />
       <UnreadableRows />
       <TerrainField />
     </Panel>

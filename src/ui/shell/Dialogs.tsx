@@ -1,4 +1,6 @@
 "use client";
+import { AircraftConflict } from "@/ui/situation/AircraftConflict";
+import { SituationConflict } from "@/ui/situation/SituationConflict";
 import { SituationsDialog } from "@/ui/situation/SituationsDialog";
 import { AccountDialog } from "./AccountDialog";
 import { CommandPalette } from "./CommandPalette";
@@ -16,6 +18,8 @@ export function Dialogs() {
       <SituationsDialog />
       <UnitsDialog />
       <AccountDialog />
+      <SituationConflict />
+      <AircraftConflict />
     </>
   );
 }

@@ -3,7 +3,7 @@ import { useSelectedLayoutSegment } from "next/navigation";
 import { useEffect, useState } from "react";
 import { STAGES } from "@/ui/stages";
 import type { StageFace } from "@/ui/stages/stage-face";
-import { useWorkspace } from "@/ui/library/workspace";
+import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { saveStateOf, useSituation } from "@/ui/situation/situation-store";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
@@ -55,7 +55,7 @@ const STAND_IN_MS = 2000;
  * situation.
  */
 function StandIn() {
-  const { aircraft } = useWorkspace().library;
+  const aircraft = useLibraryAircraft();
   const id = useSituation((state) => state.current.aircraftId);
   const shown = useAircraft();
   const missing = aircraft.some((candidate) => candidate.id === id) ? null : id;

@@ -1,9 +1,11 @@
 "use client";
 import dynamic from "next/dynamic";
-import { type ReactNode, useEffect, useRef } from "react";
+import { useRouter } from "next/navigation";
+import { keepFor } from "@/ui/kit/kept";
+import { hearTabs } from "@/ui/kit/tabs";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import { Toaster } from "sonner";
 import { Tooltip } from "radix-ui";
-import type { Preferences } from "@/server/accounts";
 import type { StoredSituation } from "@/server/situations";
 import { draftOf } from "@/ui/situation/draft";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -28,7 +30,7 @@ const Dialogs = dynamic(() => import("./Dialogs").then((module) => module.Dialog
 export function Workspace({ children, ...data }: WorkspaceData & { children: ReactNode }) {
   return (
     <WorkspaceProvider value={data}>
-      <OpenFirst situations={data.situations} preferences={data.account.preferences}>
+      <OpenFirst first={data.first} account={data.account}>
         <Frame>{children}</Frame>
       </OpenFirst>
     </WorkspaceProvider>
@@ -37,26 +39,28 @@ export function Workspace({ children, ...data }: WorkspaceData & { children: Rea
 
 /** Opens the situation worked on last in this browser, or the account's latest, before anything reads the store. */
 function OpenFirst({
-  situations,
-  preferences,
+  first,
+  account,
   children,
 }: {
-  situations: readonly StoredSituation[];
-  preferences: Preferences;
+  first: StoredSituation;
+  account: WorkspaceData["account"];
   children: ReactNode;
 }) {
+  // Before anything below reads what is kept.
+  useState(() => keepFor(account.id));
   const ready = useSituation((state) => state.id !== "");
-  const firstPreferences = useRef(preferences);
+  const atFirst = useRef({ first, preferences: account.preferences });
   useEffect(() => {
     void useUnits.persist.rehydrate();
-    adoptPreferences(firstPreferences.current);
+    adoptPreferences(atFirst.current.preferences);
   }, []);
   useEffect(() => {
-    const last = localStorage.getItem("utrimax:situation");
-    const first = situations.find((situation) => situation.id === last) ?? situations[0];
     const { open, id } = useSituation.getState();
-    if (!situations.some((situation) => situation.id === id)) open(first.id, first.document, draftOf(first.id));
-  }, [situations]);
+    const situation = atFirst.current.first;
+    // A page that comes back to the stages finds its situation still open.
+    if (id !== situation.id) open(situation, draftOf(situation.id));
+  }, [account.id]);
   return ready ? children : <p className="p-8 text-ink2">Opening …</p>;
 }
 
@@ -64,6 +68,7 @@ function Frame({ children }: { children: ReactNode }) {
   useSaving();
   useSituationTerrain();
   useUnreadableNotice();
+  useOtherTabs();
   useEffect(keepDrafts, []);
   return (
     <Tooltip.Provider delayDuration={400}>
@@ -90,6 +95,12 @@ function Frame({ children }: { children: ReactNode }) {
       />
     </Tooltip.Provider>
   );
+}
+
+/** What another tab adds or deletes is in the lists here too. */
+function useOtherTabs(): void {
+  const router = useRouter();
+  useEffect(() => hearTabs(({ kind }) => kind === "changed" && router.refresh()), [router]);
 }
 
 /** Keeps a stage's answer up to date while another is open. */

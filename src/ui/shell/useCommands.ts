@@ -3,7 +3,7 @@ import { useRouter, useSelectedLayoutSegment } from "next/navigation";
 import { toast } from "sonner";
 import { chooseAndTellAppearance } from "@/ui/library/preferences";
 import { printCard } from "@/ui/kit/print/card-store";
-import { useWorkspace } from "@/ui/library/workspace";
+import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { downloadSituation, useSituationActions } from "@/ui/situation/useSituationActions";
 import { situationLink } from "@/ui/situation/shared-link";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -16,7 +16,7 @@ import type { Command, History } from "@/ui/stages/stage-face";
 /** All of them: the one list behind the keys, the palette and the list of keys. */
 export function useCommands(): Command[] {
   const router = useRouter();
-  const { library } = useWorkspace();
+  const aircraft = useLibraryAircraft();
   const show = useDialogs((state) => state.show);
   const { copy } = useSituationActions();
   const slug = useSelectedLayoutSegment();
@@ -59,7 +59,7 @@ export function useCommands(): Command[] {
       group: "Situation",
       keys: "",
       keyLabel: "",
-      run: () => downloadSituation(useSituation.getState().current, library),
+      run: () => downloadSituation(useSituation.getState().current, aircraft),
     },
     {
       title: "Copy a link to this situation",

@@ -6,7 +6,7 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { checkBy } from "@/ui/kit/forms/fault";
 import { Configuration } from "@/core/aircraft/configuration";
-import { useWorkspace } from "@/ui/library/workspace";
+import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { useAircraft } from "./useAircraft";
 import { ChipEditor } from "./ChipEditor";
 import { useSituation } from "./situation-store";
@@ -23,7 +23,7 @@ const slipCheck = checkBy(Configuration.shape.slip);
 
 /** Which aircraft, and what of it is out, open or turning. */
 export function AircraftEditor() {
-  const { aircraft } = useWorkspace().library;
+  const aircraft = useLibraryAircraft();
   const { id, document } = useAircraft();
   const configuration = useSituation((state) => state.current.configuration);
   const change = useSituation((state) => state.change);

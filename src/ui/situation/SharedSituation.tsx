@@ -2,13 +2,13 @@
 import { useEffect } from "react";
 import { toast } from "sonner";
 import { cleanGlide } from "@/core/aircraft/configuration";
-import { useWorkspace } from "@/ui/library/workspace";
+import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { situationOfLink } from "./shared-link";
 import { useSituation } from "./situation-store";
 
 /** Applies what a shared address carries, as a change that can be undone, and cleans the address. */
 export function SharedSituation() {
-  const { aircraft } = useWorkspace().library;
+  const aircraft = useLibraryAircraft();
   useEffect(() => {
     const { current, change } = useSituation.getState();
     const shared = situationOfLink(location.search, current);

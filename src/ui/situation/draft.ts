@@ -2,22 +2,31 @@
 import type { SituationDocument } from "@/core/situation/situation-document";
 import { readSituation } from "@/core/situation/situation-versions";
 
+/** Unsaved work. */
+export interface Draft {
+  /** Of the stored situation that it was made from; null in drafts of an older program. */
+  readonly version: number | null;
+  readonly document: SituationDocument;
+}
+
 const key = (id: string) => `utrimax:draft:${id}`;
 
 /** What was left unsaved of a situation in this browser; a damaged draft counts as none. */
-export function draftOf(id: string): SituationDocument | undefined {
+export function draftOf(id: string): Draft | undefined {
   const stored = localStorage.getItem(key(id));
   if (!stored) return undefined;
   try {
-    const read = readSituation(JSON.parse(stored));
-    return read.ok ? read.value : undefined;
+    const kept: { version?: unknown; document?: unknown } = JSON.parse(stored);
+    const read = readSituation(kept.document ?? kept);
+    if (!read.ok) return undefined;
+    return { version: kept.document && typeof kept.version === "number" ? kept.version : null, document: read.value };
   } catch {
     return undefined;
   }
 }
 
 /** Keeps unsaved work, or forgets it once it is saved. */
-export function keepDraft(id: string, document: SituationDocument | null): void {
-  if (document) localStorage.setItem(key(id), JSON.stringify(document));
+export function keepDraft(id: string, draft: Draft | null): void {
+  if (draft) localStorage.setItem(key(id), JSON.stringify(draft));
   else localStorage.removeItem(key(id));
 }

@@ -9,7 +9,7 @@ const redo = () => store.temporal.getState().redo();
 
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ["performance"] });
-  store.getState().open("a", DEMO);
+  store.getState().open({ id: "a", version: 1, document: DEMO });
 });
 afterEach(() => {
   vi.useRealTimers();
@@ -42,7 +42,7 @@ describe("situation in hand", () => {
 
   it("does not undo into another situation", () => {
     store.getState().change({ altitude_m: 900 });
-    store.getState().open("b", { ...DEMO, name: "Other" });
+    store.getState().open({ id: "b", version: 1, document: { ...DEMO, name: "Other" } });
     undo();
     expect(store.getState().current.name).toBe("Other");
     // The first change after opening is a step of its own however soon it comes.
@@ -52,7 +52,7 @@ describe("situation in hand", () => {
   });
 
   it("opens with what was left unsaved", () => {
-    store.getState().open("a", DEMO, { ...DEMO, mass_kg: 950 });
+    store.getState().open({ id: "a", version: 1, document: DEMO }, { version: 1, document: { ...DEMO, mass_kg: 950 } });
     expect(saveStateOf(store.getState())).toBe("unsaved");
     expect(store.getState().current.mass_kg).toBe(950);
   });
@@ -62,7 +62,7 @@ describe("situation in hand", () => {
     const sent = store.getState().current;
     store.getState().setLink("saving");
     store.getState().change({ altitude_m: 950 });
-    store.getState().markSaved(sent);
+    store.getState().markSaved(sent, 2);
     expect(saveStateOf(store.getState())).toBe("unsaved");
   });
 
@@ -70,7 +70,7 @@ describe("situation in hand", () => {
     store.getState().setLink("away");
     store.getState().change((current) => ({ mass_kg: current.mass_kg - 10 }));
     expect(saveStateOf(store.getState())).toBe("away");
-    store.getState().markSaved(store.getState().current);
+    store.getState().markSaved(store.getState().current, 2);
     expect(saveStateOf(store.getState())).toBe("saved");
   });
 });

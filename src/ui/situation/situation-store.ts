@@ -2,7 +2,9 @@
 import { temporal } from "zundo";
 import { create } from "zustand";
 import type { SituationDocument } from "@/core/situation/situation-document";
+import type { StoredSituation } from "@/server/situations";
 import { undoGroups } from "@/ui/kit/undo-groups";
+import type { Draft } from "./draft";
 
 /** What the page is doing about the database. `away`: it cannot be reached, the work is kept here and saved later. */
 type Link = "idle" | "saving" | "away";
@@ -10,16 +12,24 @@ type Link = "idle" | "saving" | "away";
 /** How the work stands to what is stored. */
 export type SaveState = "saved" | "unsaved" | "saving" | "away";
 
+/** A situation as it is stored: the part of it that the page works with. */
+export type Opened = Pick<StoredSituation, "id" | "version" | "document">;
+
 interface SituationState {
   readonly id: string;
+  /** That the work was made from. */
+  readonly version: number;
   readonly saved: SituationDocument;
   readonly current: SituationDocument;
   readonly link: Link;
+  /** What was saved elsewhere since; the user says what becomes of the two. */
+  readonly meanwhile: Opened | null;
   /** Opens another situation; the draft, if any, is what was left unsaved in this browser. */
-  open(id: string, saved: SituationDocument, draft?: SituationDocument): void;
+  open(stored: Opened, draft?: Draft): void;
   change(patch: Partial<SituationDocument> | ((current: SituationDocument) => Partial<SituationDocument>)): void;
   setLink(link: Link): void;
-  markSaved(document: SituationDocument): void;
+  markSaved(document: SituationDocument, version: number): void;
+  setMeanwhile(stored: Opened | null): void;
 }
 
 const groups = undoGroups();
@@ -32,11 +42,21 @@ export const useSituation = create<SituationState>()(
   temporal(
     (set) => ({
       id: "",
+      version: 0,
+      meanwhile: null,
       saved: EMPTY,
       current: EMPTY,
       link: "idle",
-      open: (id, saved, draft) => {
-        set({ id, saved, current: draft ?? saved, link: "idle" });
+      open: ({ id, version, document: saved }, draft) => {
+        set({
+          id,
+          // Work that was begun on an older version is saved over that one, and the other is not lost unnoticed.
+          version: draft?.version ?? version,
+          saved,
+          current: draft?.document ?? saved,
+          link: "idle",
+          meanwhile: null,
+        });
         // Opening is not a change to undo, and the next change is a step of its own however soon it comes.
         useSituation.temporal.getState().clear();
         groups.end();
@@ -46,7 +66,8 @@ export const useSituation = create<SituationState>()(
           current: { ...state.current, ...(typeof patch === "function" ? patch(state.current) : patch) },
         })),
       setLink: (link) => set({ link }),
-      markSaved: (document) => set({ saved: document, link: "idle" }),
+      markSaved: (document, version) => set({ saved: document, version, link: "idle", meanwhile: null }),
+      setMeanwhile: (meanwhile) => set({ meanwhile, link: "idle" }),
     }),
     {
       partialize: ({ current }) => ({ current }),

@@ -7,7 +7,11 @@ import { cleanGlide } from "@/core/aircraft/configuration";
 import { newAircraft } from "@/core/aircraft/new-aircraft";
 import { issuesOf } from "@/core/outcome";
 import { download, fileName } from "@/ui/kit/download";
-import { type Answer, send } from "@/ui/kit/request";
+import type { StoredAircraft } from "@/server/aircraft";
+import { send } from "@/ui/kit/request";
+import { tellTabs } from "@/ui/kit/tabs";
+import { useAircraftConflict } from "@/ui/library/aircraft-conflict";
+import { forgetAircraft, noteAircraft } from "@/ui/library/library-aircraft";
 import { useSituation } from "./situation-store";
 import { NEW_ID, draftSaved, useDrafts } from "@/ui/library/aircraft-drafts";
 
@@ -24,8 +28,12 @@ export function flyAircraft(id: string, document: AircraftDocument): void {
 /** What can be done with aircraft as a whole; each says what went wrong and changes nothing then. */
 export function useAircraftActions() {
   const router = useRouter();
+  const changed = () => {
+    tellTabs({ kind: "changed" });
+    router.refresh();
+  };
   const add = async (document: AircraftDocument, says: string): Promise<string | null> => {
-    const answer: Answer<{ id: string }> = await send("POST", "/api/aircraft", document);
+    const answer = await send<{ id: string; version: number }>("POST", "/api/aircraft", document);
     if (!answer.ok) {
       toast(
         answer.away
@@ -34,34 +42,45 @@ export function useAircraftActions() {
       );
       return null;
     }
-    router.refresh();
+    noteAircraft([{ ...answer.value, shared: false, document }]);
+    changed();
     toast(says);
     return answer.value.id;
   };
   return {
     create: () => {
-      useDrafts.getState().put(NEW_ID, newAircraft("New aeroplane"));
+      useDrafts.getState().put(NEW_ID, newAircraft("New aeroplane"), 0);
     },
     /** A copy of one's own; the original stays as it is. */
-    copy: async (document: AircraftDocument) => {
+    copy: async (document: AircraftDocument): Promise<boolean> => {
       const name = `Copy of ${document.name}`.slice(0, 60);
       const id = await add({ ...document, name }, `“${name}” is in your library.`);
       if (id) flyAircraft(id, document);
+      return id !== null;
     },
     /**
      * Saves a draft: in place when it is the account's own, otherwise as one of its own. It becomes the situation's
      * aircraft. False when it could not be saved.
+     *
+     * @param over - the version to save over, when the user has seen it; otherwise the one the draft was begun on
      */
-    save: async (id: string, shared: boolean, document: AircraftDocument): Promise<boolean> => {
-      let savedAs = id;
+    save: async (id: string, shared: boolean, document: AircraftDocument, over?: number): Promise<boolean> => {
+      let [savedAs, version] = [id, 1];
       if (id === NEW_ID || shared) {
         const added = await add(document, `“${document.name}” is saved and current.`);
         if (!added) return false;
         flyAircraft(added, document);
         savedAs = added;
       } else {
-        const answer = await send("PUT", `/api/aircraft/${id}`, document);
+        const base = useDrafts.getState().bases[id];
+        const answer = await send<{ version: number }>("PUT", `/api/aircraft/${id}`, document, {
+          version: over ?? base ?? 0,
+        });
         if (!answer.ok) {
+          if (answer.stored) {
+            useAircraftConflict.setState({ conflict: { mine: document, theirs: answer.stored as StoredAircraft } });
+            return false;
+          }
           toast(
             answer.away
               ? "The database is away: the changes are kept in this browser. Save again when it is back."
@@ -72,10 +91,12 @@ export function useAircraftActions() {
         const { mass_kg } = useSituation.getState().current;
         if (!(mass_kg >= document.mass.minimum_kg && mass_kg <= document.mass.maximum_kg))
           useSituation.getState().change({ mass_kg: document.mass.usual_kg });
-        router.refresh();
+        version = answer.value.version;
+        noteAircraft([{ id, shared: false, version, document }]);
+        changed();
         toast(`“${document.name}” is saved.`);
       }
-      draftSaved(id, document, savedAs);
+      draftSaved(id, document, savedAs, version);
       return true;
     },
     export: (document: AircraftDocument) =>
@@ -106,11 +127,12 @@ export function useAircraftActions() {
         toast(answer.issues.map((issue) => issue.message).join(" "));
         return;
       }
-      router.refresh();
+      forgetAircraft(id);
+      changed();
       toast(`“${name}” is deleted.`, {
         action: {
           label: "Undo",
-          onClick: () => void send("PATCH", `/api/aircraft/${id}`, { deleted: false }).then(() => router.refresh()),
+          onClick: () => void send("PATCH", `/api/aircraft/${id}`, { deleted: false }).then(changed),
         },
       });
     },

@@ -3,16 +3,20 @@ import { useRouter } from "next/navigation";
 import { toast } from "sonner";
 import type { Issue } from "@/core/outcome";
 import type { SituationDocument } from "@/core/situation/situation-document";
+import type { StoredAircraft } from "@/server/aircraft";
 import type { Library } from "@/server/library";
+import { fetchAircraft, useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { download, fileName } from "@/ui/kit/download";
 import { type Answer, send } from "@/ui/kit/request";
 import { draftOf, keepDraft } from "./draft";
 import { readSituationFile, writeSituationFile } from "./situation-file";
-import { useSituation } from "./situation-store";
+import { tellTabs } from "@/ui/kit/tabs";
+import { rememberSituation } from "./last-situation";
+import { type Opened, useSituation } from "./situation-store";
 
 /** Hands a situation out as a file, with its aircraft when that is the account's own. */
-export function downloadSituation(document: SituationDocument, library: Library): void {
-  const own = library.aircraft.find((aircraft) => aircraft.id === document.aircraftId && !aircraft.shared);
+export function downloadSituation(document: SituationDocument, aircraft: readonly StoredAircraft[]): void {
+  const own = aircraft.find((candidate) => candidate.id === document.aircraftId && !candidate.shared);
   download(`${fileName(document.name)}.json`, "application/json", writeSituationFile(document, own?.document ?? null));
 }
 
@@ -21,31 +25,52 @@ function say(issues: readonly Issue[]): void {
 }
 
 /** Opens a situation: what was left unsaved of it in this browser comes back too. */
-export function openSituation(id: string, document: SituationDocument): void {
-  useSituation.getState().open(id, document, draftOf(id));
+export function openSituation(stored: Opened): void {
+  rememberSituation(stored.id);
+  useSituation.getState().open(stored, draftOf(stored.id));
 }
 
 /** What can be done with situations as a whole; each says what went wrong and changes nothing then. */
 export function useSituationActions() {
   const router = useRouter();
+  const aircraft = useLibraryAircraft();
 
   const add = async (document: SituationDocument): Promise<boolean> => {
-    const answer: Answer<{ id: string }> = await send("POST", "/api/situations", document);
+    const answer = await send<{ id: string; version: number }>("POST", "/api/situations", document);
     if (!answer.ok) {
       say(answer.issues);
       return false;
     }
-    openSituation(answer.value.id, document);
-    router.refresh();
+    openSituation({ ...answer.value, document });
+    changed();
     return true;
+  };
+  const changed = () => {
+    tellTabs({ kind: "changed" });
+    router.refresh();
   };
 
   return {
+    /** Opens a situation of the account; false when it cannot be had. */
+    open: async (id: string): Promise<boolean> => {
+      const answer = await send<Opened>("GET", `/api/situations/${id}`);
+      if (!answer.ok) {
+        say(answer.issues);
+        return false;
+      }
+      const { aircraftId } = answer.value.document;
+      // One that has gone is told on the page, with the aircraft that stands in for it.
+      if (!aircraft.some((candidate) => candidate.id === aircraftId)) await fetchAircraft(aircraftId);
+      openSituation(answer.value);
+      return true;
+    },
     /** A copy of what is on the screen, opened; the original stays as it is saved. */
-    copy: async () => {
+    copy: async (): Promise<boolean> => {
       const { current } = useSituation.getState();
       const name = `Copy of ${current.name}`.slice(0, 80);
-      if (await add({ ...current, name })) toast(`“${name}” is open.`);
+      const added = await add({ ...current, name });
+      if (added) toast(`“${name}” is open.`);
+      return added;
     },
     importFile: async (file: File, library: Library) => {
       const read =
@@ -53,15 +78,17 @@ export function useSituationActions() {
           ? readSituationFile("x".repeat(1024 * 1024 + 1))
           : readSituationFile(await file.text());
       if (!read.ok) return say([read.issue]);
-      const { aircraft } = read.value;
+      const { aircraft: brought } = read.value;
       let { document } = read.value;
-      const known = library.aircraft.some((candidate) => candidate.id === document.aircraftId);
-      if (!known && aircraft) {
-        const answer: Answer<{ id: string }> = await send("POST", "/api/aircraft", aircraft);
+      const known =
+        aircraft.some((candidate) => candidate.id === document.aircraftId) ||
+        (await fetchAircraft(document.aircraftId)).ok;
+      if (!known && brought) {
+        const answer: Answer<{ id: string }> = await send("POST", "/api/aircraft", brought);
         if (!answer.ok) return say(answer.issues);
         document = { ...document, aircraftId: answer.value.id };
       }
-      if (!known && !aircraft)
+      if (!known && !brought)
         return say([
           {
             code: "no_such_aircraft",
@@ -82,7 +109,7 @@ export function useSituationActions() {
         return false;
       }
       if (deleted) keepDraft(id, null);
-      router.refresh();
+      changed();
       return true;
     },
   };

@@ -1,4 +1,5 @@
 import type { ComponentType } from "react";
+import type { Slug } from "./slugs";
 
 /** What the spine says of a stage. */
 export interface Headline {
@@ -27,7 +28,7 @@ export interface History {
 /** All that the shell knows of a stage. */
 export interface StageFace {
   /** Its address; with a capital and spaces it is its name. */
-  readonly slug: string;
+  readonly slug: Slug;
   readonly name: string;
   /** What the pilot asks. */
   readonly question: string;

@@ -1,15 +1,29 @@
 import { Credentials, createUser } from "@/server/accounts";
-import { addSituation } from "@/server/situations";
+import { transaction } from "@/server/database";
 import { demoSituation } from "@/server/demo-library";
+import { faultOfPassword } from "@/server/passwords";
 import { waitBefore } from "@/server/rate-limit";
-import { addressOf, readBody, refuse, route } from "@/server/route";
-import { closeSession, openSession } from "@/server/sessions";
+import { addressOf, readBody, refusal, refuse, route } from "@/server/route";
+import { openSession, rememberDevice } from "@/server/sessions";
+import { addSituation } from "@/server/situations";
 
 export const POST = route(async (request) => {
   const wait_s = await waitBefore("createAccount", addressOf(request));
-  if (wait_s > 0) return refuse(429, "too_many_attempts", `Too many new accounts from here. Try again in ${wait_s} s.`);
+  if (wait_s > 0)
+    return refuse(429, "too_many_attempts", `Too many new accounts from here. Try again in ${wait_s} s.`, "", wait_s);
   const credentials = await readBody(request, Credentials);
-  const accountId = await createUser(credentials);
+  const fault = await faultOfPassword(credentials.password, credentials.email);
+  if (fault) return refusal(422, [fault]);
+  // A first situation to change, rather than an empty page.
+  const document = { ...(await demoSituation()), name: "My first situation" };
+  const accountId = await transaction(async (connection) => {
+    const id = await createUser(credentials, connection);
+    if (id) {
+      await addSituation(id, document, connection);
+      await openSession(id, connection);
+    }
+    return id;
+  });
   if (!accountId)
     return refuse(
       409,
@@ -17,9 +31,6 @@ export const POST = route(async (request) => {
       "There is an account with this e-mail address already. Sign in instead.",
       "email",
     );
-  // A first situation to change, rather than an empty page.
-  await addSituation(accountId, { ...(await demoSituation()), name: "My first situation" });
-  await closeSession();
-  await openSession(accountId);
+  await rememberDevice(accountId);
   return Response.json({ ok: true }, { status: 201 });
 });

@@ -1,16 +1,22 @@
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
-import { addAircraft, listAircraft } from "@/server/aircraft";
-import { readBody, requireAccount, route } from "@/server/route";
+import { addAircraft, pageOfAircraft } from "@/server/aircraft";
+import { DOCUMENT_BODY, readBody, requireAccount, route } from "@/server/route";
+import { storing } from "@/server/room";
 
-export const GET = route(async () => {
+/** The library's and one's own, a page at a time: `after` in the query is the `next` of the page before. */
+export const GET = route(async (request) => {
   const account = await requireAccount();
-  return Response.json({ aircraft: await listAircraft(account.id) });
+  const after = new URL(request.url).searchParams.get("after") ?? "";
+  const { items, next } = await pageOfAircraft(account.id, after.slice(0, 64));
+  return Response.json({ aircraft: items, next });
 });
 
 export const POST = route(async (request) => {
   const account = await requireAccount();
-  return Response.json(
-    { id: await addAircraft(account.id, await readBody(request, AircraftOfAnyVersion)) },
-    { status: 201 },
+  const document = await readBody(request, AircraftOfAnyVersion, DOCUMENT_BODY);
+  const bytes = JSON.stringify(document).length;
+  const id = await storing(account.id, { aircraft: 1, bytes }, (connection) =>
+    addAircraft(account.id, document, connection),
   );
+  return Response.json({ id, version: 1 }, { status: 201 });
 });

@@ -8,7 +8,8 @@ import { addSituation } from "@/server/situations";
 
 export const POST = route(async (request) => {
   const wait_s = await waitBefore("openDemo", addressOf(request));
-  if (wait_s > 0) return refuse(429, "too_many_attempts", `Too many demos opened from here. Try again in ${wait_s} s.`);
+  if (wait_s > 0)
+    return refuse(429, "too_many_attempts", `Too many demos opened from here. Try again in ${wait_s} s.`, "", wait_s);
   const document = await demoSituation();
   await closeSession();
   const situationId = await transaction(async (connection) => {

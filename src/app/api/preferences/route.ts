@@ -1,4 +1,5 @@
-import { Preferences, savePreferences } from "@/server/accounts";
+import { savePreferences } from "@/server/accounts";
+import { Preferences } from "@/server/preferences";
 import { readBody, requireAccount, route } from "@/server/route";
 
 export const PUT = route(async (request) => {

@@ -1,13 +1,15 @@
 import { z } from "zod";
-import { readEsriAscii } from "@/core/earth/esri-ascii";
 import { LatLon } from "@/core/earth/geodesic";
 import { issuesOf } from "@/core/outcome";
-import { database } from "@/server/database";
-import { listTerrains, addTerrain } from "@/server/terrains";
-import { readText, refusal, requireAccount, route } from "@/server/route";
+import { readUpload, refusal, requireAccount, route } from "@/server/route";
+import { storing } from "@/server/room";
+import { addTerrain, listTerrains } from "@/server/terrains";
+import { inThread } from "@/server/threads";
 
 /** A 2,048² grid of elevations takes about this much text, bytes. */
 const UPLOAD_LIMIT = 24 * 1024 * 1024;
+/** Reading the largest takes two seconds. */
+const READING_MS = 30_000;
 
 const Query = z.object({
   name: z.string().trim().min(1, "The terrain needs a name.").max(80, "At most 80 characters."),
@@ -38,9 +40,13 @@ export const POST = route(async (request) => {
       : null,
   });
   if (!query.success) return refusal(422, issuesOf(query.error));
-  const read = readEsriAscii(await readText(request, UPLOAD_LIMIT), query.data.origin);
+  const bytes = await readUpload(request, UPLOAD_LIMIT, account.id);
+  const asking = { client: account.id, signal: request.signal, limit_ms: READING_MS };
+  const read = await inThread("files", "readTerrain", { bytes, origin: query.data.origin }, asking);
   if (!read.ok) return refusal(422, [read.issue]);
-  const id = await addTerrain(account.id, query.data.name, read.value.grid, database());
-  const { elevations_m: _, ...frame } = read.value.grid;
-  return Response.json({ id, frame, missingCells: read.value.missingCells }, { status: 201 });
+  const { frame, elevations, missingCells } = read.value;
+  const id = await storing(account.id, { terrains: 1, bytes: elevations.byteLength }, (connection) =>
+    addTerrain(account.id, query.data.name, read.value, connection),
+  );
+  return Response.json({ id, frame, missingCells }, { status: 201 });
 });

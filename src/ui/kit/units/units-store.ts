@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import { create } from "zustand";
-import { persist } from "zustand/middleware";
+import { createJSONStorage, persist } from "zustand/middleware";
+import { accountStorage } from "../kept";
 import {
   DEFAULT_UNITS,
   type QuantityKind,
@@ -28,7 +29,7 @@ export const useUnits = create<UnitsState>()(
         ),
       reset: () => set({ units: DEFAULT_UNITS }),
     }),
-    { name: "utrimax:units", skipHydration: true },
+    { name: "units", storage: createJSONStorage(() => accountStorage), skipHydration: true },
   ),
 );
 

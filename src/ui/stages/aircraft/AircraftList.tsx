@@ -1,6 +1,9 @@
 "use client";
 import { Copy, Download, Plus, Trash2 } from "lucide-react";
 import { FileButton } from "@/ui/kit/forms/FileButton";
+import { useState } from "react";
+import { toast } from "sonner";
+import { fetchAllAircraft, useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { useWorkspace } from "@/ui/library/workspace";
 import { useSituation } from "@/ui/situation/situation-store";
 import { NEW_ID, useDrafts } from "@/ui/library/aircraft-drafts";
@@ -9,10 +12,20 @@ import { useEdited } from "./useEdited";
 
 /** The library's aircraft and one's own: choose, create, copy, delete, export, import. */
 export function AircraftList() {
-  const { aircraft } = useWorkspace().library;
+  const aircraft = useLibraryAircraft();
   const currentId = useSituation((state) => state.current.aircraftId);
   const drafts = useDrafts((state) => state.drafts);
   const drop = useDrafts((state) => state.drop);
+  const { moreAircraft } = useWorkspace().library;
+  const [fetching, setFetching] = useState(false);
+  const [all, setAll] = useState(false);
+  const showAll = async () => {
+    setFetching(true);
+    const answer = await fetchAllAircraft();
+    setFetching(false);
+    setAll(answer.ok);
+    if (!answer.ok) toast(answer.issues.map((issue) => issue.message).join(" "));
+  };
   const actions = useAircraftActions();
   const edited = useEdited();
   const choose = (id: string) => {
@@ -100,6 +113,13 @@ export function AircraftList() {
             </li>
           );
         })}
+        {moreAircraft && !all && (
+          <li className="px-3 py-1.5">
+            <button type="button" className="btn btn-quiet" disabled={fetching} onClick={() => void showAll()}>
+              {fetching ? "Fetching …" : "Show all of mine"}
+            </button>
+          </li>
+        )}
       </ul>
     </section>
   );

@@ -9,7 +9,7 @@ import { Chart } from "@/ui/kit/charts/Chart";
 import { type ChartInk, apart, endLabel } from "@/ui/kit/charts/chart-ink";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { SliderField } from "@/ui/kit/forms/SliderField";
-import { useWorkspace } from "@/ui/library/workspace";
+import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -29,7 +29,7 @@ export function PolarView() {
   const situationMass = useSituation((state) => state.current.mass_kg);
   const configuration = useSituation((state) => state.current.configuration);
   const pilot = useSituation((state) => state.current.pilot);
-  const { aircraft } = useWorkspace().library;
+  const aircraft = useLibraryAircraft();
   const units = useUnits((state) => state.units);
   const format = useFormat();
   const [mass, setMass] = useState<number | null>(null);

@@ -39,7 +39,7 @@ export function useEdited(): Edited {
       changed: document !== current.document,
       faults: parsed.success ? [] : issuesOf(parsed.error),
       doubts: doubtsAbout(document, (speed_mps) => format("speed", speed_mps)),
-      change: (next) => put(id, next(useDrafts.getState().drafts[id] ?? document)),
+      change: (next) => put(id, next(useDrafts.getState().drafts[id] ?? document), current.version),
     };
   }, [id, current, document, put, format]);
 }

@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import { create } from "zustand";
-import { persist } from "zustand/middleware";
+import { createJSONStorage, persist } from "zustand/middleware";
+import { accountStorage } from "@/ui/kit/kept";
 import type { Tick } from "./restart-words";
 
 /** A run of a cause check against the clock, kept for the log. */
@@ -27,7 +28,7 @@ export const useFlowRuns = create<RunsState>()(
       keep: (run) => set((state) => ({ runs: [...state.runs, run].slice(-MOST) })),
       clear: () => set({ runs: [] }),
     }),
-    { name: "utrimax:flow-runs" },
+    { name: "flow-runs", storage: createJSONStorage(() => accountStorage) },
   ),
 );
 
@@ -44,5 +45,7 @@ export function runsCsv(runs: readonly FlowRun[]): string {
         flow_s: tick.planned_s.toFixed(1),
       })),
     ),
+    // A name that a spreadsheet would take for a formula stays a name.
+    { escapeFormulae: true },
   );
 }

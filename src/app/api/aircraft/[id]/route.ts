@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
-import { markAircraft, saveAircraft } from "@/server/aircraft";
-import { readBody, refuse, requireAccount, route } from "@/server/route";
+import { aircraftOf, markAircraft, saveAircraft } from "@/server/aircraft";
+import { DOCUMENT_BODY, answerToSave, readBody, refuse, requireAccount, route, versionOf } from "@/server/route";
 import { situationsWithAircraft } from "@/server/situations";
 
 interface Context {
@@ -15,10 +15,18 @@ const missing = () =>
     "There is no such aircraft of your own. Those of the shared library can be copied, not changed.",
   );
 
+export const GET = route<Context>(async (_, { params }) => {
+  const account = await requireAccount();
+  const aircraft = await aircraftOf(account.id, (await params).id);
+  return aircraft ? Response.json(aircraft, { headers: { etag: `"${aircraft.version}"` } }) : missing();
+});
+
+/** Replaces the version that `If-Match` names; 412 with what was saved meanwhile. */
 export const PUT = route<Context>(async (request, { params }) => {
   const account = await requireAccount();
-  const document = await readBody(request, AircraftOfAnyVersion);
-  return (await saveAircraft(account.id, (await params).id, document)) ? Response.json({ ok: true }) : missing();
+  const version = versionOf(request);
+  const document = await readBody(request, AircraftOfAnyVersion, DOCUMENT_BODY);
+  return answerToSave(await saveAircraft(account.id, (await params).id, document, version), missing);
 });
 
 /** Deletes, or undoes it: `{ deleted: true | false }`. An aircraft that situations fly is kept. */

@@ -1,35 +1,34 @@
-import { calculate, describeCalculation } from "@/core/registry";
-import { waitBefore } from "@/server/rate-limit";
-import { addressOf, readJson, refusal, refuse, route } from "@/server/route";
+import { z } from "zod";
+import { CALCULATIONS, describeCalculation } from "@/core/registry";
+import { addressOf, readText, refuse, route } from "@/server/route";
+import { inThread } from "@/server/threads";
 
 interface Context {
   params: Promise<{ name: string }>;
 }
 
+/** Longest question with a piece of terrain in it, and without, bytes. */
+const [WITH_TERRAIN, WITHOUT_TERRAIN] = [4 * 1024 * 1024, 256 * 1024];
+/** How long an answer may take with the queue before it, ms. */
+const LIMIT_MS = { instant: 10_000, long: 25_000 };
+
+const missing = () => refuse(404, "no_such_calculation", "There is no calculation of this name.");
+
 /** What the calculation asks and answers, as JSON Schema. */
 export const GET = route<Context>(async (_, { params }) => {
   const description = describeCalculation((await params).name);
-  return description
-    ? Response.json(description)
-    : refuse(404, "no_such_calculation", "There is no calculation of this name.");
+  return description ? Response.json(description) : missing();
 });
 
-/**
- * Calculations that take seconds of the server: few a minute for each address, the interface computes them in the
- * browser.
- */
-const LONG = ["departure", "departure-chance", "accelerate"];
+export const POST = route<Context>(answer, { storesNothing: true });
 
-export const POST = route<Context>(async (request, { params }) => {
+async function answer(request: Request, { params }: Context): Promise<Response> {
   const { name } = await params;
-  const wait_s = LONG.includes(name) ? await waitBefore("longCalculation", addressOf(request)) : 0;
-  if (wait_s > 0)
-    return refuse(
-      429,
-      "too_many_attempts",
-      `This calculation takes the server seconds: ask again in ${wait_s} s, or run it with the command line.`,
-    );
-  const result = calculate(name, await readJson(request));
-  if (result.ok) return Response.json(result.value);
-  return refusal(result.unknown ? 404 : 422, result.issues);
-});
+  const calculation = CALCULATIONS.find((candidate) => candidate.name === name);
+  if (!calculation) return missing();
+  const terrain = calculation.input instanceof z.ZodObject && "terrain" in calculation.input.shape;
+  const text = await readText(request, terrain ? WITH_TERRAIN : WITHOUT_TERRAIN);
+  const asking = { client: addressOf(request), signal: request.signal, limit_ms: LIMIT_MS[calculation.cost] };
+  const { status, body } = await inThread("calculations", "calculate", { name, text }, asking);
+  return new Response(body, { status, headers: { "content-type": "application/json" } });
+}

@@ -1,8 +1,17 @@
 import { z } from "zod";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
-import { readBody, refusal, refuse, requireAccount, route } from "@/server/route";
+import {
+  DOCUMENT_BODY,
+  answerToSave,
+  readBody,
+  refusal,
+  refuse,
+  requireAccount,
+  route,
+  versionOf,
+} from "@/server/route";
 import { missingReferences } from "@/server/situation-references";
-import { markSituation, saveSituation } from "@/server/situations";
+import { markSituation, saveSituation, situationOf } from "@/server/situations";
 
 interface Context {
   params: Promise<{ id: string }>;
@@ -10,12 +19,20 @@ interface Context {
 
 const missing = () => refuse(404, "no_such_situation", "There is no such situation in your account.");
 
+export const GET = route<Context>(async (_, { params }) => {
+  const account = await requireAccount();
+  const situation = await situationOf(account.id, (await params).id);
+  return situation ? Response.json(situation, { headers: { etag: `"${situation.version}"` } }) : missing();
+});
+
+/** Replaces the version that `If-Match` names; 412 with what was saved meanwhile. */
 export const PUT = route<Context>(async (request, { params }) => {
   const account = await requireAccount();
-  const document = await readBody(request, SituationOfAnyVersion);
+  const version = versionOf(request);
+  const document = await readBody(request, SituationOfAnyVersion, DOCUMENT_BODY);
   const unusable = await missingReferences(account.id, document);
   if (unusable.length > 0) return refusal(422, unusable);
-  return (await saveSituation(account.id, (await params).id, document)) ? Response.json({ ok: true }) : missing();
+  return answerToSave(await saveSituation(account.id, (await params).id, document, version), missing);
 });
 
 /** Deletes, or undoes it: `{ deleted: true | false }`. */

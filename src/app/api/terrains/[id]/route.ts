@@ -13,10 +13,14 @@ const missing = () => refuse(404, "no_such_terrain", "There is no such terrain i
  */
 export const GET = route<Context>(async (_, { params }) => {
   const account = await requireAccount();
-  const elevations = await terrainElevations(account.id, (await params).id);
-  if (!elevations) return missing();
-  return new Response(new Uint8Array(elevations), {
-    headers: { "content-type": "application/gzip", "cache-control": "private, max-age=86400" },
+  const terrain = await terrainElevations(account.id, (await params).id);
+  if (!terrain) return missing();
+  return new Response(new Uint8Array(terrain.elevations), {
+    headers: {
+      "content-type": "application/gzip",
+      // One's own stays nowhere when one signs out.
+      "cache-control": terrain.shared ? "private, max-age=86400" : "no-store",
+    },
   });
 });
 

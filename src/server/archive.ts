@@ -1,0 +1,120 @@
+// The file that everything of an account goes out as and comes in from.
+import { z } from "zod";
+import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
+import { LatLon } from "@/core/earth/geodesic";
+import { MAX_TERRAIN_POINTS } from "@/core/earth/esri-ascii";
+import { Aerodrome, LandingSite } from "@/core/landing/places";
+import { type Issue, type Outcome, failure, issuesOf, success } from "@/core/outcome";
+import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
+import { QUOTAS } from "./quotas";
+import { type PackedTerrain, unpackElevations } from "./packed-terrain";
+import { Preferences } from "./preferences";
+
+/** Version of the file. Version 1 had nothing that could not be read. */
+export const ARCHIVE_VERSION = 2;
+
+const Id = z.string().min(1).max(64);
+const metres = z.number().min(-1_000_000).max(1_000_000);
+
+const ArchivedTerrain = z
+  .strictObject({
+    id: Id,
+    name: z.string().min(1).max(80),
+    origin: LatLon,
+    west_m: metres,
+    south_m: metres,
+    cell_m: z.number().min(1).max(1_000_000),
+    columns: z
+      .int()
+      .min(2)
+      .max(MAX_TERRAIN_POINTS / 2),
+    rows: z
+      .int()
+      .min(2)
+      .max(MAX_TERRAIN_POINTS / 2),
+    /** base64 of gzip of 16-bit little-endian metres. */
+    elevations: z.base64().max(16 * 1024 * 1024),
+  })
+  .refine(({ columns, rows }) => columns * rows <= MAX_TERRAIN_POINTS, {
+    message: `A terrain has at most ${MAX_TERRAIN_POINTS} points.`,
+  });
+
+const { aircraft, situations, places, terrains } = QUOTAS.user;
+
+/** The file. */
+export const AccountArchive = z.strictObject({
+  schema: z.literal("utrimax/account"),
+  version: z.literal(ARCHIVE_VERSION),
+  preferences: Preferences,
+  aircraft: z.array(z.strictObject({ id: Id, document: AircraftOfAnyVersion })).max(aircraft),
+  aerodromes: z.array(Aerodrome).max(places),
+  sites: z.array(LandingSite).max(places),
+  situations: z.array(z.strictObject({ id: Id, document: SituationOfAnyVersion })).max(situations),
+  terrains: z.array(ArchivedTerrain).max(terrains),
+  /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
+  unreadable: z
+    .array(
+      z.strictObject({
+        kind: z.enum(["aircraft", "aerodrome", "site", "situation"]),
+        id: z.string().max(64),
+        name: z.string().max(200),
+        reason: z.string().max(2000),
+        stored: z.record(z.string().max(64), z.unknown()),
+      }),
+    )
+    .max(1000),
+});
+/** @see AccountArchive */
+export type AccountArchive = z.infer<typeof AccountArchive>;
+
+/** An archive that was read, its terrains as they are stored. */
+export type ReadArchive = Omit<AccountArchive, "terrains" | "unreadable"> & {
+  readonly terrains: readonly { readonly id: string; readonly name: string; readonly packed: PackedTerrain }[];
+};
+
+/**
+ * Reads an archive of any version from the text of its file.
+ *
+ * @returns `future_version`, `archive_invalid` with the place of the first fault
+ */
+export async function readArchive(text: string): Promise<Outcome<ReadArchive>> {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return failure("not_json", "This file is not JSON: it is damaged or something else. Nothing was imported.");
+  }
+  const head = z.object({ schema: z.literal("utrimax/account"), version: z.number() }).safeParse(value);
+  if (!head.success) return failure("archive_invalid", "This is not an export of a Utrimax account.", "schema");
+  if (head.data.version > ARCHIVE_VERSION)
+    return failure(
+      "future_version",
+      `This export was written by a later Utrimax (version ${head.data.version}). Nothing was imported.`,
+      "version",
+    );
+  const parsed = AccountArchive.safeParse(
+    head.data.version === 1 ? { ...(value as object), version: ARCHIVE_VERSION, unreadable: [] } : value,
+  );
+  if (!parsed.success) return { ok: false, issue: firstIssue(issuesOf(parsed.error)) };
+  const { terrains: archived, unreadable: _, ...rest } = parsed.data;
+  const read: { id: string; name: string; packed: PackedTerrain }[] = [];
+  for (const { id, name, elevations, ...frame } of archived) {
+    const bytes = Buffer.from(elevations, "base64");
+    const sound = await unpackElevations(bytes, frame).then(
+      () => true,
+      () => false,
+    );
+    if (!sound)
+      return failure("archive_invalid", `The terrain “${name}” is damaged. Nothing was imported.`, "terrains");
+    read.push({ id, name, packed: { frame, elevations: bytes, missingCells: 0 } });
+  }
+  return success({ ...rest, terrains: read });
+}
+
+function firstIssue([first]: Issue[]): Issue {
+  return {
+    code: "archive_invalid",
+    path: first.path,
+    message: `${first.path || "The file"}: ${first.message} Nothing was imported.`,
+  };
+}

@@ -1,0 +1,25 @@
+// An account's own settings: units and appearance, nothing that can grow.
+import { z } from "zod";
+import { UNITS } from "@/core/quantities/units";
+
+const unitsOf = (kind: keyof typeof UNITS) => z.enum(Object.keys(UNITS[kind]) as [string, ...string[]]).optional();
+
+/** What an account may choose for itself. */
+export const Preferences = z.strictObject({
+  units: z
+    .strictObject({
+      speed: unitsOf("speed"),
+      height: unitsOf("height"),
+      distance: unitsOf("distance"),
+      length: unitsOf("length"),
+      mass: unitsOf("mass"),
+      pressure: unitsOf("pressure"),
+      temperature: unitsOf("temperature"),
+      verticalSpeed: unitsOf("verticalSpeed"),
+      force: unitsOf("force"),
+    } satisfies Record<keyof typeof UNITS, unknown>)
+    .optional(),
+  appearance: z.enum(["system", "day", "night"]).optional(),
+});
+/** @see Preferences */
+export type Preferences = z.infer<typeof Preferences>;

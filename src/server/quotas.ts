@@ -1,0 +1,9 @@
+// How much an account may keep.
+
+const MB = 1024 * 1024;
+
+/** By kind of account. All of a person's rows fit into one archive. */
+export const QUOTAS = {
+  user: { situations: 2000, aircraft: 1000, places: 2000, terrains: 12, bytes: 28 * MB },
+  guest: { situations: 50, aircraft: 20, places: 100, terrains: 2, bytes: 8 * MB },
+} as const;

@@ -1,0 +1,68 @@
+// What the server's threads do; bundled into a file of its own and loaded there. Each takes plain data or bytes, and
+// says how long it held its thread.
+import { readEsriAscii } from "@/core/earth/esri-ascii";
+import type { LatLon } from "@/core/earth/geodesic";
+import { type Issue, type Outcome, success } from "@/core/outcome";
+import { calculate as calculateByName } from "@/core/registry";
+import { type ReadArchive, readArchive as readArchiveText } from "./archive";
+import { type PackedTerrain, packedTerrain } from "./packed-terrain";
+
+/** What a task gives, and what it used. */
+interface Done<T> {
+  readonly value: T;
+  readonly spent_ms: number;
+}
+
+async function timed<T>(work: () => T | Promise<T>): Promise<Done<T>> {
+  const began = performance.now();
+  return { value: await work(), spent_ms: performance.now() - began };
+}
+
+/** Most that an answer may hold, characters. */
+const LONGEST_ANSWER = 8 * 1024 * 1024;
+
+/** An answer as it is sent. */
+export interface CalculationAnswer {
+  readonly status: number;
+  readonly body: string;
+}
+
+/** A calculation from the text of its question to the text of its answer. */
+export function calculate({ name, text }: { name: string; text: string }): Promise<Done<CalculationAnswer>> {
+  return timed(() => {
+    const refused = (status: number, issues: readonly Issue[]) => ({ status, body: JSON.stringify({ issues }) });
+    let question: unknown;
+    try {
+      question = JSON.parse(text);
+    } catch {
+      return refused(400, [{ code: "not_json", path: "", message: "The request does not hold JSON." }]);
+    }
+    const result = calculateByName(name, question);
+    if (!result.ok) return refused(result.unknown ? 404 : 422, result.issues);
+    const body = JSON.stringify(result.value);
+    return body.length <= LONGEST_ANSWER
+      ? { status: 200, body }
+      : refused(422, [
+          { code: "answer_too_large", path: "", message: "The answer is too large to send: ask for less." },
+        ]);
+  });
+}
+
+/** Reads an Esri ASCII grid and packs it. */
+export function readTerrain({
+  bytes,
+  origin,
+}: {
+  bytes: Uint8Array;
+  origin: LatLon | null;
+}): Promise<Done<Outcome<PackedTerrain>>> {
+  return timed(async () => {
+    const read = readEsriAscii(new TextDecoder().decode(bytes), origin);
+    return read.ok ? success(await packedTerrain(read.value.grid, read.value.missingCells)) : read;
+  });
+}
+
+/** Reads an account's archive. */
+export function readArchive({ bytes }: { bytes: Uint8Array }): Promise<Done<Outcome<ReadArchive>>> {
+  return timed(() => readArchiveText(new TextDecoder().decode(bytes)));
+}

@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
-import { type Page, expect, test } from "@playwright/test";
-import { answered, openDemo, type } from "./demo";
+import { type Page, expect } from "@playwright/test";
+import { answered, openDemo, test, type } from "./demo";
 
 const PASSWORD = "a long enough one";
 

@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
-import { type Page, expect, test } from "@playwright/test";
-import { openDemo, type } from "./demo";
+import { type Page, expect } from "@playwright/test";
+import { openDemo, test, type } from "./demo";
 import { pdfText } from "./pdf-text";
 
 const HANDBOOK = {

@@ -1,10 +1,10 @@
 // The server from outside: validation, limits, and that no account reaches another's rows.
-import { type APIRequestContext, expect, test } from "@playwright/test";
+import { type APIRequestContext, expect } from "@playwright/test";
 import { demoTakeOffQuestion } from "../demo/demo-take-off";
 import { demoAircraft, demoPlaces, demoSituation } from "../demo/read-demo";
 import { landingEnds } from "../src/core/landing/landing-end";
 import { reachQuestion } from "../src/core/landing/reach-question";
-import { newAccount } from "./demo";
+import { newAccount, test } from "./demo";
 
 interface Stored {
   id: string;

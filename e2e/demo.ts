@@ -1,4 +1,17 @@
-import { type APIRequestContext, type Page, expect } from "@playwright/test";
+import { type APIRequestContext, type Page, expect, test as base } from "@playwright/test";
+
+/** A journey: on its page no script breaks down, and nothing is asked for that the page's policy forbids. */
+export const test = base.extend({
+  page: async ({ page }, journey) => {
+    const broken: string[] = [];
+    page.on("pageerror", (error) => broken.push(error.message));
+    page.on("console", (message) => {
+      if (message.text().includes("Content Security Policy")) broken.push(message.text());
+    });
+    await journey(page);
+    expect(broken).toEqual([]);
+  },
+});
 
 /** Opens the demo and waits for its first answer. */
 export async function openDemo(page: Page): Promise<void> {

@@ -1,5 +1,5 @@
-import { type Page, expect, test } from "@playwright/test";
-import { flyAircraft, openDemo, type } from "./demo";
+import { type Page, expect } from "@playwright/test";
+import { flyAircraft, openDemo, test, type } from "./demo";
 import { pdfText } from "./pdf-text";
 
 const decision = (page: Page) => page.getByRole("region", { name: "Decision" });

@@ -1,5 +1,5 @@
-import { type Page, expect, test } from "@playwright/test";
-import { flyAircraft, openDemo } from "./demo";
+import { type Page, expect } from "@playwright/test";
+import { flyAircraft, openDemo, test } from "./demo";
 import { pdfText } from "./pdf-text";
 
 async function openTwin(page: Page, name = "Larch T2"): Promise<void> {

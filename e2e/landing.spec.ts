@@ -1,8 +1,8 @@
 import { gzipSync } from "node:zlib";
 import { readFile } from "node:fs/promises";
 import { XMLParser } from "fast-xml-parser";
-import { expect, test } from "@playwright/test";
-import { answered, leftTo, openDemo, type } from "./demo";
+import { expect } from "@playwright/test";
+import { answered, leftTo, openDemo, test, type } from "./demo";
 
 test("from the first page to the first path by keyboard alone", async ({ page }) => {
   await page.goto("/");

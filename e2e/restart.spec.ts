@@ -1,5 +1,5 @@
-import { type Page, expect, test } from "@playwright/test";
-import { flyAircraft, openDemo, type } from "./demo";
+import { type Page, expect } from "@playwright/test";
+import { flyAircraft, openDemo, test, type } from "./demo";
 
 async function setAltitude(page: Page, feet: string): Promise<void> {
   await page.getByRole("button", { name: /^Place / }).click();

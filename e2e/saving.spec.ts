@@ -1,7 +1,7 @@
 import { readFile, writeFile } from "node:fs/promises";
 import path from "node:path";
-import { type Page, expect, test } from "@playwright/test";
-import { answered, leftTo, openDemo, type } from "./demo";
+import { type Page, expect } from "@playwright/test";
+import { answered, leftTo, openDemo, test, type } from "./demo";
 
 test("saved, reloaded, copied, opened: the same figures", async ({ page }) => {
   await openDemo(page);

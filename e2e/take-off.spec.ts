@@ -1,5 +1,5 @@
-import { type Page, expect, test } from "@playwright/test";
-import { flyAircraft, openDemo, type } from "./demo";
+import { type Page, expect } from "@playwright/test";
+import { flyAircraft, openDemo, test, type } from "./demo";
 import { pdfText } from "./pdf-text";
 
 async function openTakeOff(page: Page, name: string): Promise<void> {

@@ -1,8 +1,8 @@
 // Every view by day and by night, wide and narrow: axe finds nothing, nothing is cut off. `@view` runs two at a time,
 // `@picture` refreshes the pictures of the docs.
 import AxeBuilder from "@axe-core/playwright";
-import { type Page, expect, test } from "@playwright/test";
-import { answered, flyAircraft, openDemo, type } from "./demo";
+import { type Page, expect } from "@playwright/test";
+import { answered, flyAircraft, openDemo, test, type } from "./demo";
 
 const STAGES = ["aircraft", "departure", "en-route", "engine-out", "restart", "landing", "rehearse", "debrief"];
 

@@ -13,6 +13,8 @@ export const STATE = path.join(ROOT, ".data");
 /** Programs by the Debian package that brings them. */
 const DEBIAN = {
   mariadb: { package: "mariadb-server", needs: ["/usr/sbin/mariadbd", "/usr/bin/mariadb-install-db"] },
+  // For the tests of several web processes alone.
+  redis: { package: "redis-server", needs: ["/usr/bin/redis-server"] },
   chromium: { package: "chromium", needs: ["/usr/bin/chromium"] },
 };
 

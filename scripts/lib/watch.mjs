@@ -6,6 +6,8 @@ import { isLeaving, kill } from "./processes.mjs";
 const [ASKED_EVERY_MS, SILENCE_MS] = [2000, 10_000];
 /** So many ends within so long are too many. */
 const [TOO_MANY, WITHIN_MS] = [5, 60_000];
+/** Longest wait before a new start. */
+const LONGEST_WAIT_MS = 5000;
 /** Wait before the first new start; every further one within a minute waits twice as long. */
 const FIRST_WAIT_MS = 250;
 
@@ -20,7 +22,8 @@ const FIRST_WAIT_MS = 250;
  *   giveUp: (reason: string) => void,
  *   silence_ms?: number,
  *   every_ms?: number,
- * }} options - `answers` may take as long as it likes
+ *   tooMany?: number,
+ * }} options - `answers` may take as long as it likes; `tooMany` ends within a minute are given up
  * @returns {Promise<{ stop: () => void }>} resolved when it has started for the first time
  */
 export async function keepRunning({
@@ -31,6 +34,7 @@ export async function keepRunning({
   giveUp,
   silence_ms = SILENCE_MS,
   every_ms = ASKED_EVERY_MS,
+  tooMany = TOO_MANY,
 }) {
   let stopped = false;
   let child = await start();
@@ -45,11 +49,11 @@ export async function keepRunning({
   const again = async (what) => {
     if (stopped || isLeaving()) return;
     ends = [...ends.filter((time) => Date.now() - time < WITHIN_MS), Date.now()];
-    if (ends.length >= TOO_MANY) {
+    if (ends.length >= tooMany) {
       stopped = true;
-      return giveUp(`${what}, for the ${TOO_MANY}th time within a minute. It is not started again.`);
+      return giveUp(`${what}, for the ${tooMany}th time within a minute. It is not started again.`);
     }
-    const wait_ms = FIRST_WAIT_MS * 2 ** (ends.length - 1);
+    const wait_ms = Math.min(FIRST_WAIT_MS * 2 ** (ends.length - 1), LONGEST_WAIT_MS);
     say(`${what}; it is started again in ${(wait_ms / 1000).toFixed(1)} s.`);
     await new Promise((resolve) => setTimeout(resolve, wait_ms));
     if (stopped || isLeaving()) return;

@@ -1,11 +1,28 @@
 // What the server's threads do; bundled into a file of its own and loaded there. Each takes plain data or bytes, and
 // says how long it held its thread.
+import { readlinkSync } from "node:fs";
+import { setPriority } from "node:os";
+import path from "node:path";
+import { isMainThread } from "node:worker_threads";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import type { LatLon } from "@/core/earth/geodesic";
 import { type Issue, type Outcome, success } from "@/core/outcome";
 import { calculate as calculateByName } from "@/core/registry";
 import { type ReadArchive, readArchive as readArchiveText } from "./archive";
 import { type PackedTerrain, packedTerrain } from "./packed-terrain";
+
+/** Threads give way to the one that answers requests: as nice as that. */
+const NICENESS = 10;
+
+function giveWay(): void {
+  try {
+    // A thread has a number of its own, and a priority with it.
+    setPriority(Number(path.basename(readlinkSync("/proc/thread-self"))), NICENESS);
+  } catch {
+    // Elsewhere than on Linux they share alike.
+  }
+}
+if (!isMainThread) giveWay();
 
 /** What a task gives, and what it used. */
 interface Done<T> {

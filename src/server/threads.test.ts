@@ -31,38 +31,38 @@ async function refusalOf(promise: Promise<unknown>): Promise<{ status: number; c
 
 describe("a calculation in a thread", () => {
   it("answers as the core does, faults too", async () => {
-    const right = await inThread("calculations", "calculate", light, asking());
+    const right = await inThread("long", "calculate", light, asking());
     expect([right.status, JSON.parse(right.body).sigma]).toEqual([200, expect.closeTo(0.8617, 3)]);
-    const wrong = await inThread("calculations", "calculate", { ...light, text: "{" }, asking());
+    const wrong = await inThread("long", "calculate", { ...light, text: "{" }, asking());
     expect(wrong.status).toBe(400);
-    const faulty = await inThread("calculations", "calculate", { ...light, text: '{"altitude_m":1e9}' }, asking());
+    const faulty = await inThread("long", "calculate", { ...light, text: '{"altitude_m":1e9}' }, asking());
     expect([faulty.status, JSON.parse(faulty.body).issues.length > 0]).toEqual([422, true]);
   });
 
   it("is ended at its limit, and the next one is not held up by it", async () => {
     const began = performance.now();
-    expect(await refusalOf(inThread("calculations", "calculate", heavy, asking({ limit_ms: 300 })))).toEqual({
+    expect(await refusalOf(inThread("long", "calculate", heavy, asking({ limit_ms: 300 })))).toEqual({
       status: 503,
       code: "took_too_long",
       retry: "30",
     });
-    expect((await inThread("calculations", "calculate", light, asking())).status).toBe(200);
+    expect((await inThread("long", "calculate", light, asking())).status).toBe(200);
     expect(performance.now() - began).toBeLessThan(5000);
   });
 
   it("is ended when the client goes", async () => {
     const gone = new AbortController();
-    const given = refusalOf(inThread("calculations", "calculate", heavy, asking({ signal: gone.signal })));
+    const given = refusalOf(inThread("long", "calculate", heavy, asking({ signal: gone.signal })));
     setTimeout(() => gone.abort(), 200);
     expect((await given).code).toBe("gone");
     const began = performance.now();
-    expect((await inThread("calculations", "calculate", light, asking())).status).toBe(200);
+    expect((await inThread("long", "calculate", light, asking())).status).toBe(200);
     expect(performance.now() - began).toBeLessThan(5000);
   });
 
   it("waits in a queue that has an end", async () => {
     const many = Array.from({ length: 40 }, () =>
-      inThread("calculations", "calculate", heavy, asking({ limit_ms: 1500 })).then(
+      inThread("long", "calculate", heavy, asking({ limit_ms: 1500 })).then(
         () => null,
         async (error: unknown) => (error instanceof Refusal ? (await error.answer.json()).issues[0].code : error),
       ),
@@ -74,15 +74,15 @@ describe("a calculation in a thread", () => {
 
   it("one client has at most two at a time, and a share of every minute", async () => {
     const same = asking({ limit_ms: 500 });
-    const first = [1, 2].map(() => refusalOf(inThread("calculations", "calculate", heavy, same)));
+    const first = [1, 2].map(() => refusalOf(inThread("long", "calculate", heavy, same)));
     await new Promise((resolve) => setTimeout(resolve, 20));
-    expect((await refusalOf(inThread("calculations", "calculate", light, same))).code).toBe("too_many");
+    expect((await refusalOf(inThread("long", "calculate", light, same))).code).toBe("too_many");
     await Promise.all(first);
     await spendComputing(same.client, 60_000);
-    const refused = await refusalOf(inThread("calculations", "calculate", light, same));
+    const refused = await refusalOf(inThread("long", "calculate", light, same));
     expect([refused.status, refused.code]).toEqual([429, "too_much"]);
     expect(Number(refused.retry)).toBeGreaterThan(0);
-    expect((await inThread("calculations", "calculate", light, asking())).status).toBe(200);
+    expect((await inThread("long", "calculate", light, asking())).status).toBe(200);
   });
 });
 

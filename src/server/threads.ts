@@ -11,9 +11,10 @@ import type * as tasks from "./tasks";
 /** The bundle that `scripts/lib/build.mjs` makes of tasks.ts. */
 const BUNDLE = path.join(process.cwd(), ".next", "threads", "tasks.mjs");
 
-/** One pool for what anybody may ask, one for what an account brings: neither waits for the other. */
+/** Short questions, long ones, and what an account brings: none waits for the others. */
 const POOLS = {
-  calculations: { threads: Math.max(1, os.availableParallelism() - 1), queue: 24, heap_MB: 256 },
+  instant: { threads: 1, queue: 50, heap_MB: 256 },
+  long: { threads: Math.max(1, os.availableParallelism() - 1), queue: 24, heap_MB: 256 },
   files: { threads: 1, queue: 4, heap_MB: 512 },
 } as const;
 

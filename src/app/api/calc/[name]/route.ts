@@ -29,6 +29,6 @@ async function answer(request: Request, { params }: Context): Promise<Response> 
   const terrain = calculation.input instanceof z.ZodObject && "terrain" in calculation.input.shape;
   const text = await readText(request, terrain ? WITH_TERRAIN : WITHOUT_TERRAIN);
   const asking = { client: addressOf(request), signal: request.signal, limit_ms: LIMIT_MS[calculation.cost] };
-  const { status, body } = await inThread("calculations", "calculate", { name, text }, asking);
+  const { status, body } = await inThread(calculation.cost, "calculate", { name, text }, asking);
   return new Response(body, { status, headers: { "content-type": "application/json" } });
 }

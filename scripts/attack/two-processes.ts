@@ -1,0 +1,74 @@
+// Two web processes on one database and one Redis: what is saved through one is seen and respected by the other, and
+// limits count both.
+import { mkdtemp } from "node:fs/promises";
+import { createConnection } from "node:net";
+import os from "node:os";
+import path from "node:path";
+import { prepareDatabase, serve } from "../lib/application.mjs";
+import { ensureBuilt } from "../lib/build.mjs";
+import { startDatabase } from "../lib/database.mjs";
+import { freePort } from "../lib/ports.mjs";
+import { launch } from "../lib/processes.mjs";
+import { STATE, ensureDebianPackages } from "../lib/setup.mjs";
+import { demoSituation } from "../../demo/read-demo";
+import { until } from "./stand";
+
+/** Demos that may be opened a minute from one address. */
+const DEMOS = 30;
+
+async function startRedis(): Promise<string> {
+  const port = await freePort(6399);
+  const folder = await mkdtemp(path.join(os.tmpdir(), "utrimax-redis-"));
+  const args = ["--port", String(port), "--bind", "127.0.0.1", "--dir", folder, "--save", "", "--appendonly", "no"];
+  launch("redis-server", args, { stdio: "ignore" });
+  const open = () =>
+    new Promise<boolean>((resolve) => {
+      const socket = createConnection({ port, host: "127.0.0.1" });
+      socket.once("connect", () => (socket.destroy(), resolve(true)));
+      socket.once("error", () => resolve(false));
+    });
+  if (!(await until(open, 10_000))) throw new Error("startRedis: expected redis-server to listen, it does not");
+  return `redis://127.0.0.1:${port}`;
+}
+
+/** Runs the journeys; returns what went wrong. */
+export async function twoProcesses(): Promise<string[]> {
+  await ensureDebianPackages(["mariadb", "redis"]);
+  await ensureBuilt();
+  const database = await startDatabase(path.join(STATE, "attack"));
+  await prepareDatabase(database.ownerUrl);
+  const env = { REDIS_URL: await startRedis() };
+  const serveOn = async (preferred: number) =>
+    serve({ databaseUrl: database.url, port: await freePort(preferred), quiet: true, env });
+  const one = (await serveOn(3300)).address;
+  const other = (await serveOn(3310)).address;
+  const wrong: string[] = [];
+  const expect = (holds: boolean, what: string) => void (holds || wrong.push(what));
+
+  const opened = await fetch(`${one}/api/demo`, { method: "POST" });
+  const cookie = opened.headers.getSetCookie()[0].split(";")[0];
+  const { situationId } = await opened.json();
+  const save = (address: string, mass_kg: number, version: number) =>
+    fetch(`${address}/api/situations/${situationId}`, {
+      method: "PUT",
+      body: JSON.stringify({ ...demoSituation(), mass_kg }),
+      headers: { cookie, "if-match": `"${version}"` },
+    });
+  expect((await save(one, 900, 1)).status === 200, "a save through one process failed");
+  const seen = await fetch(`${other}/api/situations/${situationId}`, { headers: { cookie } });
+  expect((await seen.json()).document?.mass_kg === 900, "what one process saved is not seen by the other");
+  expect((await save(other, 910, 1)).status === 412, "the other process saved over what it had not seen");
+  expect((await save(other, 920, 2)).status === 200, "a save through the other process failed");
+
+  // One demo has been opened: the limit ends both, whichever is asked.
+  const statuses: number[] = [];
+  for (let i = 1; i < DEMOS + 6; i += 1)
+    statuses.push((await fetch(`${i % 2 ? one : other}/api/demo`, { method: "POST" })).status);
+  const through = statuses.filter((status) => status === 201).length;
+  expect(through === DEMOS - 1, `${through + 1} demos were opened where ${DEMOS} may be`);
+  expect(
+    statuses.slice(-6).every((status) => status === 429),
+    "the limit does not hold in both processes",
+  );
+  return wrong;
+}

@@ -40,6 +40,60 @@ test("create an account, be told what is wrong, sign out, sign in again", async 
   await answered(page);
 });
 
+test("password, address and sessions are changed, the account is deleted", async ({ page, browser, baseURL }) => {
+  const email = `pilot-${Date.now()}@example.org`;
+  const next = "kelp under the north pier";
+  const enter = async (tab: Page, button: string, address: string, password: string) => {
+    await tab.goto("/");
+    await tab.getByLabel("E-mail").fill(address);
+    await tab.getByLabel("Password").fill(password);
+    await tab.getByRole("button", { name: button }).click();
+  };
+  await enter(page, "Create account", email, "password123456");
+  await expect(page.getByText("This is among the commonest passwords", { exact: false })).toBeVisible();
+  await enter(page, "Create account", email, PASSWORD);
+  await answered(page);
+  const tablet = await (await browser.newContext({ baseURL })).newPage();
+  await enter(tablet, "Sign in", email, PASSWORD);
+  await answered(tablet);
+
+  await command(page, "Account, export");
+  const settings = page.getByRole("region", { name: "Account settings" });
+  await settings.getByText("Where you are signed in").click();
+  await expect(settings.getByRole("listitem").filter({ hasText: "this one" })).toHaveCount(1);
+  await settings.getByRole("button", { name: /^Sign out Browser/ }).click();
+  await expect(settings.getByRole("button", { name: /^Sign out Browser/ })).toHaveCount(0);
+  await tablet.reload();
+  await expect(tablet.getByRole("button", { name: "Open the demo" })).toBeVisible();
+
+  await settings.getByText("Change the password", { exact: true }).first().click();
+  await settings.getByLabel("Present password").fill("the wrong password");
+  await settings.getByLabel("New password").fill(next);
+  await settings.getByRole("button", { name: "Change the password" }).click();
+  await expect(settings.getByText("This is not the present password.", { exact: false })).toBeVisible();
+  await settings.getByLabel("Present password").fill(PASSWORD);
+  await settings.getByRole("button", { name: "Change the password" }).click();
+  await expect(page.getByText("The password is changed.", { exact: false })).toBeVisible();
+
+  await settings.getByText("Change the e-mail address").click();
+  await settings.getByLabel("New e-mail address").fill(`new-${email}`);
+  await settings.getByLabel("Password", { exact: true }).first().fill(next);
+  await settings.getByRole("button", { name: "Change the address" }).click();
+  await expect(page.getByText(`From now on you sign in as new-${email}.`)).toBeVisible();
+  await enter(tablet, "Sign in", `new-${email}`, next);
+  await answered(tablet);
+
+  await settings.getByText("Delete the account").click();
+  await settings.getByLabel("Password", { exact: true }).last().fill(next);
+  await settings.getByRole("button", { name: "Delete everything" }).click();
+  await expect(page.getByRole("button", { name: "Open the demo" })).toBeVisible();
+  // Nothing of it is left in this browser or on the server.
+  expect(await page.evaluate(() => Object.keys(localStorage))).toEqual([]);
+  await enter(page, "Sign in", `new-${email}`, next);
+  await expect(page.getByText("No account has this e-mail address and password.")).toBeVisible();
+  await tablet.context().close();
+});
+
 test("units chosen here follow the account to another browser", async ({ browser, baseURL }) => {
   const email = `pilot-${Date.now()}@example.org`;
   const first = await (await browser.newContext({ baseURL })).newPage();

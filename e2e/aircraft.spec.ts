@@ -81,6 +81,36 @@ test("what looks wrong is named, points are read line by line, changes are undon
   await expect(page.getByText("“nonsense” is not a number.")).toBeVisible();
 });
 
+test("an aircraft saved elsewhere meanwhile: what differs, and what is here is kept", async ({ page }) => {
+  await openAircraft(page);
+  const fleet = page.getByRole("complementary", { name: "Fleet" });
+  await fleet.getByRole("button", { name: "Copy" }).click();
+  await expect(page.getByRole("button", { name: /^Aircraft Copy of Alder S1/ })).toBeVisible();
+  await page.keyboard.press("Control+s");
+  await page.getByRole("tab", { name: "Handbook and fit" }).click();
+  await type(page, "V_X", "61");
+  const changes = page.getByRole("region", { name: "Changes" });
+  await expect(changes).toBeVisible();
+  // Somebody else saves it with another usual mass.
+  const { aircraft } = await (await page.request.get("/api/aircraft")).json();
+  const own = aircraft.find((entry: { shared: boolean }) => !entry.shared);
+  const usual_kg = own.document.mass.usual_kg - 50;
+  const saved = await page.request.put(`/api/aircraft/${own.id}`, {
+    data: { ...own.document, mass: { ...own.document.mass, usual_kg } },
+    headers: { "if-match": `"${own.version}"` },
+  });
+  expect(saved.status()).toBe(200);
+
+  await changes.getByRole("button", { name: "Save" }).click();
+  const choice = page.getByRole("alertdialog");
+  await expect(choice.getByRole("row", { name: /usual/ })).toBeVisible();
+  await choice.getByRole("button", { name: "Keep what is here" }).click();
+  await expect(page.getByText("“Copy of Alder S1” is saved.")).toBeVisible();
+  await expect(changes).toBeHidden();
+  const now = await (await page.request.get(`/api/aircraft/${own.id}`)).json();
+  expect(now).toMatchObject({ version: own.version + 2, document: { mass: { usual_kg: usual_kg + 50 } } });
+});
+
 test("copy, export, delete with undo, import again", async ({ page }, testInfo) => {
   await openAircraft(page);
   const fleet = page.getByRole("complementary", { name: "Fleet" });

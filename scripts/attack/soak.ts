@@ -3,6 +3,7 @@
 import { readFile } from "node:fs/promises";
 import { demoDepartureQuestion } from "../../demo/demo-departure";
 import { DEMO_INPUTS } from "../../demo/demo-inputs";
+import { Chance } from "../../fuzz/schema-inputs";
 import { demoSituation } from "../../demo/read-demo";
 import { type Client, openClient, save } from "./client";
 import { type Stand, pause } from "./stand";
@@ -30,6 +31,9 @@ async function residentMB(pid: number): Promise<number> {
 
 /** Longest p95 of each under the load of fifty clients on two cores, ms. */
 const GOALS: Record<Action, number> = { page: 500, list: 400, save: 400 };
+
+/** Between two rounds of a client, ms. */
+const THINKING_MS = 1000;
 
 /** What was measured. */
 export interface SoakReport {
@@ -59,6 +63,9 @@ export async function soak(
   };
   const live = async (client: Client, number: number) => {
     let version = 1;
+    // People do not come in step: they come over a while, and look at what they have got for a second or so.
+    const chance = new Chance(number + 1);
+    await pause(chance.share() * 2 * THINKING_MS);
     for (let turn = 0; performance.now() - began < time_ms; turn += 1) {
       await asked("page", () => read(client, "/landing"));
       await asked("list", () => read(client, "/api/situations"));
@@ -67,8 +74,7 @@ export async function soak(
         if (outcome.state === "saved") version = outcome.version;
         return outcome.state === "saved";
       });
-      // Somebody who looks at what he has got.
-      await pause(1000);
+      await pause((0.5 + chance.share()) * THINKING_MS);
     }
   };
   let warm_MB = before_MB;

@@ -9,19 +9,19 @@ import { addLandingSite, listLandingSites } from "./landing-sites";
 import type { UnreadableRow } from "./readable-rows";
 import { storing } from "./room";
 import { addSituation, listSituations } from "./situations";
-import { addTerrain, listTerrains, terrainElevations } from "./terrains";
+import { addTerrain, hasTerrain, listTerrains, terrainElevations } from "./terrains";
 
 /** Everything that belongs to an account. */
 export async function exportAccount(account: Account): Promise<AccountArchive> {
   const unreadable: UnreadableRow[] = [];
-  const terrains = (await listTerrains(account.id)).filter((terrain) => !terrain.shared);
+  const terrains = await listTerrains(account.id);
   return {
     schema: "utrimax/account",
     version: ARCHIVE_VERSION,
     preferences: account.preferences,
     aircraft: (await listOwnAircraft(account.id, unreadable)).map(({ id, document }) => ({ id, document })),
-    aerodromes: await listAerodromes(account.id, true, unreadable),
-    sites: await listLandingSites(account.id, true, unreadable),
+    aerodromes: await listAerodromes(account.id, unreadable),
+    sites: await listLandingSites(account.id, unreadable),
     situations: (await listSituations(account.id, unreadable)).map(({ id, document }) => ({ id, document })).reverse(),
     terrains: await Promise.all(
       terrains.map(async ({ id, name, frame }) => ({
@@ -63,7 +63,10 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
       `The situation “${stranded.document.name}” needs an aircraft that is neither in the file nor in this library. Nothing was imported.`,
       "situations",
     );
-  const knownTerrains = new Set((await listTerrains(account.id)).map(({ id }) => id));
+  const knownTerrains = new Set<string>();
+  for (const { document } of archive.situations)
+    if (document.terrainId !== null && (await hasTerrain(account.id, document.terrainId)))
+      knownTerrains.add(document.terrainId);
   const { aircraft, aerodromes, sites, situations, terrains } = archive;
   const documents = [...aircraft, ...situations].reduce((sum, { document }) => sum + sizeOf(document), 0);
   const adding = {

@@ -4,6 +4,7 @@ import { hash, verify } from "@node-rs/argon2";
 import type { RowDataPacket } from "mysql2/promise";
 import { z } from "zod";
 import { type Queryable, database } from "./database";
+import { LEAST_LENGTH } from "./passwords";
 import { Preferences } from "./preferences";
 
 /** The account that owns the demo world; everybody may read its rows, nobody may write them. */
@@ -15,8 +16,11 @@ export const Email = z
   .max(254)
   .transform((value) => value.toLowerCase());
 
-/** A password as it is typed; whether it is good enough is for `faultOfPassword` to say. */
-export const Password = z.string().min(1, "A password is needed.").max(200, "A password has at most 200 characters.");
+/** A password as it is typed; whether a new one is good enough is for `faultOfPassword` to say. */
+export const Password = z
+  .string()
+  .min(LEAST_LENGTH, `A password has at least ${LEAST_LENGTH} characters.`)
+  .max(200, "A password has at most 200 characters.");
 
 /** What is typed to sign in or to create an account. */
 export const Credentials = z.strictObject({

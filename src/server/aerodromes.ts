@@ -2,24 +2,18 @@
 import { randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
 import { Aerodrome, type Strip } from "@/core/landing/places";
-import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
 import { type UnreadableRow, readableRows } from "./readable-rows";
 
-/** Aerodromes of an account and of the library; `own` leaves the library out. */
-export async function listAerodromes(
-  accountId: string,
-  own = false,
-  unreadable: UnreadableRow[] = [],
-): Promise<Aerodrome[]> {
-  const owners = [accountId, own ? accountId : LIBRARY_ACCOUNT];
+/** Aerodromes that belong to an account, by name. */
+export async function listAerodromes(accountId: string, unreadable: UnreadableRow[] = []): Promise<Aerodrome[]> {
   const [places] = await database().execute<RowDataPacket[]>(
-    "SELECT * FROM aerodromes WHERE account_id IN (?, ?) ORDER BY name",
-    owners,
+    "SELECT * FROM aerodromes WHERE account_id = ? ORDER BY name",
+    [accountId],
   );
   const [runways] = await database().execute<RowDataPacket[]>(
-    "SELECT runways.* FROM runways JOIN aerodromes ON aerodromes.id = aerodrome_id WHERE account_id IN (?, ?) ORDER BY runways.id",
-    owners,
+    "SELECT runways.* FROM runways JOIN aerodromes ON aerodromes.id = aerodrome_id WHERE account_id = ? ORDER BY runways.id",
+    [accountId],
   );
   const rows = places.map((row) => ({ ...row, runways: runways.filter((runway) => runway.aerodrome_id === row.id) }));
   return readableRows("aerodrome", rows as RowDataPacket[], aerodromeOfRow, unreadable);

@@ -22,20 +22,15 @@ const COLUMNS = "id, account_id, name, document, version";
 /** Of an account's own aircraft, those that come with the page: the ones saved last. */
 export const LATEST = 40;
 
-/** The library's aircraft, then an account's own that were saved last, and one more that is flown at present. */
-export async function latestAircraft(
-  accountId: string,
-  flown: string | null,
-  unreadable: UnreadableRow[] = [],
-): Promise<StoredAircraft[]> {
+/** Of an account's own aircraft those that were saved last, and one more that is flown at present, by name. */
+export async function latestAircraft(accountId: string, flown: string | null): Promise<StoredAircraft[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    `(SELECT ${COLUMNS} FROM aircraft WHERE account_id = ? AND deleted_at IS NULL)
-     UNION (SELECT ${COLUMNS} FROM aircraft WHERE account_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC LIMIT ${LATEST})
+    `(SELECT ${COLUMNS} FROM aircraft WHERE account_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC LIMIT ${LATEST})
      UNION (SELECT ${COLUMNS} FROM aircraft WHERE account_id = ? AND deleted_at IS NULL AND id = ?)
-     ORDER BY account_id = ? DESC, name`,
-    [LIBRARY_ACCOUNT, accountId, accountId, flown, LIBRARY_ACCOUNT],
+     ORDER BY name`,
+    [accountId, accountId, flown],
   );
-  return readableRows("aircraft", rows, aircraftOfRow, unreadable);
+  return readableRows("aircraft", rows, aircraftOfRow, []);
 }
 
 /** Most that a page of the list may hold. */
@@ -67,7 +62,7 @@ export async function aircraftOf(accountId: string, id: string): Promise<StoredA
   return rows[0] ? aircraftOfRow(rows[0]) : null;
 }
 
-/** The aircraft that belong to an account alone. */
+/** The aircraft that belong to an account, by name. */
 export async function listOwnAircraft(accountId: string, unreadable: UnreadableRow[] = []): Promise<StoredAircraft[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
     `SELECT ${COLUMNS} FROM aircraft WHERE account_id = ? AND deleted_at IS NULL ORDER BY name`,

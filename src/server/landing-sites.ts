@@ -2,19 +2,14 @@
 import { randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
 import { LandingSite } from "@/core/landing/places";
-import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
 import { type UnreadableRow, readableRows } from "./readable-rows";
 
-/** Sites of an account and of the library; `own` leaves the library out. */
-export async function listLandingSites(
-  accountId: string,
-  own = false,
-  unreadable: UnreadableRow[] = [],
-): Promise<LandingSite[]> {
+/** Sites that belong to an account, by name. */
+export async function listLandingSites(accountId: string, unreadable: UnreadableRow[] = []): Promise<LandingSite[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    "SELECT id, account_id, name, kind, notes, strip, hazards FROM landing_sites WHERE account_id IN (?, ?) ORDER BY name",
-    [accountId, own ? accountId : LIBRARY_ACCOUNT],
+    "SELECT id, account_id, name, kind, notes, strip, hazards FROM landing_sites WHERE account_id = ? ORDER BY name",
+    [accountId],
   );
   return readableRows("site", rows, siteOfRow, unreadable);
 }

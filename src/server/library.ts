@@ -1,7 +1,8 @@
 // All that an account may plan with, in one object for the interface.
 import type { Aerodrome, LandingSite } from "@/core/landing/places";
+import { LIBRARY_ACCOUNT } from "./accounts";
 import { listAerodromes } from "./aerodromes";
-import { LATEST, type StoredAircraft, latestAircraft } from "./aircraft";
+import { LATEST, type StoredAircraft, latestAircraft, listOwnAircraft } from "./aircraft";
 import { listLandingSites } from "./landing-sites";
 import { type TerrainFrame, listTerrains } from "./terrains";
 
@@ -15,19 +16,53 @@ export interface Library {
   readonly terrains: readonly TerrainFrame[];
 }
 
+type Shared = Omit<Library, "moreAircraft">;
+
+/** What everybody is lent changes with an upgrade alone; one reading of it serves so long, ms. */
+const FRESH_MS = 10_000;
+let shared: { readonly library: Promise<Shared>; readonly time: number } | null = null;
+
+/** What everybody is lent. */
+function sharedLibrary(): Promise<Shared> {
+  if (shared && Date.now() - shared.time < FRESH_MS) return shared.library;
+  const library = readShared();
+  shared = { library, time: Date.now() };
+  library.catch(forgetShared);
+  return library;
+}
+
+async function readShared(): Promise<Shared> {
+  const [aircraft, aerodromes, sites, terrains] = await Promise.all([
+    listOwnAircraft(LIBRARY_ACCOUNT),
+    listAerodromes(LIBRARY_ACCOUNT),
+    listLandingSites(LIBRARY_ACCOUNT),
+    listTerrains(LIBRARY_ACCOUNT),
+  ]);
+  return { aircraft, aerodromes, sites, terrains };
+}
+
+/** The next reading of what everybody is lent is a new one. */
+export function forgetShared(): void {
+  shared = null;
+}
+
 /** Reads the library of an account; `flown` is an aircraft that must be in it however old it is. */
 export async function loadLibrary(accountId: string, flown: string | null = null): Promise<Library> {
-  const [aircraft, aerodromes, sites, terrains] = await Promise.all([
+  const [lent, aircraft, aerodromes, sites, terrains] = await Promise.all([
+    sharedLibrary(),
     latestAircraft(accountId, flown),
     listAerodromes(accountId),
     listLandingSites(accountId),
     listTerrains(accountId),
   ]);
   return {
-    aircraft,
-    moreAircraft: aircraft.filter(({ shared }) => !shared).length >= LATEST,
-    aerodromes,
-    sites,
-    terrains,
+    aircraft: [...lent.aircraft, ...aircraft],
+    moreAircraft: aircraft.length >= LATEST,
+    aerodromes: byName([...lent.aerodromes, ...aerodromes]),
+    sites: byName([...lent.sites, ...sites]),
+    terrains: [...lent.terrains, ...terrains],
   };
 }
+
+const byName = <T extends { readonly name: string }>(places: T[]): T[] =>
+  places.sort((a, b) => a.name.localeCompare(b.name));

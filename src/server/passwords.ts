@@ -19,7 +19,6 @@ export async function faultOfPassword(password: string, email: string): Promise<
   const plain = password.trim().toLowerCase();
   const [name] = email.toLowerCase().split("@");
   const fault = (message: string): Issue => ({ code: "weak_password", path: "password", message });
-  if (password.length < LEAST_LENGTH) return fault(`A password has at least ${LEAST_LENGTH} characters.`);
   if (plain.includes(email.toLowerCase()) || plain.replace(/[^a-z]/g, "") === name.replace(/[^a-z]/g, ""))
     return fault("The e-mail address is no password.");
   // A common one with figures or signs at its end is tried first as well.

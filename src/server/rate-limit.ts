@@ -32,8 +32,8 @@ const globals = globalThis as typeof globalThis & {
   utrimaxRedis?: Redis;
 };
 
-/** Tests of the interface do in minutes what people do in months. */
-const factor = () => Number(process.env.UTRIMAX_RATE_FACTOR ?? 1);
+/** Tests do in minutes what people do in months. */
+export const factor = () => Number(process.env.UTRIMAX_RATE_FACTOR ?? 1);
 
 /** The shared store of several web processes; null when there is one process alone. */
 export function redis(): Redis | null {

@@ -1,5 +1,5 @@
 // The server against a real database, which the test command starts.
-import { loadLibrary } from "./library";
+import { forgetShared, loadLibrary } from "./library";
 import { exportAccount, importAccount } from "./account-archive";
 import type { RowDataPacket } from "mysql2/promise";
 import { afterAll, describe, expect, it } from "vitest";
@@ -11,17 +11,15 @@ import {
   createUser,
   forgetOldGuests,
 } from "./accounts";
-import { listAerodromes } from "./aerodromes";
 import { addAircraft, latestAircraft, listOwnAircraft, markAircraft, saveAircraft } from "./aircraft";
 import { database, isDatabaseAway, transaction } from "./database";
 import { demoSituation, loadDemoLibrary } from "./demo-library";
-import { listLandingSites } from "./landing-sites";
 import { migrate } from "./migrate";
 import { addSituation, listSituations, markSituation, saveSituation, situationsWithAircraft } from "./situations";
 import { readArchive } from "./archive";
 import { unpackElevations } from "./packed-terrain";
 import { unreadableRows } from "./unreadable";
-import { listTerrains, terrainElevations } from "./terrains";
+import { terrainElevations } from "./terrains";
 
 const email = () => `test-${Math.random().toString(36).slice(2)}@example.org`;
 
@@ -57,10 +55,19 @@ describe("schema and demo world", () => {
 
   it("holds the whole Tarn Reach for everybody", async () => {
     const id = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
-    expect(
-      (await latestAircraft(id, null)).filter((aircraft) => aircraft.shared).map((aircraft) => aircraft.document.name),
-    ).toEqual(["Alder S1", "Cedar J2", "Hazel H2", "Hornbeam T2C", "Larch T2", "Osier G1", "Rowan R1", "Thorn V12"]);
-    expect((await listAerodromes(id)).map((aerodrome) => aerodrome.name)).toEqual([
+    forgetShared();
+    const { aircraft, aerodromes, sites, terrains } = await loadLibrary(id);
+    expect(aircraft.filter(({ shared }) => shared).map(({ document }) => document.name)).toEqual([
+      "Alder S1",
+      "Cedar J2",
+      "Hazel H2",
+      "Hornbeam T2C",
+      "Larch T2",
+      "Osier G1",
+      "Rowan R1",
+      "Thorn V12",
+    ]);
+    expect(aerodromes.map(({ name }) => name)).toEqual([
       "Brannoc Strip",
       "Cape Orrin",
       "Lowen Pad",
@@ -68,17 +75,15 @@ describe("schema and demo world", () => {
       "Skerrow",
       "Tolvane",
     ]);
-    expect(await listLandingSites(id)).toHaveLength(12);
+    expect(sites).toHaveLength(12);
     // What stands in an approach and what can hurt somebody come through the tables.
-    const brannoc = (await listAerodromes(id)).find((aerodrome) => aerodrome.name === "Brannoc Strip");
+    const brannoc = aerodromes.find((aerodrome) => aerodrome.name === "Brannoc Strip");
     expect(brannoc?.runways[0].ends.map((end) => end.obstacle?.name)).toEqual(["spur", "mast"]);
-    expect(
-      (await listAerodromes(id)).find((aerodrome) => aerodrome.name === "Skerrow")?.runways[0].ends[0].obstacle,
-    ).toBeNull();
-    const orchard = (await listLandingSites(id)).find((site) => site.name === "Orchard Road");
+    expect(aerodromes.find((aerodrome) => aerodrome.name === "Skerrow")?.runways[0].ends[0].obstacle).toBeNull();
+    const orchard = sites.find((site) => site.name === "Orchard Road");
     expect(orchard?.hazards).toEqual(["power-lines", "people"]);
     expect(orchard?.strip.ends[0].obstacle).toMatchObject({ name: "power line", height_m: 11 });
-    const [terrain] = await listTerrains(id);
+    const [terrain] = terrains;
     const packed = await terrainElevations(id, terrain.id);
     const elevations = await unpackElevations(packed?.elevations ?? Buffer.alloc(0), terrain.frame);
     expect(elevations).toHaveLength(1001 * 1001);
@@ -162,7 +167,7 @@ describe("aircraft", () => {
       createUser({ email: email(), password: "a long enough one" }),
     ]);
     if (!mine || !theirs) throw new Error("accounts");
-    const [library] = await latestAircraft(mine, null);
+    const [library] = await listOwnAircraft(LIBRARY_ACCOUNT);
     const id = await addAircraft(mine, { ...library.document, name: "Own" });
     const renamed = { ...library.document, name: "Own, renamed" };
     expect([
@@ -200,7 +205,7 @@ describe("aircraft", () => {
 describe("rows that cannot be read", () => {
   it("are set aside with the reason, and the rest of the account works", async () => {
     const account = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
-    const [library] = await latestAircraft(account, null);
+    const [library] = await listOwnAircraft(LIBRARY_ACCOUNT);
     const bad = await addAircraft(account, { ...library.document, name: "Broken" });
     await addAircraft(account, { ...library.document, name: "Sound" });
     const situation = await addSituation(account, await demoSituation());
@@ -238,7 +243,7 @@ describe("rows that cannot be read", () => {
 
   it("an export of version 1, with an aircraft of version 2, still comes in", async () => {
     const account = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
-    const [library] = await latestAircraft(account, null);
+    const [library] = await listOwnAircraft(LIBRARY_ACCOUNT);
     const { causeFlow: _flow, ...document } = library.document;
     const old = {
       schema: "utrimax/account",
@@ -258,9 +263,11 @@ describe("rows that cannot be read", () => {
   it("of the library are left out, and everybody else's work goes on", async () => {
     await database().execute("UPDATE landing_sites SET strip = '{}' WHERE name = 'Orchard Road'");
     const account = await transaction(createGuest);
+    forgetShared();
     expect([(await loadLibrary(account)).sites.length, await unreadableRows(account)]).toEqual([11, []]);
     await database().execute("UPDATE accounts SET preferences = '{}' WHERE id = ?", [LIBRARY_ACCOUNT]);
     await loadDemoLibrary();
+    forgetShared();
     expect((await loadLibrary(account)).sites).toHaveLength(12);
   });
 });

@@ -17,11 +17,11 @@ export interface TerrainFrame {
 const COLUMNS =
   "id, account_id, name, origin_latitude_deg, origin_longitude_deg, west_m, south_m, cell_m, columns_count, rows_count";
 
-/** Terrains of an account and of the library. */
+/** Terrains that belong to an account, by name. */
 export async function listTerrains(accountId: string): Promise<TerrainFrame[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    `SELECT ${COLUMNS} FROM terrains WHERE account_id IN (?, ?) ORDER BY account_id = ? DESC, name`,
-    [accountId, LIBRARY_ACCOUNT, LIBRARY_ACCOUNT],
+    `SELECT ${COLUMNS} FROM terrains WHERE account_id = ? ORDER BY name`,
+    [accountId],
   );
   return rows.map(frameOfRow);
 }

@@ -4,7 +4,7 @@
 import os from "node:os";
 import path from "node:path";
 import { Piscina } from "piscina";
-import { pauseBeforeComputing, spendComputing } from "./rate-limit";
+import { factor, pauseBeforeComputing, spendComputing } from "./rate-limit";
 import { Refusal, refuse } from "./route";
 import type * as tasks from "./tasks";
 
@@ -79,7 +79,7 @@ export async function inThread<N extends keyof typeof tasks>(
   if (wait_s > 0)
     throw new Refusal(refuse(429, "too_much", `This takes the server seconds: ask again in ${wait_s} s.`, "", wait_s));
   const under = clients.get(client) ?? 0;
-  if (under >= MOST_A_CLIENT)
+  if (under >= MOST_A_CLIENT * factor())
     throw new Refusal(refuse(429, "too_many", `Wait for the answers of the ${MOST_A_CLIENT} questions before.`, "", 1));
   const threads = pool(poolName);
   if (threads.queueSize >= POOLS[poolName].queue)

@@ -20,8 +20,8 @@ export async function unreadableRows(accountId: string): Promise<UnreadableRow[]
   const unreadable: UnreadableRow[] = [];
   await checkDocuments("aircraft", "aircraft", accountId, (value) => AircraftOfAnyVersion.parse(value), unreadable);
   await checkDocuments("situation", "situations", accountId, (value) => SituationOfAnyVersion.parse(value), unreadable);
-  await listAerodromes(accountId, true, unreadable);
-  await listLandingSites(accountId, true, unreadable);
+  await listAerodromes(accountId, unreadable);
+  await listLandingSites(accountId, unreadable);
   return unreadable;
 }
 

@@ -28,7 +28,7 @@ export default async function WorkLayout({ children }: { children: ReactNode }) 
   ]);
   return (
     <NuqsAdapter>
-      <Workspace account={account} library={library} situations={situations} first={first}>
+      <Workspace account={account} libraryText={JSON.stringify(library)} situations={situations} first={first}>
         {children}
       </Workspace>
     </NuqsAdapter>

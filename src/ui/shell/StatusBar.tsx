@@ -4,15 +4,22 @@ import { useEffect, useState } from "react";
 import { STAGES } from "@/ui/stages";
 import type { StageFace } from "@/ui/stages/stage-face";
 import { useLibraryAircraft } from "@/ui/library/library-aircraft";
-import { saveStateOf, useSituation } from "@/ui/situation/situation-store";
+import { type AwayReason, saveStateOf, useSituation } from "@/ui/situation/situation-store";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
+
+const AWAY: Record<AwayReason, string> = {
+  database: "Database away: your work is kept in this browser and saved when it is back.",
+  server: "Server away: your work is kept in this browser and saved when it is back.",
+  disk: "The server’s disk is full: your work is kept in this browser and saved when there is room.",
+};
 
 /** Keys on the left, how the work stands on the right. */
 export function StatusBar() {
   const slug = useSelectedLayoutSegment();
   const stage = STAGES.find((candidate) => candidate.slug === slug);
   const saveState = useSituation(saveStateOf);
+  const awayReason = useSituation((state) => state.awayReason);
   const show = useDialogs((state) => state.show);
   return (
     <footer className="col-span-2 flex items-center gap-4 border-t border-rule px-3 py-1 text-[13px] text-ink2">
@@ -29,11 +36,7 @@ export function StatusBar() {
         <kbd className="key">?</kbd> keys
       </button>
       <span className="ml-auto" role="status">
-        {saveState === "away" && (
-          <strong className="text-ochre">
-            Database away: your work is kept in this browser and saved when it is back.
-          </strong>
-        )}
+        {saveState === "away" && <strong className="text-ochre">{AWAY[awayReason]}</strong>}
       </span>
       <StandIn />
       {saveState !== "away" && stage && <Took key={stage.slug} stage={stage} />}

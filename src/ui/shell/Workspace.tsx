@@ -3,9 +3,10 @@ import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { keepFor } from "@/ui/kit/kept";
 import { hearTabs } from "@/ui/kit/tabs";
-import { type ReactNode, useEffect, useRef, useState } from "react";
+import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { Toaster } from "sonner";
 import { Tooltip } from "radix-ui";
+import type { Library } from "@/server/library";
 import type { StoredSituation } from "@/server/situations";
 import { draftOf } from "@/ui/situation/draft";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -26,8 +27,19 @@ import { SharedSituation } from "@/ui/situation/SharedSituation";
 
 const Dialogs = dynamic(() => import("./Dialogs").then((module) => module.Dialogs), { ssr: false });
 
-/** The frame around every stage: spine, situation strip, stage, status. */
-export function Workspace({ children, ...data }: WorkspaceData & { children: ReactNode }) {
+/**
+ * The frame around every stage: spine, situation strip, stage, status.
+ *
+ * @param libraryText - the library as JSON: to hand on a text costs the server a tenth of handing on what it says, and
+ *   one that is as it was leaves everything below as it was
+ */
+export function Workspace({
+  children,
+  libraryText,
+  ...rest
+}: Omit<WorkspaceData, "library"> & { libraryText: string; children: ReactNode }) {
+  const library = useMemo<Library>(() => JSON.parse(libraryText), [libraryText]);
+  const data = { ...rest, library };
   return (
     <WorkspaceProvider value={data}>
       <OpenFirst first={data.first} account={data.account}>

@@ -6,8 +6,14 @@ import type { StoredSituation } from "@/server/situations";
 import { undoGroups } from "@/ui/kit/undo-groups";
 import type { Draft } from "./draft";
 
-/** What the page is doing about the database. `away`: it cannot be reached, the work is kept here and saved later. */
+/**
+ * What the page is doing about the database. `away`: nothing can be saved at present, the work is kept here and saved
+ * later.
+ */
 type Link = "idle" | "saving" | "away";
+
+/** Why nothing can be saved at present. */
+export type AwayReason = "database" | "server" | "disk";
 
 /** How the work stands to what is stored. */
 export type SaveState = "saved" | "unsaved" | "saving" | "away";
@@ -22,12 +28,13 @@ interface SituationState {
   readonly saved: SituationDocument;
   readonly current: SituationDocument;
   readonly link: Link;
+  readonly awayReason: AwayReason;
   /** What was saved elsewhere since; the user says what becomes of the two. */
   readonly meanwhile: Opened | null;
   /** Opens another situation; the draft, if any, is what was left unsaved in this browser. */
   open(stored: Opened, draft?: Draft): void;
   change(patch: Partial<SituationDocument> | ((current: SituationDocument) => Partial<SituationDocument>)): void;
-  setLink(link: Link): void;
+  setLink(link: Link, awayReason?: AwayReason): void;
   markSaved(document: SituationDocument, version: number): void;
   setMeanwhile(stored: Opened | null): void;
 }
@@ -47,6 +54,7 @@ export const useSituation = create<SituationState>()(
       saved: EMPTY,
       current: EMPTY,
       link: "idle",
+      awayReason: "database",
       open: ({ id, version, document: saved }, draft) => {
         set({
           id,
@@ -65,7 +73,7 @@ export const useSituation = create<SituationState>()(
         set((state) => ({
           current: { ...state.current, ...(typeof patch === "function" ? patch(state.current) : patch) },
         })),
-      setLink: (link) => set({ link }),
+      setLink: (link, awayReason = "database") => set({ link, awayReason }),
       markSaved: (document, version) => set({ saved: document, version, link: "idle", meanwhile: null }),
       setMeanwhile: (meanwhile) => set({ meanwhile, link: "idle" }),
     }),

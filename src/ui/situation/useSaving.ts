@@ -6,14 +6,14 @@ import { send } from "@/ui/kit/request";
 import { keepDraft } from "./draft";
 import { hearTabs, type TabMessage, tellTabs } from "@/ui/kit/tabs";
 import { rememberSituation } from "./last-situation";
-import { type Opened, saveStateOf, useSituation } from "./situation-store";
+import { type AwayReason, type Opened, saveStateOf, useSituation } from "./situation-store";
 
 /** How often saving is tried again while the database is away, ms. */
 const RETRY_MS = 3000;
 
 /** Saves the situation. A server that is away keeps the work in the browser; `useSaving` tries again. */
 export async function saveSituation(): Promise<void> {
-  const { id, version, current, link, setLink, setMeanwhile, markSaved } = useSituation.getState();
+  const { id, version, current, link, awayReason, setLink, setMeanwhile, markSaved } = useSituation.getState();
   if (link === "saving") return;
   const wasAway = link === "away";
   if (!wasAway) setLink("saving");
@@ -23,11 +23,16 @@ export async function saveSituation(): Promise<void> {
   if (answer.ok) {
     markSaved(current, answer.value.version);
     tellTabs({ kind: "saved", id, version: answer.value.version, document: current });
-    if (wasAway) toast("The database is back: your work is saved.");
+    if (wasAway)
+      toast(
+        awayReason === "disk"
+          ? "The disk has room again: your work is saved."
+          : `The ${awayReason} is back: your work is saved.`,
+      );
     return;
   }
   if (answer.stored) return setMeanwhile(answer.stored as Opened);
-  setLink(answer.away ? "away" : "idle");
+  setLink(answer.away ? "away" : "idle", reasonOf(answer.issues[0]?.code));
   if (!answer.away) toast(answer.issues.map((issue) => issue.message).join(" "));
 }
 
@@ -38,6 +43,11 @@ function adopt(message: TabMessage): void {
   if (saveStateOf(useSituation.getState()) !== "saved") return;
   const read = readSituation(message.document);
   if (read.ok) open({ id, version: message.version, document: read.value });
+}
+
+function reasonOf(code: string | undefined): AwayReason {
+  if (code === "disk_full") return "disk";
+  return code === "server_away" ? "server" : "database";
 }
 
 /** Keeps drafts while there is something unsaved, and tries again while the database is away. */

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { LatLon } from "@/core/earth/geodesic";
 import { issuesOf } from "@/core/outcome";
+import { LIBRARY_ACCOUNT } from "@/server/accounts";
 import { readUpload, refusal, requireAccount, route } from "@/server/route";
 import { storing } from "@/server/room";
 import { addTerrain, listTerrains } from "@/server/terrains";
@@ -19,7 +20,8 @@ const Query = z.object({
 
 export const GET = route(async () => {
   const account = await requireAccount();
-  return Response.json({ terrains: await listTerrains(account.id) });
+  const terrains = [...(await listTerrains(LIBRARY_ACCOUNT)), ...(await listTerrains(account.id))];
+  return Response.json({ terrains });
 });
 
 /**

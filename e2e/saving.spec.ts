@@ -91,6 +91,31 @@ test("a shared link brings its situation, as a change that can be undone", async
   await expect(page.getByText("The link is damaged and was not used", { exact: false })).toBeVisible();
 });
 
+test("many situations: the latest come with the page, more when asked for, one is found by its name", async ({
+  page,
+}) => {
+  await openDemo(page);
+  const [{ id }] = (await (await page.request.get("/api/situations")).json()).situations;
+  const { document } = await (await page.request.get(`/api/situations/${id}`)).json();
+  for (let i = 0; i < 45; i += 1)
+    await page.request.post("/api/situations", { data: { ...document, name: `Number ${i}` } });
+  await page.reload();
+  await answered(page);
+  await page.keyboard.press("o");
+  const listed = page.getByRole("dialog").getByRole("button", { name: /^(Number|Engine stopped)/ });
+  await expect(listed).toHaveCount(40);
+  await page.getByRole("button", { name: "Show more" }).click();
+  await expect(listed).toHaveCount(46);
+  await page.getByLabel("Find by a part of the name").fill("ber 17");
+  await expect(listed).toHaveCount(1);
+  await listed.click();
+  await expect(page.getByRole("button", { name: /^Number 17/ })).toBeVisible();
+  // It is the one that a reload comes back to.
+  await page.reload();
+  await answered(page);
+  await expect(page.getByRole("button", { name: /^Number 17/ })).toBeVisible();
+});
+
 test("two tabs agree at once; what both have changed is decided by the user, and nothing is lost", async ({ page }) => {
   await openDemo(page);
   const other = await page.context().newPage();

@@ -62,6 +62,12 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   "the shell's dialogs, a working, pages that are not there": async (page) => {
     for (const key of ["/", "?", "u", "o"]) await cleanDialog(page, () => page.keyboard.press(key));
+    await cleanDialog(page, async () => {
+      await page.keyboard.press("/");
+      await page.getByPlaceholder("What would you like to do?").fill("Account, export");
+      await page.keyboard.press("Enter");
+      await page.getByRole("region", { name: "Account settings" }).getByText("Delete the account").click();
+    });
     await page
       .getByRole("figure", { name: /Height ledger/ })
       .getByRole("button")

@@ -6,6 +6,7 @@ const EMAIL = "jo.finch@example.org";
 describe("a password", () => {
   it.each([
     ["password123", "commonest"],
+    ["password123456", "commonest"],
     ["Qwertyuiop", "commonest"],
     ["football2026", "commonest"],
     ["aaaaaaaaaaaaab", "five different"],

@@ -23,8 +23,9 @@ export async function faultOfPassword(password: string, email: string): Promise<
     return fault("The e-mail address is no password.");
   // A common one with figures or signs at its end is tried first as well.
   const bare = plain.replace(/[^a-z]+$/, "");
+  const tail = plain.slice(bare.length);
   const common = await commonPasswords();
-  if (common.has(plain) || (bare.length >= 4 && common.has(bare) && plain.length - bare.length < 5))
+  if (common.has(plain) || (bare.length >= 4 && common.has(bare) && (tail.length < 5 || common.has(tail))))
     return fault("This is among the commonest passwords: a few words in a row are better.");
   if (new Set(plain).size < 5) return fault("A password has at least five different characters.");
   return null;

@@ -34,4 +34,10 @@ describe("differences of two documents", () => {
       { what: "List 1, gear down", mine: "yes", theirs: "none" },
     ]);
   });
+
+  it("call speeds by their names", () => {
+    expect(
+      differences({ vmca_mps: 40, vx_mps: 30 }, { vmca_mps: 41, vx_mps: 31 }, format).map(({ what }) => what),
+    ).toEqual(["V_MCA", "V_X"]);
+  });
 });

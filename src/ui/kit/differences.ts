@@ -37,11 +37,17 @@ function pathInWords(path: string): string {
   const words = path
     .replace(/\.(\d+)(?=\.|$)/g, (_, place: string) => ` ${Number(place) + 1}`)
     .split(".")
-    .map((key) =>
-      key.replace(UNIT, "").replace(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`),
-    )
+    .map((key) => keyInWords(key.replace(UNIT, "")))
     .join(", ");
   return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** `gearDown` is “gear down”, and `vmca` a speed that has a name. */
+function keyInWords(key: string): string {
+  const speed = /^v([a-z]{1,4}\d?)$/.exec(key);
+  return speed
+    ? `V_${speed[1].toUpperCase()}`
+    : key.replace(/([a-z])([A-Z])/g, (_, before: string, after: string) => `${before} ${after.toLowerCase()}`);
 }
 
 function valueInWords(path: string, value: Leaf | undefined, format: Format): string {

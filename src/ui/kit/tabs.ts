@@ -5,20 +5,23 @@ export type TabMessage =
   | { readonly kind: "saved"; readonly id: string; readonly version: number; readonly document: unknown }
   | { readonly kind: "changed" };
 
-const NAME = "utrimax";
+/** One channel a page, for speaking and hearing: what a channel says it does not hear itself. */
+let channel: BroadcastChannel | null = null;
+
+function ours(): BroadcastChannel | null {
+  if (typeof BroadcastChannel === "undefined") return null;
+  channel ??= new BroadcastChannel("utrimax");
+  return channel;
+}
 
 /** Tells the other tabs. */
 export function tellTabs(message: TabMessage): void {
-  if (typeof BroadcastChannel === "undefined") return;
-  const channel = new BroadcastChannel(NAME);
-  channel.postMessage(message);
-  channel.close();
+  ours()?.postMessage(message);
 }
 
 /** Listens to the other tabs until the function that is given back is called. */
 export function hearTabs(hear: (message: TabMessage) => unknown): () => void {
-  if (typeof BroadcastChannel === "undefined") return () => undefined;
-  const channel = new BroadcastChannel(NAME);
-  channel.onmessage = (event: MessageEvent<TabMessage>) => hear(event.data);
-  return () => channel.close();
+  const listener = (event: MessageEvent<TabMessage>) => void hear(event.data);
+  ours()?.addEventListener("message", listener);
+  return () => ours()?.removeEventListener("message", listener);
 }

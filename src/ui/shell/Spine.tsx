@@ -44,6 +44,8 @@ function StageLink({ stage, number, current }: { stage: StageFace; number: numbe
     <li className="border-b border-rule first:border-t">
       <Link
         href={`/${stage.slug}`}
+        // What a stage shows is worked out here: there is nothing to fetch before it is opened.
+        prefetch={false}
         aria-current={current ? "page" : undefined}
         className={`flex min-h-[54px] items-start gap-3 border-l-4 py-1.5 pr-1.5 pl-3 ${current ? "relative z-10 -mr-px border-harbour bg-sheet" : "border-transparent hover:bg-mark"}`}
       >

@@ -1,12 +1,12 @@
 // Faults while seven writers save: database and server killed, stopped and hung, the disk full. What was acknowledged
 // must be stored, nothing by half, and nobody must do anything by hand.
 import { existsSync } from "node:fs";
-import { mkdir, rm, writeFile } from "node:fs/promises";
+import { mkdir, readFile, rm, writeFile } from "node:fs/promises";
 import path from "node:path";
 import { healthOf } from "../lib/application.mjs";
 import { run } from "../lib/processes.mjs";
 import { STATE } from "../lib/setup.mjs";
-import { openClient, save } from "./client";
+import { type Client, openClient, save } from "./client";
 import { type Stand, pause, stand, until } from "./stand";
 import { checkStored, openWriters, write } from "./writers";
 import { demoSituation } from "../../demo/read-demo";
@@ -28,6 +28,7 @@ export async function faults(stage: Stand, { databaseKills, serverKills, hangs }
   const writers = await openWriters(stage.address, WRITERS);
   let ended = false;
   const writing = Promise.all(writers.map((writer) => write(writer, () => ended)));
+  const pages: (string | null)[] = [];
   const kinds = Array.from({ length: databaseKills + serverKills }, (_, i) =>
     // Spread evenly: every so many kills of the one, one of the other.
     Math.floor(((i + 1) * serverKills) / (databaseKills + serverKills)) >
@@ -38,6 +39,7 @@ export async function faults(stage: Stand, { databaseKills, serverKills, hangs }
   for (const kind of kinds) {
     const pid = stage.pids[kind];
     signal(pid, "SIGKILL");
+    if (kind === "database") pages.push(await failedPage(writers[0].client));
     await until(() => stage.pids[kind] !== pid, 30_000);
     await pause(BETWEEN_MS);
   }
@@ -63,7 +65,21 @@ export async function faults(stage: Stand, { databaseKills, serverKills, hangs }
   console.log(
     `${databaseKills} kills of the database, ${serverKills} of the server: ${saves} saves acknowledged, ${failures} sent again`,
   );
-  return writers.flatMap((writer, i) => writer.faults.map((fault) => `writer ${i + 1}: ${fault}`));
+  // A page that failed is in the log under the number that it shows.
+  const numbers = pages.filter((number) => number !== null);
+  const log = await readFile(path.join(stage.logFolder, "utrimax.log"), "utf8").catch(() => "");
+  const lost = numbers.filter((number) => !log.includes(number));
+  console.log(`${numbers.length} pages failed while the database was away; ${lost.length} of them are not in the log`);
+  const unlogged = lost.map((number) => `page ${number} failed and is not in the log`);
+  return [...unlogged, ...writers.flatMap((writer, i) => writer.faults.map((fault) => `writer ${i + 1}: ${fault}`))];
+}
+
+/** Asks for a page while the database is away; its number when it failed. */
+async function failedPage(client: Client): Promise<string | null> {
+  const answer = await client.fetch("/landing").catch(() => null);
+  const number = answer?.headers.get("x-request-id") ?? null;
+  await answer?.body?.cancel();
+  return answer && answer.status >= 500 ? number : null;
 }
 
 function signal(pid: number, name: NodeJS.Signals): void {

@@ -15,6 +15,8 @@ export interface Stand {
   readonly port: number;
   /** The processes as they are now. */
   readonly pids: { database: number; server: number };
+  /** Where the server's log lies. */
+  readonly logFolder: string;
   /** What the watch has said. */
   readonly said: readonly string[];
   /** Leaves the processes to be ended with this one. */
@@ -29,6 +31,8 @@ export interface Stand {
 export async function stand(env: Record<string, string> = {}, folder = path.join(STATE, "attack")): Promise<Stand> {
   await ensureBuilt();
   await rm(folder, { recursive: true, force: true });
+  const logFolder = env.LOG_FOLDER ?? `${folder}-log`;
+  await rm(path.join(logFolder, "utrimax.log"), { force: true });
   const said: string[] = [];
   const pids = { database: 0, server: 0 };
   const noted = (name: keyof typeof pids, child: ChildProcess) => {
@@ -55,7 +59,8 @@ export async function stand(env: Record<string, string> = {}, folder = path.join
   await prepareDatabase(ownerUrl);
   const server = await keepRunning({
     name: "The server",
-    start: async () => noted("server", (await serve({ databaseUrl, port, quiet: true, env })).server),
+    start: async () =>
+      noted("server", (await serve({ databaseUrl, port, quiet: true, env: { ...env, LOG_FOLDER: logFolder } })).server),
     answers: async () => (await healthOf(port)) !== null,
     ...watched,
   });
@@ -63,6 +68,7 @@ export async function stand(env: Record<string, string> = {}, folder = path.join
     address: `http://127.0.0.1:${port}`,
     port,
     pids,
+    logFolder,
     said,
     stop: () => {
       database.stop();

@@ -1,6 +1,6 @@
 // Two web processes on one database and one Redis: what is saved through one is seen and respected by the other, and
 // limits count both.
-import { mkdtemp } from "node:fs/promises";
+import { mkdtemp, rm } from "node:fs/promises";
 import { createConnection } from "node:net";
 import os from "node:os";
 import path from "node:path";
@@ -11,6 +11,7 @@ import { freePort } from "../lib/ports.mjs";
 import { launch } from "../lib/processes.mjs";
 import { STATE, ensureDebianPackages } from "../lib/setup.mjs";
 import { demoSituation } from "../../demo/read-demo";
+import { secure } from "./secure";
 import { until } from "./stand";
 
 /** Demos that may be opened a minute from one address. */
@@ -31,11 +32,39 @@ async function startRedis(): Promise<string> {
   return `redis://127.0.0.1:${port}`;
 }
 
+const PASSWORD = "a long enough one";
+
+/** Guessing is slowed down in both processes; a browser that is known is not locked out by it. */
+async function signIns(one: string, other: string): Promise<string[]> {
+  const wrong: string[] = [];
+  const email = `pilot-${Date.now()}@example.org`;
+  const post = (address: string, path: string, password: string, cookie = "") =>
+    fetch(`${address}${path}`, { method: "POST", body: JSON.stringify({ email, password }), headers: { cookie } });
+  const created = await post(one, "/api/accounts", PASSWORD);
+  if (created.status !== 201) return [`an account could not be created: ${created.status}`];
+  const device = created.headers
+    .getSetCookie()
+    .map((entry) => entry.split(";")[0])
+    .find((entry) => entry.startsWith("utrimax_device="));
+  for (let i = 0; i < 6; i += 1) await post(i % 2 ? one : other, "/api/session", "not the right one");
+  for (const address of [one, other]) {
+    const refused = await post(address, "/api/session", PASSWORD);
+    if (refused.status !== 429 || !(Number(refused.headers.get("retry-after")) > 0))
+      wrong.push(`after six wrong passwords a sign-in was answered ${refused.status}`);
+  }
+  if ((await post(other, "/api/session", PASSWORD, device)).status !== 200)
+    wrong.push("a browser that is known was locked out by others");
+  return wrong;
+}
+
 /** Runs the journeys; returns what went wrong. */
 export async function twoProcesses(): Promise<string[]> {
   await ensureDebianPackages(["mariadb", "redis"]);
   await ensureBuilt();
-  const database = await startDatabase(path.join(STATE, "attack"));
+  // A new one: limits that another attack has used up would be used up here too.
+  const folder = path.join(STATE, "attack");
+  await rm(folder, { recursive: true, force: true });
+  const database = await startDatabase(folder);
   await prepareDatabase(database.ownerUrl);
   const env = { REDIS_URL: await startRedis() };
   const serveOn = async (preferred: number) =>
@@ -60,6 +89,8 @@ export async function twoProcesses(): Promise<string[]> {
   expect((await save(other, 910, 1)).status === 412, "the other process saved over what it had not seen");
   expect((await save(other, 920, 2)).status === 200, "a save through the other process failed");
 
+  wrong.push(...(await signIns(one, other)));
+
   // One demo has been opened: the limit ends both, whichever is asked.
   const statuses: number[] = [];
   for (let i = 1; i < DEMOS + 6; i += 1)
@@ -70,5 +101,6 @@ export async function twoProcesses(): Promise<string[]> {
     statuses.slice(-6).every((status) => status === 429),
     "the limit does not hold in both processes",
   );
+  wrong.push(...(await secure(database.url)));
   return wrong;
 }

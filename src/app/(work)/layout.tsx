@@ -18,7 +18,7 @@ const FIRST_PAGE = 40;
 export default async function WorkLayout({ children }: { children: ReactNode }) {
   // Not in the page: what it throws comes after the head of the answer has gone.
   const slug = (await headers()).get("x-utrimax-path")?.slice(1);
-  if (slug !== undefined && !SLUGS.some((known) => known === slug)) notFound();
+  if (slug !== undefined && !SLUGS.includes(slug)) notFound();
   const account = await currentAccount();
   if (!account) redirect("/");
   const first = await firstSituation(account.id, (await cookies()).get(LAST_SITUATION)?.value ?? null);

@@ -58,10 +58,18 @@ function isDraft(value: unknown): value is AircraftDocument {
   return parsed.success || parsed.error.issues.every(({ code }) => DRAFTED.includes(code));
 }
 
+/** Until drafts were kept by account they were nobody's: whoever comes first takes them. */
+function takeOfNobody(): string | null {
+  const key = "utrimax:aircraft-drafts";
+  const stored = localStorage.getItem(key);
+  localStorage.removeItem(key);
+  return stored;
+}
+
 /** Takes up what was left in this browser, and keeps what is changed from now on. Damaged drafts count as none. */
 export function keepDrafts(): () => void {
   try {
-    const stored: unknown = JSON.parse(localStorage.getItem(keptAs(KEY)) ?? "{}");
+    const stored: unknown = JSON.parse(localStorage.getItem(keptAs(KEY)) ?? takeOfNobody() ?? "{}");
     if (typeof stored === "object" && stored !== null && Object.keys(useDrafts.getState().drafts).length === 0) {
       const drafts = Object.entries(stored).flatMap(([id, value]) => {
         const upgraded = upgradedAircraft(value);

@@ -1,5 +1,5 @@
-/** Addresses of the stages, in the order in which the work is done. */
-export const SLUGS = [
+/** Addresses of the stages, in the order in which the work is done: all that the server knows of them. */
+export const SLUGS: readonly string[] = [
   "aircraft",
   "departure",
   "en-route",
@@ -8,7 +8,4 @@ export const SLUGS = [
   "landing",
   "rehearse",
   "debrief",
-] as const;
-
-/** Address of a stage. */
-export type Slug = (typeof SLUGS)[number];
+];

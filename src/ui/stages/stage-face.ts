@@ -1,5 +1,4 @@
 import type { ComponentType } from "react";
-import type { Slug } from "./slugs";
 
 /** What the spine says of a stage. */
 export interface Headline {
@@ -28,7 +27,7 @@ export interface History {
 /** All that the shell knows of a stage. */
 export interface StageFace {
   /** Its address; with a capital and spaces it is its name. */
-  readonly slug: Slug;
+  readonly slug: string;
   readonly name: string;
   /** What the pilot asks. */
   readonly question: string;

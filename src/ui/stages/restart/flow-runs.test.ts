@@ -6,7 +6,7 @@ const localStorage = {
   setItem: (key: string, value: string) => void kept.set(key, value),
   removeItem: (key: string) => void kept.delete(key),
 };
-vi.stubGlobal("window", { localStorage });
+vi.stubGlobal("localStorage", localStorage);
 const { runsCsv, useFlowRuns } = await import("./flow-runs");
 
 const RUN = {
@@ -33,5 +33,10 @@ describe("runs of the cause check", () => {
       '2026-11-24T10:00:00.000Z,"Alder S1, mine",1,Last touched,6.2,6.0',
       '2026-11-24T10:00:00.000Z,"Alder S1, mine",2,Fuel pump,9.0,8.0',
     ]);
+  });
+
+  it("leave as CSV in which no name is a formula", () => {
+    const csv = runsCsv([{ ...RUN, aircraft: '=HYPERLINK("http://x.example")' }]);
+    expect(csv).toContain(`"'=HYPERLINK`);
   });
 });

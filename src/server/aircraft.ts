@@ -7,7 +7,7 @@ import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
 import type { Page } from "./page";
 import { type UnreadableRow, readableRows } from "./readable-rows";
-import { markRow, saveOver } from "./versioned-rows";
+import { type Saved, markRow, saveOver } from "./versioned-rows";
 
 /** An aircraft with where it comes from. */
 export interface StoredAircraft {
@@ -96,24 +96,15 @@ export async function addAircraft(
   return id;
 }
 
-/** What became of a save: `changed` holds what was saved meanwhile. */
-export type SavedAircraft =
-  | { readonly state: "saved"; readonly version: number }
-  | { readonly state: "changed"; readonly stored: StoredAircraft }
-  | { readonly state: "missing" };
-
 /**
  * Replaces an aircraft of the version that it was made from; `missing` for the library's, which are nobody's to change.
  */
-export async function saveAircraft(
+export const saveAircraft = (
   accountId: string,
   id: string,
   document: AircraftDocument,
   version: number,
-): Promise<SavedAircraft> {
-  const saved = await saveOver("aircraft", accountId, id, document, version);
-  return saved.state === "changed" ? { state: "changed", stored: aircraftOfRow(saved.row) } : saved;
-}
+): Promise<Saved<StoredAircraft>> => saveOver("aircraft", accountId, id, document, version, aircraftOfRow);
 
 /** Deletes an aircraft of an account, or brings it back; false when the account has none of that id. */
 export const markAircraft = (accountId: string, id: string, deleted: boolean): Promise<boolean> =>

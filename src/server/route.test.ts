@@ -1,5 +1,6 @@
 // Bodies that are too large, too slow or too many, and what every answer carries.
 import { afterEach, describe, expect, it, vi } from "vitest";
+import { z } from "zod";
 import { Refusal, answerToSave, readBytes, readUpload, route, versionOf } from "./route";
 
 afterEach(() => {
@@ -121,6 +122,11 @@ describe("a route", () => {
       })(asked({ "x-request-id": "number 7" }), undefined);
     expect((await failing({ code: "ECONNREFUSED" })).status).toBe(503);
     expect((await failing({ code: "ER_DISK_FULL" })).status).toBe(507);
+    const damaged = await failing(z.object({ mass_kg: z.number() }).safeParse({ mass_kg: "x" }).error);
+    expect([damaged.status, (await damaged.json()).issues[0].message]).toEqual([
+      409,
+      expect.stringContaining("mass_kg"),
+    ]);
     const fault = await failing(new Error("ours"));
     expect(fault.status).toBe(500);
     const { issues } = await fault.json();

@@ -1,6 +1,6 @@
 // What every route handler shares: who is asking, what they sent, and how faults are answered.
 import { NextResponse } from "next/server";
-import type { z } from "zod";
+import { z } from "zod";
 import { type Issue, issuesOf } from "@/core/outcome";
 import type { Account } from "./accounts";
 import { isDatabaseAway, isDiskFull } from "./database";
@@ -8,6 +8,7 @@ import { freeSpace } from "./disk";
 import { log } from "./log";
 import { AccountFull } from "./room";
 import { currentAccount } from "./sessions";
+import type { Saved } from "./versioned-rows";
 
 /** Written by scripts/lib/front.mjs over whatever a request says of itself. */
 const [ADDRESS_HEADER, NUMBER_HEADER] = ["x-utrimax-address", "x-request-id"];
@@ -64,6 +65,8 @@ export function route<C>(
           "The database cannot be reached at present. Your work is kept in this browser and saved when it is back.",
         );
       if (isDiskFull(error)) return diskFull();
+      // What comes in is checked before: this is a stored row that cannot be read.
+      if (error instanceof z.ZodError) return unreadable(error);
       const number = request.headers.get(NUMBER_HEADER) ?? "none";
       log().error({ err: error, url: request.url, method: request.method, requestId: number }, "a route failed");
       return refuse(500, "internal", `Something went wrong on our side. Nothing was changed. Report number ${number}.`);
@@ -74,6 +77,15 @@ export function route<C>(
     if (!answer.headers.has("cache-control")) answer.headers.set("cache-control", "no-store");
     return answer;
   };
+}
+
+function unreadable(error: z.ZodError): NextResponse {
+  const [first] = issuesOf(error);
+  return refuse(
+    409,
+    "unreadable",
+    `It is stored in a way that cannot be read (${first.path || "the whole"}: ${first.message}). Nothing of it is lost: the account’s dialog hands it out as it is.`,
+  );
 }
 
 function diskFull(): NextResponse {
@@ -199,13 +211,7 @@ export function versionOf(request: Request): number {
 }
 
 /** The answer to a save: its version, or 412 with what was saved meanwhile. */
-export function answerToSave(
-  saved:
-    | { readonly state: "saved"; readonly version: number }
-    | { readonly state: "changed"; readonly stored: { readonly version: number } }
-    | { readonly state: "missing" },
-  missing: () => Response,
-): Response {
+export function answerToSave(saved: Saved<{ readonly version: number }>, missing: () => Response): Response {
   if (saved.state === "missing") return missing();
   const version = saved.state === "saved" ? saved.version : saved.stored.version;
   const headers = { etag: `"${version}"` };

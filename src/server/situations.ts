@@ -6,7 +6,7 @@ import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { type Queryable, database } from "./database";
 import type { Page } from "./page";
 import { type UnreadableRow, readableRows } from "./readable-rows";
-import { markRow, saveOver } from "./versioned-rows";
+import { type Saved, markRow, saveOver } from "./versioned-rows";
 
 /** A saved situation. */
 export interface StoredSituation {
@@ -118,22 +118,13 @@ export async function addSituation(
   return id;
 }
 
-/** What became of a save: `changed` holds what was saved meanwhile. */
-export type SavedSituation =
-  | { readonly state: "saved"; readonly version: number }
-  | { readonly state: "changed"; readonly stored: StoredSituation }
-  | { readonly state: "missing" };
-
 /** Replaces a situation of the version that it was made from. */
-export async function saveSituation(
+export const saveSituation = (
   accountId: string,
   id: string,
   document: SituationDocument,
   version: number,
-): Promise<SavedSituation> {
-  const saved = await saveOver("situations", accountId, id, document, version);
-  return saved.state === "changed" ? { state: "changed", stored: situationOfRow(saved.row) } : saved;
-}
+): Promise<Saved<StoredSituation>> => saveOver("situations", accountId, id, document, version, situationOfRow);
 
 /** Deletes a situation, or brings it back; false when the account has none of that id. */
 export const markSituation = (accountId: string, id: string, deleted: boolean): Promise<boolean> =>

@@ -3,26 +3,28 @@
 import type { RowDataPacket } from "mysql2/promise";
 import { database } from "./database";
 
-/** What became of a save. */
-export type Saved =
+/** What became of a save: `changed` holds what was saved meanwhile. */
+export type Saved<T> =
   | { readonly state: "saved"; readonly version: number }
-  | { readonly state: "changed"; readonly row: RowDataPacket }
+  | { readonly state: "changed"; readonly stored: T }
   | { readonly state: "missing" };
 
 /**
  * Replaces the document of a row of an account.
  *
  * @param version - that the document was made from
+ * @param read - makes of a row what it stands for
  * @returns `changed` with the row as it stands when it is of another version, `missing` when the account has none of
  *   that id
  */
-export async function saveOver(
+export async function saveOver<T>(
   table: "situations" | "aircraft",
   accountId: string,
   id: string,
   document: { readonly name: string },
   version: number,
-): Promise<Saved> {
+  read: (row: RowDataPacket) => T,
+): Promise<Saved<T>> {
   const text = JSON.stringify(document);
   // The time is set by hand: an unchanged row would otherwise count as not found.
   const [result] = await database().execute(
@@ -38,7 +40,7 @@ export async function saveOver(
   if (!rows[0]) return { state: "missing" };
   // The same save once more: the answer to the first was lost on its way.
   if (String(rows[0].document) === text) return { state: "saved", version: Number(rows[0].version) };
-  return { state: "changed", row: rows[0] };
+  return { state: "changed", stored: read(rows[0]) };
 }
 
 /** Deletes a row of an account, or brings it back; false when the account has none of that id. */

@@ -99,3 +99,25 @@ test("feathering out of order is told with its reason, and again in order", asyn
   await page.keyboard.press("Enter");
   await expect(back.getByRole("listitem")).toContainText("propeller out of feather first");
 });
+
+test("a cause check of one's own is saved as an aircraft of one's own, and changed again in place", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/restart");
+  const shorten = async () => {
+    await page.getByRole("button", { name: "Edit the check" }).click();
+    await page
+      .getByRole("dialog")
+      .getByRole("button", { name: /^Remove / })
+      .last()
+      .click();
+    await page.getByRole("button", { name: "Save the check" }).click();
+  };
+  await shorten();
+  await expect(page.getByText("“Alder S1” is saved and current.")).toBeVisible();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+  await shorten();
+  await expect(page.getByText("“Alder S1” is saved.", { exact: true })).toBeVisible();
+  await expect(page.getByRole("alertdialog")).toHaveCount(0);
+});

@@ -7,7 +7,7 @@ import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
 import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
 import { addLandingSite, listLandingSites } from "./landing-sites";
 import type { UnreadableRow } from "./readable-rows";
-import { storing } from "./room";
+import { bytesOf, storing } from "./room";
 import { addSituation, listSituations } from "./situations";
 import { addTerrain, hasTerrain, listTerrains, terrainElevations } from "./terrains";
 
@@ -68,7 +68,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     if (document.terrainId !== null && (await hasTerrain(account.id, document.terrainId)))
       knownTerrains.add(document.terrainId);
   const { aircraft, aerodromes, sites, situations, terrains } = archive;
-  const documents = [...aircraft, ...situations].reduce((sum, { document }) => sum + sizeOf(document), 0);
+  const documents = [...aircraft, ...situations].reduce((sum, { document }) => sum + bytesOf(document), 0);
   const adding = {
     aircraft: aircraft.length,
     situations: situations.length,
@@ -104,5 +104,3 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     terrains: terrains.length,
   });
 }
-
-const sizeOf = (document: unknown) => Buffer.byteLength(JSON.stringify(document));

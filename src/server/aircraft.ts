@@ -107,8 +107,12 @@ export const saveAircraft = (
 ): Promise<Saved<StoredAircraft>> => saveOver("aircraft", accountId, id, document, version, aircraftOfRow);
 
 /** Deletes an aircraft of an account, or brings it back; false when the account has none of that id. */
-export const markAircraft = (accountId: string, id: string, deleted: boolean): Promise<boolean> =>
-  markRow("aircraft", accountId, id, deleted);
+export const markAircraft = (
+  accountId: string,
+  id: string,
+  deleted: boolean,
+  connection?: Queryable,
+): Promise<boolean> => markRow("aircraft", accountId, id, deleted, connection);
 
 /** Which of some aircraft an account may fly. */
 export async function aircraftAmong(accountId: string, ids: readonly string[]): Promise<Set<string>> {

@@ -1,5 +1,5 @@
 // How often something may be done. Attempts are counted in the database, so that a restart forgives none, or in Redis
-// when several web processes share one (`REDIS_URL`); what is computed is counted in the process.
+// when several web processes share one (`REDIS_URL`); what is computed is counted in the process otherwise.
 import Redis from "ioredis";
 import {
   type RateLimiterAbstract,
@@ -36,7 +36,7 @@ const globals = globalThis as typeof globalThis & {
 export const factor = () => Number(process.env.UTRIMAX_RATE_FACTOR ?? 1);
 
 /** The shared store of several web processes; null when there is one process alone. */
-export function redis(): Redis | null {
+function redis(): Redis | null {
   const { REDIS_URL } = process.env;
   if (!REDIS_URL) return null;
   globals.utrimaxRedis ??= new Redis(REDIS_URL, { maxRetriesPerRequest: 2 });

@@ -17,6 +17,9 @@ const NAMES = {
   bytes: "MB of documents and terrain",
 } as const;
 
+/** What a document takes, bytes. */
+export const bytesOf = (document: unknown) => Buffer.byteLength(JSON.stringify(document));
+
 /** An account is full; nothing was stored. */
 export class AccountFull extends Error {
   constructor(readonly issue: Issue) {

@@ -6,6 +6,7 @@ import type { Account } from "./accounts";
 import { isDatabaseAway, isDiskFull } from "./database";
 import { freeSpace } from "./disk";
 import { log } from "./log";
+import { waitBefore } from "./rate-limit";
 import { AccountFull } from "./room";
 import { currentAccount } from "./sessions";
 import type { Saved } from "./versioned-rows";
@@ -111,6 +112,17 @@ export async function requireAccount(): Promise<Account> {
   const account = await currentAccount();
   if (!account) throw new Refusal(refuse(401, "not_signed_in", "Sign in or open the demo first."));
   return account;
+}
+
+/** Counts an attempt of a client; answers 429 when there were too many. */
+export async function limitAttempts(what: Parameters<typeof waitBefore>[0], client: string): Promise<void> {
+  refuseUntil(await waitBefore(what, client));
+}
+
+/** Answers 429 to somebody who must wait, in seconds; 0 lets him on. */
+export function refuseUntil(wait_s: number): void {
+  if (wait_s > 0)
+    throw new Refusal(refuse(429, "too_many_attempts", `Too many attempts. Try again in ${wait_s} s.`, "", wait_s));
 }
 
 /** A body that brings nothing for this long is given up, ms. */

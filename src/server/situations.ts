@@ -127,8 +127,12 @@ export const saveSituation = (
 ): Promise<Saved<StoredSituation>> => saveOver("situations", accountId, id, document, version, situationOfRow);
 
 /** Deletes a situation, or brings it back; false when the account has none of that id. */
-export const markSituation = (accountId: string, id: string, deleted: boolean): Promise<boolean> =>
-  markRow("situations", accountId, id, deleted);
+export const markSituation = (
+  accountId: string,
+  id: string,
+  deleted: boolean,
+  connection?: Queryable,
+): Promise<boolean> => markRow("situations", accountId, id, deleted, connection);
 
 /** Names of an account's situations that fly an aircraft. */
 export async function situationsWithAircraft(accountId: string, aircraftId: string): Promise<string[]> {

@@ -1,7 +1,7 @@
 // Saving a document over the version that its author had before him: what somebody else has saved since is not undone
 // unnoticed.
 import type { RowDataPacket } from "mysql2/promise";
-import { database } from "./database";
+import { type Queryable, database } from "./database";
 
 /** What became of a save: `changed` holds what was saved meanwhile. */
 export type Saved<T> =
@@ -49,8 +49,9 @@ export async function markRow(
   accountId: string,
   id: string,
   deleted: boolean,
+  connection: Queryable = database(),
 ): Promise<boolean> {
-  const [result] = await database().execute(
+  const [result] = await connection.execute(
     `UPDATE ${table} SET deleted_at = IF(?, NOW(3), NULL), updated_at = NOW(3) WHERE id = ? AND account_id = ?`,
     [deleted ? 1 : 0, id, accountId],
   );

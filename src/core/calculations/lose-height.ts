@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
-import { LoseQuestion, loseHeight } from "../landing/lose-height";
+import { loseHeight } from "../landing/lose-height";
+import { LoseQuestion } from "../landing/lose-question";
 import { success } from "../outcome";
 import { DEFAULT_LANDING, LossAction } from "../situation/landing-plan";
 import { WorkingStep } from "../working";

@@ -8,7 +8,8 @@ import { bestGlide, liftCoefficientAt, straightGlide } from "../glide/straight-g
 import { radians } from "../quantities/angle";
 import { P0_PA } from "../quantities/constants";
 import { DEFAULT_LANDING } from "../situation/landing-plan";
-import { type LossPlan, LoseQuestion, loseHeight } from "./lose-height";
+import { type LossPlan, loseHeight } from "./lose-height";
+import { LoseQuestion } from "./lose-question";
 
 const AIR = { qnh_Pa: P0_PA, deviation_K: 0 };
 function question(change: Partial<LoseQuestion> = {}, name = "alder-s1"): LoseQuestion {

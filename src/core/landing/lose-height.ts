@@ -1,59 +1,23 @@
-// Too high on the way in: what each thing loses in feet and seconds, and an order that loses what is asked and not
-// more. Reversible things first; gear and last flap when it is certain. Not here: the float of a speed carried into the
-// flare, gusts, what the flight manual forbids (slips with flap in some types).
-import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
-import { Configuration } from "../aircraft/configuration";
-import { levelTurnLoadFactor, polarOf, stallSpeed_mps } from "../aircraft/polar";
+// Too high on the way in: an order of what loses height that loses what is asked and not more. Reversible things first;
+// gear and last flap when it is certain.
+import type { Configuration } from "../aircraft/configuration";
+import { polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { airAtAltitude } from "../air/altimetry";
-import { glidingTurn } from "../glide/gliding-turn";
 import { bestGlide, liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { type Outcome, failure, success } from "../outcome";
-import { G0, RHO0 } from "../quantities/constants";
-import { LandingPlan, type LossAction } from "../situation/landing-plan";
-import { Pilot, SituationDocument } from "../situation/situation-document";
-
-/** What is to be lost, and with what. */
-export const LoseQuestion = z.strictObject({
-  aircraft: AircraftDocument,
-  mass_kg: SituationDocument.shape.mass_kg,
-  configuration: Configuration,
-  air: SituationDocument.shape.air,
-  /** Above the sea, of the aim point. */
-  elevation_m: SituationDocument.shape.altitude_m,
-  /** Over the aim point, straight ahead of it. */
-  height_m: z.number().min(10, "There must be some height over the aim point.").max(15_000, "Heights end at 15 000 m."),
-  /** To be lost on the way beyond the glide as it is flown. */
-  lose_m: z.number().min(0, "Height to lose is 0 or more.").max(15_000, "Heights end at 15 000 m."),
-  /** Air motion along the way in, a headwind negative. */
-  tailwind_mps: z
-    .number()
-    .min(-40, "A wind along the way in is −78 to 78 kt.")
-    .max(40, "A wind along the way in is −78 to 78 kt."),
-  /** Equivalent airspeed flown; null takes best glide as configured, at least 1.2 V_S. */
-  eas_mps: z.number().min(10, "A speed flown is 20 to 500 kt.").max(260, "A speed flown is 20 to 500 kt.").nullable(),
-  bank_rad: Pilot.shape.bank_rad,
-  stallMargin: Pilot.shape.stallMargin,
-  allowed: LandingPlan.shape.allowed,
-  turnFloor_m: LandingPlan.shape.turnFloor_m,
-  certain_m: LandingPlan.shape.certain_m,
-});
-/** @see LoseQuestion */
-export type LoseQuestion = z.infer<typeof LoseQuestion>;
-
-/** One thing that loses height, by itself over all of the way that it may be used on. */
-export interface LossOption {
-  readonly action: LossAction;
-  readonly name: string;
-  /** Index of the flap; null for everything else. */
-  readonly flap: number | null;
-  readonly height_m: number;
-  readonly time_s: number;
-  /** Fastest equivalent airspeed that it may be used at; null without a limit. */
-  readonly limit_mps: number | null;
-  /** Why it is not offered; null when it is. */
-  readonly refused: string | null;
-}
+import type { LossAction } from "../situation/landing-plan";
+import type { LoseQuestion } from "./lose-question";
+import {
+  type DragItem,
+  FAST_SHARE,
+  type SlopeOf,
+  WEAVE_FLOOR,
+  dragItems,
+  fasterGlide,
+  fullTurn,
+  weaving,
+} from "./loss-means";
+import { type LossOption, lossOptions } from "./loss-options";
 
 /** One step of the plan. */
 export interface LossStep {
@@ -83,16 +47,8 @@ export interface LossPlan {
   readonly time_s: number;
 }
 
-/** Heading to each side of the line in S-turns, at most: common practice, so that the place stays in sight. */
-const WEAVE_RAD = Math.PI / 4;
-/** A glide fast enough to lose height: this much faster than flown. Common practice. */
-const FASTER = 1.25;
-/** Share of the way that is flown faster; the rest is for slowing down. */
-const FAST_SHARE = 0.7;
 /** Slower than this over the stall is not asked about. */
 const LEAST_STALL = 1.2;
-/** S-turns end at this share of the full turn's floor. */
-const WEAVE_FLOOR = 0.5;
 const TINY_M = 0.01;
 /**
  * Gear and last flap are not used for less than this height, nor for less than this share of what is to be lost, nor
@@ -128,7 +84,7 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
   const { sigma } = airAtAltitude(question.elevation_m + height_m / 2, question.air);
   const root = Math.sqrt(sigma);
   /** Sink over ground speed of a configuration at a speed; null when it cannot be flown there. */
-  const slope = (config: Configuration, eas: number): number | null => {
+  const slope: SlopeOf = (config, eas) => {
     const configured = polarOf(aircraft, mass_kg, config);
     if (!configured.ok) return null;
     const cl = liftCoefficientAt(configured.value.polar, eas);
@@ -150,9 +106,9 @@ export function loseHeight(question: LoseQuestion): Outcome<LossPlan> {
   const distance_m = (height_m - lose_m) / clean;
   const turn = fullTurn(question, eas_mps, sigma);
   const weave = weaving(question, eas_mps, root, clean);
-  const items = itemsOf(question, eas_mps);
+  const items = dragItems(question, eas_mps);
   const faster = fasterGlide(question, eas_mps, slope);
-  const options = optionsOf({
+  const options = lossOptions({
     question,
     eas_mps,
     root,
@@ -317,219 +273,4 @@ function loseByDrag(
       time_s: from / ground_mps,
       loses_m: gain * from,
     });
-}
-
-interface DragItem {
-  readonly action: LossAction;
-  readonly name: string;
-  readonly flap: number | null;
-  readonly limit_mps: number | null;
-  readonly refused: string | null;
-  readonly eas_mps: number;
-  /** Comes out only when it is certain. */
-  readonly late: boolean;
-  put(config: Configuration): Configuration;
-}
-
-/** Drag in the order in which it is used. */
-function itemsOf({ aircraft, configuration }: LoseQuestion, eas_mps: number): DragItem[] {
-  const { polar, limits } = aircraft;
-  const items: DragItem[] = [];
-  const over = (limit_mps: number | null, what: string) =>
-    limit_mps !== null && eas_mps > limit_mps + 1e-6 ? `Faster than ${what}: slow down first.` : null;
-  if (!polar) return items;
-  if (configuration.slip < 1 && polar.fullSlipDeltaCd > 0)
-    items.push({
-      action: "slip",
-      name: "Full slip",
-      flap: null,
-      limit_mps: null,
-      refused: null,
-      eas_mps,
-      late: false,
-      put: (config) => ({ ...config, slip: 1 }),
-    });
-  for (let flap = configuration.flap + 1; flap < polar.landingFlap; flap += 1) {
-    const limit_mps = limits.vfe_mps[flap] ?? null;
-    items.push({
-      action: "flap",
-      name: `Flap ${polar.flaps[flap].name}`,
-      flap,
-      limit_mps,
-      refused: over(limit_mps, "V_FE"),
-      eas_mps,
-      late: false,
-      put: (config) => ({ ...config, flap }),
-    });
-  }
-  if (polar.gear.retractable && !configuration.gearDown)
-    items.push({
-      action: "gear",
-      name: "Gear",
-      flap: null,
-      limit_mps: limits.vlo_mps,
-      refused: over(limits.vlo_mps, "V_LO"),
-      eas_mps,
-      late: true,
-      put: (config) => ({ ...config, gearDown: true }),
-    });
-  if (configuration.flap < polar.landingFlap) {
-    const limit_mps = limits.vfe_mps[polar.landingFlap] ?? null;
-    items.push({
-      action: "last-flap",
-      name: `Flap ${polar.flaps[polar.landingFlap].name}`,
-      flap: polar.landingFlap,
-      limit_mps,
-      refused: over(limit_mps, "V_FE"),
-      eas_mps,
-      late: true,
-      put: (config) => ({ ...config, flap: polar.landingFlap }),
-    });
-  }
-  return items;
-}
-
-interface FasterGlide {
-  readonly eas_mps: number;
-  /** Height lost for each metre of ground. */
-  readonly slope: number;
-  /** Why there is not the way for it; null when there is. */
-  refused(distance_m: number): string | null;
-}
-
-/**
- * A faster glide within the limits of flap, gear and manoeuvring; what the dive takes comes back as it is slowed down
- * before the aim.
- */
-function fasterGlide(
-  { aircraft: { limits }, configuration }: LoseQuestion,
-  eas_mps: number,
-  slope: (config: Configuration, eas: number) => number | null,
-): FasterGlide | null {
-  const fast = Math.min(
-    FASTER * eas_mps,
-    limits.vfe_mps[configuration.flap] ?? Infinity,
-    limits.va_mps ?? Infinity,
-    configuration.gearDown ? (limits.vle_mps ?? Infinity) : Infinity,
-  );
-  const steeper = fast > eas_mps + 1 ? slope(configuration, fast) : null;
-  const slower = slope(configuration, eas_mps);
-  if (steeper === null || slower === null || !(steeper > slower)) return null;
-  return {
-    eas_mps: fast,
-    slope: steeper,
-    refused: (distance_m) =>
-      (fast ** 2 - eas_mps ** 2) / (2 * G0) > (1 - FAST_SHARE) * distance_m * steeper
-        ? "There is not the way to slow down again."
-        : null,
-  };
-}
-
-/** A full turn: 2π·dh/dψ at the bank, with its time. */
-function fullTurn(
-  { aircraft, mass_kg, configuration, bank_rad, stallMargin }: LoseQuestion,
-  eas_mps: number,
-  sigma: number,
-): { height_m: number; time_s: number; refused: string | null } {
-  const configured = polarOf(aircraft, mass_kg, configuration);
-  if (!configured.ok) return { height_m: 0, time_s: 0, refused: configured.issue.message };
-  const { polar } = configured.value;
-  const slowest = stallMargin * stallSpeed_mps(polar, levelTurnLoadFactor(bank_rad));
-  const speed = Math.max(eas_mps, slowest);
-  const cl = liftCoefficientAt(polar, speed, bank_rad);
-  if (cl === null) return { height_m: 0, time_s: 0, refused: "At this bank the wing is at its stall." };
-  const turn = glidingTurn(polar, cl, bank_rad, sigma * RHO0);
-  return { height_m: 2 * Math.PI * turn.heightPerRadian_m, time_s: (2 * Math.PI) / turn.rate_radps, refused: null };
-}
-
-/** S-turns at the greatest weave: extra height for each metre of ground, and the ground speed along the line. */
-function weaving(
-  { tailwind_mps }: LoseQuestion,
-  eas_mps: number,
-  root: number,
-  clean: number,
-): { perMetre: number; ground_mps: number } | null {
-  const along = (eas_mps / root) * (Math.sin(WEAVE_RAD) / WEAVE_RAD) + tailwind_mps;
-  const straight = eas_mps / root + tailwind_mps;
-  if (!(along > 1)) return null;
-  return { perMetre: clean * (straight / along - 1), ground_mps: along };
-}
-
-interface OptionsOf {
-  question: LoseQuestion;
-  eas_mps: number;
-  root: number;
-  distance_m: number;
-  clean: number;
-  ground_mps: number;
-  faster: FasterGlide | null;
-  turn: ReturnType<typeof fullTurn>;
-  weave: ReturnType<typeof weaving>;
-  items: readonly DragItem[];
-  slope: (config: Configuration, eas: number) => number | null;
-}
-
-function optionsOf({
-  question,
-  eas_mps,
-  root,
-  distance_m,
-  clean,
-  ground_mps,
-  turn,
-  weave,
-  items,
-  slope,
-  faster,
-}: OptionsOf): LossOption[] {
-  const { height_m, turnFloor_m, certain_m, configuration } = question;
-  const weaveRoom =
-    weave === null
-      ? 0
-      : Math.min(Math.max(height_m - WEAVE_FLOOR * turnFloor_m, 0) / (clean + weave.perMetre), distance_m);
-  return [
-    {
-      action: "turn",
-      name: "Full turn",
-      flap: null,
-      height_m: turn.height_m,
-      time_s: turn.time_s,
-      limit_mps: null,
-      refused:
-        turn.refused ??
-        (height_m - turn.height_m < turnFloor_m ? "It would end under the floor for full turns." : null),
-    },
-    {
-      action: "s-turns",
-      name: "S-turns",
-      flap: null,
-      height_m: weaveRoom * (weave?.perMetre ?? 0),
-      time_s: weave === null ? 0 : weaveRoom / weave.ground_mps,
-      limit_mps: null,
-      refused:
-        weave === null ? "Against this wind they make no headway." : weaveRoom <= 0 ? "Too low for turns." : null,
-    },
-    {
-      action: "speed",
-      name: "Speed",
-      flap: null,
-      limit_mps: faster?.eas_mps ?? null,
-      height_m: faster === null ? 0 : FAST_SHARE * distance_m * (faster.slope - clean),
-      time_s: faster === null ? 0 : (FAST_SHARE * distance_m) / (ground_mps + (faster.eas_mps - eas_mps) / root),
-      refused: faster === null ? "It is at its limit already." : faster.refused(distance_m),
-    },
-    ...items.map((item): LossOption => {
-      const now = slope(item.put(configuration), item.eas_mps);
-      const room = item.late ? Math.min(certain_m / (now ?? clean), distance_m) : distance_m;
-      return {
-        action: item.action,
-        name: item.name,
-        flap: item.flap,
-        limit_mps: item.limit_mps,
-        height_m: now === null ? 0 : Math.max(room * (now - clean), 0),
-        time_s: room / ground_mps,
-        refused: item.refused ?? (now === null ? "It cannot be glided at this speed." : null),
-      };
-    }),
-  ];
 }

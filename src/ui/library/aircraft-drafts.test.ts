@@ -62,13 +62,18 @@ describe("aircraft drafts", () => {
     useDrafts.getState().put(id, typed, 1);
     draftSaved(id, draft, savedAs, 2);
     expect(useDrafts.getState().drafts).toEqual({ [savedAs]: typed });
+    // It is saved over what has just been saved.
+    expect(useDrafts.getState().bases[savedAs]).toBe(2);
   });
 
-  it("something else of the aircraft that is saved leaves a draft alone", () => {
+  it("are begun on a version, which stays theirs whatever is stored meanwhile", () => {
     const draft = newAircraft("Draft");
-    useDrafts.getState().put("a", draft, 1);
-    draftSaved("a", newAircraft("Saved from elsewhere"), "a", 2);
-    expect(useDrafts.getState().drafts).toEqual({ a: draft });
+    useDrafts.getState().put("a", draft, 3);
+    useDrafts.getState().put("a", { ...draft, name: "Changed" }, 4);
+    expect(useDrafts.getState().bases.a).toBe(3);
+    useDrafts.getState().drop("a");
+    useDrafts.getState().put("a", draft, 5);
+    expect(useDrafts.getState().bases.a).toBe(5);
   });
 
   it("undo goes back to before, as one step for what is typed in one go", () => {

@@ -6,7 +6,7 @@ import { ConflictDialog } from "@/ui/kit/dialogs/ConflictDialog";
 import { differences } from "@/ui/kit/differences";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { useAircraftConflict } from "@/ui/library/aircraft-conflict";
-import { useDrafts } from "@/ui/library/aircraft-drafts";
+import { draftSaved, useDrafts } from "@/ui/library/aircraft-drafts";
 import { noteAircraft } from "@/ui/library/library-aircraft";
 import { useAircraftActions } from "./useAircraftActions";
 
@@ -35,7 +35,11 @@ function Choice({ mine, theirs }: { mine: AircraftDocument; theirs: StoredAircra
       busy={busy}
       onMine={() => {
         done();
-        void actions.save(theirs.id, false, mine, theirs.version);
+        void actions.save(theirs.id, false, mine, theirs.version).then((saved) => {
+          // A change of the cause check is no draft, and leaves one alone.
+          if (saved && useDrafts.getState().drafts[theirs.id] === mine)
+            draftSaved(theirs.id, mine, saved.id, saved.version);
+        });
       }}
       onTheirs={takeTheirs}
       onBoth={() => {

@@ -13,7 +13,7 @@ import { tellTabs } from "@/ui/kit/tabs";
 import { useAircraftConflict } from "@/ui/library/aircraft-conflict";
 import { forgetAircraft, noteAircraft } from "@/ui/library/library-aircraft";
 import { useSituation } from "./situation-store";
-import { NEW_ID, draftSaved, useDrafts } from "@/ui/library/aircraft-drafts";
+import { NEW_ID, useDrafts } from "@/ui/library/aircraft-drafts";
 
 /** Largest file read, bytes; a real one is under 10 kB. */
 const LIMIT = 1024 * 1024;
@@ -59,45 +59,44 @@ export function useAircraftActions() {
       return id !== null;
     },
     /**
-     * Saves a draft: in place when it is the account's own, otherwise as one of its own. It becomes the situation's
-     * aircraft. False when it could not be saved.
+     * Saves an aircraft: in place when it is the account's own, otherwise as one of its own, which becomes the
+     * situation's aircraft.
      *
-     * @param over - the version to save over, when the user has seen it; otherwise the one the draft was begun on
+     * @param version - that the document was made from
+     * @returns under which id and as which version; null when it could not be saved
      */
-    save: async (id: string, shared: boolean, document: AircraftDocument, over?: number): Promise<boolean> => {
-      let [savedAs, version] = [id, 1];
+    save: async (
+      id: string,
+      shared: boolean,
+      document: AircraftDocument,
+      version: number,
+    ): Promise<{ readonly id: string; readonly version: number } | null> => {
       if (id === NEW_ID || shared) {
         const added = await add(document, `“${document.name}” is saved and current.`);
-        if (!added) return false;
+        if (!added) return null;
         flyAircraft(added, document);
-        savedAs = added;
-      } else {
-        const base = useDrafts.getState().bases[id];
-        const answer = await send<{ version: number }>("PUT", `/api/aircraft/${id}`, document, {
-          version: over ?? base ?? 0,
-        });
-        if (!answer.ok) {
-          if (answer.stored) {
-            useAircraftConflict.setState({ conflict: { mine: document, theirs: answer.stored as StoredAircraft } });
-            return false;
-          }
-          toast(
-            answer.away
-              ? "The database is away: the changes are kept in this browser. Save again when it is back."
-              : answer.issues.map((issue) => issue.message).join(" "),
-          );
-          return false;
-        }
-        const { mass_kg } = useSituation.getState().current;
-        if (!(mass_kg >= document.mass.minimum_kg && mass_kg <= document.mass.maximum_kg))
-          useSituation.getState().change({ mass_kg: document.mass.usual_kg });
-        version = answer.value.version;
-        noteAircraft([{ id, shared: false, version, document }]);
-        changed();
-        toast(`“${document.name}” is saved.`);
+        return { id: added, version: 1 };
       }
-      draftSaved(id, document, savedAs, version);
-      return true;
+      const answer = await send<{ version: number }>("PUT", `/api/aircraft/${id}`, document, { version });
+      if (!answer.ok) {
+        if (answer.stored) {
+          useAircraftConflict.setState({ conflict: { mine: document, theirs: answer.stored as StoredAircraft } });
+          return null;
+        }
+        toast(
+          answer.away
+            ? "The database is away: the changes are kept in this browser. Save again when it is back."
+            : answer.issues.map((issue) => issue.message).join(" "),
+        );
+        return null;
+      }
+      const { mass_kg } = useSituation.getState().current;
+      if (!(mass_kg >= document.mass.minimum_kg && mass_kg <= document.mass.maximum_kg))
+        useSituation.getState().change({ mass_kg: document.mass.usual_kg });
+      noteAircraft([{ id, shared: false, version: answer.value.version, document }]);
+      changed();
+      toast(`“${document.name}” is saved.`);
+      return { id, version: answer.value.version };
     },
     export: (document: AircraftDocument) =>
       download(`${fileName(document.name)}.json`, "application/json", JSON.stringify(document, null, 1)),

@@ -1,7 +1,6 @@
 import { z } from "zod";
 import { deleteAccount, isPasswordOf } from "@/server/accounts";
-import { waitBefore } from "@/server/rate-limit";
-import { readBody, refuse, requireAccount, route } from "@/server/route";
+import { limitAttempts, readBody, refuse, requireAccount, route } from "@/server/route";
 import { closeSession } from "@/server/sessions";
 
 const Deletion = z.strictObject({ password: z.string().max(200) });
@@ -10,8 +9,7 @@ const Deletion = z.strictObject({ password: z.string().max(200) });
 export const DELETE = route(
   async (request) => {
     const account = await requireAccount();
-    const wait_s = await waitBefore("changeAccount", account.id);
-    if (wait_s > 0) return refuse(429, "too_many_attempts", `Too many attempts. Try again in ${wait_s} s.`, "", wait_s);
+    await limitAttempts("changeAccount", account.id);
     const { password } = await readBody(request, Deletion);
     if (account.kind === "user" && !(await isPasswordOf(account.id, password)))
       return refuse(403, "wrong_password", "This is not the account’s password. Nothing was deleted.", "password");

@@ -2,15 +2,12 @@ import { Credentials, createUser } from "@/server/accounts";
 import { transaction } from "@/server/database";
 import { demoSituation } from "@/server/demo-library";
 import { faultOfPassword } from "@/server/passwords";
-import { waitBefore } from "@/server/rate-limit";
-import { addressOf, readBody, refusal, refuse, route } from "@/server/route";
+import { addressOf, limitAttempts, readBody, refusal, refuse, route } from "@/server/route";
 import { openSession, rememberDevice } from "@/server/sessions";
 import { addSituation } from "@/server/situations";
 
 export const POST = route(async (request) => {
-  const wait_s = await waitBefore("createAccount", addressOf(request));
-  if (wait_s > 0)
-    return refuse(429, "too_many_attempts", `Too many new accounts from here. Try again in ${wait_s} s.`, "", wait_s);
+  await limitAttempts("createAccount", addressOf(request));
   const credentials = await readBody(request, Credentials);
   const fault = await faultOfPassword(credentials.password, credentials.email);
   if (fault) return refusal(422, [fault]);

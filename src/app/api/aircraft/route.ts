@@ -1,7 +1,7 @@
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { addAircraft, pageOfAircraft } from "@/server/aircraft";
 import { DOCUMENT_BODY, readBody, requireAccount, route } from "@/server/route";
-import { storing } from "@/server/room";
+import { bytesOf, storing } from "@/server/room";
 
 /** The library's and one's own, a page at a time: `after` in the query is the `next` of the page before. */
 export const GET = route(async (request) => {
@@ -14,8 +14,7 @@ export const GET = route(async (request) => {
 export const POST = route(async (request) => {
   const account = await requireAccount();
   const document = await readBody(request, AircraftOfAnyVersion, DOCUMENT_BODY);
-  const bytes = JSON.stringify(document).length;
-  const id = await storing(account.id, { aircraft: 1, bytes }, (connection) =>
+  const id = await storing(account.id, { aircraft: 1, bytes: bytesOf(document) }, (connection) =>
     addAircraft(account.id, document, connection),
   );
   return Response.json({ id, version: 1 }, { status: 201 });

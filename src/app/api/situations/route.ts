@@ -2,7 +2,7 @@ import { z } from "zod";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { issuesOf } from "@/core/outcome";
 import { DOCUMENT_BODY, readBody, refusal, requireAccount, route } from "@/server/route";
-import { storing } from "@/server/room";
+import { bytesOf, storing } from "@/server/room";
 import { missingReferences } from "@/server/situation-references";
 import { LONGEST_PAGE, addSituation, pageOfSituations } from "@/server/situations";
 
@@ -37,8 +37,7 @@ export const POST = route(async (request) => {
   const document = await readBody(request, SituationOfAnyVersion, DOCUMENT_BODY);
   const unusable = await missingReferences(account.id, document);
   if (unusable.length > 0) return refusal(422, unusable);
-  const bytes = JSON.stringify(document).length;
-  const id = await storing(account.id, { situations: 1, bytes }, (connection) =>
+  const id = await storing(account.id, { situations: 1, bytes: bytesOf(document) }, (connection) =>
     addSituation(account.id, document, connection),
   );
   return Response.json({ id, version: 1 }, { status: 201 });

@@ -10,7 +10,7 @@ import { MassTable } from "./MassTable";
 import { PolarView } from "./PolarView";
 import { ShelfView } from "./ShelfView";
 import { StallView } from "./StallView";
-import { useDrafts } from "@/ui/library/aircraft-drafts";
+import { draftSaved, useDrafts } from "@/ui/library/aircraft-drafts";
 import { useAircraftActions } from "@/ui/situation/useAircraftActions";
 import { useEdited } from "./useEdited";
 import { missingFigures } from "./notes";
@@ -85,7 +85,7 @@ export function AircraftStage() {
 
 /** What is not saved yet, and what to do about it. */
 function SaveBar() {
-  const { id, shared, document, changed, faults } = useEdited();
+  const { id, shared, document, version, changed, faults } = useEdited();
   const actions = useAircraftActions();
   const drop = useDrafts((state) => state.drop);
   const steps = useStore(useDrafts.temporal, (state) => state.pastStates.length);
@@ -99,7 +99,11 @@ function SaveBar() {
           type="button"
           className="btn btn-primary"
           disabled={faults.length > 0}
-          onClick={() => void actions.save(id, shared, document)}
+          onClick={() =>
+            void actions
+              .save(id, shared, document, version)
+              .then((saved) => saved && draftSaved(id, document, saved.id, saved.version))
+          }
         >
           {shared ? "Save as my own" : "Save aircraft"}
         </button>

@@ -12,6 +12,8 @@ export interface Edited {
   readonly id: string;
   readonly shared: boolean;
   readonly document: AircraftDocument;
+  /** Of the stored aircraft that it was made from. */
+  readonly version: number;
   /** Differs from what is saved. */
   readonly changed: boolean;
   /** What keeps it from being saved. */
@@ -26,6 +28,7 @@ export function useEdited(): Edited {
   const current = useAircraft();
   const drafts = useDrafts((state) => state.drafts);
   const put = useDrafts((state) => state.put);
+  const bases = useDrafts((state) => state.bases);
   const format = useFormat();
   const fresh = drafts[NEW_ID];
   const id = fresh ? NEW_ID : current.id;
@@ -36,10 +39,11 @@ export function useEdited(): Edited {
       id,
       shared: id !== NEW_ID && current.shared,
       document,
+      version: drafts[id] === undefined ? current.version : (bases[id] ?? current.version),
       changed: document !== current.document,
       faults: parsed.success ? [] : issuesOf(parsed.error),
       doubts: doubtsAbout(document, (speed_mps) => format("speed", speed_mps)),
       change: (next) => put(id, next(useDrafts.getState().drafts[id] ?? document), current.version),
     };
-  }, [id, current, document, put, format]);
+  }, [id, current, document, drafts, bases, put, format]);
 }

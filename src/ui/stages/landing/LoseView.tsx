@@ -1,6 +1,7 @@
 "use client";
 import { useCallback, useMemo } from "react";
-import { type LossPlan, LoseQuestion } from "@/core/landing/lose-height";
+import { type LossPlan } from "@/core/landing/lose-height";
+import { LoseQuestion } from "@/core/landing/lose-question";
 import { fromSi, unitOf } from "@/core/quantities/units";
 import { LandingPlan, type LossAction } from "@/core/situation/landing-plan";
 import { Chart } from "@/ui/kit/charts/Chart";

@@ -1,7 +1,8 @@
 "use client";
 import { clamp } from "@/core/numeric/clamp";
 import { useMemo } from "react";
-import { type LossPlan, type LoseQuestion, loseHeight } from "@/core/landing/lose-height";
+import { type LossPlan, loseHeight } from "@/core/landing/lose-height";
+import type { LoseQuestion } from "@/core/landing/lose-question";
 import type { Outcome } from "@/core/outcome";
 import { useCircuit } from "./circuit-store";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import type { LoseQuestion } from "@/core/landing/lose-height";
+import type { LoseQuestion } from "@/core/landing/lose-question";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";

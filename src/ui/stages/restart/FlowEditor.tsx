@@ -28,7 +28,7 @@ function freshId(items: readonly CauseItem[]): string {
 
 /** The aircraft's own cause check: items, order, seconds, and which symptom points to which. */
 export function FlowEditor() {
-  const { id, shared, document } = useAircraft();
+  const { id, shared, document, version } = useAircraft();
   const { save } = useAircraftActions();
   const [items, setItems] = useState<readonly CauseItem[] | null>(null);
   const list = items ?? [];
@@ -165,7 +165,9 @@ export function FlowEditor() {
               className="btn btn-primary ml-auto"
               disabled={!sound}
               onClick={() =>
-                void save(id, shared, { ...document, causeFlow: [...list] }).then((saved) => saved && setItems(null))
+                void save(id, shared, { ...document, causeFlow: [...list] }, version).then(
+                  (saved) => saved && setItems(null),
+                )
               }
             >
               Save the check

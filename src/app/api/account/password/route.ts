@@ -2,8 +2,7 @@ import { z } from "zod";
 import { Password, changePassword, isPasswordOf } from "@/server/accounts";
 import { transaction } from "@/server/database";
 import { faultOfPassword } from "@/server/passwords";
-import { waitBefore } from "@/server/rate-limit";
-import { readBody, refusal, refuse, requireAccount, route } from "@/server/route";
+import { limitAttempts, readBody, refusal, refuse, requireAccount, route } from "@/server/route";
 import { endOtherSessions } from "@/server/sessions";
 
 const Change = z.strictObject({ current: Password, password: Password });
@@ -12,8 +11,7 @@ const Change = z.strictObject({ current: Password, password: Password });
 export const PUT = route(async (request) => {
   const account = await requireAccount();
   if (account.kind !== "user") return refuse(403, "guest", "A guest has no password.");
-  const wait_s = await waitBefore("changeAccount", account.id);
-  if (wait_s > 0) return refuse(429, "too_many_attempts", `Too many attempts. Try again in ${wait_s} s.`, "", wait_s);
+  await limitAttempts("changeAccount", account.id);
   const { current, password } = await readBody(request, Change);
   if (!(await isPasswordOf(account.id, current)))
     return refuse(403, "wrong_password", "This is not the present password. Nothing was changed.", "current");

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { aircraftOf, markAircraft, saveAircraft } from "@/server/aircraft";
 import { DOCUMENT_BODY, answerToSave, readBody, refuse, requireAccount, route, versionOf } from "@/server/route";
+import { storing } from "@/server/room";
 import { situationsWithAircraft } from "@/server/situations";
 
 interface Context {
@@ -41,5 +42,9 @@ export const PATCH = route<Context>(async (request, { params }) => {
       "aircraft_in_use",
       `${using.map((name) => `“${name}”`).join(", ")} ${using.length === 1 ? "flies" : "fly"} this aircraft: give ${using.length === 1 ? "it" : "them"} another one first.`,
     );
-  return (await markAircraft(account.id, id, deleted)) ? Response.json({ ok: true }) : missing();
+  // What comes back needs room again.
+  const marked = deleted
+    ? await markAircraft(account.id, id, true)
+    : await storing(account.id, { aircraft: 1 }, (connection) => markAircraft(account.id, id, false, connection));
+  return marked ? Response.json({ ok: true }) : missing();
 });

@@ -10,6 +10,7 @@ import {
   route,
   versionOf,
 } from "@/server/route";
+import { storing } from "@/server/room";
 import { missingReferences } from "@/server/situation-references";
 import { markSituation, saveSituation, situationOf } from "@/server/situations";
 
@@ -38,6 +39,11 @@ export const PUT = route<Context>(async (request, { params }) => {
 /** Deletes, or undoes it: `{ deleted: true | false }`. */
 export const PATCH = route<Context>(async (request, { params }) => {
   const account = await requireAccount();
+  const { id } = await params;
   const { deleted } = await readBody(request, z.strictObject({ deleted: z.boolean() }));
-  return (await markSituation(account.id, (await params).id, deleted)) ? Response.json({ ok: true }) : missing();
+  // What comes back needs room again.
+  const marked = deleted
+    ? await markSituation(account.id, id, true)
+    : await storing(account.id, { situations: 1 }, (connection) => markSituation(account.id, id, false, connection));
+  return marked ? Response.json({ ok: true }) : missing();
 });

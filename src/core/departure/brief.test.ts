@@ -56,7 +56,7 @@ describe("departure brief", () => {
   });
 
   it("is lower with the computed gate alone, and stops at the upper end of what works", () => {
-    expect(words({ school: "computed" })).toContain("until 590 ft");
+    expect(words({ school: "computed" })).toContain("until 600 ft");
     const upper = words({}, 180, { bands: [{ from_m: 105, to_m: 420 }] });
     expect(upper).toContain("From 1 000 ft up to 1 380 ft");
     expect(upper).toContain("Above 1 380 ft the runway is too far behind");

@@ -1,6 +1,6 @@
 // The departure brief: sentences to read aloud, composed from what was computed. Words only; nothing is computed here.
 import { degrees } from "../quantities/angle";
-import { type UnitChoice, formatSi } from "../quantities/units";
+import { type UnitChoice, formatSi, type Rounding } from "../quantities/units";
 import type { DeparturePlan } from "../situation/departure-plan";
 import { TOP_M } from "./departure-day";
 import type { SchoolGates } from "./gate";
@@ -44,7 +44,8 @@ export const BRIEF_CAUTION =
  */
 export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSentence[] {
   const { plan, gates, atGate, stopUntil_m, bands } = facts;
-  const height = (value_m: number) => formatSi("height", units.height, value_m);
+  /** A gate is a height not to turn back below: it is rounded up. */
+  const height = (value_m: number, rounding?: Rounding) => formatSi("height", units.height, value_m, rounding);
   const speed = (value_mps: number) => formatSi("speed", units.speed, value_mps);
   const said: BriefSentence[] = [
     {
@@ -68,7 +69,7 @@ export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSente
   say(
     low,
     until,
-    `From ${height(low)}${until === null ? "" : ` until ${height(until)}`}: nose down, ${speed(facts.bestEas_mps)}, ahead within 30° of the nose${ahead}. No turning back.`,
+    `From ${height(low)}${until === null ? "" : ` until ${height(until, "up")}`}: nose down, ${speed(facts.bestEas_mps)}, ahead within 30° of the nose${ahead}. No turning back.`,
   );
 
   if (plan.school === "spot-ahead") {
@@ -94,7 +95,7 @@ export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSente
     say(
       gates.gate_m,
       upper,
-      `From ${height(gates.gate_m)}${upper === null ? "" : ` up to ${height(upper)}`}: ${extension}turn back ${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${speed(turnSpeed)}, ${speed(facts.bestEas_mps)} when straight.`,
+      `From ${height(gates.gate_m, "up")}${upper === null ? "" : ` up to ${height(upper)}`}: ${extension}turn back ${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${speed(turnSpeed)}, ${speed(facts.bestEas_mps)} when straight.`,
     );
     if (upper !== null)
       say(upper, null, `Above ${height(upper)} the runway is too far behind: another field, or ahead.`);

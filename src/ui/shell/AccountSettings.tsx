@@ -122,7 +122,7 @@ function SettingForm({
   return (
     <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)} className="border-b border-rule">
       <summary className="cursor-pointer py-1.5">{title}</summary>
-      <form className="flex max-w-sm flex-col gap-2 pb-3" onSubmit={(event) => void give(event)} noValidate>
+      <form className="flex max-w-sm flex-col gap-2 pt-1.5 pb-3" onSubmit={(event) => void give(event)} noValidate>
         {fields.map(({ name, label, type, autoComplete }) => {
           const fault = issues.find(({ path }) => path === name)?.message;
           return (

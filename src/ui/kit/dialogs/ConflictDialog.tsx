@@ -40,10 +40,10 @@ export function ConflictDialog({
             role="region"
             aria-label="Differences"
           >
-            <table className="w-full text-[14px]">
+            <table className="w-full table-fixed text-[14px]">
               <thead>
                 <tr className="text-left text-[13px] text-ink2">
-                  <th scope="col" className="py-1 pr-3 font-normal">
+                  <th scope="col" className="w-[30%] py-1 pr-3 font-normal">
                     Differs in
                   </th>
                   <th scope="col" className="py-1 pr-3 font-normal">
@@ -60,8 +60,8 @@ export function ConflictDialog({
                     <th scope="row" className="py-1 pr-3 text-left font-normal">
                       {what}
                     </th>
-                    <td className="num py-1 pr-3 break-words">{mine}</td>
-                    <td className="num py-1 break-words">{theirs}</td>
+                    <td className="num py-1 pr-3 wrap-anywhere">{mine}</td>
+                    <td className="num py-1 wrap-anywhere">{theirs}</td>
                   </tr>
                 ))}
               </tbody>

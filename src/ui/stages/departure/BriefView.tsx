@@ -26,7 +26,7 @@ export function BriefView({ onCard }: { onCard: (() => void) | null }) {
         <h2 className="text-[17px] font-bold">Brief</h2>
         {brief && gates && (
           <span className="num text-[17px] font-semibold">
-            {gates.gate_m === null ? "no turning back" : `gate ${format("height", gates.gate_m)}`}
+            {gates.gate_m === null ? "no turning back" : `gate ${format("height", gates.gate_m, "up")}`}
           </span>
         )}
         <span className="ml-auto flex gap-2">

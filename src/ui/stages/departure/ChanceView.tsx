@@ -6,7 +6,7 @@ import { pilotScatter } from "@/core/departure/chance";
 import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import { Chart } from "@/ui/kit/charts/Chart";
 import { type ChartInk, apart, endLabel } from "@/ui/kit/charts/chart-ink";
-import { useFormat, useUnits } from "@/ui/kit/units/units-store";
+import { type Format, useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { useDeparture } from "@/ui/answers/departure-store";
 import { SCATTER_NAMES, scatterSize } from "./scatter-words";
@@ -100,7 +100,7 @@ export function ChanceView() {
                         xAxis: shown(gate_m),
                         lineStyle: { color: ink.of("pine"), width: 2, type: "solid" },
                         label: {
-                          formatter: `gate ${format("height", gate_m)}`,
+                          formatter: `computed ${format("height", gate_m, "up")}`,
                           color: ink.of("pine"),
                           fontWeight: 700,
                           position: "end",
@@ -202,15 +202,13 @@ export function ChanceView() {
                     figure="margin"
                     source={workingOfTurnback(Math.min(chance.gates.computed_m, 762), null)}
                   >
-                    {format("height", chance.gates.computed_m)}
+                    {format("height", chance.gates.computed_m, "up")}
                   </Figure>
                 )}
               </dd>
             </dl>
             <p className="mt-1 text-ink2">
-              {schoolWords(chance.gates.fixed_m, chance.gates.computed_m, required, (value_m) =>
-                format("height", value_m),
-              )}
+              {schoolWords(chance.gates.fixed_m, chance.gates.computed_m, required, format)}
             </p>
           </section>
           {chance.sensitivity && (
@@ -242,18 +240,13 @@ export function ChanceView() {
 }
 
 /** Why the two schools differ today. */
-function schoolWords(
-  fixed_m: number,
-  computed_m: number | null,
-  required: number,
-  format: (height_m: number) => string,
-): string {
+function schoolWords(fixed_m: number, computed_m: number | null, required: number, format: Format): string {
   if (computed_m === null)
     return `The fixed height knows nothing of this runway, mass and wind: today ${formatNumber(required * 100)} in 100 is not reached up to the heights looked at.`;
   const difference = fixed_m - computed_m;
   if (difference > 15)
-    return `The fixed height is ${format(difference)} higher: it has to do for every aeroplane, wind and pilot; this one climbs well enough against today’s wind.`;
+    return `The fixed height is ${format("height", difference, "down")} higher: it has to do for every aeroplane, wind and pilot; this one climbs well enough against today’s wind.`;
   if (difference < -15)
-    return `The fixed height is ${format(-difference)} too low today: it knows nothing of this mass, runway and wind.`;
+    return `The fixed height is ${format("height", -difference, "up")} too low today: it knows nothing of this mass, runway and wind.`;
   return "Today both schools say the same.";
 }

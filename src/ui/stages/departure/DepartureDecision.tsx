@@ -148,7 +148,7 @@ function TurnBack({
     gate_m === null
       ? " It does not succeed often enough at any height: ahead."
       : below
-        ? ` The gate is ${format("height", gate_m)}: ahead.`
+        ? ` The gate is ${format("height", gate_m, "up")}: ahead.`
         : "";
   return (
     <p>

@@ -67,7 +67,7 @@ export function HeightScrubber() {
             className="num pointer-events-none absolute bottom-0 -translate-x-1/2 text-[12px] whitespace-nowrap"
             style={{ left: share(gate_m) }}
           >
-            ▲ gate {format("height", gate_m)}
+            ▲ gate {format("height", gate_m, "up")}
           </span>
         )}
       </div>

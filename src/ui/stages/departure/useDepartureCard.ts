@@ -39,11 +39,11 @@ export function useDepartureCard(): (() => void) | null {
     const content: DepartureCardContent = {
       title: `Departure ${question.runway.name}`,
       sub: `${question.aircraft.name}, ${format("mass", question.mass_kg)}; wind ${wind.surface ? formatWind(wind.surface, units) : "calm"}; QNH ${format("pressure", question.air.qnh_Pa)}; reaction ${formatNumber(plannedReaction_s(question.pilot), 1)} s, ${question.plan.reaction === "attitude" ? "attitude held" : "hands off"}`,
-      gate: gates.gate_m === null ? "none: ahead" : format("height", gates.gate_m),
+      gate: gates.gate_m === null ? "none: ahead" : format("height", gates.gate_m, "up"),
       rows: [
         {
           name: "Fixed heights / computed gate",
-          value: `${format("height", gates.fixed_m)} / ${gates.computed_m === null ? "none" : format("height", gates.computed_m)}`,
+          value: `${format("height", gates.fixed_m)} / ${gates.computed_m === null ? "none" : format("height", gates.computed_m, "up")}`,
         },
         {
           name: "Works as planned",

@@ -33,7 +33,9 @@ export interface AheadSector {
 
 /** The sector and how finely it is looked through. */
 const SECTOR_RAD = Math.PI / 6;
-const BEARINGS = 13;
+const BEARING_STEP_RAD = SECTOR_RAD / 6;
+/** From the nose outwards, so that of equal ground the least turn is taken. */
+const TURNS_RAD = [0, ...[1, 2, 3, 4, 5, 6].flatMap((step) => [-step * BEARING_STEP_RAD, step * BEARING_STEP_RAD])];
 const ALONG_M = 50;
 /**
  * Ground is taken for level enough when it slopes less than this; common practice for a forced landing is less still.
@@ -65,12 +67,11 @@ export function aheadSector(
   let best: Spot | null = null;
   let [wet, seen] = [0, 0];
   let reach_m = 0;
-  for (let i = 0; i < BEARINGS; i += 1) {
-    const turn = SECTOR_RAD * ((2 * i) / (BEARINGS - 1) - 1);
+  for (const turn of TURNS_RAD) {
     const track_rad = acting.psi_rad + turn;
     const height_m = acting.height_m - Math.abs(turn) * turnLoss;
     const glide = glideAlong(day, height_m, track_rad);
-    if (i === (BEARINGS - 1) / 2) reach_m = glide.reach_m;
+    if (turn === 0) reach_m = glide.reach_m;
     if (!terrain) continue;
     const heights = groundAlong(
       acting.x_m,

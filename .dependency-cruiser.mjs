@@ -16,6 +16,7 @@ const SOURCE = {
 const CORE = [
   ["quantities", "numeric"],
   ["air", "earth"],
+  ["places"],
   ["aircraft"],
   ["situation"],
   ["flight", "engine"],

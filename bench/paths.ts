@@ -113,7 +113,7 @@ const terrain = readEsriAscii(readFileSync("demo/terrain/tarn-reach.asc", "utf8"
   longitude_deg: -131,
 });
 const situation = SituationDocument.parse(read("demo/world/situation.json"));
-const question = reachQuestion(situation, alder, landingEnds(places.aerodromes, places.sites));
+const question = reachQuestion(situation, alder, landingEnds(places));
 const times: number[] = [];
 for (let i = 0; i < 60; i += 1) {
   const began = performance.now();

@@ -22,13 +22,13 @@ export function demoDepartureQuestion({
   plan,
   plain,
 }: Otherwise = {}): DepartureQuestion {
-  const { aerodromes, sites } = demoPlaces();
+  const places = demoPlaces();
   const document = demoAircraft(aircraft);
   const situation = { ...demoSituation(), mass_kg: mass_kg ?? document.mass.usual_kg };
   const outcome = departureQuestion(
     { ...situation, departure: { ...situation.departure, ...plan } },
     document,
-    landingEnds(aerodromes, sites),
+    landingEnds(places),
   );
   if (!outcome.ok) throw new Error(`demoDepartureQuestion: expected a departure, got ${outcome.issue.message}`);
   if (!plain) return outcome.value;

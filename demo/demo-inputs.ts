@@ -1,5 +1,6 @@
 // A valid question for every calculation, about the demo world: for tests of the registry and for the fuzz, which
 // changes them.
+import { isAerodrome } from "@/core/places/place";
 import { landingEnds } from "@/core/landing/landing-end";
 import { reachQuestion } from "@/core/landing/reach-question";
 import { demoDepartureQuestion } from "./demo-departure";
@@ -8,7 +9,8 @@ import { demoTwinQuestion } from "./demo-twin";
 import { demoAircraft, demoPlaces, demoSituation } from "./read-demo";
 
 const alder = demoAircraft("alder-s1");
-const { aerodromes, sites } = demoPlaces();
+const places = demoPlaces();
+const aerodromes = places.filter(isAerodrome);
 const situation = demoSituation();
 const { configuration, air, wind, pilot } = situation;
 
@@ -66,7 +68,7 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     bank_rad: pilot.bank_rad,
     stallMargin: pilot.stallMargin,
   },
-  path: { ...reachQuestion(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
+  path: { ...reachQuestion(situation, alder, landingEnds(places).slice(0, 4)), day: situation.day },
   turnback: { ...demoDepartureQuestion(), height_m: 200 },
   departure: { ...demoDepartureQuestion(), heights_m: [50, 150, 300] },
   control: { ...demoTwinQuestion(), eas_mps: 41.67 },
@@ -117,8 +119,8 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     ground_m: 20,
     left_s: 300,
   },
-  sites: { ...reachQuestion(situation, alder, landingEnds(aerodromes, sites).slice(0, 4)), day: situation.day },
-  keys: { ...withoutEnds(reachQuestion(situation, alder, landingEnds(aerodromes, sites).slice(0, 1))) },
+  sites: { ...reachQuestion(situation, alder, landingEnds(places).slice(0, 4)), day: situation.day },
+  keys: { ...withoutEnds(reachQuestion(situation, alder, landingEnds(places).slice(0, 1))) },
   "lose-height": {
     aircraft: alder,
     mass_kg: 1000,

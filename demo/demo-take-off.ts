@@ -23,8 +23,8 @@ export function demoTakeOffQuestion({
   plan,
   ...change
 }: Otherwise = {}): TakeOffQuestion {
-  const { aerodromes, sites } = demoPlaces();
-  const runway = landingEnds(aerodromes, sites).find(
+  const places = demoPlaces();
+  const runway = landingEnds(places).find(
     (end) => end.name === (name === "cedar-j2" ? "Cape Orrin 26" : "Skerrow 29"),
   );
   if (!runway) throw new Error("demoTakeOffQuestion: expected the runway, got none");

@@ -6,7 +6,7 @@ import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import type { TerrainGrid } from "@/core/earth/terrain";
-import { Aerodrome, LandingSite } from "@/core/landing/places";
+import { Place } from "@/core/places/place";
 import type { SituationDocument } from "@/core/situation/situation-document";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 
@@ -20,11 +20,9 @@ export function demoAircraft(name: string): AircraftDocument {
   return AircraftOfAnyVersion.parse(JSON.parse(read(`aircraft/${name}.json`)));
 }
 
-/** Aerodromes and surveyed sites. */
-export function demoPlaces(): { aerodromes: Aerodrome[]; sites: LandingSite[] } {
-  return z
-    .object({ aerodromes: z.array(Aerodrome), sites: z.array(LandingSite) })
-    .parse(JSON.parse(read("world/places.json")));
+/** Aerodromes, surveyed fields and beaches. */
+export function demoPlaces(): Place[] {
+  return z.array(Place).parse(JSON.parse(read("world/places.json")));
 }
 
 /** The situation that the demo opens with. */

@@ -21,8 +21,9 @@ test("create an account, be told what is wrong, sign out, sign in again", async 
   await page.getByLabel("E-mail").fill(email);
   await page.getByLabel("Password").fill(PASSWORD);
   await page.getByRole("button", { name: "Create account" }).click();
+  await page.getByRole("button", { name: "Look at the demo world first" }).click();
   await answered(page);
-  await expect(page.getByRole("button", { name: /^My first situation/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Tarn Reach: engine stopped/ })).toBeVisible();
 
   await command(page, "Account, export");
   await expect(page.getByText(`Signed in as ${email}.`)).toBeVisible();
@@ -52,6 +53,7 @@ test("password, address and sessions are changed, the account is deleted", async
   await enter(page, "Create account", email, "password123456");
   await expect(page.getByText("This is among the commonest passwords", { exact: false })).toBeVisible();
   await enter(page, "Create account", email, PASSWORD);
+  await page.getByRole("button", { name: "Look at the demo world first" }).click();
   await answered(page);
   const tablet = await (await browser.newContext({ baseURL })).newPage();
   await enter(tablet, "Sign in", email, PASSWORD);
@@ -101,6 +103,7 @@ test("units chosen here follow the account to another browser", async ({ browser
   await first.getByLabel("E-mail").fill(email);
   await first.getByLabel("Password").fill(PASSWORD);
   await first.getByRole("button", { name: "Create account" }).click();
+  await first.getByRole("button", { name: "Look at the demo world first" }).click();
   await answered(first);
   await first.keyboard.press("u");
   const told = first.waitForResponse((response) => response.url().endsWith("/api/preferences") && response.ok());

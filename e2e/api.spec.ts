@@ -298,8 +298,8 @@ test("the landing by program: a site without length, a swell of period 0, a comm
 }) => {
   const situation = demoSituation();
   const alder = demoAircraft("alder-s1");
-  const { aerodromes, sites } = demoPlaces();
-  const question = reachQuestion(situation, alder, landingEnds(aerodromes, sites).slice(0, 6));
+  const places = demoPlaces();
+  const question = reachQuestion(situation, alder, landingEnds(places).slice(0, 6));
   const { configuration, air, day } = situation;
   const post = async (name: string, data: object) => {
     const answer = await request.post(`/api/calc/${name}`, { data });

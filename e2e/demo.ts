@@ -56,5 +56,7 @@ export async function newAccount(request: APIRequestContext): Promise<string> {
   const email = `pilot-${Math.random().toString(36).slice(2)}@example.org`;
   const answer = await request.post("/api/accounts", { data: { email, password: "a long enough one" } });
   expect(answer.status()).toBe(201);
+  // Asked once, and said: the demo world first.
+  await request.put("/api/preferences", { data: { home: null } });
   return email;
 }

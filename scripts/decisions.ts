@@ -1,6 +1,7 @@
 // npm run -s decisions [-- AIRCRAFT …]: headline, decision and call of every stage for forty situations of each
 // aircraft with wings, to be read as an instructor would. Nothing is judged here; a sentence that a pilot would object
 // to is a bug. Departures do not depend on the height and are said with the first of the five.
+import { isAerodrome } from "@/core/places/place";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { departureCalculation } from "@/core/calculations/departure";
 import { departureChanceCalculation } from "@/core/calculations/departure-chance";
@@ -33,8 +34,9 @@ import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../demo/re
 const FLEET = ["alder-s1", "rowan-r1", "thorn-v12", "larch-t2", "hornbeam-t2c", "cedar-j2"] as const;
 const chosen = process.argv.slice(2);
 const format = formatIn(DEFAULT_UNITS);
-const { aerodromes, sites } = demoPlaces();
-const ends = landingEnds(aerodromes, sites);
+const places = demoPlaces();
+const aerodromes = places.filter(isAerodrome);
+const ends = landingEnds(places);
 const terrain = demoTerrain();
 const base = demoSituation();
 const variation_rad = magneticVariation(base.position, new Date(`${base.day}T00:00:00Z`)).variation_rad;

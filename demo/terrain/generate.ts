@@ -8,7 +8,7 @@ import { z } from "zod";
 import { writeEsriAscii } from "@/core/earth/esri-ascii";
 import { localPlane } from "@/core/earth/local-plane";
 import type { TerrainGrid } from "@/core/earth/terrain";
-import { Aerodrome, LandingSite, type Strip } from "@/core/landing/places";
+import { Place, type Strip, isAerodrome } from "@/core/places/place";
 
 const SEED = 470131;
 const CELL_M = 100;
@@ -105,12 +105,11 @@ function levelled(x_m: number, y_m: number, elevation_m: number, strips: readonl
 
 const origin = { latitude_deg: -47, longitude_deg: -131 };
 const plane = localPlane(origin);
-const Places = z.object({ aerodromes: z.array(Aerodrome), sites: z.array(LandingSite) });
-const places = Places.parse(
+const places = z.array(Place).parse(
   JSON.parse(readFileSync(path.resolve(import.meta.dirname, "../world/places.json"), "utf8")),
 );
 const strips: LevelGround[] = [
-  ...places.aerodromes.flatMap((aerodrome) =>
+  ...places.filter(isAerodrome).flatMap((aerodrome) =>
     aerodrome.runways.length > 0
       ? aerodrome.runways.map(levelGround)
       : [
@@ -122,7 +121,7 @@ const strips: LevelGround[] = [
           },
         ],
   ),
-  ...places.sites.map((site) => levelGround(site.strip)),
+  ...places.flatMap((place) => (isAerodrome(place) ? [] : [levelGround(place.strip)])),
 ];
 
 function levelGround(strip: Strip): LevelGround {

@@ -2,10 +2,9 @@
 import { type Outcome, failure, success } from "@/core/outcome";
 import type { Account } from "./accounts";
 import { savePreferences } from "./accounts";
-import { addAerodrome, listAerodromes } from "./aerodromes";
 import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
 import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
-import { addLandingSite, listLandingSites } from "./landing-sites";
+import { addPlace, copyOf, listPlaces } from "./places";
 import type { UnreadableRow } from "./readable-rows";
 import { bytesOf, storing } from "./room";
 import { addSituation, listSituations } from "./situations";
@@ -20,8 +19,7 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
     version: ARCHIVE_VERSION,
     preferences: account.preferences,
     aircraft: (await listOwnAircraft(account.id, unreadable)).map(({ id, document }) => ({ id, document })),
-    aerodromes: await listAerodromes(account.id, unreadable),
-    sites: await listLandingSites(account.id, unreadable),
+    places: (await listPlaces(account.id, unreadable)).map(({ document }) => document),
     situations: (await listSituations(account.id, unreadable)).map(({ id, document }) => ({ id, document })).reverse(),
     terrains: await Promise.all(
       terrains.map(async ({ id, name, frame }) => ({
@@ -38,8 +36,7 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
 /** How much an import brought. */
 export interface ImportCount {
   readonly aircraft: number;
-  readonly aerodromes: number;
-  readonly sites: number;
+  readonly places: number;
   readonly situations: number;
   readonly terrains: number;
 }
@@ -67,12 +64,15 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
   for (const { document } of archive.situations)
     if (document.terrainId !== null && (await hasTerrain(account.id, document.terrainId)))
       knownTerrains.add(document.terrainId);
-  const { aircraft, aerodromes, sites, situations, terrains } = archive;
-  const documents = [...aircraft, ...situations].reduce((sum, { document }) => sum + bytesOf(document), 0);
+  const { aircraft, places, situations, terrains } = archive;
+  const documents = [...[...aircraft, ...situations].map(({ document }) => document), ...places].reduce(
+    (sum, document) => sum + bytesOf(document),
+    0,
+  );
   const adding = {
     aircraft: aircraft.length,
     situations: situations.length,
-    places: aerodromes.length + sites.length,
+    places: places.length,
     terrains: terrains.length,
     bytes: documents + terrains.reduce((sum, { packed }) => sum + packed.elevations.byteLength, 0),
   };
@@ -82,8 +82,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     const terrainIds = new Map<string, string>();
     for (const { id, name, packed } of terrains)
       terrainIds.set(id, await addTerrain(account.id, name, packed, connection));
-    for (const aerodrome of aerodromes) await addAerodrome(account.id, aerodrome, connection);
-    for (const site of sites) await addLandingSite(account.id, site, connection);
+    for (const place of places) await addPlace(account.id, copyOf(place), connection);
     for (const { document } of situations) {
       const { aircraftId, terrainId } = document;
       const ground =
@@ -98,8 +97,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
   });
   return success({
     aircraft: aircraft.length,
-    aerodromes: aerodromes.length,
-    sites: sites.length,
+    places: places.length,
     situations: situations.length,
     terrains: terrains.length,
   });

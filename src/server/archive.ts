@@ -3,15 +3,16 @@ import { z } from "zod";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { LatLon } from "@/core/earth/geodesic";
 import { MAX_TERRAIN_POINTS } from "@/core/earth/esri-ascii";
-import { Aerodrome, LandingSite } from "@/core/landing/places";
+import { PlaceOfAnyVersion } from "@/core/places/place-versions";
 import { type Issue, type Outcome, failure, issuesOf, success } from "@/core/outcome";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
+import type { OldDocument, UpgradeStep } from "@/core/versions";
 import { QUOTAS } from "./quotas";
 import { type PackedTerrain, unpackElevations } from "./packed-terrain";
 import { Preferences } from "./preferences";
 
-/** Version of the file. Version 1 had nothing that could not be read. */
-export const ARCHIVE_VERSION = 2;
+/** Version of the file. */
+export const ARCHIVE_VERSION = 3;
 
 const Id = z.string().min(1).max(64);
 const metres = z.number().min(-1_000_000).max(1_000_000);
@@ -47,15 +48,14 @@ export const AccountArchive = z.strictObject({
   version: z.literal(ARCHIVE_VERSION),
   preferences: Preferences,
   aircraft: z.array(z.strictObject({ id: Id, document: AircraftOfAnyVersion })).max(aircraft),
-  aerodromes: z.array(Aerodrome).max(places),
-  sites: z.array(LandingSite).max(places),
+  places: z.array(PlaceOfAnyVersion).max(places),
   situations: z.array(z.strictObject({ id: Id, document: SituationOfAnyVersion })).max(situations),
   terrains: z.array(ArchivedTerrain).max(terrains),
   /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
   unreadable: z
     .array(
       z.strictObject({
-        kind: z.enum(["aircraft", "aerodrome", "site", "situation"]),
+        kind: z.enum(["aircraft", "place", "situation"]),
         id: z.string().max(64),
         name: z.string().max(200),
         reason: z.string().max(2000),
@@ -71,6 +71,21 @@ export type AccountArchive = z.infer<typeof AccountArchive>;
 export type ReadArchive = Omit<AccountArchive, "terrains" | "unreadable"> & {
   readonly terrains: readonly { readonly id: string; readonly name: string; readonly packed: PackedTerrain }[];
 };
+
+/** Makes of an archive of one version the next. */
+const STEPS: readonly UpgradeStep[] = [
+  // Version 1 had nothing that could not be read.
+  (old) => ({ ...old, version: 2, unreadable: [] }),
+  // Version 2 had its aerodromes and sites apart, as tables and not as documents.
+  ({ aerodromes, sites, ...old }) => ({
+    ...old,
+    version: 3,
+    places: [aerodromes, sites].flatMap((list) =>
+      Array.isArray(list) ? list.map((place) => ({ ...place, schema: "utrimax/place", version: 1 })) : [],
+    ),
+    unreadable: [],
+  }),
+];
 
 /**
  * Reads an archive of any version from the text of its file.
@@ -93,7 +108,7 @@ export async function readArchive(text: string): Promise<Outcome<ReadArchive>> {
       "version",
     );
   const parsed = AccountArchive.safeParse(
-    head.data.version === 1 ? { ...(value as object), version: ARCHIVE_VERSION, unreadable: [] } : value,
+    STEPS.slice(head.data.version - 1).reduce((old, step) => step(old), value as OldDocument),
   );
   if (!parsed.success) return { ok: false, issue: firstIssue(issuesOf(parsed.error)) };
   const { terrains: archived, unreadable: _, ...rest } = parsed.data;

@@ -4,25 +4,22 @@ import path from "node:path";
 import { z } from "zod";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
-import { Aerodrome, LandingSite } from "@/core/landing/places";
+import { Place } from "@/core/places/place";
 import type { SituationDocument } from "@/core/situation/situation-document";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { createHash } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
 import { LIBRARY_ACCOUNT, ensureLibraryAccount } from "./accounts";
-import { putAerodrome } from "./aerodromes";
 import { putLibraryAircraft } from "./aircraft";
 import { database, transaction } from "./database";
-import { putLandingSite } from "./landing-sites";
 import { packedTerrain } from "./packed-terrain";
+import { putLibraryPlace } from "./places";
 import { addTerrain } from "./terrains";
 
 const FOLDER = path.join(process.cwd(), "demo");
 const ORIGIN = { latitude_deg: -47, longitude_deg: -131 };
 /** Id of the demo terrain in the library. */
 export const DEMO_TERRAIN = "tarn-reach";
-
-const Places = z.object({ aerodromes: z.array(Aerodrome), sites: z.array(LandingSite) });
 
 /** Loads the demo world unless the same files have been loaded already. Returns whether it did. */
 export async function loadDemoLibrary(): Promise<boolean> {
@@ -44,7 +41,7 @@ export async function loadDemoLibrary(): Promise<boolean> {
   const terrain = readEsriAscii(contents.get("terrain/tarn-reach.asc") ?? "", ORIGIN);
   if (!terrain.ok) throw new Error(`loadDemoLibrary: expected a terrain, got ${terrain.issue.message}`);
   const ground = await packedTerrain(terrain.value.grid);
-  const places = Places.parse(JSON.parse(contents.get("world/places.json") ?? ""));
+  const places = z.array(Place).parse(JSON.parse(contents.get("world/places.json") ?? ""));
   await transaction(async (connection) => {
     await ensureLibraryAccount(connection);
     for (const file of files.filter((name) => name.startsWith("aircraft/"))) {
@@ -54,8 +51,7 @@ export async function loadDemoLibrary(): Promise<boolean> {
         connection,
       );
     }
-    for (const aerodrome of places.aerodromes) await putAerodrome(LIBRARY_ACCOUNT, aerodrome, connection);
-    for (const site of places.sites) await putLandingSite(LIBRARY_ACCOUNT, site, connection);
+    for (const place of places) await putLibraryPlace(place, connection);
     await addTerrain(LIBRARY_ACCOUNT, "Tarn Reach", ground, connection, DEMO_TERRAIN);
     // Last, in the same transaction: a half-loaded world is never marked as loaded.
     await connection.execute("UPDATE accounts SET preferences = JSON_SET(preferences, '$.demo', ?) WHERE id = ?", [

@@ -1,9 +1,7 @@
 // All that an account may plan with, in one object for the interface.
-import type { Aerodrome, LandingSite } from "@/core/landing/places";
 import { LIBRARY_ACCOUNT } from "./accounts";
-import { listAerodromes } from "./aerodromes";
 import { LATEST, type StoredAircraft, latestAircraft, listOwnAircraft } from "./aircraft";
-import { listLandingSites } from "./landing-sites";
+import { type StoredPlace, listPlaces } from "./places";
 import { type TerrainFrame, listTerrains } from "./terrains";
 
 /** What the account owns or the demo world lends. */
@@ -11,8 +9,7 @@ export interface Library {
   readonly aircraft: readonly StoredAircraft[];
   /** There are more aircraft of one's own than these. */
   readonly moreAircraft: boolean;
-  readonly aerodromes: readonly Aerodrome[];
-  readonly sites: readonly LandingSite[];
+  readonly places: readonly StoredPlace[];
   readonly terrains: readonly TerrainFrame[];
 }
 
@@ -32,13 +29,12 @@ function sharedLibrary(): Promise<Shared> {
 }
 
 async function readShared(): Promise<Shared> {
-  const [aircraft, aerodromes, sites, terrains] = await Promise.all([
+  const [aircraft, places, terrains] = await Promise.all([
     listOwnAircraft(LIBRARY_ACCOUNT),
-    listAerodromes(LIBRARY_ACCOUNT),
-    listLandingSites(LIBRARY_ACCOUNT),
+    listPlaces(LIBRARY_ACCOUNT),
     listTerrains(LIBRARY_ACCOUNT),
   ]);
-  return { aircraft, aerodromes, sites, terrains };
+  return { aircraft, places, terrains };
 }
 
 /** The next reading of what everybody is lent is a new one. */
@@ -48,21 +44,16 @@ export function forgetShared(): void {
 
 /** Reads the library of an account; `flown` is an aircraft that must be in it however old it is. */
 export async function loadLibrary(accountId: string, flown: string | null = null): Promise<Library> {
-  const [lent, aircraft, aerodromes, sites, terrains] = await Promise.all([
+  const [lent, aircraft, places, terrains] = await Promise.all([
     sharedLibrary(),
     latestAircraft(accountId, flown),
-    listAerodromes(accountId),
-    listLandingSites(accountId),
+    listPlaces(accountId),
     listTerrains(accountId),
   ]);
   return {
     aircraft: [...lent.aircraft, ...aircraft],
     moreAircraft: aircraft.length >= LATEST,
-    aerodromes: byName([...lent.aerodromes, ...aerodromes]),
-    sites: byName([...lent.sites, ...sites]),
+    places: [...lent.places, ...places],
     terrains: [...lent.terrains, ...terrains],
   };
 }
-
-const byName = <T extends { readonly name: string }>(places: T[]): T[] =>
-  places.sort((a, b) => a.name.localeCompare(b.name));

@@ -20,6 +20,8 @@ export const Preferences = z.strictObject({
     } satisfies Record<keyof typeof UNITS, unknown>)
     .optional(),
   appearance: z.enum(["system", "day", "night"]).optional(),
+  /** The place that one flies from; null when one was asked and looks at the demo world first. */
+  home: z.string().min(1).max(64).nullable().optional(),
 });
 /** @see Preferences */
 export type Preferences = z.infer<typeof Preferences>;

@@ -33,10 +33,11 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
     `SELECT
        (SELECT COUNT(*) FROM situations WHERE account_id = ? AND deleted_at IS NULL) AS situations,
        (SELECT COUNT(*) FROM aircraft WHERE account_id = ? AND deleted_at IS NULL) AS aircraft,
-       (SELECT COUNT(*) FROM aerodromes WHERE account_id = ?) + (SELECT COUNT(*) FROM landing_sites WHERE account_id = ?) AS places,
+       (SELECT COUNT(*) FROM places WHERE account_id = ? AND deleted_at IS NULL) AS places,
        (SELECT COUNT(*) FROM terrains WHERE account_id = ?) AS terrains,
        (SELECT COALESCE(SUM(bytes), 0) FROM situations WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM aircraft WHERE account_id = ?)
+         + (SELECT COALESCE(SUM(bytes), 0) FROM places WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM terrains WHERE account_id = ?) AS bytes`,
     Array.from({ length: 8 }, () => accountId),
   );

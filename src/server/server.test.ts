@@ -16,7 +16,9 @@ import { database, isDatabaseAway, transaction } from "./database";
 import { demoSituation, loadDemoLibrary } from "./demo-library";
 import { migrate } from "./migrate";
 import { addSituation, listSituations, markSituation, saveSituation, situationsWithAircraft } from "./situations";
+import { isAerodrome } from "@/core/places/place";
 import { readArchive } from "./archive";
+import { addPlace, copyOf, listPlaces, markPlace, savePlace } from "./places";
 import { unpackElevations } from "./packed-terrain";
 import { unreadableRows } from "./unreadable";
 import { terrainElevations } from "./terrains";
@@ -28,7 +30,7 @@ afterAll(async () => {
   await database().end();
 });
 
-async function countOf(table: "aircraft" | "aerodromes" | "runways" | "landing_sites" | "terrains"): Promise<number> {
+async function countOf(table: "aircraft" | "places" | "terrains"): Promise<number> {
   const [rows] = await database().execute<RowDataPacket[]>(`SELECT COUNT(*) AS n FROM ${table}`);
   return Number(rows[0].n);
 }
@@ -45,7 +47,7 @@ describe("schema and demo world", () => {
   });
 
   it("loading the demo again changes nothing; changed files are loaded over the old ones", async () => {
-    const tables = ["aircraft", "aerodromes", "runways", "landing_sites", "terrains"] as const;
+    const tables = ["aircraft", "places", "terrains"] as const;
     const before = await Promise.all(tables.map(countOf));
     expect(await loadDemoLibrary()).toBe(false);
     await database().execute("UPDATE accounts SET preferences = '{}' WHERE id = ?", [LIBRARY_ACCOUNT]);
@@ -56,7 +58,10 @@ describe("schema and demo world", () => {
   it("holds the whole Tarn Reach for everybody", async () => {
     const id = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
     forgetShared();
-    const { aircraft, aerodromes, sites, terrains } = await loadLibrary(id);
+    const { aircraft, places, terrains } = await loadLibrary(id);
+    const documents = places.map(({ document }) => document);
+    const aerodromes = documents.filter(isAerodrome);
+    const sites = documents.flatMap((place) => (isAerodrome(place) ? [] : [place]));
     expect(aircraft.filter(({ shared }) => shared).map(({ document }) => document.name)).toEqual([
       "Alder S1",
       "Cedar J2",
@@ -202,6 +207,58 @@ describe("aircraft", () => {
   });
 });
 
+describe("places", () => {
+  it("are one's own: added once, saved over their version, deleted and brought back", async () => {
+    const account = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
+    const other = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
+    const [{ document: lent }] = await listPlaces(LIBRARY_ACCOUNT);
+    const place = { ...copyOf(lent), name: "Home" };
+    for (const _ of [1, 2]) expect(await transaction((connection) => addPlace(account, place, connection))).toBe(true);
+    // The id of somebody else's place is nobody's to take.
+    expect(await transaction((connection) => addPlace(other, { ...place, name: "Mine" }, connection))).toBe(false);
+    expect(await listPlaces(other)).toEqual([]);
+    expect(await savePlace(account, { ...place, name: "Homer" }, 1)).toEqual({ state: "saved", version: 2 });
+    expect(await savePlace(account, { ...place, name: "Late" }, 1)).toMatchObject({
+      state: "changed",
+      stored: { version: 2, document: { name: "Homer" } },
+    });
+    expect(await savePlace(other, place, 2)).toEqual({ state: "missing" });
+    expect(await savePlace(account, lent, 1)).toEqual({ state: "missing" });
+    expect(await markPlace(other, place.id, true)).toBe(false);
+    expect(await markPlace(account, place.id, true)).toBe(true);
+    expect(await listPlaces(account)).toEqual([]);
+    expect(await markPlace(account, place.id, false)).toBe(true);
+    expect((await listPlaces(account)).map(({ document }) => document.name)).toEqual(["Homer"]);
+  });
+
+  it("an export of version 2, with aerodromes and sites, comes in as places", async () => {
+    const account = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
+    const old = (await listPlaces(LIBRARY_ACCOUNT)).map(({ document }) => {
+      const { schema: _s, version: _v, lookedAt: _a, lookedBy: _b, source: _c, ...rest } = document;
+      return JSON.parse(
+        JSON.stringify(rest, (key, value) =>
+          ["usable", "declared", "circuit", "outline"].includes(key) ? undefined : value,
+        ),
+      );
+    });
+    const archive = {
+      schema: "utrimax/account",
+      version: 2,
+      preferences: {},
+      aircraft: [],
+      aerodromes: old.filter(({ runways }) => runways),
+      sites: old.filter(({ strip }) => strip),
+      situations: [],
+      terrains: [],
+      unreadable: [],
+    };
+    const user = { id: account, kind: "user", email: "", preferences: {} } as const;
+    expect(await importText(user, JSON.stringify(archive))).toMatchObject({ ok: true, value: { places: 18 } });
+    const names = (list: Awaited<ReturnType<typeof listPlaces>>) => list.map(({ document }) => document.name);
+    expect(names(await listPlaces(account))).toEqual(names(await listPlaces(LIBRARY_ACCOUNT)));
+  });
+});
+
 describe("rows that cannot be read", () => {
   it("are set aside with the reason, and the rest of the account works", async () => {
     const account = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
@@ -261,13 +318,13 @@ describe("rows that cannot be read", () => {
   });
 
   it("of the library are left out, and everybody else's work goes on", async () => {
-    await database().execute("UPDATE landing_sites SET strip = '{}' WHERE name = 'Orchard Road'");
+    await database().execute("UPDATE places SET document = '{}' WHERE name = 'Orchard Road'");
     const account = await transaction(createGuest);
     forgetShared();
-    expect([(await loadLibrary(account)).sites.length, await unreadableRows(account)]).toEqual([11, []]);
+    expect([(await loadLibrary(account)).places.length, await unreadableRows(account)]).toEqual([17, []]);
     await database().execute("UPDATE accounts SET preferences = '{}' WHERE id = ?", [LIBRARY_ACCOUNT]);
     await loadDemoLibrary();
     forgetShared();
-    expect((await loadLibrary(account)).sites).toHaveLength(12);
+    expect((await loadLibrary(account)).places).toHaveLength(18);
   });
 });

@@ -6,10 +6,11 @@ import path from "node:path";
 import { isMainThread } from "node:worker_threads";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import type { LatLon } from "@/core/earth/geodesic";
-import { type Issue, type Outcome, success } from "@/core/outcome";
+import { HOLE_M } from "@/core/earth/terrain";
+import { type Issue, type Outcome, failure, success } from "@/core/outcome";
 import { calculate as calculateByName } from "@/core/registry";
 import { type ReadArchive, readArchive as readArchiveText } from "./archive";
-import { type PackedTerrain, packedTerrain } from "./packed-terrain";
+import { type PackedTerrain, packedTerrain, unpackElevations } from "./packed-terrain";
 
 /** Threads give way to the one that answers requests: as nice as that. */
 const NICENESS = 10;
@@ -76,6 +77,23 @@ export function readTerrain({
   return timed(async () => {
     const read = readEsriAscii(new TextDecoder().decode(bytes), origin);
     return read.ok ? success(await packedTerrain(read.value.grid, read.value.missingCells)) : read;
+  });
+}
+
+/** Checks a terrain that was packed elsewhere. */
+export function checkTerrain({
+  bytes,
+  frame,
+}: {
+  bytes: Uint8Array;
+  frame: PackedTerrain["frame"];
+}): Promise<Done<Outcome<PackedTerrain>>> {
+  return timed(async () => {
+    const elevations = await unpackElevations(bytes, frame).catch(() => null);
+    if (!elevations) return failure("terrain_damaged", "The terrain was damaged on its way. Nothing was stored.");
+    if (elevations.some((z) => z !== HOLE_M && !(z >= -500 && z <= 9000)))
+      return failure("terrain_value", "Elevations are metres between −500 and 9 000. Nothing was stored.");
+    return success({ frame, elevations: bytes, missingCells: 0 });
   });
 }
 

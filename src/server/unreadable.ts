@@ -4,9 +4,8 @@ import { setImmediate as othersTurn } from "node:timers/promises";
 import type { RowDataPacket } from "mysql2/promise";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
-import { listAerodromes } from "./aerodromes";
 import { database } from "./database";
-import { listLandingSites } from "./landing-sites";
+import { listPlaces } from "./places";
 import { type UnreadableRow, readableRows } from "./readable-rows";
 
 /** Documents read at a stretch: some milliseconds. */
@@ -20,8 +19,7 @@ export async function unreadableRows(accountId: string): Promise<UnreadableRow[]
   const unreadable: UnreadableRow[] = [];
   await checkDocuments("aircraft", "aircraft", accountId, (value) => AircraftOfAnyVersion.parse(value), unreadable);
   await checkDocuments("situation", "situations", accountId, (value) => SituationOfAnyVersion.parse(value), unreadable);
-  await listAerodromes(accountId, unreadable);
-  await listLandingSites(accountId, unreadable);
+  await listPlaces(accountId, unreadable);
   return unreadable;
 }
 

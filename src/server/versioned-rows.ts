@@ -3,6 +3,9 @@
 import type { RowDataPacket } from "mysql2/promise";
 import { type Queryable, database } from "./database";
 
+/** Tables whose rows have a version. */
+type VersionedTable = "situations" | "aircraft" | "places";
+
 /** What became of a save: `changed` holds what was saved meanwhile. */
 export type Saved<T> =
   | { readonly state: "saved"; readonly version: number }
@@ -18,7 +21,7 @@ export type Saved<T> =
  *   that id
  */
 export async function saveOver<T>(
-  table: "situations" | "aircraft",
+  table: VersionedTable,
   accountId: string,
   id: string,
   document: { readonly name: string },
@@ -45,7 +48,7 @@ export async function saveOver<T>(
 
 /** Deletes a row of an account, or brings it back; false when the account has none of that id. */
 export async function markRow(
-  table: "situations" | "aircraft",
+  table: VersionedTable,
   accountId: string,
   id: string,
   deleted: boolean,

@@ -8,6 +8,7 @@ import { engineOutCard, engineOutNow, engineOutTables } from "@/core/asymmetric/
 import type { LatLon } from "@/core/earth/geodesic";
 import { type MagneticVariation, magneticVariation } from "@/core/earth/magnetic-variation";
 import { type TerrainGrid, elevationAt_m } from "@/core/earth/terrain";
+import { terrainOn } from "@/core/earth/terrain-about";
 import { localPlane } from "@/core/earth/local-plane";
 import { type LandingChoice, type LandingQuestion, landingChoice } from "@/core/landing/landing-choice";
 import { reachOf } from "@/core/landing/reach";
@@ -26,9 +27,9 @@ import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
 let terrain: TerrainGrid | null = null;
 
 const api = {
-  /** Takes the terrain that later questions are about, null for none. */
-  useTerrain(grid: TerrainGrid | null): void {
-    terrain = grid;
+  /** Takes the terrain that later questions are about, on the plane that they are in; null for none. */
+  useTerrain(grid: TerrainGrid | null, origin: LatLon | null): void {
+    terrain = grid && origin ? terrainOn(grid, origin) : grid;
   },
 
   /** Every way and place to land, the best first, with the ground height under the aircraft. */

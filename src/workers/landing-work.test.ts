@@ -5,8 +5,8 @@ import { reachQuestion } from "@/core/landing/reach-question";
 import { localPlane } from "@/core/earth/local-plane";
 import { landingWork } from "./landing-work";
 
-const { aerodromes, sites } = demoPlaces();
-const ends = landingEnds(aerodromes, sites);
+const places = demoPlaces();
+const ends = landingEnds(places);
 const skerrow = ends.find((end) => end.name === "Skerrow 11");
 const { ends: _ends, ...question } = reachQuestion(demoSituation(), demoAircraft("alder-s1"), ends);
 const work = landingWork(() => demoTerrain());

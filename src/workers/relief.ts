@@ -62,6 +62,8 @@ export function reliefPixels(
       const z = heights[cell];
       const right = heights[cell + 1];
       const below = heights[cell + stride];
+      // Where nothing is known of the ground nothing is drawn.
+      if (Number.isNaN(z) || Number.isNaN(right) || Number.isNaN(below)) continue;
       let colour: readonly [number, number, number];
       let light = 1;
       if (z <= 0.5 !== right <= 0.5 || z <= 0.5 !== below <= 0.5) colour = palette.coast;
@@ -99,7 +101,10 @@ function bandColour(palette: ReliefPalette, z: number): readonly [number, number
   return palette.bands[band];
 }
 
-/** Heights at pixel corners, one more column and row than pixels; sea outside the grid. */
+/** No ground, and nothing between ground and ground, lies lower. */
+const DEEP_M = -900;
+
+/** Heights at pixel corners, one more column and row than pixels; sea outside the grid, NaN in its holes. */
 function sampled(grid: TerrainGrid, view: ReliefView): Float32Array {
   const columns = view.width + 1;
   const rows = view.height + 1;
@@ -133,7 +138,8 @@ function sampled(grid: TerrainGrid, view: ReliefView): Float32Array {
             weights[w + 2] * z[line + 2] +
             weights[w + 3] * z[line + 3]);
       }
-      out[row * columns + column] = sum;
+      // A hole is so far down that no weights bring it up to ground again.
+      out[row * columns + column] = sum < DEEP_M ? NaN : sum;
     }
   }
   return out;

@@ -45,7 +45,7 @@ export const departureCalculation = calculation({
     const outcome = departureDay(input);
     if (!outcome.ok) return outcome;
     const day = outcome.value;
-    const grid = gridOf(terrain);
+    const grid = gridOf(terrain, input.runway.threshold);
     const plane = departurePlane(input, grid);
     const banks = allowedBanks(input.plan);
     const heights: {

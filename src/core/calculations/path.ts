@@ -55,7 +55,7 @@ export const pathCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ terrain, explainEndId, ...input }) {
-    const grid = gridOf(terrain);
+    const grid = gridOf(terrain, input.position);
     const choice = landingChoice(input, grid);
     if (!choice.ok) return choice;
     const { reach } = choice.value;

@@ -45,7 +45,7 @@ export const sitesCalculation = calculation({
     working: z.array(WorkingStep),
   }),
   run({ terrain, explainEndId, ...question }) {
-    const choice = landingChoice(question, gridOf(terrain));
+    const choice = landingChoice(question, gridOf(terrain, question.position));
     if (!choice.ok) return choice;
     const ranked = choice.value.sites;
     const { sites, crosswindLimit_mps, sun } = ranked;

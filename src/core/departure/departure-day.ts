@@ -159,10 +159,11 @@ export function departureDay(question: DepartureQuestion): Outcome<DepartureDay>
     TOP_M,
   );
   if (!climb.ok) return climb;
-  if (!(climb.value.points[0].x_m < runway.length_m))
+  const run_m = runway.takeOff?.tora_m ?? runway.length_m;
+  if (!(climb.value.points[0].x_m < run_m))
     return failure(
       "runway_too_short",
-      `Lift-off comes ${formatNumber(climb.value.points[0].x_m)} m along a runway of ${formatNumber(runway.length_m)} m: this take-off does not fit.`,
+      `Lift-off comes ${formatNumber(climb.value.points[0].x_m)} m along a runway of ${formatNumber(run_m)} m: this take-off does not fit.`,
       "plan.intersection_m",
     );
   const landing: LandingBody = {

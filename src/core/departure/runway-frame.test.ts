@@ -8,8 +8,8 @@ import { departureQuestion, departureRunways } from "./departure-question";
 import { placeInFrame, runwayFrame } from "./runway-frame";
 
 const { runway } = demoDepartureQuestion();
-const { aerodromes, sites } = demoPlaces();
-const ends = landingEnds(aerodromes, sites);
+const places = demoPlaces();
+const ends = landingEnds(places);
 const situation = demoSituation();
 
 describe("the runway's frame", () => {

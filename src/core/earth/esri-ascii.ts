@@ -1,23 +1,19 @@
 // Terrain files in the open Esri ASCII grid format, in metres of a local plane or in degrees (then resampled to a
 // plane). Missing cells count as sea level: the demo world is islands, and a hole must not stop a glide path in
 // mid-air. They are counted.
-import { clamp } from "../numeric/clamp";
-import { degrees, radians, wrapHalfTurn } from "../quantities/angle";
 import { type Outcome, failure, success } from "../outcome";
 import type { LatLon } from "./geodesic";
 import { geodesicBetween } from "./geodesic";
-import { localPlane } from "./local-plane";
-import type { TerrainGrid } from "./terrain";
+import { layTerrain } from "./lay-terrain";
+import { HOLE_M, type TerrainGrid } from "./terrain";
 
 /** Largest grid accepted, points: 2,048 squared. */
 export const MAX_TERRAIN_POINTS = 2048 * 2048;
 /** Lowest and highest ground accepted, m: a little beyond the Dead Sea's shore and Everest. */
 const ELEVATION_RANGE_M = [-500, 9000] as const;
 
-/** Places are worked out this far apart when degrees are laid on a plane, m; between them they are off by under 1 m. */
-const NODE_DISTANCE_M = 2000;
 /** A plane serves no farther than this, m; and no nearer to a pole, degrees of latitude. */
-const [WIDEST_M, POLEWARD_DEG] = [1_000_000, 85];
+export const [WIDEST_M, POLEWARD_DEG] = [1_000_000, 85];
 /** A metre or so. */
 const LEAST_CELL_DEG = 1e-5;
 
@@ -198,51 +194,35 @@ function resampled(
   const planeColumns = Math.max(2, Math.floor(width_m / cell_m) + 1);
   if (planeColumns * rows > MAX_TERRAIN_POINTS)
     return failure("terrain_too_large", "The grid is too large once laid on a plane.", "terrain");
-  const plane = localPlane(origin);
-  const west_m = -((planeColumns - 1) * cell_m) / 2;
-  const south_m = -height_m / 2;
-  const out = new Float32Array(planeColumns * rows);
-  // A geodesic for each of millions of points takes half a minute: between nodes the places are bilinear too.
-  const step = Math.max(1, Math.floor(NODE_DISTANCE_M / cell_m));
-  const nodeColumns = Math.ceil((planeColumns - 1) / step) + 1;
-  const nodes = (j: number) =>
-    Array.from({ length: nodeColumns }, (_, k) => {
-      const place = plane.toLatLon({ x_m: west_m + k * step * cell_m, y_m: south_m + j * step * cell_m });
-      return {
-        u:
-          (origin.longitude_deg + degrees(wrapHalfTurn(radians(place.longitude_deg - origin.longitude_deg))) - west) /
-          cell,
-        v: (place.latitude_deg - south) / cell,
-      };
-    });
-  let [below, above] = [nodes(0), nodes(1)];
-  for (let j = 0; j < rows; j += 1) {
-    if (j > 0 && j % step === 0) [below, above] = [above, nodes(j / step + 1)];
-    const north = (j % step) / step;
-    const row = below.map((node, k) => ({
-      u: (1 - north) * node.u + north * above[k].u,
-      v: (1 - north) * node.v + north * above[k].v,
-    }));
-    for (let i = 0; i < planeColumns; i += 1) {
-      const k = Math.min(Math.floor(i / step), nodeColumns - 2);
-      const east = i / step - k;
-      const u = clamp((1 - east) * row[k].u + east * row[k + 1].u, 0, columns - 1);
-      const v = clamp((1 - east) * row[k].v + east * row[k + 1].v, 0, rows - 1);
-      const a = Math.min(Math.floor(u), columns - 2);
-      const b = Math.min(Math.floor(v), rows - 2);
-      const at = b * columns + a;
-      const s = u - a;
-      const t = v - b;
-      out[j * planeColumns + i] =
-        (1 - t) * ((1 - s) * elevations[at] + s * elevations[at + 1]) +
-        t * ((1 - s) * elevations[at + columns] + s * elevations[at + columns + 1]);
-    }
-  }
-  return success({
-    grid: { origin, west_m, south_m, cell_m, columns: planeColumns, rows, elevations_m: out },
-    missingCells,
+  const grid = layTerrain(
+    { columns, rows, elevations, cellAt: degreesRaster(west, south, cell, cell) },
+    {
+      origin,
+      west_m: -((planeColumns - 1) * cell_m) / 2,
+      south_m: -height_m / 2,
+      cell_m,
+      columns: planeColumns,
+      rows,
+    },
+  );
+  return success({ grid: { ...grid, elevations_m: grid.elevations_m.map(seaForHole) }, missingCells });
+}
+
+/** Where places lie in a raster of degrees that begins in the south-west. */
+export function degreesRaster(
+  west_deg: number,
+  south_deg: number,
+  eastward_deg: number,
+  northward_deg: number,
+): (place: LatLon) => { u: number; v: number } {
+  return ({ latitude_deg, longitude_deg }) => ({
+    // Across 180° the raster goes on.
+    u: (((((longitude_deg - west_deg + 90) % 360) + 360) % 360) - 90) / eastward_deg,
+    v: (latitude_deg - south_deg) / northward_deg,
   });
 }
+
+const seaForHole = (z: number) => (z === HOLE_M ? 0 : z);
 
 /** Writes a grid in metres of its plane, elevations rounded to whole metres. */
 export function writeEsriAscii(grid: TerrainGrid): string {

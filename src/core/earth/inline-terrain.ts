@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { LatLon } from "./geodesic";
 import type { TerrainGrid } from "./terrain";
+import { terrainAbout } from "./terrain-about";
 
 /** Of the grid from its origin: a plane is flat no farther than this. */
 const offset_m = z
@@ -24,7 +25,7 @@ export const InlineTerrain = z
     path: ["elevations_m"],
   });
 
-/** The grid of a request's terrain; null without one. */
-export function gridOf(terrain: z.infer<typeof InlineTerrain> | null): TerrainGrid | null {
-  return terrain && { ...terrain, elevations_m: Float32Array.from(terrain.elevations_m) };
+/** The grid of a request's terrain on the plane that serves a place; null without one. */
+export function gridOf(terrain: z.infer<typeof InlineTerrain> | null, position: LatLon): TerrainGrid | null {
+  return terrain && terrainAbout({ ...terrain, elevations_m: Float32Array.from(terrain.elevations_m) }, position);
 }

@@ -17,10 +17,15 @@ export interface TerrainGrid {
   readonly elevations_m: Int16Array | Float32Array;
 }
 
+/** Stands in a grid where nothing is known of the ground: the least number of 16 bits. */
+export const HOLE_M = -32_768;
+/** Anything lower is a hole, or has one in it. */
+const NO_GROUND_M = -1000;
+
 /**
  * Elevation at a point of the grid's plane.
  *
- * @returns m above mean sea level; null outside the grid, never a guess
+ * @returns m above mean sea level; null outside the grid and beside a hole, never a guess
  */
 export function elevationAt_m(grid: TerrainGrid, x_m: number, y_m: number): number | null {
   const column = (x_m - grid.west_m) / grid.cell_m;
@@ -33,9 +38,9 @@ export function elevationAt_m(grid: TerrainGrid, x_m: number, y_m: number): numb
   const v = row - j;
   const at = j * grid.columns + i;
   const z = grid.elevations_m;
-  return (
-    (1 - v) * ((1 - u) * z[at] + u * z[at + 1]) + v * ((1 - u) * z[at + grid.columns] + u * z[at + grid.columns + 1])
-  );
+  const [a, b, c, d] = [z[at], z[at + 1], z[at + grid.columns], z[at + grid.columns + 1]];
+  if (a < NO_GROUND_M || b < NO_GROUND_M || c < NO_GROUND_M || d < NO_GROUND_M) return null;
+  return (1 - v) * ((1 - u) * a + u * b) + v * ((1 - u) * c + u * d);
 }
 
 /** Elevation along a straight line. */

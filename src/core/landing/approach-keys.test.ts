@@ -1,3 +1,4 @@
+import { isAerodrome } from "@/core/places/place";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
@@ -7,8 +8,8 @@ import { type KeyCircuit, approachKeys } from "./approach-keys";
 import { landingEnds } from "./landing-end";
 import { type ReachQuestion, reachQuestion } from "./reach-question";
 
-const { aerodromes } = demoPlaces();
-const skerrow = landingEnds(aerodromes, []).filter((end) => end.name === "Skerrow 11")[0];
+const aerodromes = demoPlaces().filter(isAerodrome);
+const skerrow = landingEnds(aerodromes).filter((end) => end.name === "Skerrow 11")[0];
 const { ends: _ends, ...QUESTION } = reachQuestion(demoSituation(), demoAircraft("alder-s1"), [skerrow]);
 const aim = localPlane(DEMO_ORIGIN).toPlane(skerrow.aim);
 

@@ -1,3 +1,4 @@
+import { isAerodrome } from "@/core/places/place";
 import { describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { searchPaths } from "../glide/glide-path";
@@ -6,8 +7,8 @@ import { landingEnds } from "./landing-end";
 import { reachOf } from "./reach";
 import { reachQuestion } from "./reach-question";
 
-const { aerodromes } = demoPlaces();
-const skerrow = landingEnds(aerodromes, []).filter((end) => end.name === "Skerrow 11");
+const aerodromes = demoPlaces().filter(isAerodrome);
+const skerrow = landingEnds(aerodromes).filter((end) => end.name === "Skerrow 11");
 const QUESTION = reachQuestion(demoSituation(), demoAircraft("alder-s1"), skerrow);
 
 describe("the problem of one end", () => {

@@ -4,9 +4,12 @@ import { DEMO_ORIGIN, demoPlaces, demoTerrain } from "../../../demo/read-demo";
 import { geodesicBetween } from "../earth/geodesic";
 import { magneticVariation } from "../earth/magnetic-variation";
 import { degrees, wrapHalfTurn } from "../quantities/angle";
+import { isAerodrome } from "../places/place";
 import { landingEnds } from "./landing-end";
 
-const { aerodromes, sites } = demoPlaces();
+const places = demoPlaces();
+const aerodromes = places.filter(isAerodrome);
+const sites = places.filter((place) => !isAerodrome(place));
 
 describe("the Tarn Reach", () => {
   it.each([
@@ -44,7 +47,7 @@ describe("the Tarn Reach", () => {
   });
 
   it("ends carry what stands before them, and rise one way by what they fall the other", () => {
-    const ends = landingEnds(aerodromes, sites);
+    const ends = landingEnds(places);
     expect(ends.find((end) => end.name === "Brannoc Strip 15")?.obstacle).toMatchObject({ name: "spur", height_m: 60 });
     expect(ends.filter((end) => end.obstacle !== null).length).toBeGreaterThan(8);
     for (const end of ends) {
@@ -58,7 +61,7 @@ describe("the Tarn Reach", () => {
   });
 
   it("numbers its runways by their magnetic direction, to ten degrees", () => {
-    for (const end of landingEnds(aerodromes, [])) {
+    for (const end of landingEnds(aerodromes)) {
       const magnetic_rad =
         end.headingTrue_rad - magneticVariation(end.threshold, new Date(Date.UTC(2026, 10, 24))).variation_rad;
       const printed_rad = (Number(end.name.split(" ").at(-1)) * 10 * Math.PI) / 180;

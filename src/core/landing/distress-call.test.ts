@@ -1,3 +1,4 @@
+import { isAerodrome } from "@/core/places/place";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPlaces, demoSituation } from "../../../demo/read-demo";
@@ -14,7 +15,9 @@ const QUESTION: CallQuestion = {
   altitude_m: 2300 * M_PER_FT,
   headingTrue_rad: radians(40),
   variation_rad: radians(28),
-  places: demoPlaces().aerodromes.map((aerodrome) => ({ name: aerodrome.name, position: aerodrome.position })),
+  places: demoPlaces()
+    .filter(isAerodrome)
+    .map((aerodrome) => ({ name: aerodrome.name, position: aerodrome.position })),
   intention: "forced landing, Skerrow 11",
   station: "Skerrow",
 };

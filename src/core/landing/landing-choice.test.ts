@@ -1,3 +1,4 @@
+import { isAerodrome } from "../places/place";
 import { isUsable } from "./site-verdict";
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
@@ -9,10 +10,11 @@ import { landingEnds } from "./landing-end";
 import { type LandingQuestion, landingChoice, landingQuestion } from "./landing-choice";
 import { type Site } from "./sites";
 
-const { aerodromes, sites } = demoPlaces();
+const places = demoPlaces();
+const aerodromes = places.filter(isAerodrome);
 const terrain = demoTerrain();
 const situation = demoSituation();
-const ENDS = landingEnds(aerodromes, sites);
+const ENDS = landingEnds(places);
 
 function asked(name: string, change: Partial<LandingQuestion> = {}, plan: Partial<LandingPlan> = {}): LandingQuestion {
   const aircraft = demoAircraft(name);

@@ -1,6 +1,17 @@
 import { z } from "zod";
 import { LatLon, destination, geodesicBetween } from "../earth/geodesic";
-import { type Aerodrome, ApproachObstacle, Hazard, type LandingSite, type Strip, Surface } from "./places";
+import {
+  ApproachObstacle,
+  Circuit,
+  DeclaredDistances,
+  GroundSurface,
+  Hazard,
+  type LandingSite,
+  type Place,
+  type Strip,
+  type StripEnd,
+  isAerodrome,
+} from "../places/place";
 
 /** One direction of one strip: where to aim, which way to land, what is there. */
 export const LandingEnd = z.strictObject({
@@ -23,7 +34,7 @@ export const LandingEnd = z.strictObject({
     .number()
     .min(1, "A landing place is at least 1 m wide.")
     .max(5000, "A landing place is at most 5 000 m wide."),
-  surface: Surface,
+  surface: GroundSurface,
   /** Surveyed field or beach, not a runway. */
   unprepared: z.boolean(),
   /** Rise over run in the landing direction: uphill positive. */
@@ -31,6 +42,11 @@ export const LandingEnd = z.strictObject({
   obstacle: ApproachObstacle.nullable().default(null),
   hazards: z.array(Hazard).max(7).default([]),
   notes: z.string().max(300).default(""),
+  /** From the threshold, for a take-off in this direction; null where the length is all there is to it. */
+  takeOff: DeclaredDistances.omit({ lda_m: true }).nullable().default(null),
+  circuit: Circuit.nullable().default(null),
+  /** When a surveyed site was last looked at. */
+  lookedAt: z.iso.date().nullable().default(null),
 });
 
 /** @see LandingEnd */
@@ -48,34 +64,47 @@ export function aimPoint_m(length_m: number): number {
 }
 
 function endsOf(name: string, strip: Strip, site: LandingSite | null): LandingEnd[] {
-  return [0, 1].map((i) => {
+  return [0, 1].flatMap((i): LandingEnd[] => {
     const here = strip.ends[i];
     const there = strip.ends[1 - i];
+    if (!here.usable || strip.surface === "water") return [];
     const line = geodesicBetween(here.threshold, there.threshold);
-    const length_m = line.distance_m - here.displaced_m;
-    return {
-      id: `${strip.id}:${here.designator}`,
-      name: `${name} ${here.designator}`,
-      threshold: here.threshold,
-      aim: destination(here.threshold, line.azimuthStart_rad, here.displaced_m + aimPoint_m(length_m)),
-      headingTrue_rad: line.azimuthStart_rad,
-      elevation_m: here.elevation_m,
-      length_m,
-      width_m: strip.width_m,
-      surface: strip.surface,
-      unprepared: site !== null,
-      slope: line.distance_m > 0 ? (there.elevation_m - here.elevation_m) / line.distance_m : 0,
-      obstacle: here.obstacle,
-      hazards: site?.hazards ?? [],
-      notes: site?.notes ?? "",
-    };
+    const length_m = here.declared?.lda_m ?? line.distance_m - here.displaced_m;
+    const whole_m = { tora_m: line.distance_m, toda_m: line.distance_m, asda_m: line.distance_m };
+    return [
+      {
+        id: `${strip.id}:${here.designator}`,
+        name: `${name} ${here.designator}`,
+        threshold: here.threshold,
+        aim: destination(here.threshold, line.azimuthStart_rad, here.displaced_m + aimPoint_m(length_m)),
+        headingTrue_rad: line.azimuthStart_rad,
+        elevation_m: here.elevation_m,
+        length_m,
+        width_m: strip.width_m,
+        surface: strip.surface,
+        unprepared: site !== null,
+        slope: line.distance_m > 0 ? (there.elevation_m - here.elevation_m) / line.distance_m : 0,
+        obstacle: here.obstacle,
+        hazards: site?.hazards ?? [],
+        notes: site?.notes ?? "",
+        takeOff: takeOffOf(here) ?? (here.displaced_m > 0 ? whole_m : null),
+        circuit: here.circuit,
+        lookedAt: site?.lookedAt ?? null,
+      },
+    ];
   });
 }
 
-/** Every end that can be landed on, runways first. */
-export function landingEnds(aerodromes: readonly Aerodrome[], sites: readonly LandingSite[]): LandingEnd[] {
+function takeOffOf({ declared }: StripEnd): LandingEnd["takeOff"] {
+  return declared && { tora_m: declared.tora_m, toda_m: declared.toda_m, asda_m: declared.asda_m };
+}
+
+/** Every end that can be landed on, runways first. Water is for ditching: none of its ends is here. */
+export function landingEnds(places: readonly Place[]): LandingEnd[] {
   return [
-    ...aerodromes.flatMap((aerodrome) => aerodrome.runways.flatMap((strip) => endsOf(aerodrome.name, strip, null))),
-    ...sites.flatMap((site) => endsOf(site.name, site.strip, site)),
+    ...places.filter(isAerodrome).flatMap(({ name, runways }) => runways.flatMap((strip) => endsOf(name, strip, null))),
+    ...places.flatMap((place) =>
+      isAerodrome(place) || place.kind === "water" ? [] : endsOf(place.name, place.strip, place),
+    ),
   ];
 }

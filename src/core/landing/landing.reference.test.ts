@@ -1,5 +1,6 @@
 // Lengths, places, touchdown and ditching worked out again by hand: formulas written out, tables of points and factors
 // typed again, rules gone through one by one.
+import { isAerodrome } from "@/core/places/place";
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { airAtAltitude } from "../air/altimetry";
@@ -143,11 +144,11 @@ describe("length needed, by hand", () => {
 
 describe("one place, judged by hand", () => {
   const QUESTION = () => {
-    const { aerodromes, sites } = demoPlaces();
+    const places = demoPlaces();
     return reachQuestion(
       { ...demoSituation(), altitude_m: 900 },
       demoAircraft("alder-s1"),
-      landingEnds(aerodromes, sites).filter(({ name }) => name === "Skerrow 11"),
+      landingEnds(places).filter(({ name }) => name === "Skerrow 11"),
     );
   };
   interface Change {
@@ -347,11 +348,11 @@ describe("one place, judged by hand", () => {
 describe("places in order", () => {
   /** Skerrow's two ends and what is changed about the second. */
   function order(first: object, second: object, plan: Partial<LandingPlan> = {}): boolean {
-    const { aerodromes, sites } = demoPlaces();
+    const places = demoPlaces();
     const question = reachQuestion(
       { ...demoSituation(), altitude_m: 900 },
       demoAircraft("alder-s1"),
-      landingEnds(aerodromes, sites).filter(({ name }) => name.startsWith("Skerrow")),
+      landingEnds(places).filter(({ name }) => name.startsWith("Skerrow")),
     );
     const reach = value(reachOf(question, null));
     const usual = {
@@ -419,9 +420,9 @@ describe("places in order", () => {
 
 describe("open ground, and the aeroplane as it lands", () => {
   it("into the wind of the first place it touches down at 1.1 V_S less that wind", () => {
-    const { aerodromes, sites } = demoPlaces();
+    const places = demoPlaces();
     const aircraft = demoAircraft("alder-s1");
-    const question = reachQuestion({ ...demoSituation(), altitude_m: 900 }, aircraft, landingEnds(aerodromes, sites));
+    const question = reachQuestion({ ...demoSituation(), altitude_m: 900 }, aircraft, landingEnds(places));
     const told = value(rankSites(value(reachOf(question, null)), question, demoSituation().landing, "2026-07-01"));
     const [first] = told.sites;
     const { sigma } = airAtAltitude(first.end.elevation_m, question.air);
@@ -746,7 +747,7 @@ describe("the ends of a strip", () => {
   });
 
   it("lead to one another, with what is displaced taken off and the slope turned round", () => {
-    const { aerodromes } = demoPlaces();
+    const aerodromes = demoPlaces().filter(isAerodrome);
     const [aerodrome] = aerodromes;
     const [strip] = aerodrome.runways;
     const [a, b] = strip.ends;
@@ -757,7 +758,7 @@ describe("the ends of a strip", () => {
         { ...b, displaced_m: 0, elevation_m: 30 },
       ] as typeof strip.ends,
     };
-    const [first, second] = landingEnds([{ ...aerodrome, runways: [shifted] }], []);
+    const [first, second] = landingEnds([{ ...aerodrome, runways: [shifted] }]);
     const line = geodesicBetween(a.threshold, b.threshold);
     expect(first.length_m).toBeCloseTo(line.distance_m - 120, 6);
     expect(second.length_m).toBeCloseTo(line.distance_m, 6);

@@ -5,9 +5,9 @@ import { reachOf } from "./reach";
 import { reachQuestion } from "./reach-question";
 import { reachWorking } from "./reach-working";
 
-const { aerodromes, sites } = demoPlaces();
+const places = demoPlaces();
 const alder = demoAircraft("alder-s1");
-const question = reachQuestion(demoSituation(), alder, landingEnds(aerodromes, sites));
+const question = reachQuestion(demoSituation(), alder, landingEnds(places));
 const found = reachOf(question, demoTerrain());
 if (!found.ok) throw new Error(found.issue.message);
 const reach = found.value;

@@ -1,4 +1,5 @@
 // What must hold for every start, wind and choice: more of a good thing never leaves less height.
+import { isAerodrome } from "@/core/places/place";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
@@ -7,8 +8,8 @@ import { landingEnds } from "./landing-end";
 import { reachOf } from "./reach";
 import { type ReachQuestion, reachQuestion } from "./reach-question";
 
-const { aerodromes } = demoPlaces();
-const skerrow = landingEnds(aerodromes, []).filter((end) => end.name.startsWith("Skerrow"));
+const aerodromes = demoPlaces().filter(isAerodrome);
+const skerrow = landingEnds(aerodromes).filter((end) => end.name.startsWith("Skerrow"));
 const QUESTION = reachQuestion(demoSituation(), demoAircraft("alder-s1"), skerrow);
 const plane = localPlane(DEMO_ORIGIN);
 

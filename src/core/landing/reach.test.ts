@@ -1,3 +1,4 @@
+import { isAerodrome } from "../places/place";
 import { XMLParser } from "fast-xml-parser";
 import { beforeAll, describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
@@ -14,8 +15,10 @@ import { type ReachQuestion, reachQuestion } from "./reach-question";
 import { reachWorking } from "./reach-working";
 
 const alder = demoAircraft("alder-s1");
-const { aerodromes, sites } = demoPlaces();
-const ends = landingEnds(aerodromes, sites);
+const places = demoPlaces();
+const aerodromes = places.filter(isAerodrome);
+const sites = places.filter((place) => !isAerodrome(place));
+const ends = landingEnds(places);
 const QUESTION = reachQuestion(demoSituation(), alder, ends);
 let terrain: TerrainGrid;
 beforeAll(() => {

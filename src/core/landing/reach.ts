@@ -77,6 +77,9 @@ export interface ReachTurn extends TurnSpeed {
  */
 const RANK: Record<ReachStatus, number> = { reached: 0, reserve: 1, short: 2, terrain: 3, none: 4 };
 
+/** From the origin of the plane: farther out it is no map any more, and no aeroplane glides there. */
+const FARTHEST_M = 300_000;
+
 /**
  * The ways to every landing end, ranked.
  *
@@ -161,6 +164,12 @@ function reachEnd({ question, end, polar, best, start, plane, terrain, integrals
     glideCalibrated_mps: null,
   });
 
+  if (Math.hypot(target.x_m, target.y_m) > FARTHEST_M)
+    return impossible({
+      code: "too_far",
+      path: "ends",
+      message: `${end.name} lies ${Math.round(line.distance_m / 1000)} km away: no way that far is computed.`,
+    });
   const performance = glidePerformance(polar, best, question.pilot);
   if (!performance.ok) return impossible(performance.issue);
   let glide = best;

@@ -7,13 +7,9 @@ import { type ReachQuestion, reachQuestion } from "./reach-question";
 import { type Site, type Sites, rankSites } from "./sites";
 import { siteWorking } from "./site-working";
 
-const { aerodromes, sites } = demoPlaces();
+const places = demoPlaces();
 const situation = demoSituation();
-const QUESTION = reachQuestion(
-  { ...situation, altitude_m: 900 },
-  demoAircraft("alder-s1"),
-  landingEnds(aerodromes, sites),
-);
+const QUESTION = reachQuestion({ ...situation, altitude_m: 900 }, demoAircraft("alder-s1"), landingEnds(places));
 const terrain = demoTerrain();
 
 function ranked(change: Partial<ReachQuestion> = {}, plan: Partial<typeof situation.landing> = {}): Sites {

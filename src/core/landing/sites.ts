@@ -12,7 +12,7 @@ import { wrapHalfTurn } from "../quantities/angle";
 import type { LandingPlan } from "../situation/landing-plan";
 import type { LandingEnd } from "./landing-end";
 import { type LandingFigures, type LengthNeeded, landingFigures, lengthNeeded, trueOf_mps } from "./landing-length";
-import type { Hazard } from "./places";
+import type { Hazard } from "../places/place";
 import type { EndReach, Reach } from "./reach";
 import type { ReachQuestion } from "./reach-question";
 

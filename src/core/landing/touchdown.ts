@@ -10,7 +10,7 @@ import { G0, RHO0 } from "../quantities/constants";
 import { LandingPlan } from "../situation/landing-plan";
 import { SituationDocument } from "../situation/situation-document";
 import { landingFigures, stoppingDistance_m } from "./landing-length";
-import { Surface } from "./places";
+import { Surface } from "../places/place";
 
 /** What touches down, where. */
 export const TouchdownQuestion = z.strictObject({

@@ -6,8 +6,8 @@ import { landingEnds } from "../landing/landing-end";
 import type { SituationDocument } from "../situation/situation-document";
 import { COMMIT_ABOVE_M, commitHeight, restartQuestion } from "./restart-question";
 
-const { aerodromes, sites } = demoPlaces();
-const ends = landingEnds(aerodromes, sites);
+const places = demoPlaces();
+const ends = landingEnds(places);
 const situation = (aircraftId: string, change: Partial<SituationDocument> = {}): SituationDocument => {
   const aircraft = demoAircraft(aircraftId);
   return {

@@ -50,9 +50,9 @@ export function accelerate(day: TakeOffDay, failure_mps: number, top_m = PATH_TO
     failureX_m: failed.value.x_m,
     actionX_m: acted.x_m,
     stopX_m: stop.x_m,
-    stopSpare_m: question.runway.length_m - stop.x_m,
+    stopSpare_m: (question.runway.takeOff?.asda_m ?? question.runway.length_m) - stop.x_m,
     goX_m: screen && screen.x_m,
-    goSpare_m: screen && question.runway.length_m - screen.x_m,
+    goSpare_m: screen && (question.runway.takeOff?.toda_m ?? question.runway.length_m) - screen.x_m,
     path,
   });
 }

@@ -84,7 +84,8 @@ export function phases(day: TakeOffDay, ground: readonly Obstacle[] = []): Outco
   if (!roll.ok) return roll;
   const low = takeOffPath(day, roll.value, { kind: "never" }, PATH_TOP_M);
   const liftOff = low.events.find((event) => event.kind === "lift-off")?.point;
-  const { length_m } = day.question.runway;
+  const { runway } = day.question;
+  const length_m = runway.takeOff?.tora_m ?? runway.length_m;
   if (liftOff && liftOff.x_m > length_m)
     return failure(
       "runway_too_short",

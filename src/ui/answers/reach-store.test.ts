@@ -4,8 +4,8 @@ import { landingEnds } from "@/core/landing/landing-end";
 import { landingChoice, landingQuestion } from "@/core/landing/landing-choice";
 import { shownEnd, useReach } from "./reach-store";
 
-const { aerodromes, sites } = demoPlaces();
-const question = landingQuestion(demoSituation(), demoAircraft("alder-s1"), landingEnds(aerodromes, sites));
+const places = demoPlaces();
+const question = landingQuestion(demoSituation(), demoAircraft("alder-s1"), landingEnds(places));
 const found = landingChoice(question, null);
 if (!found.ok) throw new Error(found.issue.message);
 const { reach, sites: ranked } = found.value;

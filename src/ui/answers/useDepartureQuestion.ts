@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { DepartureQuestion } from "@/core/departure/departure-day";
 import { departureQuestion, departureRunways } from "@/core/departure/departure-question";
 import type { Outcome } from "@/core/outcome";
-import { useLandingEnds } from "@/ui/library/workspace";
+import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 

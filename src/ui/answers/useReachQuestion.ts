@@ -1,7 +1,8 @@
 "use client";
 import { useMemo } from "react";
 import { type LandingQuestion, landingQuestion } from "@/core/landing/landing-choice";
-import { useLandingEnds } from "@/ui/library/workspace";
+import { endsWithinGlide } from "@/core/landing/ends-within-glide";
+import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 
@@ -10,5 +11,7 @@ export function useReachQuestion(): LandingQuestion {
   const situation = useSituation((state) => state.current);
   const { document } = useAircraft();
   const ends = useLandingEnds();
-  return useMemo(() => landingQuestion(situation, document, ends), [situation, document, ends]);
+  const { position, altitude_m } = situation;
+  const within = useMemo(() => endsWithinGlide(ends, position, altitude_m), [ends, position, altitude_m]);
+  return useMemo(() => landingQuestion(situation, document, within), [situation, document, within]);
 }

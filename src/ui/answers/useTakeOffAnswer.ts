@@ -4,7 +4,7 @@ import { departureRunways } from "@/core/departure/departure-question";
 import type { TakeOffQuestion } from "@/core/take-off/take-off-day";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
-import { useLandingEnds } from "@/ui/library/workspace";
+import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useTakeOff } from "./take-off-store";

@@ -19,6 +19,8 @@ export type Answer<T> =
 interface Sending {
   /** The version that is saved over. */
   readonly version?: number;
+  /** Of the body, where it is no JSON. */
+  readonly type?: string;
 }
 
 /** Sends JSON and reads JSON. */
@@ -31,19 +33,19 @@ export async function send<T>(
   return sendRaw<T>(method, url, body === undefined ? undefined : JSON.stringify(body), sending);
 }
 
-/** Sends text as it stands (a terrain file) and reads JSON. */
+/** Sends something as it stands and reads JSON. */
 export async function sendRaw<T>(
   method: string,
   url: string,
-  body?: string,
-  { version }: Sending = {},
+  body?: string | ArrayBuffer,
+  { version, type = "application/json" }: Sending = {},
 ): Promise<Answer<T>> {
   try {
     const answer = await fetch(url, {
       method,
       body,
       headers: {
-        ...(body === undefined ? {} : { "content-type": "application/json" }),
+        ...(body === undefined ? {} : { "content-type": type }),
         ...(version === undefined ? {} : { "if-match": `"${version}"` }),
       },
     });

@@ -1,12 +1,23 @@
 // The account's own settings. They are kept in the browser, where they take effect at once, and told to the server so
 // that they follow the account to another one.
+import { create } from "zustand";
 import type { Preferences } from "@/server/preferences";
 import { send } from "@/ui/kit/request";
 import { type Appearance, chooseAppearance, chosenAppearance } from "@/ui/kit/appearance/appearance";
 import { useUnits } from "@/ui/kit/units/units-store";
 
+/** Where one flies from: the id of a place, null for nowhere yet, undefined while one has not been asked. */
+export const useHome = create<{ readonly placeId: string | null | undefined }>(() => ({ placeId: undefined }));
+
+/** Chooses where one flies from, or to be asked no more. */
+export function chooseHome(placeId: string | null): void {
+  useHome.setState({ placeId });
+  tellPreferences();
+}
+
 /** Takes over what the account chose elsewhere. */
-export function adoptPreferences({ units, appearance }: Preferences): void {
+export function adoptPreferences({ units, appearance, home }: Preferences): void {
+  useHome.setState({ placeId: home });
   for (const [kind, unit] of Object.entries(units ?? {})) useUnits.getState().choose(kind, unit);
   if (appearance) chooseAppearance(appearance);
 }
@@ -19,6 +30,7 @@ export function tellPreferences(): void {
   void send("PUT", "/api/preferences", {
     units: useUnits.getState().units,
     appearance: chosenAppearance(),
+    home: useHome.getState().placeId,
   } satisfies Preferences);
 }
 

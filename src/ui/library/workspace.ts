@@ -1,6 +1,5 @@
 "use client";
-import { createContext, useContext, useMemo } from "react";
-import { type LandingEnd, landingEnds } from "@/core/landing/landing-end";
+import { createContext, useContext } from "react";
 import type { Account } from "@/server/accounts";
 import type { Library } from "@/server/library";
 import type { Page } from "@/server/page";
@@ -26,10 +25,4 @@ export function useWorkspace(): WorkspaceData {
   const data = useContext(Context);
   if (!data) throw new Error("useWorkspace: expected a workspace above, got none");
   return data;
-}
-
-/** Every end that can be landed on. */
-export function useLandingEnds(): LandingEnd[] {
-  const { aerodromes, sites } = useWorkspace().library;
-  return useMemo(() => landingEnds(aerodromes, sites), [aerodromes, sites]);
 }

@@ -1,6 +1,7 @@
 "use client";
 import { AircraftConflict } from "@/ui/situation/AircraftConflict";
 import { SituationConflict } from "@/ui/situation/SituationConflict";
+import { HomeDialog } from "@/ui/situation/HomeDialog";
 import { SituationsDialog } from "@/ui/situation/SituationsDialog";
 import { AccountDialog } from "./AccountDialog";
 import { CommandPalette } from "./CommandPalette";
@@ -18,6 +19,7 @@ export function Dialogs() {
       <SituationsDialog />
       <UnitsDialog />
       <AccountDialog />
+      <HomeDialog />
       <SituationConflict />
       <AircraftConflict />
     </>

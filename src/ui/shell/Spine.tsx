@@ -4,7 +4,7 @@ import { useSelectedLayoutSegment } from "next/navigation";
 import { Mark } from "@/ui/kit/page/Mark";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 import { saveStateOf, useSituation } from "@/ui/situation/situation-store";
-import { STAGES } from "@/ui/stages";
+import { BESIDE, STAGES } from "@/ui/stages";
 import type { StageFace } from "@/ui/stages/stage-face";
 
 /** The stages in order of work, each with its headline figure: the spine is the summary. */
@@ -23,6 +23,11 @@ export function Spine() {
           <StageLink key={stage.slug} stage={stage} number={i + 1} current={stage.slug === here} />
         ))}
       </ol>
+      <ul className="mt-3">
+        {BESIDE.map((stage, i) => (
+          <StageLink key={stage.slug} stage={stage} number={9 - i} current={stage.slug === here} />
+        ))}
+      </ul>
       <button
         type="button"
         className="mt-auto border-t border-rule px-4 py-3 text-left text-[13px] text-ink2 hover:bg-mark"

@@ -10,8 +10,7 @@ import { send } from "@/ui/kit/request";
 
 const KINDS: Record<UnreadableRow["kind"], string> = {
   aircraft: "Aircraft",
-  aerodrome: "Aerodrome",
-  site: "Field",
+  place: "Place",
   situation: "Situation",
 };
 

@@ -10,11 +10,12 @@ import type { Library } from "@/server/library";
 import type { StoredSituation } from "@/server/situations";
 import { draftOf } from "@/ui/situation/draft";
 import { useSituation } from "@/ui/situation/situation-store";
-import { STAGES } from "@/ui/stages";
+import { FACES } from "@/ui/stages";
 import { useSituationTerrain } from "@/ui/situation/useSituationTerrain";
 import { useSaving } from "@/ui/situation/useSaving";
 import { useUnits } from "@/ui/kit/units/units-store";
 import { keepDrafts } from "@/ui/library/aircraft-drafts";
+import { usePlaceSaving } from "@/ui/library/place-saving";
 import { SituationStrip } from "./SituationStrip";
 import { SkipLink } from "./SkipLink";
 import { useUnreadableNotice } from "./UnreadableRows";
@@ -79,6 +80,7 @@ function OpenFirst({
 function Frame({ children }: { children: ReactNode }) {
   useSaving();
   useSituationTerrain();
+  usePlaceSaving();
   useUnreadableNotice();
   useOtherTabs();
   useEffect(keepDrafts, []);
@@ -97,7 +99,7 @@ function Frame({ children }: { children: ReactNode }) {
         </main>
         <StatusBar />
       </div>
-      {STAGES.map((stage) => stage.useAnswer && <KeptAnswer key={stage.slug} useAnswer={stage.useAnswer} />)}
+      {FACES.map((stage) => stage.useAnswer && <KeptAnswer key={stage.slug} useAnswer={stage.useAnswer} />)}
       <ShellKeys />
       <SharedSituation />
       <Dialogs />

@@ -10,7 +10,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { saveSituation } from "@/ui/situation/useSaving";
 import { shownAppearance } from "@/ui/kit/appearance/appearance";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
-import { STAGES } from "@/ui/stages";
+import { BESIDE, FACES, STAGES } from "@/ui/stages";
 import type { Command, History } from "@/ui/stages/stage-face";
 
 /** All of them: the one list behind the keys, the palette and the list of keys. */
@@ -20,7 +20,7 @@ export function useCommands(): Command[] {
   const show = useDialogs((state) => state.show);
   const { copy } = useSituationActions();
   const slug = useSelectedLayoutSegment();
-  const open = STAGES.find((stage) => stage.slug === slug);
+  const open = FACES.find((stage) => stage.slug === slug);
   // A stage's own changes are undone first.
   const history = (): History => open?.history?.() ?? useSituation.temporal.getState();
   return [
@@ -29,6 +29,13 @@ export function useCommands(): Command[] {
       group: "Stages",
       keys: String(i + 1),
       keyLabel: String(i + 1),
+      run: () => router.push(`/${slug}`),
+    })),
+    ...BESIDE.map(({ slug, name }, i): Command => ({
+      title: name,
+      group: "Stages",
+      keys: String(9 - i),
+      keyLabel: String(9 - i),
       run: () => router.push(`/${slug}`),
     })),
     {
@@ -72,7 +79,8 @@ export function useCommands(): Command[] {
           () => toast("The browser does not let the page use the clipboard."),
         ),
     },
-    ...STAGES.flatMap((stage) => stage.commands ?? []),
+    ...FACES.flatMap((stage) => stage.commands ?? []),
+    { title: "Home: where I fly from", group: "Page", keys: "h", keyLabel: "h", run: () => show("home") },
     { title: "Commands", group: "Page", keys: "/, shift+/", keyLabel: "/", run: () => show("commands") },
     { title: "List of keys", group: "Page", keys: "?, shift+?", keyLabel: "?", run: () => show("keys") },
     { title: "Units", group: "Page", keys: "u", keyLabel: "u", run: () => show("units") },

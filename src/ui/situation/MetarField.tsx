@@ -2,14 +2,14 @@
 import { useId, useState } from "react";
 import { deviationAtStation_K } from "@/core/air/altimetry";
 import type { MetarReport } from "@/core/air/metar";
-import { useWorkspace } from "@/ui/library/workspace";
 import { nearestAerodrome } from "./place";
 import { useSituation } from "./situation-store";
+import { useAerodromes } from "./useNearPlaces";
 
 /** Fills wind and air from a pasted METAR, and says what it did not understand. */
 export function MetarField() {
   const id = useId();
-  const { aerodromes } = useWorkspace().library;
+  const aerodromes = useAerodromes();
   const { metar, position } = useSituation((state) => state.current);
   const change = useSituation((state) => state.change);
   const [text, setText] = useState(metar ?? "");

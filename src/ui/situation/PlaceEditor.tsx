@@ -14,6 +14,7 @@ import { ChipEditor } from "./ChipEditor";
 import { nearestAerodrome } from "./place";
 import { useSituation } from "./situation-store";
 import { useChanged } from "./useChanged";
+import { useAerodromes } from "./useNearPlaces";
 import { useVariation } from "./useVariation";
 
 const altitudeCheck = checkBy(SituationDocument.shape.altitude_m);
@@ -25,7 +26,8 @@ const dayCheck = (text: string) =>
 
 /** Where, how high, which way; terrain and magnetic variation of the place. */
 export function PlaceEditor() {
-  const { aerodromes, terrains } = useWorkspace().library;
+  const { terrains } = useWorkspace().library;
+  const aerodromes = useAerodromes();
   const { position, altitude_m, heading_rad, day, terrainId } = useSituation((state) => state.current);
   const change = useSituation((state) => state.change);
   const format = useFormat();

@@ -1,22 +1,42 @@
 "use client";
 import { Trash2 } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { LatLon } from "@/core/earth/geodesic";
+import { formatNumber } from "@/core/quantities/units";
 import { FileButton } from "@/ui/kit/forms/FileButton";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { checkBy } from "@/ui/kit/forms/fault";
 import { type Answer, send, sendRaw } from "@/ui/kit/request";
 import { useWorkspace } from "@/ui/library/workspace";
+import { readTerrainFiles } from "@/workers/terrain-client";
+import type { PackedFiles } from "@/workers/terrain.worker";
 import { useSituation } from "./situation-store";
 
-const LIMIT = 24 * 1024 * 1024;
+const MB = 1024 * 1024;
+/** Of all files together; a tile of 1″ has 26 MB. */
+const LIMIT = 400 * MB;
 const latitudeCheck = checkBy(LatLon.shape.latitude_deg);
 const longitudeCheck = checkBy(LatLon.shape.longitude_deg);
 
-/** Terrain of one's own: an Esri ASCII grid in degrees, or in metres of a plane about a place. */
+const say = (issues: readonly { readonly message: string }[]) => toast(issues.map(({ message }) => message).join(" "));
+
+/** What a terrain lacks, in words; what it has goes without saying. */
+function lackOf({ holes, missing, coarser, frame }: PackedFiles): string {
+  return [
+    coarser > 1 &&
+      `A cell is ${formatNumber(frame.cell_m)} m wide and holds the highest of ${coarser} × ${coarser} points.`,
+    missing.length > 0 && `No tile covers ${missing.slice(0, 6).join(", ")}${missing.length > 6 ? " …" : ""}.`,
+    holes > 0.001 &&
+      `For ${Math.max(1, Math.round(holes * 100))} % of the area nothing is known: ways there are not checked.`,
+  ]
+    .filter(Boolean)
+    .join(" ");
+}
+
+/** Terrain of one's own: tiles in degrees, several joined, or an ASCII grid. */
 export function TerrainField() {
   const { library } = useWorkspace();
   const router = useRouter();
@@ -24,37 +44,49 @@ export function TerrainField() {
   const change = useSituation((state) => state.change);
   const [inMetres, setInMetres] = useState(false);
   const [origin, setOrigin] = useState(position);
-  const [busy, setBusy] = useState(false);
+  const [progress, setProgress] = useState<{ readonly share: number; readonly what: string } | null>(null);
+  const cancel = useRef<AbortController | null>(null);
   const own = library.terrains.filter((terrain) => !terrain.shared);
 
-  const upload = async (chosen: File) => {
-    if (chosen.size > LIMIT)
+  const upload = async (files: readonly File[]) => {
+    const size = files.reduce((sum, file) => sum + file.size, 0);
+    if (size > LIMIT)
       return toast(
-        `This file has ${Math.round(chosen.size / 1024 / 1024)} MB; at most 24 MB can be read. Use a coarser or smaller grid. Nothing was sent.`,
+        `These files have ${Math.round(size / MB)} MB; at most ${LIMIT / MB} MB are read at once. Nothing was read.`,
       );
-    setBusy(true);
-    const query = new URLSearchParams({
-      name: chosen.name.replace(/\.[^.]*$/, "").slice(0, 80) || "Terrain",
-      ...(inMetres ? { latitude_deg: String(origin.latitude_deg), longitude_deg: String(origin.longitude_deg) } : {}),
-    });
-    const answer: Answer<{ id: string; missingCells: number }> = await sendRaw(
-      "POST",
-      `/api/terrains?${query}`,
-      await chosen.text(),
-    );
-    setBusy(false);
-    if (!answer.ok) return toast(answer.issues.map((issue) => issue.message).join(" "));
-    router.refresh();
-    change({ terrainId: answer.value.id });
-    toast(
-      answer.value.missingCells > 0
-        ? `The terrain is in use. ${answer.value.missingCells} cells without a height count as sea level.`
-        : "The terrain is in use.",
-    );
+    setProgress({ share: 0, what: files[0].name });
+    const control = new AbortController();
+    cancel.current = control;
+    try {
+      const read = await readTerrainFiles(
+        files,
+        inMetres ? origin : null,
+        (share, what) => setProgress({ share, what }),
+        control.signal,
+      );
+      if (!read.ok) return say([read.issue]);
+      const { frame, packed } = read.value;
+      const { origin: middle, ...grid } = frame;
+      const query = new URLSearchParams({
+        name: nameOf(files),
+        ...Object.fromEntries(Object.entries({ ...middle, ...grid }).map(([key, value]) => [key, String(value)])),
+      });
+      const answer: Answer<{ id: string }> = await sendRaw("POST", `/api/terrains?${query}`, packed, {
+        type: "application/gzip",
+      });
+      if (!answer.ok) return say(answer.issues);
+      router.refresh();
+      change({ terrainId: answer.value.id });
+      toast(`The terrain is in use. ${lackOf(read.value)}`.trim());
+    } catch {
+      if (!control.signal.aborted) toast("The files could not be read. Nothing was stored.");
+    } finally {
+      setProgress(null);
+    }
   };
   const remove = async (id: string) => {
     const answer = await send("DELETE", `/api/terrains/${id}`);
-    if (!answer.ok) return toast(answer.issues.map((issue) => issue.message).join(" "));
+    if (!answer.ok) return say(answer.issues);
     change((current) => (current.terrainId === id ? { terrainId: null } : {}));
     router.refresh();
   };
@@ -62,7 +94,9 @@ export function TerrainField() {
   return (
     <section className="mt-5 border-t border-rule pt-4">
       <h3 className="font-bold">Terrain of your own</h3>
-      <p className="text-[13px] text-ink2">An ASCII grid (.asc), heights in metres, up to 2 048 × 2 048 points.</p>
+      <p className="text-[13px] text-ink2">
+        Tiles in degrees on WGS 84 (.tif, .hgt), several at once, or an ASCII grid (.asc): heights in metres.
+      </p>
       <ul>
         {own.map((terrain) => (
           <li key={terrain.id} className="flex items-center justify-between border-b border-rule py-1">
@@ -80,7 +114,7 @@ export function TerrainField() {
       </ul>
       <div className="mt-2 flex flex-col gap-2">
         <CheckField
-          label="The file is in metres of a plane (not in degrees)"
+          label="The grid is in metres of a plane (not in degrees)"
           checked={inMetres}
           onChange={setInMetres}
         />
@@ -107,14 +141,34 @@ export function TerrainField() {
           </div>
         )}
         <FileButton
-          label="Add a terrain file"
+          label="Add terrain files"
           busyLabel="Reading …"
           fileLabel="Terrain file"
-          accept=".asc,.txt,.grd"
-          busy={busy}
-          onChoose={(chosen) => void upload(chosen)}
+          accept=".asc,.txt,.grd,.tif,.tiff,.hgt"
+          busy={progress !== null}
+          onChooseAll={(chosen) => void upload(chosen)}
         />
+        {progress && (
+          <div className="flex items-center gap-2 text-sm">
+            <progress
+              className="h-2 flex-1 accent-harbour"
+              value={progress.share}
+              max={1}
+              aria-label="Reading terrain"
+            />
+            <span className="num w-9 text-right">{Math.round(progress.share * 100)} %</span>
+            <button type="button" className="btn btn-quiet px-2 py-0.5" onClick={() => cancel.current?.abort()}>
+              Cancel
+            </button>
+          </div>
+        )}
       </div>
     </section>
   );
+}
+
+function nameOf(files: readonly File[]): string {
+  const [first] = files;
+  const name = first.name.replace(/\.[^.]*$/, "").slice(0, 60) || "Terrain";
+  return files.length > 1 ? `${name} and ${files.length - 1} more` : name;
 }

@@ -1,3 +1,4 @@
+import { isAerodrome } from "@/core/places/place";
 import { describe, expect, it } from "vitest";
 import { demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { formatLatitude, formatLongitude } from "@/core/earth/coordinates";
@@ -5,7 +6,7 @@ import { nearestAerodrome } from "./place";
 
 describe("place in words", () => {
   it("is the nearest aerodrome with distance and direction", () => {
-    const near = nearestAerodrome(demoSituation().position, demoPlaces().aerodromes);
+    const near = nearestAerodrome(demoSituation().position, demoPlaces().filter(isAerodrome));
     expect(near).toMatchObject({ name: "Skerrow", point: "NW" });
     expect((near?.distance_m ?? 0) / 1852).toBeCloseTo(2.1, 1);
     expect(nearestAerodrome(demoSituation().position, [])).toBeNull();

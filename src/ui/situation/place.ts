@@ -1,6 +1,6 @@
 // Where the aircraft is, in the words a pilot would use.
 import { geodesicBetween, type LatLon } from "@/core/earth/geodesic";
-import type { Aerodrome } from "@/core/landing/places";
+import type { Aerodrome } from "@/core/places/place";
 import { degrees } from "@/core/quantities/angle";
 
 const POINTS = ["N", "NE", "E", "SE", "S", "SW", "W", "NW"] as const;

@@ -51,6 +51,8 @@ export function useSituationActions() {
   };
 
   return {
+    /** Adds a situation and opens it; false when it could not be stored. */
+    add,
     /** Opens a situation of the account; false when it cannot be had. */
     open: async (id: string): Promise<boolean> => {
       const answer = await send<Opened>("GET", `/api/situations/${id}`);

@@ -5,6 +5,7 @@ import { stage as departure } from "./departure/stage";
 import { stage as enRoute } from "./en-route/stage";
 import { stage as engineOut } from "./engine-out/stage";
 import { stage as landing } from "./landing/stage";
+import { stage as places } from "./places/stage";
 import { stage as rehearse } from "./rehearse/stage";
 import { stage as restart } from "./restart/stage";
 import type { StageFace } from "./stage-face";
@@ -20,3 +21,9 @@ export const STAGES: readonly StageFace[] = [
   rehearse,
   debrief,
 ];
+
+/** What stands beside the order of work. */
+export const BESIDE: readonly StageFace[] = [places];
+
+/** All that has an address. */
+export const FACES: readonly StageFace[] = [...STAGES, ...BESIDE];

@@ -1,4 +1,5 @@
-/** Addresses of the stages, in the order in which the work is done: all that the server knows of them. */
+/** Addresses of the stages, in the order in which the work is done, and of what stands beside them: all that the server
+ * knows of them. */
 export const SLUGS: readonly string[] = [
   "aircraft",
   "departure",
@@ -8,4 +9,5 @@ export const SLUGS: readonly string[] = [
   "landing",
   "rehearse",
   "debrief",
+  "places",
 ];

@@ -12,7 +12,7 @@ export const POST = route(async (request) => {
   const fault = await faultOfPassword(credentials.password, credentials.email);
   if (fault) return refusal(422, [fault]);
   // A first situation to change, rather than an empty page.
-  const document = { ...(await demoSituation()), name: "My first situation" };
+  const document = { ...(await demoSituation()), name: "Tarn Reach: engine stopped near Skerrow" };
   const accountId = await transaction(async (connection) => {
     const id = await createUser(credentials, connection);
     if (id) {

@@ -10,11 +10,21 @@ interface Props {
   fileLabel: string;
   accept: string;
   busy?: boolean;
-  onChoose: (file: File) => void;
+  onChoose?: (file: File) => void;
+  /** Several may be chosen. */
+  onChooseAll?: (files: readonly File[]) => void;
 }
 
 /** A button that asks for a file. */
-export function FileButton({ label, busyLabel = label, fileLabel, accept, busy = false, onChoose }: Props) {
+export function FileButton({
+  label,
+  busyLabel = label,
+  fileLabel,
+  accept,
+  busy = false,
+  onChoose,
+  onChooseAll,
+}: Props) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -25,13 +35,16 @@ export function FileButton({ label, busyLabel = label, fileLabel, accept, busy =
         ref={input}
         type="file"
         accept={accept}
+        multiple={onChooseAll !== undefined}
         className="hidden"
         aria-label={fileLabel}
         onChange={(event) => {
-          const [chosen] = event.currentTarget.files ?? [];
+          const chosen = [...(event.currentTarget.files ?? [])];
           // Cleared, so that the same file can be chosen again.
           event.currentTarget.value = "";
-          if (chosen) onChoose(chosen);
+          if (chosen.length === 0) return;
+          onChoose?.(chosen[0]);
+          onChooseAll?.(chosen);
         }}
       />
     </>

@@ -1,6 +1,7 @@
+import type { LatLon } from "@/core/earth/geodesic";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { type Core, type StartedCore, startCore } from "@/workers/core-client";
-import { terrainSettled } from "./terrain";
+import { terrainSettled, useTerrain } from "./terrain";
 
 /** Something that the core is asked. */
 export type Work<T> = (core: Core) => PromiseLike<T>;
@@ -23,6 +24,8 @@ interface Running extends StartedCore {
   readonly died: Promise<never>;
   readonly kill: (reason: string) => void;
   given: TerrainGrid | null;
+  /** Of the plane that it was given on. */
+  origin: LatLon | null;
 }
 
 function run(): Running {
@@ -34,7 +37,7 @@ function run(): Running {
   // Nobody may be waiting when it dies.
   died.catch(() => {});
   started.worker.addEventListener("error", (event) => kill(event.message || "the worker could not be started"));
-  return { ...started, died, kill, given: null };
+  return { ...started, died, kill, given: null, origin: null };
 }
 
 /** @param limit_ms - how long one asking may take */
@@ -48,9 +51,11 @@ export function coreLink(limit_ms: number): CoreLink {
     const here = (running ??= run());
     const timer = setTimeout(() => here.kill(`no answer within ${limit_ms / 1000} s`), limit_ms);
     const asked = async () => {
-      if (here.given !== grid) {
-        await here.core.useTerrain(grid);
+      const { origin } = useTerrain.getState();
+      if (here.given !== grid || here.origin !== origin) {
+        await here.core.useTerrain(grid, origin);
         here.given = grid;
+        here.origin = origin;
       }
       return work(here.core);
     };

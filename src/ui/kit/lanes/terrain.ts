@@ -1,6 +1,7 @@
 // The ground that the lanes' workers compute with: fetched once, kept by the page, given to each worker before it is
 // asked anything.
 import { create } from "zustand";
+import type { LatLon } from "@/core/earth/geodesic";
 import type { TerrainGrid } from "@/core/earth/terrain";
 
 /** Where a terrain is had, and how its points lie. */
@@ -15,10 +16,12 @@ interface TerrainState {
   /** `coming` until it has come or failed; `held` also when none is wanted. */
   readonly state: "coming" | "held" | "away";
   readonly grid: TerrainGrid | null;
+  /** Of the plane that is computed in; null for the terrain's own. */
+  readonly origin: LatLon | null;
 }
 
 /** What the workers have to compute with. */
-export const useTerrain = create<TerrainState>()(() => ({ source: null, state: "coming", grid: null }));
+export const useTerrain = create<TerrainState>()(() => ({ source: null, state: "coming", grid: null, origin: null }));
 
 /** How soon a terrain that could not be had is asked for again, ms. */
 const RETRY_MS = 3000;
@@ -41,6 +44,13 @@ async function load(source: TerrainSource): Promise<void> {
   if (useTerrain.getState().source !== source) return;
   useTerrain.setState({ grid, state: grid ? "held" : "away" });
   if (!grid) retry = setTimeout(() => void load(source), RETRY_MS);
+}
+
+/** Says about which origin the plane lies that is computed in from now on. */
+export function workOnPlane(origin: LatLon): void {
+  const { origin: before } = useTerrain.getState();
+  if (before?.latitude_deg !== origin.latitude_deg || before.longitude_deg !== origin.longitude_deg)
+    useTerrain.setState({ origin });
 }
 
 /**

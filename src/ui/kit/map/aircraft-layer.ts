@@ -43,7 +43,13 @@ export function aircraftLayer(palette: MapPalette): VectorLayer {
           });
         default:
           return new Style({
-            image: new Icon({ src, rotation: feature.get("heading_rad"), rotateWithView: true }),
+            // Names give way to it, never the other way round.
+            image: new Icon({
+              src,
+              rotation: feature.get("heading_rad"),
+              rotateWithView: true,
+              declutterMode: "obstacle",
+            }),
             text: new Text({
               text: feature.get("label"),
               font: '600 13px "Atkinson Hyperlegible Next Variable"',

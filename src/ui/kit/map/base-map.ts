@@ -6,17 +6,19 @@ import type BaseLayer from "ol/layer/Base";
 import ImageLayer from "ol/layer/Image";
 import type ImageSource from "ol/source/Image";
 import type { LocalPlane, PlanePoint } from "@/core/earth/local-plane";
-import type { Aerodrome, LandingSite } from "@/core/landing/places";
+import type { Place } from "@/core/places/place";
 import { fillGraticule, graticuleLayer } from "./graticule-layer";
 import type { MapPalette } from "./map-palette";
 import { PLANE_PROJECTION } from "./plane-projection";
-import { stripsLayer } from "./strips-layer";
+import { stripFeaturesOf, stripsLayer } from "./strips-layer";
 
 /** The ground with its strips, on which a stage draws. */
 export interface BaseMap {
   readonly map: OlMap;
   readonly relief: ImageLayer<ImageSource>;
   readonly palette: MapPalette;
+  /** Shows other places, without making the map anew. */
+  setPlaces(places: readonly Place[]): void;
   close(): void;
 }
 
@@ -24,8 +26,7 @@ interface Options {
   readonly target: HTMLDivElement;
   readonly plane: LocalPlane;
   readonly palette: MapPalette;
-  readonly aerodromes: readonly Aerodrome[];
-  readonly sites: readonly LandingSite[];
+  readonly places: readonly Place[];
   /** What a fresh map looks at; one drawn anew looks where it did before. */
   readonly centre: PlanePoint;
   readonly resolution_m: number;
@@ -39,8 +40,7 @@ export function baseMap({
   target,
   plane,
   palette,
-  aerodromes,
-  sites,
+  places,
   centre,
   resolution_m,
   layers,
@@ -48,6 +48,7 @@ export function baseMap({
 }: Options): BaseMap {
   const relief = new ImageLayer<ImageSource>();
   const graticule = graticuleLayer(palette);
+  const strips = stripsLayer(places, plane, palette);
   const kept = target.dataset.view?.split(",").map(Number);
   const view = new View({
     projection: PLANE_PROJECTION,
@@ -66,7 +67,7 @@ export function baseMap({
       keyboard: false,
       mouseWheelZoom: false,
     }).extend([new MouseWheelZoom({ duration: 0 })]),
-    layers: [relief, graticule, stripsLayer(aerodromes, sites, plane, palette), ...layers],
+    layers: [relief, graticule, strips, ...layers],
     view,
   });
   map.on("moveend", () => {
@@ -78,6 +79,10 @@ export function baseMap({
     map,
     relief,
     palette,
+    setPlaces: (shown) => {
+      strips.getSource()?.clear(true);
+      strips.getSource()?.addFeatures(stripFeaturesOf(shown, plane));
+    },
     close: () => {
       map.setTarget(undefined);
       map.dispose();

@@ -11,7 +11,7 @@ import type { EndReach } from "@/core/landing/reach";
 import type { LatLon } from "@/core/earth/geodesic";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
-import { useLandingEnds, useWorkspace } from "@/ui/library/workspace";
+import { useAerodromes, useLandingEnds, useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { nearestAerodrome } from "@/ui/situation/place";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
@@ -60,7 +60,8 @@ interface Props {
 /** The map: ground, strips, paths, and the aircraft that can be dragged and turned; over them what a view draws. */
 export function SituationMap({ overlay = null, paths = null, onPick, onPoint }: Props) {
   const element = useRef<HTMLDivElement>(null);
-  const { aerodromes, sites } = useWorkspace().library;
+  const near = useNearPlaces();
+  const aerodromes = useAerodromes();
   const origin = usePlaneOrigin();
   const plane = useMemo(() => localPlane(origin), [origin]);
   const ends = useLandingEnds();
@@ -88,8 +89,7 @@ export function SituationMap({ overlay = null, paths = null, onPick, onPoint }: 
       target: element.current,
       plane,
       palette,
-      aerodromes,
-      sites,
+      places: near,
       centre: { x_m: here.x_m + 1400, y_m: here.y_m - 900 },
       resolution_m: 16,
       layers: [pathsOf, over, aircraft],
@@ -110,7 +110,7 @@ export function SituationMap({ overlay = null, paths = null, onPick, onPoint }: 
     });
     setDrawn({ ...base, paths: pathsOf, aircraft, over });
     return base.close;
-  }, [appearance, plane, aerodromes, sites, places]);
+  }, [appearance, plane, near, places]);
 
   // Another situation is looked at where its aircraft is.
   useEffect(() => {

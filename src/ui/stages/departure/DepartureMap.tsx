@@ -8,7 +8,7 @@ import { flightDrawing } from "./flight-drawing";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
-import { useLandingEnds, useWorkspace } from "@/ui/library/workspace";
+import { useLandingEnds, useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { ScaleBar } from "@/ui/kit/map/ScaleBar";
 import { WindSign } from "@/ui/situation/map/WindSign";
@@ -27,7 +27,7 @@ const FIT_PADDING = [30, 40, 44, 40];
 /** The climb-out over the ground, and the way of the option that is looked at. */
 export function DepartureMap() {
   const element = useRef<HTMLDivElement>(null);
-  const { aerodromes, sites } = useWorkspace().library;
+  const near = useNearPlaces();
   const origin = usePlaneOrigin();
   const plane = useMemo(() => localPlane(origin), [origin]);
   const scan = useDeparture((state) => state.scan);
@@ -56,8 +56,7 @@ export function DepartureMap() {
       target: element.current,
       plane,
       palette,
-      aerodromes,
-      sites,
+      places: near,
       centre,
       resolution_m: 8,
       layers: [flight],
@@ -79,7 +78,7 @@ export function DepartureMap() {
     }
     setDrawn({ ...base, flight });
     return base.close;
-  }, [appearance, plane, aerodromes, sites, frame, set]);
+  }, [appearance, plane, near, frame, set]);
 
   // Another runway is looked at where it is.
   useEffect(() => {

@@ -4,7 +4,7 @@ import { DeparturePlan } from "@/core/situation/departure-plan";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
-import { useLandingEnds } from "@/ui/library/workspace";
+import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useAircraft } from "@/ui/situation/useAircraft";
 

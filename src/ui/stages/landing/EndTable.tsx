@@ -7,7 +7,7 @@ import { assertNever } from "@/core/outcome";
 import { oClock, threeFigures } from "@/core/quantities/angle";
 import { formatClock } from "@/core/quantities/clock";
 import { fromSi, unitOf } from "@/core/quantities/units";
-import { useLandingEnds } from "@/ui/library/workspace";
+import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { STATUS_TONE, formatMargin } from "@/ui/kit/units/margin";

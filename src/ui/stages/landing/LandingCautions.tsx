@@ -5,7 +5,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";
 import type { LandingViewName } from "./landing-views";
 import { Cautions } from "@/ui/kit/page/Cautions";
-import { useLandingEnds } from "@/ui/library/workspace";
+import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useFormat } from "@/ui/kit/units/units-store";
 

@@ -11,8 +11,8 @@ import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../.
 import { landingDecision, landingHeadline, landingIntention } from "./landing-words";
 
 const format = formatIn(DEFAULT_UNITS);
-const { aerodromes, sites } = demoPlaces();
-const ends = landingEnds(aerodromes, sites);
+const places = demoPlaces();
+const ends = landingEnds(places);
 const terrain = demoTerrain();
 
 /** Headline, decision and call of the place that comes first. */

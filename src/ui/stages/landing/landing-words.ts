@@ -13,7 +13,7 @@ import type { OneEnginePlan } from "@/core/situation/one-engine-plan";
 import type { CallPlan } from "@/core/situation/landing-plan";
 import type { Format } from "@/ui/kit/units/units-store";
 import { formatMargin } from "@/ui/kit/units/margin";
-import { HAZARD_WORDS } from "./site-words";
+import { HAZARD_WORDS } from "@/ui/library/hazard-words";
 import { firstMove } from "./way";
 
 /** Words with the colour that says the same. */

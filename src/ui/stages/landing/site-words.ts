@@ -1,9 +1,10 @@
 // What speaks for and against a place, in words.
 import type { SiteVerdict } from "@/core/landing/site-verdict";
-import type { Hazard } from "@/core/landing/places";
+import type { Hazard } from "@/core/places/place";
 import type { SiteReason } from "@/core/landing/sites";
 import { formatNumber } from "@/core/quantities/units";
 import type { LengthRule } from "@/core/situation/landing-plan";
+import { HAZARD_WORDS } from "@/ui/library/hazard-words";
 import type { Format } from "@/ui/kit/units/units-store";
 
 /** How good a place is, in a word or two. */
@@ -15,17 +16,6 @@ export const VERDICT_WORDS: Record<SiteVerdict, { text: string; tone: string }> 
   "too-short": { text: "too short", tone: "text-brick" },
   blocked: { text: "ground in the way", tone: "text-brick" },
   short: { text: "out of reach", tone: "text-brick" },
-};
-
-/** What can hurt somebody there. */
-export const HAZARD_WORDS: Record<Hazard, string> = {
-  people: "people about",
-  "power-lines": "power lines",
-  stock: "stock grazing",
-  trees: "trees",
-  soft: "soft",
-  rough: "rough, stones",
-  wall: "a wall across",
 };
 
 /** Schools of judging a length. */

@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { type CallQuestion, type DistressCall, distressCall } from "@/core/landing/distress-call";
 import type { Outcome } from "@/core/outcome";
 import { threeFigures } from "@/core/quantities/angle";
-import { useWorkspace } from "@/ui/library/workspace";
+import { useAerodromes } from "@/ui/situation/useNearPlaces";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { nearestAerodrome } from "@/ui/situation/place";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -16,7 +16,7 @@ import { useDitching } from "./useDitching";
 export function useCall(ditch: boolean): { question: CallQuestion; answer: Outcome<DistressCall> } | null {
   const { position, altitude_m, heading_rad, landing } = useSituation((state) => state.current);
   const { document } = useAircraft();
-  const { library } = useWorkspace();
+  const aerodromes = useAerodromes();
   const site = useReach(shownSite);
   const ditching = useDitching();
   const variation = useVariation();
@@ -34,10 +34,10 @@ export function useCall(ditch: boolean): { question: CallQuestion; answer: Outco
       headingTrue_rad: heading_rad,
       variation_rad: variation.variation_rad,
       // Aerodromes only: a field that was surveyed is a name to nobody else.
-      places: library.aerodromes.map(({ name, position: at }) => ({ name, position: at })).slice(0, 200),
+      places: aerodromes.map(({ name, position: at }) => ({ name, position: at })),
       intention,
-      station: nearestAerodrome(position, library.aerodromes)?.name ?? null,
+      station: nearestAerodrome(position, aerodromes)?.name ?? null,
     };
     return { question, answer: distressCall(question) };
-  }, [variation, ditching, ditch, landing.call, site, document, position, altitude_m, heading_rad, library]);
+  }, [variation, ditching, ditch, landing.call, site, document, position, altitude_m, heading_rad, aerodromes]);
 }

@@ -7,7 +7,7 @@ import type { ReachQuestion } from "@/core/landing/reach-question";
 import type { Outcome } from "@/core/outcome";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";
-import { useLandingEnds } from "@/ui/library/workspace";
+import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useReachQuestion } from "@/ui/answers/useReachQuestion";

@@ -1,3 +1,4 @@
+import { isAerodrome } from "@/core/places/place";
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation } from "../../../../demo/read-demo";
 import { landingEnds } from "@/core/landing/landing-end";
@@ -7,11 +8,11 @@ import { DEFAULT_UNITS, formatSi } from "@/core/quantities/units";
 import { formatMargin } from "@/ui/kit/units/margin";
 import { firstMove, wayInWords, wordsInWords } from "./way";
 
-const { aerodromes } = demoPlaces();
+const aerodromes = demoPlaces().filter(isAerodrome);
 
 function skerrow11(change: object = {}) {
   const question = {
-    ...reachQuestion(demoSituation(), demoAircraft("alder-s1"), landingEnds(aerodromes, [])),
+    ...reachQuestion(demoSituation(), demoAircraft("alder-s1"), landingEnds(aerodromes)),
     ...change,
   };
   const found = reachOf(question, null);

@@ -1,0 +1,47 @@
+import { z } from "zod";
+import { PlaceOfAnyVersion } from "@/core/places/place-versions";
+import { placeFaults } from "@/core/places/place-faults";
+import type { Place } from "@/core/places/place";
+import { addPlace, listPlaces } from "@/server/places";
+import { LIBRARY_ACCOUNT } from "@/server/accounts";
+import { readBody, refusal, requireAccount, route } from "@/server/route";
+import { bytesOf, storing } from "@/server/room";
+
+/** A hundred places, of which some have eight runways, bytes. */
+const PLACES_BODY = 1024 * 1024;
+
+const Added = z.strictObject({
+  places: z.array(PlaceOfAnyVersion).min(1, "There is no place here.").max(100, "At most 100 places at once."),
+});
+
+/** Every place that one may plan with. */
+export const GET = route(async () => {
+  const account = await requireAccount();
+  return Response.json({ places: [...(await listPlaces(LIBRARY_ACCOUNT)), ...(await listPlaces(account.id))] });
+});
+
+/** Adds places under the ids that they bring, all or none of them. The same ones sent twice are there once. */
+export const POST = route(async (request) => {
+  const account = await requireAccount();
+  const { places } = await readBody(request, Added, PLACES_BODY);
+  const faults = places.flatMap((place: Place, i) =>
+    placeFaults(place, new Date())
+      .filter(({ severity }) => severity === "fault")
+      .map(({ path, message }) => ({ code: "place_fault", path: `places.${i}.${path}`, message })),
+  );
+  if (faults.length > 0) return refusal(422, faults.slice(0, 50));
+  const bytes = places.reduce((sum, place) => sum + bytesOf(place), 0);
+  const taken = await storing(account.id, { places: places.length, bytes }, async (connection) => {
+    for (const place of places) if (!(await addPlace(account.id, place, connection))) throw new Taken(place.id);
+    return null;
+  }).catch((error: unknown) => {
+    if (error instanceof Taken) return error.message;
+    throw error;
+  });
+  if (taken !== null)
+    return refusal(409, [{ code: "id_taken", path: "places", message: "A place of that id is somebody else’s." }]);
+  return Response.json({ places: places.length }, { status: 201 });
+});
+
+/** Undoes the transaction. */
+class Taken extends Error {}

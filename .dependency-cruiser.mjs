@@ -22,6 +22,7 @@ const CORE = [
   ["flight", "engine"],
   ["glide"],
   ["asymmetric", "identify"],
+  ["fitting"],
   ["landing"],
   ["restart", "departure", "take-off"],
   ["calculations"],

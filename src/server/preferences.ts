@@ -17,6 +17,7 @@ export const Preferences = z.strictObject({
       temperature: unitsOf("temperature"),
       verticalSpeed: unitsOf("verticalSpeed"),
       force: unitsOf("force"),
+      power: unitsOf("power"),
     } satisfies Record<keyof typeof UNITS, unknown>)
     .optional(),
   appearance: z.enum(["system", "day", "night"]).optional(),

@@ -205,6 +205,15 @@ const Handbook = z.strictObject({
   vy_mps: speed_mps.nullable(),
   vyse_mps: speed_mps.nullable(),
   vsse_mps: speed_mps.nullable(),
+  vxse_mps: speed_mps.nullable(),
+  /** Best climb on one engine, everything mended, in standard air. */
+  oneEngineClimb: z
+    .strictObject({
+      climb_mps: range("A climb on one engine, in m/s,", -10, 50),
+      mass_kg: mass_kg("Its mass"),
+      altitude_m: range("Its pressure altitude, in m,", -500, 12_000),
+    })
+    .nullable(),
   /** Glides printed or flown besides best glide: equivalent airspeed and sink at sea-level density. */
   glidePoints: z.array(z.strictObject({ eas_mps: speed_mps, sink_mps: range("A sink, in m/s,", 0.05, 60) })).max(60),
   /** What the propeller did in the book's glide; best glide includes its drag. */
@@ -239,11 +248,29 @@ function polarFaults(
     fault("polar.deadPropeller.basis", "Drag on the disc area needs a propeller.");
 }
 
+function twinFaults(
+  {
+    asymmetric,
+    handbook,
+    engines,
+  }: { asymmetric: z.infer<typeof Asymmetric> | null; handbook: z.infer<typeof Handbook>; engines: { count: number } },
+  fault: Fault,
+): void {
+  if (!asymmetric) return;
+  if (engines.count !== 2) fault("engines.count", "Control on one engine is that of an aeroplane with two.");
+  const { publishedVmca_mps } = asymmetric;
+  const { vyse_mps, vsse_mps } = handbook;
+  if (vyse_mps !== null && !(publishedVmca_mps < vyse_mps))
+    fault("asymmetric.publishedVmca_mps", "V_MCA is below V_YSE: nobody could climb on one engine at its best speed.");
+  if (vsse_mps !== null && !(publishedVmca_mps <= vsse_mps))
+    fault("handbook.vsse_mps", "V_SSE is not below V_MCA: engines are not cut where control is lost.");
+}
+
 /** The document. A field that is added has no default here: it makes a new version, with a step from the one before. */
 export const AircraftDocument = z
   .strictObject({
     schema: z.literal("utrimax/aircraft"),
-    version: z.literal(3),
+    version: z.literal(4),
     name: text(60).min(1, "An aircraft needs a name."),
     description: text(400),
     category: z.enum(["single", "twin", "jet", "helicopter", "gyroplane"]),
@@ -287,6 +314,7 @@ export const AircraftDocument = z
       fault("handbook.vs0_mps", "The stall with landing flap is not faster than the clean stall.");
     if (vs1_mps !== null && vbg_mps !== null && !(vs1_mps < vbg_mps))
       fault("handbook.vbg_mps", "Best glide is faster than the stall.");
+    twinFaults(aircraft, fault);
   });
 
 /** @see AircraftDocument */

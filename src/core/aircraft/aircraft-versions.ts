@@ -38,7 +38,17 @@ function nothingLeftOut(old: OldDocument): OldDocument {
   };
 }
 
-const versions = versionedDocument("utrimax/aircraft", "aircraft", AircraftDocument, [deadEnginesOnce, nothingLeftOut]);
+/** Version 3 did not say how it climbs on one engine. */
+const withOneEngineClimb = (old: OldDocument): OldDocument => ({
+  ...old,
+  handbook: completed(old.handbook, { vxse_mps: null, oneEngineClimb: null }),
+});
+
+const versions = versionedDocument("utrimax/aircraft", "aircraft", AircraftDocument, [
+  deadEnginesOnce,
+  nothingLeftOut,
+  withOneEngineClimb,
+]);
 
 /** @see VersionedDocument.upgraded */
 export const upgradedAircraft = versions.upgraded;

@@ -9,7 +9,21 @@ const POINT_WEIGHT = 1;
  * Drag of a dead propeller on a light aeroplane's wing area, until the book says better. Typical of the kind, common
  * practice.
  */
-const USUAL_PROPELLER = { basis: "wing", windmilling: 0.014, stopped: 0.007, coarse: null, feathered: null } as const;
+export const USUAL_PROPELLER = {
+  basis: "wing",
+  windmilling: 0.014,
+  stopped: 0.007,
+  coarse: null,
+  feathered: null,
+} as const;
+/** Of a twin, whose propellers feather, on the disc area of each. Typical of the kind, common practice. */
+export const USUAL_FEATHERING = {
+  basis: "disc",
+  windmilling: 0.18,
+  stopped: 0.08,
+  coarse: null,
+  feathered: 0.008,
+} as const;
 
 /** What the fit needs, from the document as it stands. */
 export function figuresOf({ handbook, wing, polar }: AircraftDocument): Outcome<HandbookFigures> {
@@ -60,9 +74,11 @@ export function fitOf(aircraft: AircraftDocument): Outcome<HandbookFit> {
 export function withFit(aircraft: AircraftDocument, fit: HandbookFit): Outcome<AircraftDocument> {
   const deadPropeller = aircraft.polar
     ? aircraft.polar.deadPropeller
-    : aircraft.engines.kind === "piston"
-      ? USUAL_PROPELLER
-      : null;
+    : aircraft.engines.kind !== "piston"
+      ? null
+      : aircraft.engines.count > 1
+        ? USUAL_FEATHERING
+        : USUAL_PROPELLER;
   const cd0 = fit.cd0 - (deadEnginesCd(aircraft, deadPropeller, aircraft.handbook.glidePropeller) ?? 0);
   if (!(cd0 > 0))
     return failure(

@@ -7,7 +7,7 @@ import type { AircraftDocument } from "./aircraft-document";
 export function newAircraft(name: string): AircraftDocument {
   return {
     schema: "utrimax/aircraft",
-    version: 3,
+    version: 4,
     name,
     description: "",
     category: "single",
@@ -42,6 +42,8 @@ export function newAircraft(name: string): AircraftDocument {
       vy_mps: null,
       vyse_mps: null,
       vsse_mps: null,
+      vxse_mps: null,
+      oneEngineClimb: null,
       glidePoints: [],
       glidePropeller: "windmilling",
     },

@@ -25,5 +25,7 @@ export const MPS_PER_KT = M_PER_NMI / 3600;
 export const PA_PER_INHG = 3386.389;
 /** kg in an avoirdupois pound. */
 export const KG_PER_LB = 0.45359237;
+/** Mechanical horsepower, 550 ft·lbf/s (exact by its definition). */
+export const W_PER_HP = 550 * 0.3048 * 0.45359237 * 9.80665;
 /** Zero of the Celsius scale, K. */
 export const ZERO_CELSIUS_K = 273.15;

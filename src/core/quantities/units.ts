@@ -1,5 +1,15 @@
 // Units at the edges: every kind of quantity with the units a pilot may choose. Inside the core everything is SI.
-import { G0, KG_PER_LB, M_PER_FT, M_PER_NMI, M_PER_SM, MPS_PER_KT, PA_PER_INHG, ZERO_CELSIUS_K } from "./constants";
+import {
+  G0,
+  KG_PER_LB,
+  M_PER_FT,
+  M_PER_NMI,
+  M_PER_SM,
+  MPS_PER_KT,
+  PA_PER_INHG,
+  W_PER_HP,
+  ZERO_CELSIUS_K,
+} from "./constants";
 
 /** SI value = shown · factor + offset. */
 interface Unit {
@@ -56,6 +66,10 @@ export const UNITS = {
     daN: { label: "daN", factor: 10, digits: 0 },
     N: { label: "N", factor: 1, digits: 0, step: 10 },
   },
+  power: {
+    kW: { label: "kW", factor: 1000, digits: 0 },
+    hp: { label: "hp", factor: W_PER_HP, digits: 0 },
+  },
 } as const satisfies Record<string, Record<string, Unit>>;
 
 /** A kind of quantity with a choice of units. */
@@ -75,6 +89,7 @@ export const DEFAULT_UNITS: UnitChoice = {
   temperature: "degC",
   verticalSpeed: "fpm",
   force: "lbf",
+  power: "kW",
 };
 
 /** The unit's entry; the default one when the name is unknown (a stored choice of an older version). */

@@ -14,7 +14,8 @@ const KIND_WORDS: Record<QuantityKind, string> = {
   pressure: "Pressure",
   temperature: "Temperature",
   verticalSpeed: "Rate of descent",
-  force: "Pedal force",
+  force: "Force and thrust",
+  power: "Engine power",
 };
 
 /** The units that everything is shown and typed in. */

@@ -1,6 +1,6 @@
 "use client";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import type { QuantityKind } from "@/core/quantities/units";
+import { ofCategory } from "@/core/fitting/of-category";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
@@ -11,7 +11,10 @@ import { FitPanel } from "./FitPanel";
 import { FlapFields } from "./FlapFields";
 import { Group } from "./Group";
 import { faultAt, noteAt } from "./notes";
-import { type Edited, useEdited } from "./useEdited";
+import { JetFields } from "./JetFields";
+import { QuantityNote } from "./QuantityNote";
+import { TwinFields } from "./TwinFields";
+import { useEdited } from "./useEdited";
 
 const CATEGORIES: readonly { value: AircraftDocument["category"]; label: string }[] = [
   { value: "single", label: "one engine" },
@@ -42,7 +45,13 @@ export function HandbookForm() {
     set: (value: number | null) => void,
     hint: string,
   ) => (
-    <Field key={path} {...{ edited, label, path, value, hint }} kind="speed" onChange={set} onClear={() => set(null)} />
+    <QuantityNote
+      key={path}
+      {...{ edited, label, path, value, hint }}
+      kind="speed"
+      onChange={set}
+      onClear={() => set(null)}
+    />
   );
   return (
     <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Handbook">
@@ -57,7 +66,11 @@ export function HandbookForm() {
         <ChoiceField
           label="Kind"
           value={document.category}
-          onChange={(category) => change((now) => ({ ...now, category }))}
+          onChange={(category) =>
+            change((now) =>
+              category === "helicopter" || category === "gyroplane" ? { ...now, category } : ofCategory(now, category),
+            )
+          }
           choices={CATEGORIES}
         />
         <ChoiceField
@@ -78,7 +91,7 @@ export function HandbookForm() {
         />
       </Group>
       <Group title="Masses and wing">
-        <Field
+        <QuantityNote
           edited={edited}
           label="Maximum mass"
           path="mass.maximum_kg"
@@ -87,7 +100,7 @@ export function HandbookForm() {
           onChange={(maximum_kg) => setMass({ maximum_kg })}
           hint="for take-off"
         />
-        <Field
+        <QuantityNote
           edited={edited}
           label="Minimum mass"
           path="mass.minimum_kg"
@@ -96,7 +109,7 @@ export function HandbookForm() {
           onChange={(minimum_kg) => setMass({ minimum_kg })}
           hint="empty with a light pilot"
         />
-        <Field
+        <QuantityNote
           edited={edited}
           label="Usual mass"
           path="mass.usual_kg"
@@ -127,7 +140,7 @@ export function HandbookForm() {
         />
       </Group>
       <Group title="Speeds, at the mass they are printed for">
-        <Field
+        <QuantityNote
           edited={edited}
           label="Mass of these speeds"
           path="handbook.mass_kg"
@@ -170,22 +183,6 @@ export function HandbookForm() {
         />
         {speed("V_X", "handbook.vx_mps", handbook.vx_mps, (vx_mps) => setHandbook({ vx_mps }), "best angle of climb")}
         {speed("V_Y", "handbook.vy_mps", handbook.vy_mps, (vy_mps) => setHandbook({ vy_mps }), "best rate of climb")}
-        {document.category === "twin" &&
-          speed(
-            "V_YSE",
-            "handbook.vyse_mps",
-            handbook.vyse_mps,
-            (vyse_mps) => setHandbook({ vyse_mps }),
-            "best rate on one engine",
-          )}
-        {document.category === "twin" &&
-          speed(
-            "V_SSE",
-            "handbook.vsse_mps",
-            handbook.vsse_mps,
-            (vsse_mps) => setHandbook({ vsse_mps }),
-            "least speed for practised failures",
-          )}
       </Group>
       <Group title="Limits">
         {speed("V_NE", "limits.vne_mps", limits.vne_mps, (vne_mps) => setLimits({ vne_mps }), "never exceed")}
@@ -283,17 +280,13 @@ export function HandbookForm() {
       )}
       {engines.kind === "piston" && (
         <Group title="Engine and propeller: for the take-off">
-          <NumberField
+          <QuantityField
             label={engines.count > 1 ? "Power of each engine" : "Power"}
-            value={engines.power_W / 1000}
-            unit="kW"
-            digits={1}
-            step={1}
+            kind="power"
+            value={engines.power_W}
             check={anyPositive}
-            onChange={(power) =>
-              change((now) =>
-                now.engines.kind === "piston" ? { ...now, engines: { ...now.engines, power_W: power * 1000 } } : now,
-              )
+            onChange={(power_W) =>
+              change((now) => (now.engines.kind === "piston" ? { ...now, engines: { ...now.engines, power_W } } : now))
             }
             hint="full power at sea level"
           />
@@ -342,34 +335,8 @@ export function HandbookForm() {
           />
         </Group>
       )}
-    </div>
-  );
-}
-
-interface FieldProps {
-  edited: Edited;
-  label: string;
-  path: string;
-  kind: QuantityKind;
-  value: number | null;
-  hint: string;
-  onChange: (value: number) => void;
-  onClear?: () => void;
-}
-
-/** A quantity of the handbook: its meaning below it, or what is wrong with it. */
-function Field({ edited, path, hint, kind, ...rest }: FieldProps) {
-  const note = noteAt(edited, path);
-  return (
-    <div className={note ? "border-l-4 border-ochre pl-2" : ""}>
-      <QuantityField
-        {...rest}
-        kind={kind}
-        step={1}
-        digits={kind === "speed" ? 1 : undefined}
-        check={anyPositive}
-        hint={note ?? hint}
-      />
+      {engines.kind === "jet" && <JetFields edited={edited} engines={engines} />}
+      {(document.category === "twin" || document.category === "jet") && <TwinFields edited={edited} />}
     </div>
   );
 }

@@ -24,9 +24,7 @@ export function demoTakeOffQuestion({
   ...change
 }: Otherwise = {}): TakeOffQuestion {
   const places = demoPlaces();
-  const runway = landingEnds(places).find(
-    (end) => end.name === (name === "cedar-j2" ? "Cape Orrin 26" : "Skerrow 29"),
-  );
+  const runway = landingEnds(places).find((end) => end.name === (name === "cedar-j2" ? "Cape Orrin 26" : "Skerrow 29"));
   if (!runway) throw new Error("demoTakeOffQuestion: expected the runway, got none");
   const aircraft = demoAircraft(name);
   const reverse = (runway.headingTrue_rad + Math.PI) % (2 * Math.PI);

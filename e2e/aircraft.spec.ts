@@ -24,6 +24,57 @@ async function openAircraft(page: Page): Promise<void> {
   await expect(page.getByRole("heading", { name: "Do I know its numbers?" })).toBeVisible();
 }
 
+test("a twin of one's own, from a page of its book: every twin's question has an answer", async ({ page }) => {
+  test.setTimeout(120_000);
+  await openAircraft(page);
+  await page.getByRole("button", { name: "New" }).click();
+  await page.getByRole("tab", { name: "Handbook and fit" }).click();
+  await page.getByRole("textbox", { name: "Name" }).fill("Sallow T1");
+  await page.getByRole("combobox", { name: "Kind" }).selectOption({ label: "piston twin" });
+  const book = {
+    "Maximum mass": "1780",
+    "Minimum mass": "1150",
+    "Usual mass": "1600",
+    "Wing area": "16.5",
+    "Wing span": "11.2",
+    "Mass of these speeds": "1780",
+    V_S1: "60",
+    V_S0: "54",
+    "Best glide": "91",
+    "Best glide ratio": "10.6",
+    "Power of each engine": "134",
+    "Propeller diameter": "1.93",
+  };
+  for (const [label, value] of Object.entries(book)) await type(page, label, value);
+  await page.getByRole("combobox", { name: "Propeller in the book’s glide" }).selectOption("feathered");
+  await page.getByRole("region", { name: "Fit to the handbook" }).getByRole("button", { name: "Use this fit" }).click();
+  // What cannot be is told, and keeps it from being saved.
+  await type(page, "V_YSE", "86");
+  await type(page, "V_MCA", "90");
+  await expect(page.getByText("V_MCA is below V_YSE", { exact: false }).first()).toBeVisible();
+  await expect(page.getByRole("button", { name: "Save aircraft" })).toBeDisabled();
+  for (const [label, value] of Object.entries({ V_MCA: "66", V_SSE: "74", V_XSE: "80", "Climb on one engine": "210" }))
+    await type(page, label, value);
+  const fit = page.getByRole("region", { name: "Fit to one engine" });
+  await expect(fit.getByRole("row", { name: /climb on one engine/ })).toContainText("+0.0 %");
+  await expect(fit.getByRole("row", { name: /V_YSE/ })).toContainText("86.0");
+  await fit.getByRole("button", { name: "Use this fit" }).click();
+  await page.getByRole("button", { name: "Save aircraft" }).click();
+  await expect(page.getByText("“Sallow T1” is saved and current.")).toBeVisible();
+
+  const spine = page.getByRole("navigation", { name: "Stages" });
+  await expect(spine.getByRole("link", { name: /Engine out/ })).toContainText("ft/min");
+  await page.keyboard.press("4");
+  await page.getByRole("tab", { name: "Climb ledger" }).click();
+  await expect(page.getByRole("region", { name: "Climb ledger" })).toContainText("ft/min");
+  await page.keyboard.press("2");
+  await expect(page.getByRole("tab", { name: "By phase" })).toBeVisible();
+  await expect(page.getByText("Computing …")).toHaveCount(0);
+  await page.keyboard.press("6");
+  await page.getByRole("tab", { name: "One engine" }).click();
+  await expect(page.getByRole("region", { name: "One engine on the approach" })).toBeVisible();
+});
+
 test("fit a new aircraft from its handbook, make it current, brief a departure and print the card", async ({
   page,
 }, testInfo) => {

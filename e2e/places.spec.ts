@@ -129,6 +129,7 @@ test("a runway is drawn with two clicks, an end is dragged, and the drag is one 
 }) => {
   await openDemo(page);
   await page.keyboard.press("9");
+  await expect(page.getByRole("heading", { name: "No place is selected" })).toBeVisible();
   const map = page.getByRole("application");
   await expect(map.locator("canvas").first()).toBeVisible();
   const box = await map.boundingBox();

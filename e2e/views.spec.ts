@@ -60,6 +60,19 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await expect(page.getByRole("region", { name: "One engine on the approach" })).toBeVisible();
     await cleanAndWhole(page);
   },
+  "places: the map with its tools, a place, the question where one flies from": async (page) => {
+    await page.keyboard.press("9");
+    await expect(page.getByRole("heading", { name: "No place is selected" })).toBeVisible();
+    await cleanAndWhole(page);
+    await page.getByRole("button", { name: "Add by figures" }).click();
+    await page.getByRole("button", { name: "Add one by figures" }).click();
+    await expect(page.getByRole("region", { name: /^Runway/ })).toBeVisible();
+    await cleanAndWhole(page);
+    await cleanDialog(page, async () => {
+      await page.locator("#stage").focus();
+      await page.keyboard.press("h");
+    });
+  },
   "the shell's dialogs, a working, pages that are not there": async (page) => {
     for (const key of ["/", "?", "u", "o"]) await cleanDialog(page, () => page.keyboard.press(key));
     await cleanDialog(page, async () => {
@@ -189,7 +202,27 @@ function twinView(stage: string, tab: string) {
 for (const [name, colorScheme, prepare] of [
   ["landing-day", "light", async () => undefined],
   ["landing-night", "dark", async () => undefined],
-  ["wind-editor", "light", async (page: Page) => page.getByRole("button", { name: /^Wind / }).click()],
+  [
+    "places",
+    "light",
+    async (page: Page) => {
+      await page.keyboard.press("9");
+      const box = await page.getByRole("application").boundingBox();
+      if (!box) throw new Error("a map");
+      await page.waitForTimeout(1500);
+      await page.getByRole("button", { name: "Field by outline" }).click();
+      for (const [x, y] of [
+        [250, 90],
+        [300, 84],
+        [322, 150],
+        [268, 160],
+        [250, 90],
+      ]) {
+        await page.mouse.click(box.x + x, box.y + y);
+        await page.waitForTimeout(300);
+      }
+    },
+  ],
   [
     "working",
     "light",
@@ -255,11 +288,13 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   [
-    "restart-minutes",
+    "home",
     "light",
     async (page: Page) => {
-      await page.keyboard.press("5");
-      await page.getByRole("tab", { name: "Minutes left" }).click();
+      await page.keyboard.press("h");
+      await type(page, "Name", "Eichfeld");
+      await page.getByRole("textbox", { name: /^Position of the middle/ }).fill("47°30.5'N 8°15.2'E");
+      await type(page, "Runway direction, magnetic", "90");
     },
   ],
   ["landing-choose", "light", async (page: Page) => page.getByRole("tab", { name: "Choose" }).click()],

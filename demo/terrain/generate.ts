@@ -105,9 +105,9 @@ function levelled(x_m: number, y_m: number, elevation_m: number, strips: readonl
 
 const origin = { latitude_deg: -47, longitude_deg: -131 };
 const plane = localPlane(origin);
-const places = z.array(Place).parse(
-  JSON.parse(readFileSync(path.resolve(import.meta.dirname, "../world/places.json"), "utf8")),
-);
+const places = z
+  .array(Place)
+  .parse(JSON.parse(readFileSync(path.resolve(import.meta.dirname, "../world/places.json"), "utf8")));
 const strips: LevelGround[] = [
   ...places.filter(isAerodrome).flatMap((aerodrome) =>
     aerodrome.runways.length > 0

@@ -5,7 +5,7 @@ import { type Outcome, failure, success } from "@/core/outcome";
 import { HOLE_M } from "@/core/earth/terrain";
 import type { ElevationTile } from "@/core/earth/terrain-tiles";
 
-/** WGS 84, ETRS89 and NAD 83, which lie within two metres of one another (EPSG codes of the OGC GeoTIFF standard 1.1). */
+/** WGS 84, ETRS89 and NAD 83, which lie within two metres of one another (EPSG codes, OGC GeoTIFF standard 1.1). */
 const DATUMS = [4326, 4258, 4269];
 /** GTModelTypeGeoKey of degrees, and the one of a projection. */
 const [GEOGRAPHIC, PROJECTED] = [2, 1];

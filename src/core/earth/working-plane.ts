@@ -7,8 +7,8 @@ export const PLANE_REACH_M = 100_000;
 const RASTER_DEG = 0.5;
 
 /**
- * Origin of the plane that serves a place: that of its terrain as long as it reaches, otherwise a point of a raster near
- * the place.
+ * Origin of the plane that serves a place: that of its terrain as long as it reaches, otherwise a point of a raster
+ * near the place.
  *
  * @param terrain - origin of the terrain; null without one
  */

@@ -32,7 +32,7 @@ const EFFICIENCIES = [0.6, 0.88] as const;
 /** A jet's installed thrust over its rating. Common practice. */
 const INSTALLED = [0.75, 1.05] as const;
 /** A speed this far from the book's, as a share, is pointed at. */
-const SPEED_OFF = 0.06;
+const SPEED_OFF = 0.08;
 /** Bank at which V_MCA is published. 14 CFR 23.149 as it was before 2017 (memory). */
 const VMCA_BANK_RAD = radians(5);
 
@@ -75,8 +75,8 @@ function climbOf(flight: AsymmetricCase, vyse_mps: number | null): number {
  * Fits a twin's power to its climb on one engine, and holds the rest of what its book says of one engine against the
  * model.
  *
- * @returns `not_a_twin`, failures of the case (`no_anchor` where no rudder makes the published V_MCA); `climb_impossible`
- *   when no power makes the printed climb
+ * @returns `not_a_twin`, failures of the case (`no_anchor` where no rudder makes the published V_MCA);
+ *   `climb_impossible` when no power makes the printed climb
  */
 export function fitTwin(aircraft: AircraftDocument): Outcome<TwinFit> {
   const { handbook, asymmetric } = aircraft;
@@ -172,8 +172,8 @@ function doubtsOf(
     );
   const { vs1_mps, vsse_mps } = handbook;
   const vmca_mps = asymmetric?.publishedVmca_mps ?? null;
-  if (vmca_mps !== null && vs1_mps !== null && !(vmca_mps >= 0.75 * vs1_mps && vmca_mps <= 1.5 * vs1_mps))
-    doubts.push("V_MCA is usually between three quarters and one and a half times the clean stall: check its unit.");
+  if (vmca_mps !== null && vs1_mps !== null && !(vmca_mps >= 0.65 * vs1_mps && vmca_mps <= 1.5 * vs1_mps))
+    doubts.push("V_MCA is usually between two thirds of the clean stall and one and a half times it: check its unit.");
   if (vsse_mps !== null && vmca_mps !== null && vsse_mps < vmca_mps + 1)
     doubts.push("V_SSE usually stands some knots above V_MCA.");
   return doubts;

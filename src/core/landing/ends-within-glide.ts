@@ -6,8 +6,8 @@ const [ALWAYS, MOST] = [40, 80];
 const [RATIO, BEYOND_M] = [30, 10_000];
 
 /**
- * Of many landing ends those that are worth a search for ways: the forty nearest, and up to eighty within 30 heights and
- * 10 km.
+ * Of many landing ends those that are worth a search for ways: the forty nearest, and up to eighty within 30 heights
+ * and 10 km.
  *
  * @param altitude_m - of the aircraft
  */

@@ -41,7 +41,8 @@ const [DIRECTIONS, LINES] = [90, 48];
  * it, and what lies inside with half the width to either side is measured.
  *
  * @param outline - that does not cross itself
- * @returns its two ends, to about a fortieth of the width of the outline; null where no strip longer than that width fits
+ * @returns its two ends, to about a fortieth of the width of the outline; null where no strip longer than that width
+ *   fits
  */
 export function longestStrip(outline: readonly LatLon[], width_m: number): readonly [LatLon, LatLon] | null {
   const plane: LocalPlane = localPlane(outline[0]);

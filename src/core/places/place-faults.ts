@@ -1,5 +1,5 @@
-// What cannot be true of a place, and what is worth a second look. The schema has seen every figure by itself; here they
-// are held against each other.
+// What cannot be true of a place, and what is worth a second look. The schema has seen every figure by itself; here
+// they are held against each other.
 import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import { degrees, wrapHalfTurn } from "../quantities/angle";
 import { crossesItself } from "./outline";

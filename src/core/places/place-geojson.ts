@@ -1,5 +1,5 @@
-// Places as GeoJSON (RFC 7946) and back. What Utrimax wrote comes back whole; of other files points, lines and areas are
-// taken: a point is an aerodrome, a line a strip, an area the ground of a field.
+// Places as GeoJSON (RFC 7946) and back. What Utrimax wrote comes back whole; of other files points, lines and areas
+// are taken: a point is an aerodrome, a line a strip, an area the ground of a field.
 import { z } from "zod";
 import type { LatLon } from "../earth/geodesic";
 import { type Outcome, failure, success } from "../outcome";

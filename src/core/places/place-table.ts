@@ -5,7 +5,7 @@ import { parsePosition } from "../earth/parse-position";
 import { M_PER_FT } from "../quantities/constants";
 import { radians } from "../quantities/angle";
 import { newAerodrome, newSite } from "./new-place";
-import { type Aerodrome, Place, Surface, isAerodrome } from "./place";
+import { type Aerodrome, Place, type Surface, isAerodrome } from "./place";
 import { placeFaults } from "./place-faults";
 
 /** What a column may hold. */

@@ -25,9 +25,21 @@ interface PlacesState {
   /** Adds places, or puts them in the place of those of the same id. */
   put(...changed: readonly Place[]): void;
   remove(...ids: readonly string[]): void;
+  /** Adds or replaces some and removes others, all in one step. */
+  exchange(changed: readonly Place[], removed: readonly string[]): void;
 }
 
 const groups = undoGroups();
+
+function exchanged(places: readonly Place[], changed: readonly Place[], removed: readonly string[]): Place[] {
+  const byId = new Map(changed.map((place) => [place.id, place]));
+  const before = new Set(places.map(({ id }) => id));
+  const gone = new Set(removed);
+  return [
+    ...places.map((place) => byId.get(place.id) ?? place).filter(({ id }) => !gone.has(id)),
+    ...changed.filter(({ id }) => !before.has(id)),
+  ];
+}
 
 /** The store; `usePlacesStore.temporal` undoes and redoes. */
 export const usePlacesStore = create<PlacesState>()(
@@ -37,18 +49,18 @@ export const usePlacesStore = create<PlacesState>()(
       known: new Map(),
       link: "idle",
       refused: new Map(),
-      put: (...changed) =>
-        set(({ places }) => {
-          const byId = new Map(changed.map((place) => [place.id, place]));
-          const before = new Set(places.map(({ id }) => id));
-          return {
-            places: [
-              ...places.map((place) => byId.get(place.id) ?? place),
-              ...changed.filter(({ id }) => !before.has(id)),
-            ],
-          };
-        }),
-      remove: (...ids) => set(({ places }) => ({ places: places.filter(({ id }) => !ids.includes(id)) })),
+      put: (...changed) => set(({ places }) => ({ places: exchanged(places, changed, []) })),
+      remove: (...ids) => {
+        // However soon it follows on something else, a deletion is taken back by itself.
+        groups.end();
+        set(({ places }) => ({ places: exchanged(places, [], ids) }));
+        groups.end();
+      },
+      exchange: (changed, removed) => {
+        groups.end();
+        set(({ places }) => ({ places: exchanged(places, changed, removed) }));
+        groups.end();
+      },
     }),
     {
       partialize: ({ places }) => ({ places }),

@@ -1,5 +1,6 @@
 // Drawing and changing strips and outlines on the map, with the map package's own tools.
 import Feature from "ol/Feature";
+import type { MapBrowserEvent } from "ol";
 import type OlMap from "ol/Map";
 import LineString from "ol/geom/LineString";
 import Point from "ol/geom/Point";
@@ -119,7 +120,8 @@ export function placeDrawing(
     source,
     pixelTolerance: 14,
     style,
-    insertVertexCondition: (event) => vertexWanted(event.map, event.pixel, layer),
+    // What comes to lie under a pointer that rests has no event.
+    insertVertexCondition: (event: MapBrowserEvent | null) => event !== null && vertexWanted(map, event.pixel, layer),
   });
   const tell = (feature: Feature, done: boolean) => {
     const key: unknown = feature.get("key");

@@ -1,4 +1,5 @@
 "use client";
+import { useQueryState } from "nuqs";
 import { useState } from "react";
 import { toast } from "sonner";
 import { PropellerState } from "@/core/aircraft/aircraft-document";
@@ -15,6 +16,7 @@ import { DataTable } from "@/ui/kit/tables/DataTable";
 /** The model fitted to the handbook: what it makes of each figure, what looks implausible, and taking it over. */
 export function FitPanel() {
   const { document, change } = useEdited();
+  const [, setView] = useQueryState("view");
   const units = useUnits((state) => state.units);
   const fit = fitOf(document);
   const figures = figuresOf(document);
@@ -26,6 +28,8 @@ export function FitPanel() {
       return;
     }
     change(() => fitted.value);
+    // With its first polar all views open: one stays with the book.
+    void setView("handbook");
     toast("The fit is in the model. Save the aircraft to use it in the other stages.");
   };
   return (

@@ -121,10 +121,18 @@ export function TwinFields({ edited }: { edited: Edited }) {
         <Group title="Control geometry: from the class, until the book or a tape measure says better">
           <ChoiceField
             label="Class"
-            value={usualClass(document)}
-            choices={TWIN_CLASSES.map((value) => ({ value, label: CLASS_WORDS[value] }))}
+            value={
+              TWIN_CLASSES.find((of) =>
+                same(usualControls(of, wing, asymmetric.publishedVmca_mps, stall_mps), asymmetric),
+              ) ?? "own"
+            }
+            choices={[
+              ...TWIN_CLASSES.map((value) => ({ value, label: CLASS_WORDS[value] })),
+              { value: "own" as const, label: "figures of its own" },
+            ]}
             hint="sets all figures of control but V_MCA"
             onChange={(of) =>
+              of !== "own" &&
               change((now) => ({
                 ...now,
                 asymmetric: usualControls(of, wing, asymmetric.publishedVmca_mps, stall_mps),
@@ -208,6 +216,12 @@ export function TwinFields({ edited }: { edited: Edited }) {
   );
 }
 
+const percent = (off: number) => `${off >= 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} %`;
+
+/** The same figures, to what is typed of them. */
+const same = (a: object, b: object) =>
+  Object.entries(a).every(([key, value]) => Math.abs(Number(value) - Number(b[key as keyof typeof b])) < 1e-3);
+
 const LENGTHS = [
   ["armY_m", "Engine arm", "from the middle of the aeroplane to a propeller or jet pipe"],
   ["finArm_m", "Fin arm", "from the centre of gravity to the middle of the fin"],
@@ -257,9 +271,8 @@ function TwinFitPanel({ edited }: { edited: Edited }) {
               { name: "fitted model", cell: (row) => shown(row, row.model) },
               {
                 name: "off by",
-                cell: ({ book, model }) =>
-                  book === 0 ? "–" : `${model >= book ? "+" : "−"}${Math.abs((model / book - 1) * 100).toFixed(1)} %`,
-                tone: ({ book, model }) => (Math.abs(model / book - 1) > 0.06 ? "text-brick" : ""),
+                cell: ({ book, model }) => (book === 0 ? "–" : percent(Math.round((model / book - 1) * 1000) / 10)),
+                tone: ({ book, model }) => (Math.abs(model / book - 1) > 0.08 ? "text-brick" : ""),
               },
             ]}
           />

@@ -14,7 +14,7 @@ import {
 } from "@/core/places/place-table";
 import { stripsOf } from "@/core/places/place";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
-import { holdPlacesUndo, releasePlacesUndo, usePlacesStore } from "@/ui/library/places-store";
+import { usePlacesStore } from "@/ui/library/places-store";
 import type { ReadFile } from "./exchange";
 
 const FIELD_WORDS: Record<TableField, string> = {
@@ -49,8 +49,7 @@ const MOST_SHOWN = 300;
 /** What a file would bring, before anything of it is taken. */
 export function ImportDialog({ file, onClose }: { file: ReadFile; onClose: () => void }) {
   const own = usePlacesStore((state) => state.places);
-  const put = usePlacesStore((state) => state.put);
-  const remove = usePlacesStore((state) => state.remove);
+  const exchange = usePlacesStore((state) => state.exchange);
   const header = useMemo(() => (file.kind === "table" ? file.header : []), [file]);
   const [columns, setColumns] = useState<TableColumns>(() => guessColumns(header));
   const [units, setUnits] = useState<TableUnits>(() => guessUnits(header, guessColumns(header)));
@@ -87,10 +86,10 @@ export function ImportDialog({ file, onClose }: { file: ReadFile; onClose: () =>
       return next;
     });
   const accept = () => {
-    holdPlacesUndo();
-    put(...wanted.map(({ place }) => place));
-    if (removeGone) remove(...gone.map(({ id }) => id));
-    releasePlacesUndo();
+    exchange(
+      wanted.map(({ place }) => place),
+      removeGone ? gone.map(({ id }) => id) : [],
+    );
     const off = removeGone ? gone.length : 0;
     toast(
       `${wanted.length} places taken${off > 0 ? `, ${off} removed` : ""}. Ctrl Z under Places takes all of it back.`,

@@ -65,7 +65,7 @@ export function PlaceForm({ place }: { place: Place }) {
           {place.runways.map((runway, i) => (
             <section key={runway.id} aria-label={`Runway ${nameOf(runway)}`} className="border-t border-ink2 pt-1">
               <div className="flex items-center justify-between">
-                <h3 className="font-bold">Runway {nameOf(runway)}</h3>
+                <h2 className="font-bold">Runway {nameOf(runway)}</h2>
                 <button
                   type="button"
                   className="rounded p-1.5 hover:bg-mark"

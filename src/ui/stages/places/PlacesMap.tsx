@@ -153,10 +153,13 @@ export function PlacesMap() {
       const magnetic = threeFigures(magneticHeading_rad(from, line.azimuthStart_rad, day));
       return `${format("length", line.distance_m)} ${magnetic}°M`;
     };
+    let dragged = false;
     const shapes = placeDrawing(base.map, plane, palette, null, measured, (key, points, done) => {
       const place = latest.current.selected;
       if (!place) return;
-      holdPlacesUndo();
+      // Once for the whole drag: all of it is one step.
+      if (!dragged) holdPlacesUndo();
+      dragged = !done;
       usePlacesStore.getState().put(moved(place, key, points, day));
       if (done) releasePlacesUndo();
     });

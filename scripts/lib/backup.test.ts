@@ -34,7 +34,7 @@ describe("a backup", () => {
     await backUp(owner.href, file);
     for (let time = 0; time < 2; time += 1) {
       await restore(copyUrl(), file);
-      for (const table of ["aircraft", "runways", "landing_sites", "migrations"])
+      for (const table of ["aircraft", "places", "situations", "migrations"])
         expect(await countOf(`utrimax_copy.${table}`), table).toBe(await countOf(`utrimax.${table}`));
       const [[same]] = await connection.query<RowDataPacket[]>(
         "SELECT a.elevations = b.elevations AND a.bytes = b.bytes AS same FROM utrimax.terrains a JOIN utrimax_copy.terrains b USING (id) WHERE id = 'tarn-reach'",

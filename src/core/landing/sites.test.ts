@@ -145,4 +145,15 @@ describe("choosing a place", () => {
       issue: { code: "no_such_flap" },
     });
   });
+
+  it("a field that nobody has looked at for a year is told apart, by days", () => {
+    const looked = (lookedAt: string | null) => {
+      const ends = QUESTION.ends.map((end) => (end.name === "Dunnet Field east" ? { ...end, lookedAt } : end));
+      const site = named(ranked({ ends }), "Dunnet Field east");
+      return site.reasons.find(({ code }) => code === "long-ago")?.value ?? null;
+    };
+    const before = (days: number) => new Date(Date.parse(situation.day) - days * 86_400_000).toISOString().slice(0, 10);
+    expect(looked(before(366))).toBe(366);
+    expect([looked(before(365)), looked(null), looked("2030-01-01")]).toEqual([null, null, null]);
+  });
 });

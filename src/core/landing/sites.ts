@@ -16,7 +16,7 @@ import type { Hazard } from "../places/place";
 import type { EndReach, Reach } from "./reach";
 import type { ReachQuestion } from "./reach-question";
 
-/** Why a place is better or worse; `value` is a length, height, speed or ratio as the code says. */
+/** Why a place is better or worse; `value` is a length, height, speed, ratio or days as the code says. */
 export interface SiteReason {
   readonly code:
     | "runway"
@@ -35,6 +35,7 @@ export interface SiteReason {
     | "uphill"
     | "downhill"
     | "low-arrival"
+    | "long-ago"
     | "reserve"
     | "short"
     | "blocked"
@@ -186,6 +187,7 @@ export function rankSites(reach: Reach, question: ReachQuestion, plan: LandingPl
       sun,
       crosswindLimit_mps,
       tailwindLimit_mps: plan.tailwindLimit_mps,
+      since_days: end.lookedAt === null ? 0 : (Date.parse(day) - Date.parse(end.lookedAt)) / DAY_MS,
     });
     const points = reasons.reduce((sum, reason) => sum + (POINTS[reason.code] ?? 0), 0);
     // Little room in length counts up to 20 points, as it shrinks from 15 % to none; little height in hand likewise.
@@ -262,6 +264,10 @@ function verdictOf(
   return spare_m !== null && spare_m >= 0 ? "fits" : "tight";
 }
 
+/** A field that nobody has looked at for a year may have a fence across by now. Common practice. */
+const LONG_AGO_DAYS = 365;
+const DAY_MS = 24 * 3600 * 1000;
+
 /** What nobody should be flown into. */
 const WORST: readonly Hazard[] = ["people", "power-lines", "wall"];
 
@@ -274,6 +280,8 @@ interface Told {
   sun: SunPosition | null;
   crosswindLimit_mps: number;
   tailwindLimit_mps: number;
+  /** Since somebody looked at it; 0 for runways and where nobody knows. */
+  since_days: number;
 }
 
 function reasonsOf(told: Told): SiteReason[] {
@@ -287,6 +295,7 @@ function reasonsOf(told: Told): SiteReason[] {
     ...windReasons(told),
     ...placeReasons(told),
     ...(entry.status === "reached" && margin_m < LOW_ARRIVAL_M ? [reason("low-arrival", "caution", margin_m)] : []),
+    ...(told.since_days > LONG_AGO_DAYS ? [reason("long-ago", "caution", told.since_days)] : []),
     ...end.hazards.map((hazard) => reason(hazard, WORST.includes(hazard) ? "bad" : "caution")),
   ];
 }

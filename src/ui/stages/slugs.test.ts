@@ -1,7 +1,7 @@
 import { expect, it } from "vitest";
-import { STAGES } from ".";
+import { FACES } from ".";
 import { SLUGS } from "./slugs";
 
 it("the server lets in the addresses of the stages and no others", () => {
-  expect(STAGES.map(({ slug }) => slug)).toEqual(SLUGS);
+  expect(FACES.map(({ slug }) => slug)).toEqual(SLUGS);
 });

@@ -66,6 +66,8 @@ export function reasonInWords({ code, value }: SiteReason, format: Format): stri
       return `downhill ${formatNumber(-value * 100, 1)} %`;
     case "low-arrival":
       return `only ${format("height", value, "down")} in hand`;
+    case "long-ago":
+      return `last looked at ${formatNumber(value / 30.44)} months ago`;
     case "reserve":
       return `${format("height", value, "up")} of the reserve`;
     case "short":

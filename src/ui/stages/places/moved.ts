@@ -18,6 +18,7 @@ function movedStrip<S extends Strip>(strip: S, points: readonly LatLon[], number
 export function moved(place: Place, key: string, points: readonly LatLon[], day: Date): Place {
   if (isAerodrome(place)) {
     if (key === "position") return { ...place, position: points[0] };
+    if (!place.runways.some(({ id }) => key === `strip:${id}`)) return place;
     const runways = place.runways.map((strip) =>
       key === `strip:${strip.id}` ? movedStrip(strip, points, true, day) : strip,
     );

@@ -207,6 +207,7 @@ for (const [name, colorScheme, prepare] of [
     "light",
     async (page: Page) => {
       await page.keyboard.press("9");
+      await expect(page.getByRole("heading", { name: "No place is selected" })).toBeVisible();
       const box = await page.getByRole("application").boundingBox();
       if (!box) throw new Error("a map");
       await page.waitForTimeout(1500);

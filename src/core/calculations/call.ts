@@ -1,11 +1,44 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
-import { CallQuestion, distressCall } from "../landing/distress-call";
+import { CallQuestion, type DistressCall, distressCall } from "../landing/distress-call";
 import { success } from "../outcome";
 import { degrees } from "../quantities/angle";
 import { WorkingStep } from "../working";
 
 const SOURCE = "ICAO Annex 10 volume II, chapter 5 (memory)";
+
+/** How the position is given from a place. */
+function fromPlace(near: NonNullable<DistressCall["near"]>): WorkingStep[] {
+  return [
+    {
+      figure: "position",
+      symbol: "from",
+      meaning: "nearest named place",
+      formula: "",
+      value: near.name,
+      unit: "",
+      source: "places",
+    },
+    {
+      figure: "position",
+      symbol: "d",
+      meaning: "distance from it",
+      formula: "geodesic, WGS 84",
+      value: near.distance_m,
+      unit: "m",
+      source: "GeographicLib",
+    },
+    {
+      figure: "position",
+      symbol: "θ",
+      meaning: "bearing from it, magnetic, degrees",
+      formula: "true − variation",
+      value: degrees(near.bearingMagnetic_rad),
+      unit: "°",
+      source: "World Magnetic Model",
+    },
+  ];
+}
 
 /** The distress or urgency call of the situation, to be read aloud. */
 export const callCalculation = calculation({
@@ -17,7 +50,7 @@ export const callCalculation = calculation({
   output: z.object({
     lines: z.array(z.object({ part: z.string(), text: z.string(), spoken: z.string() })),
     time_s: z.number(),
-    near: z.object({ name: z.string(), bearingMagnetic_rad: z.number(), distance_m: z.number() }),
+    near: z.object({ name: z.string(), bearingMagnetic_rad: z.number(), distance_m: z.number() }).nullable(),
     working: z.array(WorkingStep),
   }),
   run(question) {
@@ -29,33 +62,7 @@ export const callCalculation = calculation({
       time_s,
       near,
       working: [
-        {
-          figure: "position",
-          symbol: "from",
-          meaning: "nearest named place",
-          formula: "",
-          value: near.name,
-          unit: "",
-          source: "places",
-        },
-        {
-          figure: "position",
-          symbol: "d",
-          meaning: "distance from it",
-          formula: "geodesic, WGS 84",
-          value: near.distance_m,
-          unit: "m",
-          source: "GeographicLib",
-        },
-        {
-          figure: "position",
-          symbol: "θ",
-          meaning: "bearing from it, magnetic, degrees",
-          formula: "true − variation",
-          value: degrees(near.bearingMagnetic_rad),
-          unit: "°",
-          source: "World Magnetic Model",
-        },
+        ...(near ? fromPlace(near) : []),
         {
           figure: "call",
           symbol: "t",

@@ -54,6 +54,13 @@ describe("distress call (order: ICAO Annex 10 volume II, memory)", () => {
     );
   });
 
+  it("without a place that others know it is by coordinates alone", () => {
+    expect(lines({ places: [] }).position).toEqual({
+      text: "47°06.9′S 130°58.7′W",
+      spoken: "FOW-er SEV-en degrees ZE-RO SEV-en minutes south, WUN TREE ZE-RO degrees FIFE NIN-er minutes west",
+    });
+  });
+
   it("speaks figures and letters the international way (ICAO Annex 10 volume II, memory)", () => {
     expect(spelled("27A")).toBe("TOO SEV-en Alfa");
     expect(spelled("121.5")).toBe("WUN TOO WUN DAY-SEE-MAL FIFE");

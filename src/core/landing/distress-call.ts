@@ -21,10 +21,7 @@ export const CallQuestion = z.strictObject({
   headingTrue_rad: SituationDocument.shape.heading_rad,
   /** Added to magnetic for true; the call gives magnetic bearings. */
   variation_rad: z.number().min(-Math.PI, "A variation is −180 to 180°.").max(Math.PI, "A variation is −180 to 180°."),
-  places: z
-    .array(z.strictObject({ name: z.string().min(1).max(60), position: LatLon }))
-    .min(1, "A named place is needed to give a position from.")
-    .max(200),
+  places: z.array(z.strictObject({ name: z.string().min(1).max(60), position: LatLon })).max(200),
   /** What is meant to be done: "landing in the field Long Acre", "ditching heading 230". */
   intention: z.string().trim().min(3, "Say what you mean to do.").max(160),
   /** Name of the station that is called; null calls anybody. */
@@ -47,7 +44,12 @@ export interface DistressCall {
   readonly lines: readonly CallLine[];
   /** About, at 100 words a minute. */
   readonly time_s: number;
-  readonly near: { readonly name: string; readonly bearingMagnetic_rad: number; readonly distance_m: number };
+  /** The place that the position is given from; null without one. */
+  readonly near: {
+    readonly name: string;
+    readonly bearingMagnetic_rad: number;
+    readonly distance_m: number;
+  } | null;
 }
 
 const NATURE: Record<CallPlan["nature"], string> = {
@@ -124,6 +126,43 @@ const COMPASS = ["north", "north-east", "east", "south-east", "south", "south-we
 /** Words spoken a second under stress, slowly. Common practice. */
 const WORDS_PER_S = 100 / 60;
 
+/** An angle as it is spoken: degrees and minutes, each figure by itself. */
+function spokenAngle(angle_deg: number, positive: string, negative: string): string {
+  const minutes = Math.round(Math.abs(angle_deg) * 60);
+  return `${spelled(String(Math.floor(minutes / 60)))} degrees ${spelled(String(minutes % 60).padStart(2, "0"))} minutes ${angle_deg < 0 ? negative : positive}`;
+}
+
+/** Where it is: from the nearest place that others know, and by coordinates; by these alone where there is none. */
+function positionOf(
+  position: LatLon,
+  places: CallQuestion["places"],
+  variation_rad: number,
+): { readonly text: string; readonly spoken: string; readonly near: DistressCall["near"] } {
+  const coordinates = `${formatLatitude(position.latitude_deg)} ${formatLongitude(position.longitude_deg)}`;
+  const nearest = places
+    .map((place) => ({ ...place, ...geodesicBetween(place.position, position) }))
+    .sort((a, b) => a.distance_m - b.distance_m)
+    .at(0);
+  if (!nearest)
+    return {
+      text: coordinates,
+      spoken: `${spokenAngle(position.latitude_deg, "north", "south")}, ${spokenAngle(position.longitude_deg, "east", "west")}`,
+      near: null,
+    };
+  const bearingMagnetic_rad = wrapTurn(nearest.azimuthStart_rad - variation_rad);
+  const miles = Math.round(nearest.distance_m / M_PER_NMI);
+  const side = COMPASS[Math.round(degrees(nearest.azimuthStart_rad) / 45) % 8];
+  const bearing = threeFigures(bearingMagnetic_rad);
+  const unit = miles === 1 ? "mile" : "miles";
+  const near = { name: nearest.name, bearingMagnetic_rad, distance_m: nearest.distance_m };
+  if (miles < 1) return { text: `overhead ${nearest.name}; ${coordinates}`, spoken: `overhead ${nearest.name}`, near };
+  return {
+    text: `${miles} ${unit} ${side} of ${nearest.name}, bearing ${bearing}; ${coordinates}`,
+    spoken: `${spelled(String(miles))} ${unit} ${side} of ${nearest.name}, bearing ${spelled(bearing)}`,
+    near,
+  };
+}
+
 /**
  * Composes the call.
  *
@@ -141,26 +180,12 @@ export function distressCall({
   station,
 }: CallQuestion): Outcome<DistressCall> {
   if (!/[a-z]/i.test(intention)) return failure("unclear", "Say what you mean to do in words.", "intention");
-  const nearest = places
-    .map((place) => ({ ...place, ...geodesicBetween(place.position, position) }))
-    .sort((a, b) => a.distance_m - b.distance_m)[0];
-  const bearingMagnetic_rad = wrapTurn(nearest.azimuthStart_rad - variation_rad);
-  const miles = Math.round(nearest.distance_m / M_PER_NMI);
-  const side = COMPASS[Math.round(degrees(nearest.azimuthStart_rad) / 45) % 8];
-  const bearing = threeFigures(bearingMagnetic_rad);
+  const placed = positionOf(position, places, variation_rad);
   const heading = threeFigures(headingTrue_rad - variation_rad);
   const feet = Math.max(Math.round(altitude_m / M_PER_FT / 100) * 100, 0);
   const signal = plan.degree === "distress" ? "Mayday, Mayday, Mayday" : "Pan-pan, Pan-pan, Pan-pan";
   const called = plan.to === "tower" && station ? `${station} Tower` : "All stations";
   const endurance = plan.endurance_s === null ? null : Math.round(plan.endurance_s / 60);
-  const where =
-    miles < 1
-      ? `overhead ${nearest.name}`
-      : `${miles} ${miles === 1 ? "mile" : "miles"} ${side} of ${nearest.name}, bearing ${bearing}`;
-  const spokenWhere =
-    miles < 1
-      ? `overhead ${nearest.name}`
-      : `${spelled(String(miles))} ${miles === 1 ? "mile" : "miles"} ${side} of ${nearest.name}, bearing ${spelled(bearing)}`;
   const people = `${plan.aboard} ${plan.aboard === 1 ? "person" : "persons"} on board`;
   const lines: CallLine[] = [
     { part: "signal", text: signal, spoken: signal },
@@ -170,8 +195,8 @@ export function distressCall({
     { part: "intention", text: intention, spoken: intention.replace(/\d+/g, (figures) => spelled(figures)) },
     {
       part: "position",
-      text: `${where}; ${formatLatitude(position.latitude_deg)} ${formatLongitude(position.longitude_deg)}`,
-      spoken: spokenWhere,
+      text: placed.text,
+      spoken: placed.spoken,
     },
     {
       part: "level",
@@ -191,6 +216,6 @@ export function distressCall({
   return success({
     lines,
     time_s: words / WORDS_PER_S,
-    near: { name: nearest.name, bearingMagnetic_rad, distance_m: nearest.distance_m },
+    near: placed.near,
   });
 }

@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { formatLatitude, formatLongitude } from "@/core/earth/coordinates";
 import { LatLon } from "@/core/earth/geodesic";
 import { degrees, threeFigures, wrapTurn } from "@/core/quantities/angle";
 import { SituationDocument } from "@/core/situation/situation-document";
@@ -33,7 +34,9 @@ export function PlaceEditor() {
   const format = useFormat();
   const variation = useVariation();
   const near = nearestAerodrome(position, aerodromes);
-  const place = near ? `${format("distance", near.distance_m)} ${near.point} ${near.name}` : "set a position";
+  const place = near
+    ? `${format("distance", near.distance_m)} ${near.point} ${near.name}`
+    : `${formatLatitude(position.latitude_deg)} ${formatLongitude(position.longitude_deg)}`;
   const lean_rad = variation?.variation_rad ?? 0;
   return (
     <ChipEditor

@@ -151,7 +151,7 @@ export function TerrainField() {
         {progress && (
           <div className="flex items-center gap-2 text-sm">
             <progress
-              className="h-2 flex-1 accent-harbour"
+              className="h-2 flex-1 appearance-none [&::-webkit-progress-bar]:bg-rule [&::-webkit-progress-value]:bg-harbour"
               value={progress.share}
               max={1}
               aria-label="Reading terrain"

@@ -1,4 +1,5 @@
 "use client";
+import { localPlane } from "@/core/earth/local-plane";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { useSituation } from "./situation-store";
 
@@ -7,7 +8,15 @@ import { useSituation } from "./situation-store";
  */
 export function useMissingTerrain(): string | null {
   const chosen = useSituation((state) => state.current.terrainId !== null);
+  const position = useSituation((state) => state.current.position);
   const state = useTerrain((terrain) => terrain.state);
+  const frame = useTerrain((terrain) => terrain.source?.frame);
   if (!chosen) return "No terrain is chosen";
-  return state === "away" ? "The terrain cannot be had at present" : null;
+  if (state === "away") return "The terrain cannot be had at present";
+  if (!frame) return null;
+  const { x_m, y_m } = localPlane(frame.origin).toPlane(position);
+  const east_m = frame.west_m + (frame.columns - 1) * frame.cell_m;
+  const north_m = frame.south_m + (frame.rows - 1) * frame.cell_m;
+  const within = x_m >= frame.west_m && x_m <= east_m && y_m >= frame.south_m && y_m <= north_m;
+  return within ? null : "The terrain that is chosen does not reach here";
 }

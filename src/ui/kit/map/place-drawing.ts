@@ -1,5 +1,5 @@
 // Drawing and changing strips and outlines on the map, with the map package's own tools.
-import Feature from "ol/Feature";
+import Feature, { type FeatureLike } from "ol/Feature";
 import type { MapBrowserEvent } from "ol";
 import type OlMap from "ol/Map";
 import LineString from "ol/geom/LineString";
@@ -37,7 +37,7 @@ function measuredStyle(palette: MapPalette, plane: LocalPlane, measured: Measure
   const casing = palette.of("casing");
   const harbour = palette.of("harbour");
   const at = ([x_m, y_m]: number[]) => plane.toLatLon({ x_m, y_m });
-  return (feature: { getGeometry: () => unknown }): Style[] => {
+  return (feature: FeatureLike): Style[] => {
     const points = coordinates(feature.getGeometry());
     const styles = [
       new Style({ stroke: new Stroke({ color: casing, width: 6 }) }),
@@ -62,7 +62,9 @@ function measuredStyle(palette: MapPalette, plane: LocalPlane, measured: Measure
           }),
       ),
     ];
-    for (let i = 0; i + 1 < points.length; i += 1) {
+    // The sides of an outline that stands would write over each other; while it is drawn each is wanted.
+    const sides = feature.get("key") === undefined || !(feature.getGeometry() instanceof Polygon);
+    for (let i = 0; sides && i + 1 < points.length; i += 1) {
       const [a, b] = [points[i], points[i + 1]];
       if (Math.hypot(b[0] - a[0], b[1] - a[1]) < 1) continue;
       styles.push(

@@ -112,13 +112,13 @@ export function SituationMap({ overlay = null, paths = null, onPick, onPoint }: 
     return base.close;
   }, [appearance, plane, near, places]);
 
-  // Another situation is looked at where its aircraft is.
+  // Another situation is looked at where its aircraft is; so is one that has left its plane.
   useEffect(() => {
     const node = element.current;
     return () => {
       delete node?.dataset.view;
     };
-  }, [situationId]);
+  }, [situationId, plane]);
 
   useEffect(() => {
     if (!drawn) return;

@@ -1,5 +1,6 @@
 "use client";
 import { workingOfEnd } from "@/ui/answers/workings";
+import Link from "next/link";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import type { ReactNode } from "react";
 import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
@@ -109,6 +110,23 @@ function LoseAccount() {
   return asked && <LossLedger {...asked} name={name} />;
 }
 
+/** Nowhere to land is known about here: what to do about it. */
+function NoPlaces() {
+  return (
+    <div className="flex flex-col gap-2">
+      <p>
+        <strong>No landing place is known within 80 NM.</strong> Places of your own and those of the demo world count
+        where they lie.
+      </p>
+      <p>
+        <Link className="btn" href="/places" prefetch={false}>
+          Add places
+        </Link>
+      </p>
+    </div>
+  );
+}
+
 /** The account of the path shown, and the answer in a sentence. */
 function PathAccount() {
   const answer = useReach((state) => state.answer);
@@ -142,6 +160,7 @@ function PathAccount() {
           </p>
         )}
         {!answer && <p className="text-ink2">Computing …</p>}
+        {answer?.reach && !end && <NoPlaces />}
       </div>
       {end && answer?.reach && <Decision end={end} reach={answer.reach} />}
     </>

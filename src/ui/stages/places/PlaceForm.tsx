@@ -11,9 +11,12 @@ import { PositionField } from "@/ui/kit/forms/PositionField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { TextField } from "@/ui/kit/forms/TextField";
 import { checkBy, checkText } from "@/ui/kit/forms/fault";
+import { useTerrain } from "@/ui/kit/lanes/terrain";
+import { useFormat } from "@/ui/kit/units/units-store";
 import { faultOfPlace } from "@/ui/library/place-saving";
 import { usePlacesStore } from "@/ui/library/places-store";
 import { StripForm } from "./StripForm";
+import { groundAt_m } from "./elevation-near";
 import { moved } from "./moved";
 import { usePlacesView } from "./places-view-store";
 import { HAZARD_WORDS } from "@/ui/library/hazard-words";
@@ -52,6 +55,7 @@ export function PlaceForm({ place }: { place: Place }) {
             {message}
           </p>
         ))}
+      <GroundCaution place={place} />
       {isAerodrome(place) ? (
         <>
           <PositionField label="Position" value={place.position} onChange={(position) => change({ position })} />
@@ -196,6 +200,24 @@ export function PlaceForm({ place }: { place: Place }) {
         <Trash2 size={14} aria-hidden="true" /> Delete {place.name}
       </button>
     </div>
+  );
+}
+
+/** A place and the terrain in use that do not agree make ways that run into the ground, or through it. */
+const GROUND_OFF_M = 30;
+
+function GroundCaution({ place }: { place: Place }) {
+  const format = useFormat();
+  // Looked at again when another terrain has come.
+  useTerrain((state) => state.grid);
+  const elevation_m = isAerodrome(place) ? place.elevation_m : place.strip.ends[0].elevation_m;
+  const ground_m = groundAt_m(isAerodrome(place) ? place.position : place.strip.ends[0].threshold);
+  if (ground_m === null || Math.abs(ground_m - elevation_m) <= GROUND_OFF_M) return null;
+  return (
+    <p className="border-l-4 border-ochre pl-2 text-ochre">
+      The terrain in use stands at {format("height", ground_m)} here, the place at {format("height", elevation_m)}:
+      check the elevation, the position, or the terrain.
+    </p>
   );
 }
 

@@ -2,7 +2,11 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
 import { type LatLon, geodesicBetween } from "@/core/earth/geodesic";
-import { localPlane } from "@/core/earth/local-plane";
+import { type LocalPlane, localPlane } from "@/core/earth/local-plane";
+import type { TerrainFrame } from "@/server/terrains";
+import { fillOverlay, overlayLayer } from "@/ui/kit/map/overlay-layer";
+import type { Overlay } from "@/ui/kit/map/overlay-extent";
+import type VectorLayer from "ol/layer/Vector";
 import { planeOrigin } from "@/core/earth/working-plane";
 import { longestStrip } from "@/core/places/outline";
 import { newAerodrome, newRunway, newSite, siteWidth_m } from "@/core/places/new-place";
@@ -26,6 +30,8 @@ import { usePlacesView } from "./places-view-store";
 
 interface Drawn extends BaseMap {
   readonly drawing: PlaceDrawing;
+  /** How far the terrain reaches. */
+  readonly over: VectorLayer;
 }
 
 /** The handles of a place that is being changed. */
@@ -136,6 +142,7 @@ export function PlacesMap() {
   useEffect(() => {
     if (!element.current) return;
     const palette = mapPalette(appearance);
+    const over = overlayLayer(palette);
     const here = plane.toPlane(lookAt ?? position);
     const day = new Date();
     const base = baseMap({
@@ -145,7 +152,7 @@ export function PlacesMap() {
       places: [],
       centre: here,
       resolution_m: 20,
-      layers: [],
+      layers: [over],
       onResolution: setResolution,
     });
     const measured = (from: LatLon, to: LatLon) => {
@@ -176,13 +183,17 @@ export function PlacesMap() {
       const reach = 40 * (base.map.getView().getResolution() ?? 20);
       select(nearest && nearest.away < reach ? nearest.place.id : null);
     });
-    setDrawn({ ...base, drawing: shapes });
+    setDrawn({ ...base, drawing: shapes, over });
     return base.close;
     // Where the aircraft stands when the map is made is where it looks; moving it later does not make another.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [appearance, plane, format, select]);
 
   useEffect(() => drawn?.setPlaces(shown), [drawn, shown]);
+  useEffect(() => {
+    const chosen = terrains.find(({ id }) => id === terrainId);
+    if (drawn) fillOverlay(drawn.over, chosen ? coverage(chosen, plane) : null);
+  }, [drawn, terrains, terrainId, plane]);
   useEffect(() => drawn?.drawing.show(selected ? shapesOf(selected) : []), [drawn, selected]);
   useEffect(() => {
     if (!drawn) return;
@@ -238,6 +249,32 @@ export function PlacesMap() {
       </div>
     </div>
   );
+}
+
+/** Points along a side of what a terrain covers: the side of one plane is no straight line on another. */
+const SIDE_POINTS = 8;
+
+function coverage({ name, frame }: TerrainFrame, plane: LocalPlane): Overlay {
+  const own = localPlane(frame.origin);
+  const [width_m, height_m] = [(frame.columns - 1) * frame.cell_m, (frame.rows - 1) * frame.cell_m];
+  const corners = [
+    [0, 0],
+    [1, 0],
+    [1, 1],
+    [0, 1],
+  ];
+  const points = Array.from({ length: 4 * SIDE_POINTS + 1 }, (_, i) => {
+    const [from, to] = [corners[Math.floor(i / SIDE_POINTS) % 4], corners[(Math.floor(i / SIDE_POINTS) + 1) % 4]];
+    const share = (i % SIDE_POINTS) / SIDE_POINTS;
+    const [u, v] = [from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])];
+    return plane.toPlane(own.toLatLon({ x_m: frame.west_m + u * width_m, y_m: frame.south_m + v * height_m }));
+  });
+  return {
+    key: `terrain ${name}`,
+    areas: [],
+    lines: [{ points, colour: "ink2", dashed: true }],
+    marks: [{ at: points[0], label: `terrain ${name}`, colour: "ink2", offset: [0, 16], strong: false }],
+  };
 }
 
 const HELP = {

@@ -7,14 +7,18 @@ import { useTerrain } from "@/ui/kit/lanes/terrain";
 /** Of places farther away than this the elevation says nothing, m. */
 const FARTHEST_M = 30_000;
 
+/** Height of the terrain that is in use, at a place; null where it has none. */
+export function groundAt_m(where: LatLon): number | null {
+  const { grid } = useTerrain.getState();
+  if (!grid) return null;
+  const { x_m, y_m } = localPlane(grid.origin).toPlane(where);
+  return elevationAt_m(grid, x_m, y_m);
+}
+
 /** A first guess at the elevation of a place: the terrain's, else that of the nearest place of one's own, else 0. */
 export function elevationNear_m(where: LatLon, places: readonly Place[]): number {
-  const { grid } = useTerrain.getState();
-  if (grid) {
-    const { x_m, y_m } = localPlane(grid.origin).toPlane(where);
-    const ground_m = elevationAt_m(grid, x_m, y_m);
-    if (ground_m !== null) return Math.round(ground_m * 10) / 10;
-  }
+  const ground_m = groundAt_m(where);
+  if (ground_m !== null) return Math.round(ground_m * 10) / 10;
   const nearest = places
     .map((place) => ({
       away_m: geodesicBetween(where, isAerodrome(place) ? place.position : place.strip.ends[0].threshold).distance_m,

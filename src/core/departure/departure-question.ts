@@ -38,7 +38,8 @@ export function departureQuestion(
 ): Outcome<DepartureQuestion> {
   const { departure: plan, mass_kg, air, wind, pilot, configuration } = situation;
   const runway = ends.find((end) => end.id === plan.endId && !end.unprepared) ?? departureRunways(situation, ends)[0];
-  if (!runway) return failure("no_runway", "No runway is known near here to take off from: add one under Places.", "ends");
+  if (!runway)
+    return failure("no_runway", "No runway is known near here to take off from: add one under Places.", "ends");
   const strip = runway.id.slice(0, runway.id.lastIndexOf(":"));
   // The other end of the same strip is what turning back is about.
   const others = ends.filter((end) => end.id === runway.id || !end.id.startsWith(`${strip}:`));

@@ -151,7 +151,7 @@ test("everything goes out as one file and comes into another account, by the int
   await give(text.slice(0, 300));
   await expect(into.getByText("This file is not JSON: it is damaged", { exact: false })).toBeVisible();
   await give(text);
-  await expect(into.getByText(/Imported: 0 aircraft, 0 aerodromes, 0 sites, 1 situations/)).toBeVisible();
+  await expect(into.getByText(/Imported: 0 aircraft, 0 places, 1 situations/)).toBeVisible();
   await into.keyboard.press("Escape");
   await into.keyboard.press("o");
   await expect(into.getByRole("button", { name: /^Over the ridge/ })).toBeVisible();

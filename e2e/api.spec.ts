@@ -110,7 +110,7 @@ test("everything of an account goes out as one file and into an empty one with n
   const archive = await (await from.get("/api/account/export")).json();
   const imported = await into.post("/api/account/import", { data: archive });
   expect(imported.status()).toBe(201);
-  expect(await imported.json()).toEqual({ aircraft: 1, aerodromes: 0, sites: 0, situations: 1, terrains: 1 });
+  expect(await imported.json()).toEqual({ aircraft: 1, places: 0, situations: 1, terrains: 1 });
   const again = await (await into.get("/api/account/export")).json();
   // Ids are new; everything else is the same, and references point to the new rows.
   const plain = (value: typeof archive) =>

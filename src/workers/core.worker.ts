@@ -10,7 +10,8 @@ import { type MagneticVariation, magneticVariation } from "@/core/earth/magnetic
 import { type TerrainGrid, elevationAt_m } from "@/core/earth/terrain";
 import { terrainOn } from "@/core/earth/terrain-about";
 import { localPlane } from "@/core/earth/local-plane";
-import { type LandingChoice, type LandingQuestion, landingChoice } from "@/core/landing/landing-choice";
+import { type LandingChoice, landingChoice } from "@/core/landing/landing-choice";
+import type { LandingQuestion } from "@/core/landing/landing-question";
 import { reachOf } from "@/core/landing/reach";
 import type { ReachQuestion } from "@/core/landing/reach-question";
 import { reachWorking } from "@/core/landing/reach-working";

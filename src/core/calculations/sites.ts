@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
 import { InlineTerrain, gridOf } from "../earth/inline-terrain";
-import { LandingQuestion, landingChoice } from "../landing/landing-choice";
+import { landingChoice } from "../landing/landing-choice";
+import { LandingQuestion } from "../landing/landing-question";
 import { siteWorking } from "../landing/site-working";
 import { success } from "../outcome";
 import { WorkingStep } from "../working";

@@ -7,7 +7,8 @@ import { MPS_PER_KT, M_PER_FT } from "../quantities/constants";
 import { calculate } from "../registry";
 import type { LandingPlan } from "../situation/landing-plan";
 import { landingEnds } from "./landing-end";
-import { type LandingQuestion, landingChoice, landingQuestion } from "./landing-choice";
+import { landingChoice } from "./landing-choice";
+import { type LandingQuestion, landingQuestion } from "./landing-question";
 import { type Site } from "./sites";
 
 const places = demoPlaces();

@@ -1,35 +1,13 @@
 // Which place to land on: the ways to every end and the ranking of the places in one answer. The one function that the
 // interface, the registry and the call ask, so that they name the same place.
-import type { z } from "zod";
 import type { LatLon } from "../earth/geodesic";
 import { localPlane } from "../earth/local-plane";
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
 import { type Outcome, failure, success } from "../outcome";
 import { heightInBothUnits } from "../quantities/units";
-import { DEFAULT_LANDING, LandingPlan } from "../situation/landing-plan";
-import { SituationDocument } from "../situation/situation-document";
-import type { AircraftDocument } from "../aircraft/aircraft-document";
-import type { LandingEnd } from "./landing-end";
 import { type Reach, reachOf } from "./reach";
-import { ReachQuestion, reachQuestion } from "./reach-question";
+import type { LandingQuestion } from "./landing-question";
 import { type Sites, rankSites } from "./sites";
-
-/** The question: what the ways need, how lengths and wind are judged, and the day for the sun. */
-export const LandingQuestion = ReachQuestion.extend({
-  landing: LandingPlan.default(DEFAULT_LANDING),
-  day: SituationDocument.shape.day,
-});
-/** @see LandingQuestion */
-export type LandingQuestion = z.infer<typeof LandingQuestion>;
-
-/** The question a situation asks of some landing ends. */
-export function landingQuestion(
-  situation: SituationDocument,
-  aircraft: AircraftDocument,
-  ends: readonly LandingEnd[],
-): LandingQuestion {
-  return { ...reachQuestion(situation, aircraft, ends), landing: situation.landing, day: situation.day };
-}
 
 /** Ways and places, both with the best first; ends without any way come last among the ways and are no places. */
 export interface LandingChoice {

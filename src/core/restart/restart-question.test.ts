@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { cleanGlide } from "../aircraft/configuration";
-import { landingChoice, landingQuestion } from "../landing/landing-choice";
+import { landingChoice } from "../landing/landing-choice";
+import { landingQuestion } from "../landing/landing-question";
 import { landingEnds } from "../landing/landing-end";
 import type { SituationDocument } from "../situation/situation-document";
 import { COMMIT_ABOVE_M, commitHeight, restartQuestion } from "./restart-question";

@@ -1,7 +1,8 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { DEMO_ORIGIN, demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { landingEnds } from "@/core/landing/landing-end";
-import { landingChoice, landingQuestion } from "@/core/landing/landing-choice";
+import { landingChoice } from "@/core/landing/landing-choice";
+import { landingQuestion } from "@/core/landing/landing-question";
 import { shownEnd, useReach } from "./reach-store";
 
 const places = demoPlaces();

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useMemo } from "react";
 import type { LatLon } from "@/core/earth/geodesic";
-import type { LandingQuestion } from "@/core/landing/landing-choice";
+import type { LandingQuestion } from "@/core/landing/landing-question";
 import { success } from "@/core/outcome";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import { type LandingQuestion, landingQuestion } from "@/core/landing/landing-choice";
+import { type LandingQuestion, landingQuestion } from "@/core/landing/landing-question";
 import { endsWithinGlide } from "@/core/landing/ends-within-glide";
 import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useAircraft } from "@/ui/situation/useAircraft";

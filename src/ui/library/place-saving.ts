@@ -1,23 +1,13 @@
 // Saves places as they are changed, one change after the other.
-import { useEffect } from "react";
 import { toast } from "sonner";
-import { placeFaults } from "@/core/places/place-faults";
-import { Place } from "@/core/places/place";
-import { PlaceOfAnyVersion } from "@/core/places/place-versions";
+import type { Place } from "@/core/places/place";
 import type { StoredPlace } from "@/server/places";
 import { keptAs } from "@/ui/kit/kept";
 import { type Answer, send } from "@/ui/kit/request";
 import { tellTabs } from "@/ui/kit/tabs";
-import { z } from "zod";
-import {
-  type KnownPlace,
-  type PlaceChange,
-  adoptPlaces,
-  placeChanges,
-  setSilently,
-  usePlacesStore,
-} from "./places-store";
-import { useWorkspace } from "./workspace";
+import { type PlaceChange, adoptPlaces, placeChanges } from "./place-changes";
+import { type KnownPlace, setSilently, usePlacesStore } from "./places-store";
+import { faultOfPlace } from "./place-fault";
 
 /** How long the hand rests before what it changed is saved, ms. */
 const REST_MS = 800;
@@ -26,23 +16,6 @@ const RETRY_MS = 3000;
 /** Most places sent at once. */
 const MOST_AT_ONCE = 100;
 const KEY = "places";
-
-const judged = new WeakMap<Place, string | null>();
-
-/** What keeps a place from being stored and planned with; null when nothing does. */
-export function faultOfPlace(place: Place): string | null {
-  const before = judged.get(place);
-  if (before !== undefined) return before;
-  const fault = faultNow(place);
-  judged.set(place, fault);
-  return fault;
-}
-
-function faultNow(place: Place): string | null {
-  const parsed = Place.safeParse(place);
-  if (!parsed.success) return parsed.error.issues[0].message;
-  return placeFaults(place, new Date()).find(({ severity }) => severity === "fault")?.message ?? null;
-}
 
 const refusedStill = (place: Place) => usePlacesStore.getState().refused.get(place.id)?.place === place;
 
@@ -111,13 +84,22 @@ async function sendSome(changes: readonly PlaceChange[]): Promise<boolean> {
   return true;
 }
 
+/** What judges places has come; false while the network is away. */
+const judgeLoaded = () =>
+  import("./place-judge").then(
+    () => true,
+    () => false,
+  );
+
 let busy = false;
 
 /** Saves everything that is not stored yet. */
 export async function savePlaces(): Promise<void> {
-  if (busy) return;
+  if (busy || takingUp) return;
   busy = true;
   try {
+    if (placeChanges(usePlacesStore.getState()).length > 0 && !(await judgeLoaded()))
+      return setSilently({ link: "away" });
     let told = false;
     for (let changes = sendable(); changes.length > 0; changes = sendable()) {
       if (usePlacesStore.getState().link !== "away") setSilently({ link: "saving" });
@@ -131,62 +113,60 @@ export async function savePlaces(): Promise<void> {
   }
 }
 
-const Kept = z.strictObject({
-  places: z.array(PlaceOfAnyVersion).max(5000),
-  known: z
-    .array(
-      z.tuple([z.string().max(64), z.object({ version: z.int(), document: PlaceOfAnyVersion, deleted: z.boolean() })]),
-    )
-    .max(5000),
-});
+/** While what was kept is being taken up nothing else is kept over it. */
+let takingUp = false;
 
 /** What was changed and not stored when the page was left. */
-function takeUpKept(): void {
+async function takeUpKept(): Promise<void> {
   const text = localStorage.getItem(keptAs(KEY));
   if (text === null) return;
-  try {
-    const kept = Kept.safeParse(JSON.parse(text));
-    if (kept.success) setSilently({ places: kept.data.places, known: new Map(kept.data.known) });
-  } catch {
-    localStorage.removeItem(keptAs(KEY));
-  }
+  takingUp = true;
+  const reader = await import("./kept-places").catch(() => null);
+  // It stays as it is kept until a page comes that can read it.
+  if (!reader) return;
+  takingUp = false;
+  const kept = reader.readKeptPlaces(text);
+  if (!kept) return localStorage.removeItem(keptAs(KEY));
+  // What the server has listed meanwhile is held against it again.
+  const { known } = usePlacesStore.getState();
+  const listed = [...known].map(([id, { version, document }]) => ({ id, shared: false, version, document }));
+  setSilently({ places: kept.places, known: new Map(kept.known) });
+  adoptPlaces(listed);
 }
 
 function keepUnsaved(): void {
+  if (takingUp) return;
   const { places, known } = usePlacesStore.getState();
   if (placeChanges({ places, known }).length === 0) localStorage.removeItem(keptAs(KEY));
   else localStorage.setItem(keptAs(KEY), JSON.stringify({ places, known: [...known] }));
 }
 
-/** Brings the account's places, and saves what is changed of them. */
-export function usePlaceSaving(): void {
-  const { library, account } = useWorkspace();
-  useEffect(() => {
-    setSilently({ places: [], known: new Map(), refused: new Map() });
-    takeUpKept();
-    usePlacesStore.temporal.getState().clear();
-  }, [account.id]);
-  useEffect(() => adoptPlaces(library.places.filter(({ shared }) => !shared)), [library, account.id]);
-  useEffect(() => {
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const rest = () => {
-      clearTimeout(timer);
-      const { link } = usePlacesStore.getState();
-      timer = setTimeout(
-        () => {
-          keepUnsaved();
-          void savePlaces().then(keepUnsaved);
-        },
-        link === "away" ? RETRY_MS : REST_MS,
-      );
-    };
-    rest();
-    const stop = usePlacesStore.subscribe(rest);
-    addEventListener("pagehide", keepUnsaved);
-    return () => {
-      clearTimeout(timer);
-      stop();
-      removeEventListener("pagehide", keepUnsaved);
-    };
-  }, []);
+/**
+ * Saves what is changed of the account's places from now on, and takes up what was left unsaved.
+ *
+ * @returns what ends it
+ */
+export function startSavingPlaces(): () => void {
+  void takeUpKept();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const rest = () => {
+    clearTimeout(timer);
+    const { link } = usePlacesStore.getState();
+    timer = setTimeout(
+      () => {
+        keepUnsaved();
+        void savePlaces().then(keepUnsaved);
+      },
+      link === "away" ? RETRY_MS : REST_MS,
+    );
+  };
+  rest();
+  const stop = usePlacesStore.subscribe(rest);
+  addEventListener("pagehide", keepUnsaved);
+  return () => {
+    keepUnsaved();
+    clearTimeout(timer);
+    stop();
+    removeEventListener("pagehide", keepUnsaved);
+  };
 }

@@ -1,7 +1,8 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { demoPlaces } from "../../../demo/read-demo";
 import type { Place } from "@/core/places/place";
-import { adoptPlaces, placeChanges, placesHistory, setSilently, usePlacesStore } from "./places-store";
+import { adoptPlaces, placeChanges } from "./place-changes";
+import { placesHistory, setSilently, usePlacesStore } from "./places-store";
 
 const [first, second, third] = demoPlaces();
 const stored = (document: Place, version = 1) => ({ id: document.id, shared: false, version, document });

@@ -16,7 +16,8 @@ export interface KnownPlace {
 /** How the work stands to what is stored. `away`: kept in this browser, tried again. */
 type PlacesLink = "idle" | "saving" | "away";
 
-interface PlacesState {
+/** Places of one's own. */
+export interface PlacesState {
   readonly places: readonly Place[];
   readonly known: ReadonlyMap<string, KnownPlace>;
   readonly link: PlacesLink;
@@ -84,61 +85,14 @@ export function setSilently(patch: Partial<Pick<PlacesState, "places" | "known" 
   resume();
 }
 
-const same = (a: Place, b: Place) => a === b || JSON.stringify(a) === JSON.stringify(b);
-
-/** Places that differ from what the server has, and what has to become of them there. */
-export type PlaceChange =
-  | { readonly kind: "add"; readonly place: Place }
-  | { readonly kind: "save"; readonly place: Place; readonly version: number }
-  | { readonly kind: "delete" | "restore"; readonly id: string };
-
-/** What is not stored yet. */
-export function placeChanges({ places, known }: Pick<PlacesState, "places" | "known">): PlaceChange[] {
-  const changes: PlaceChange[] = [];
-  const here = new Set<string>();
-  for (const place of places) {
-    here.add(place.id);
-    const stored = known.get(place.id);
-    if (!stored) changes.push({ kind: "add", place });
-    else if (stored.deleted) changes.push({ kind: "restore", id: place.id });
-    else if (!same(stored.document, place)) changes.push({ kind: "save", place, version: stored.version });
-  }
-  for (const [id, stored] of known) if (!stored.deleted && !here.has(id)) changes.push({ kind: "delete", id });
-  return changes;
-}
-
-/**
- * Takes over what the server lists. What was changed here since stays changed; what is as it was follows the server.
- *
- * @param stored - all places of the account
- */
-export function adoptPlaces(stored: readonly StoredPlace[]): void {
-  const { places, known } = usePlacesStore.getState();
-  const listed = new Map(stored.map((place) => [place.id, place]));
-  const untouched = (place: Place) => {
-    const before = known.get(place.id);
-    return before !== undefined && same(before.document, place);
-  };
-  const kept = places.flatMap((place): Place[] => {
-    const now = listed.get(place.id);
-    if (!untouched(place)) return [place];
-    if (now) return [same(now.document, place) ? place : now.document];
-    return [];
+/** What the server listed when the page came: nothing can have been changed before. */
+export function beginPlaces(stored: readonly StoredPlace[]): void {
+  setSilently({
+    places: stored.map(({ document }) => document),
+    known: new Map(stored.map(({ id, version, document }) => [id, { version, document, deleted: false }])),
+    refused: new Map(),
   });
-  const here = new Set(places.map(({ id }) => id));
-  const arriving = stored.filter(({ id }) => !here.has(id) && (known.get(id)?.deleted ?? true));
-  const next = new Map<string, KnownPlace>(
-    stored.map(({ id, version, document }) => {
-      const before = known.get(id);
-      // A place that was changed here is compared with what it was made from: the server says whether that still holds.
-      const place = places.find((candidate) => candidate.id === id);
-      return [id, before && place && !untouched(place) ? before : { version, document, deleted: false }];
-    }),
-  );
-  for (const [id, before] of known) if (!next.has(id) && before.deleted) next.set(id, before);
-  const all = [...kept, ...arriving.map(({ document }) => document)];
-  const unchanged = all.length === places.length && all.every((place, i) => place === places[i]);
-  setSilently({ places: unchanged ? places : all, known: next });
+  usePlacesStore.temporal.getState().clear();
 }
 
 /** The changes of places that can be undone; null when there are none. */

@@ -15,7 +15,7 @@ import { useSituationTerrain } from "@/ui/situation/useSituationTerrain";
 import { useSaving } from "@/ui/situation/useSaving";
 import { useUnits } from "@/ui/kit/units/units-store";
 import { keepDrafts } from "@/ui/library/aircraft-drafts";
-import { usePlaceSaving } from "@/ui/library/place-saving";
+import { usePlaceSaving } from "@/ui/library/usePlaceSaving";
 import { SituationStrip } from "./SituationStrip";
 import { SkipLink } from "./SkipLink";
 import { useUnreadableNotice } from "./UnreadableRows";

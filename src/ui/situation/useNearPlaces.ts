@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { type LatLon, geodesicBetween } from "@/core/earth/geodesic";
 import { type LandingEnd, landingEnds } from "@/core/landing/landing-end";
 import { type Place, isAerodrome } from "@/core/places/place";
-import { faultOfPlace } from "@/ui/library/place-saving";
+import { faultOfPlace } from "@/ui/library/place-fault";
 import { usePlacesStore } from "@/ui/library/places-store";
 import type { StoredPlace } from "@/server/places";
 import { useWorkspace } from "@/ui/library/workspace";

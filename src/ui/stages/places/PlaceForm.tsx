@@ -13,7 +13,7 @@ import { TextField } from "@/ui/kit/forms/TextField";
 import { checkBy, checkText } from "@/ui/kit/forms/fault";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { useFormat } from "@/ui/kit/units/units-store";
-import { faultOfPlace } from "@/ui/library/place-saving";
+import { faultOfPlace } from "@/ui/library/place-fault";
 import { usePlacesStore } from "@/ui/library/places-store";
 import { StripForm } from "./StripForm";
 import { groundAt_m } from "./elevation-near";

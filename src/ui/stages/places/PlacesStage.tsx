@@ -4,6 +4,7 @@ import { useState } from "react";
 import { newAerodrome } from "@/core/places/new-place";
 import { type Place, isAerodrome } from "@/core/places/place";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
+import "@/ui/library/place-judge";
 import { usePlacesStore } from "@/ui/library/places-store";
 import { useWorkspace } from "@/ui/library/workspace";
 import { useSituation } from "@/ui/situation/situation-store";

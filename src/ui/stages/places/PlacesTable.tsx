@@ -6,7 +6,7 @@ import { stripLine } from "@/core/places/strip-line";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import type { Column } from "@/ui/kit/tables/column";
 import { useFormat } from "@/ui/kit/units/units-store";
-import { faultOfPlace } from "@/ui/library/place-saving";
+import { faultOfPlace } from "@/ui/library/place-fault";
 import { usePlacesStore } from "@/ui/library/places-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { middleOf } from "./PlacesMap";

@@ -1,4 +1,5 @@
-// What is asked about landing. Apart from what answers it, so that a page can ask a worker without bringing all of that.
+// What is asked about landing. Apart from what answers it, so that a page can ask a worker without bringing all of
+// that.
 import type { z } from "zod";
 import type { AircraftDocument } from "../aircraft/aircraft-document";
 import { DEFAULT_LANDING, LandingPlan } from "../situation/landing-plan";

@@ -1,10 +1,12 @@
 // Everything of an account as one file, and back: copies under new ids, references kept.
+import { randomUUID } from "node:crypto";
+import { copyOf } from "@/core/places/new-place";
 import { type Outcome, failure, success } from "@/core/outcome";
 import type { Account } from "./accounts";
 import { savePreferences } from "./accounts";
 import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
 import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
-import { addPlace, copyOf, listPlaces } from "./places";
+import { addPlace, listPlaces } from "./places";
 import type { UnreadableRow } from "./readable-rows";
 import { bytesOf, storing } from "./room";
 import { addSituation, listSituations } from "./situations";
@@ -82,7 +84,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     const terrainIds = new Map<string, string>();
     for (const { id, name, packed } of terrains)
       terrainIds.set(id, await addTerrain(account.id, name, packed, connection));
-    for (const place of places) await addPlace(account.id, copyOf(place), connection);
+    for (const place of places) await addPlace(account.id, copyOf(place, randomUUID), connection);
     for (const { document } of situations) {
       const { aircraftId, terrainId } = document;
       const ground =

@@ -1,7 +1,6 @@
 // Places of an account and of the shared library.
-import { randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
-import { type Place, isAerodrome } from "@/core/places/place";
+import type { Place } from "@/core/places/place";
 import { PlaceOfAnyVersion } from "@/core/places/place-versions";
 import { LIBRARY_ACCOUNT } from "./accounts";
 import { type Queryable, database } from "./database";
@@ -34,18 +33,31 @@ function placeOfRow(row: RowDataPacket): StoredPlace {
   };
 }
 
+/** An id that a place brings is somebody else's. */
+export class IdTaken extends Error {}
+
 /**
- * Adds a place under the id that it brings; one that the account has already stays as it is.
+ * Adds a place under the id that it brings. Sent once more, because the answer to the first was lost, it takes the
+ * place of what came first, deleted or not; what was saved over that since stands.
  *
- * @returns false when the id is somebody else's
+ * @returns what is stored now
+ * @throws {IdTaken}
  */
-export async function addPlace(accountId: string, place: Place, connection: Queryable): Promise<boolean> {
+export async function addPlace(accountId: string, place: Place, connection: Queryable): Promise<StoredPlace> {
   await connection.execute(
-    "INSERT INTO places (id, account_id, name, document) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE id = places.id",
+    `INSERT INTO places (id, account_id, name, document) VALUES (?, ?, ?, ?)
+       ON DUPLICATE KEY UPDATE
+         name = IF(account_id = VALUES(account_id) AND version = 1, VALUES(name), name),
+         document = IF(account_id = VALUES(account_id) AND version = 1, VALUES(document), document),
+         deleted_at = IF(account_id = VALUES(account_id), NULL, deleted_at)`,
     [place.id, accountId, place.name, JSON.stringify(place)],
   );
-  const [rows] = await connection.execute<RowDataPacket[]>("SELECT account_id FROM places WHERE id = ?", [place.id]);
-  return rows[0]?.account_id === accountId;
+  const [rows] = await connection.execute<RowDataPacket[]>(
+    "SELECT id, account_id, name, document, version FROM places WHERE id = ? AND account_id = ?",
+    [place.id, accountId],
+  );
+  if (!rows[0]) throw new IdTaken(place.id);
+  return placeOfRow(rows[0]);
 }
 
 /** Writes a place of the library under its id. */
@@ -54,14 +66,6 @@ export async function putLibraryPlace(place: Place, connection: Queryable): Prom
     "INSERT INTO places (id, account_id, name, document) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE name = VALUES(name), document = VALUES(document), deleted_at = NULL",
     [place.id, LIBRARY_ACCOUNT, place.name, JSON.stringify(place)],
   );
-}
-
-/** A copy under ids of its own. */
-export function copyOf(place: Place): Place {
-  const id = randomUUID();
-  return isAerodrome(place)
-    ? { ...place, id, runways: place.runways.map((runway) => ({ ...runway, id: randomUUID() })) }
-    : ({ ...place, id, strip: { ...place.strip, id: `${id}-strip` } } as Place);
 }
 
 /** Replaces a place of the version that it was made from; `missing` for the library's. */

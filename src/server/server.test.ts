@@ -16,9 +16,11 @@ import { database, isDatabaseAway, transaction } from "./database";
 import { demoSituation, loadDemoLibrary } from "./demo-library";
 import { migrate } from "./migrate";
 import { addSituation, listSituations, markSituation, saveSituation, situationsWithAircraft } from "./situations";
+import { randomUUID } from "node:crypto";
+import { copyOf } from "@/core/places/new-place";
 import { isAerodrome } from "@/core/places/place";
 import { readArchive } from "./archive";
-import { addPlace, copyOf, listPlaces, markPlace, savePlace } from "./places";
+import { IdTaken, addPlace, listPlaces, markPlace, savePlace } from "./places";
 import { unpackElevations } from "./packed-terrain";
 import { unreadableRows } from "./unreadable";
 import { terrainElevations } from "./terrains";
@@ -212,10 +214,12 @@ describe("places", () => {
     const account = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
     const other = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
     const [{ document: lent }] = await listPlaces(LIBRARY_ACCOUNT);
-    const place = { ...copyOf(lent), name: "Home" };
-    for (const _ of [1, 2]) expect(await transaction((connection) => addPlace(account, place, connection))).toBe(true);
+    const place = { ...copyOf(lent, randomUUID), name: "Home" };
+    const add = (owner: string, document: typeof place) =>
+      transaction((connection) => addPlace(owner, document, connection));
+    for (const _ of [1, 2]) expect(await add(account, place)).toMatchObject({ version: 1, document: place });
     // The id of somebody else's place is nobody's to take.
-    expect(await transaction((connection) => addPlace(other, { ...place, name: "Mine" }, connection))).toBe(false);
+    await expect(add(other, { ...place, name: "Mine" })).rejects.toThrow(IdTaken);
     expect(await listPlaces(other)).toEqual([]);
     expect(await savePlace(account, { ...place, name: "Homer" }, 1)).toEqual({ state: "saved", version: 2 });
     expect(await savePlace(account, { ...place, name: "Late" }, 1)).toMatchObject({
@@ -229,6 +233,21 @@ describe("places", () => {
     expect(await listPlaces(account)).toEqual([]);
     expect(await markPlace(account, place.id, false)).toBe(true);
     expect((await listPlaces(account)).map(({ document }) => document.name)).toEqual(["Homer"]);
+    // What was saved since is not undone by one that comes late, and comes back if it was deleted.
+    await markPlace(account, place.id, true);
+    expect(await add(account, place)).toMatchObject({ version: 2, document: { name: "Homer" } });
+    expect((await listPlaces(account)).map(({ document }) => document.name)).toEqual(["Homer"]);
+  });
+
+  it("added once more with a change, because the first answer was lost, are as they came last", async () => {
+    const account = (await createUser({ email: email(), password: "a long enough one" })) ?? "";
+    const [{ document: lent }] = await listPlaces(LIBRARY_ACCOUNT);
+    const place = copyOf(lent, randomUUID);
+    for (const name of ["First", "Changed meanwhile"])
+      await transaction((connection) => addPlace(account, { ...place, name }, connection));
+    expect((await listPlaces(account)).map(({ document, version }) => [document.name, version])).toEqual([
+      ["Changed meanwhile", 1],
+    ]);
   });
 
   it("an export of version 2, with aerodromes and sites, comes in as places", async () => {

@@ -1,7 +1,6 @@
 // What an import would change: shown before anything is taken.
-import type { LatLon } from "../earth/geodesic";
-import { likelySame } from "./new-place";
-import { type Place, isAerodrome } from "./place";
+import { type LatLon, geodesicBetween } from "../earth/geodesic";
+import { type Place, positionOf } from "./place";
 
 /** How a place that arrives stands to those that are there. */
 export type Arrival =
@@ -19,7 +18,14 @@ export interface Comparison {
   readonly gone: readonly Place[];
 }
 
-const middleOf = (place: Place): LatLon => (isAerodrome(place) ? place.position : place.strip.ends[0].threshold);
+/** Ends nearer than this are one and the same to a hand that draws, m. */
+const NEAR_M = 300;
+
+/** Two places that are likely the same: of one name within 20 km, or of one kind within 300 m. */
+export function likelySame(a: { name: string; at: LatLon }, b: { name: string; at: LatLon }): boolean {
+  const away_m = geodesicBetween(a.at, b.at).distance_m;
+  return away_m < NEAR_M || (away_m < 20_000 && a.name.trim().toLowerCase() === b.name.trim().toLowerCase());
+}
 
 /** What a place says, without what names the copy. */
 function said({ id: _id, source: _source, ...place }: Place): string {
@@ -52,7 +58,7 @@ export function comparePlaces(
     }
     const arrived = { ...place, id: setId === null ? place.id : newId(), source };
     const double = own.find((candidate) =>
-      likelySame({ name: candidate.name, at: middleOf(candidate) }, { name: place.name, at: middleOf(place) }),
+      likelySame({ name: candidate.name, at: positionOf(candidate) }, { name: place.name, at: positionOf(place) }),
     );
     return double ? { state: "double", place: arrived, before: double } : { state: "new", place: arrived };
   });

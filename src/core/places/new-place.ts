@@ -1,6 +1,14 @@
 // Places made from what is drawn on a map or said in a form: everything that is not known yet has its usual value.
-import { type LatLon, geodesicBetween } from "../earth/geodesic";
-import type { Aerodrome, LandingSite, Strip, StripEnd, WaterSite } from "./place";
+import type { LatLon } from "../earth/geodesic";
+import {
+  type Aerodrome,
+  type LandingSite,
+  type Place,
+  type Strip,
+  type StripEnd,
+  type WaterSite,
+  isAerodrome,
+} from "./place";
 import { stripLine, withDesignators } from "./strip-line";
 
 /** What every new place is told. */
@@ -104,11 +112,10 @@ export function newSite(
 export const siteWidth_m = (kind: "field" | "beach" | "water"): number =>
   kind === "water" ? WATER_WIDTH_M : SITE_WIDTH_M;
 
-/** Ends nearer than this are one and the same to a hand that draws, m. */
-const NEAR_M = 300;
-
-/** Two places that are likely the same: of one name within 20 km, or of one kind within 300 m. */
-export function likelySame(a: { name: string; at: LatLon }, b: { name: string; at: LatLon }): boolean {
-  const away_m = geodesicBetween(a.at, b.at).distance_m;
-  return away_m < NEAR_M || (away_m < 20_000 && a.name.trim().toLowerCase() === b.name.trim().toLowerCase());
+/** A copy under ids of its own. */
+export function copyOf(place: Place, newId: () => string): Place {
+  if (isAerodrome(place))
+    return { ...place, id: newId(), runways: place.runways.map((runway) => ({ ...runway, id: newId() })) };
+  // What the two kinds of sites have in common is not seen by a spread.
+  return { ...place, id: newId(), strip: { ...place.strip, id: newId() } } as Place;
 }

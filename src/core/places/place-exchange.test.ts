@@ -2,8 +2,8 @@
 import { describe, expect, it } from "vitest";
 import { demoPlaces } from "../../../demo/read-demo";
 import { destination } from "../earth/geodesic";
-import { comparePlaces } from "./compare-places";
-import { likelySame, newAerodrome, newSite } from "./new-place";
+import { comparePlaces, likelySame } from "./compare-places";
+import { copyOf, newAerodrome, newSite } from "./new-place";
 import { type Place, isAerodrome, stripsOf } from "./place";
 import { placesGeoJson, placesOfGeoJson } from "./place-geojson";
 import { placeFaults } from "./place-faults";
@@ -181,6 +181,18 @@ describe("what an import would change", () => {
     expect(likelySame({ name: "A", at: AT }, { name: "B", at: away(310) })).toBe(false);
     expect(likelySame({ name: "Home ", at: AT }, { name: "home", at: away(19_000) })).toBe(true);
     expect(likelySame({ name: "Home", at: AT }, { name: "home", at: away(21_000) })).toBe(false);
+  });
+});
+
+describe("a copy", () => {
+  it("is the same under ids of its own", () => {
+    for (const place of demo) {
+      const copy = copyOf(place, newId);
+      const without = (of: Place) => JSON.stringify(of, (key, value) => (key === "id" ? undefined : value));
+      expect(without(copy)).toBe(without(place));
+      const ids = [copy.id, ...stripsOf(copy).map(({ id }) => id)];
+      expect(new Set([...ids, place.id, ...stripsOf(place).map(({ id }) => id)]).size).toBe(2 * ids.length);
+    }
   });
 });
 

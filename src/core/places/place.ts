@@ -158,5 +158,9 @@ export type Place = z.infer<typeof Place>;
 /** Whether a place is an aerodrome or helipad, not a field, beach or water. */
 export const isAerodrome = (place: Place): place is Aerodrome => place.kind === "aerodrome" || place.kind === "helipad";
 
+/** Where a place is looked for: an aerodrome's own position, the first end of a site. */
+export const positionOf = (place: Place): LatLon =>
+  isAerodrome(place) ? place.position : place.strip.ends[0].threshold;
+
 /** The strips of a place. */
 export const stripsOf = (place: Place): readonly Strip[] => (isAerodrome(place) ? place.runways : [place.strip]);

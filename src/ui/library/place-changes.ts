@@ -3,7 +3,8 @@ import type { Place } from "@/core/places/place";
 import type { StoredPlace } from "@/server/places";
 import { type KnownPlace, type PlacesState, setSilently, usePlacesStore } from "./places-store";
 
-const same = (a: Place, b: Place) => a === b || JSON.stringify(a) === JSON.stringify(b);
+/** Whether two places say the same. */
+export const same = (a: Place, b: Place): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 /** Places that differ from what the server has, and what has to become of them there. */
 export type PlaceChange =
@@ -58,4 +59,40 @@ export function adoptPlaces(stored: readonly StoredPlace[]): void {
   const all = [...kept, ...arriving.map(({ document }) => document)];
   const unchanged = all.length === places.length && all.every((place, i) => place === places[i]);
   setSilently({ places: unchanged ? places : all, known: next });
+}
+
+/** What is not stored yet, as a browser keeps it: places that are new or changed, and what the server has of those. */
+export interface KeptChanges {
+  readonly places: readonly Place[];
+  /** Of those places, and of deleted ones. */
+  readonly known: readonly (readonly [string, KnownPlace])[];
+}
+
+/** What is worth keeping; null when everything is stored. */
+export function changesToKeep(): KeptChanges | null {
+  const { places, known } = usePlacesStore.getState();
+  const changed = new Set(
+    placeChanges({ places, known }).map((change) => ("place" in change ? change.place.id : change.id)),
+  );
+  if (changed.size === 0) return null;
+  return {
+    places: places.filter(({ id }) => changed.has(id)),
+    known: [...known].filter(([id]) => changed.has(id)),
+  };
+}
+
+/** Puts what was kept over what the server lists. */
+export function resumeChanges(kept: KeptChanges): void {
+  const { places, known } = usePlacesStore.getState();
+  const changed = new Map(kept.places.map((place) => [place.id, place]));
+  const deleted = new Set(kept.known.filter(([id, { deleted }]) => !deleted && !changed.has(id)).map(([id]) => id));
+  const here = new Set(places.map(({ id }) => id));
+  setSilently({
+    places: [
+      ...places.filter(({ id }) => !deleted.has(id)).map((place) => changed.get(place.id) ?? place),
+      ...kept.places.filter(({ id }) => !here.has(id)),
+    ],
+    // What they were made from: the server says whether that still holds.
+    known: new Map([...known, ...kept.known]),
+  });
 }

@@ -2,7 +2,7 @@
 import { useMemo } from "react";
 import { type LatLon, geodesicBetween } from "@/core/earth/geodesic";
 import { type LandingEnd, landingEnds } from "@/core/landing/landing-end";
-import { type Place, isAerodrome } from "@/core/places/place";
+import { type Place, isAerodrome, positionOf } from "@/core/places/place";
 import { faultOfPlace } from "@/ui/library/place-fault";
 import { usePlacesStore } from "@/ui/library/places-store";
 import type { StoredPlace } from "@/server/places";
@@ -13,8 +13,6 @@ import { usePlaneOrigin } from "./usePlaneOrigin";
 const NEAR_M = 150_000;
 /** Of more places than these the nearest count: no more can be looked at in the time of a drag. */
 const MOST = 200;
-
-const middleOf = (place: Place): LatLon => (isAerodrome(place) ? place.position : place.strip.ends[0].threshold);
 
 /** Sound places of one's own and of the shared library, those near the aircraft, the nearest first. */
 export function useNearPlaces(): readonly Place[] {
@@ -43,7 +41,7 @@ function near(own: readonly Place[], stored: readonly StoredPlace[], origin: Lat
   if (last && last.own === own && last.stored === stored && samePlace(last.origin, origin)) return last;
   const lent = stored.flatMap(({ shared, document }) => (shared ? [document] : []));
   const places = [...own.filter((place) => faultOfPlace(place) === null), ...lent]
-    .map((place) => ({ place, away_m: geodesicBetween(origin, middleOf(place)).distance_m }))
+    .map((place) => ({ place, away_m: geodesicBetween(origin, positionOf(place)).distance_m }))
     .filter(({ away_m }) => away_m <= NEAR_M)
     .sort((a, b) => a.away_m - b.away_m)
     .slice(0, MOST)

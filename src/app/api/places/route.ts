@@ -2,7 +2,7 @@ import { z } from "zod";
 import { PlaceOfAnyVersion } from "@/core/places/place-versions";
 import { placeFaults } from "@/core/places/place-faults";
 import type { Place } from "@/core/places/place";
-import { addPlace, listPlaces } from "@/server/places";
+import { IdTaken, type StoredPlace, addPlace, listPlaces } from "@/server/places";
 import { LIBRARY_ACCOUNT } from "@/server/accounts";
 import { readBody, refusal, requireAccount, route } from "@/server/route";
 import { bytesOf, storing } from "@/server/room";
@@ -20,7 +20,10 @@ export const GET = route(async () => {
   return Response.json({ places: [...(await listPlaces(LIBRARY_ACCOUNT)), ...(await listPlaces(account.id))] });
 });
 
-/** Adds places under the ids that they bring, all or none of them. The same ones sent twice are there once. */
+/**
+ * Adds places under the ids that they bring, all or none of them. The same ones sent twice are there once; `saved`
+ * lists those that were saved elsewhere since.
+ */
 export const POST = route(async (request) => {
   const account = await requireAccount();
   const { places } = await readBody(request, Added, PLACES_BODY);
@@ -31,17 +34,17 @@ export const POST = route(async (request) => {
   );
   if (faults.length > 0) return refusal(422, faults.slice(0, 50));
   const bytes = places.reduce((sum, place) => sum + bytesOf(place), 0);
-  const taken = await storing(account.id, { places: places.length, bytes }, async (connection) => {
-    for (const place of places) if (!(await addPlace(account.id, place, connection))) throw new Taken(place.id);
-    return null;
-  }).catch((error: unknown) => {
-    if (error instanceof Taken) return error.message;
+  try {
+    const stored = await storing(account.id, { places: places.length, bytes }, async (connection) => {
+      const rows: StoredPlace[] = [];
+      for (const place of places) rows.push(await addPlace(account.id, place, connection));
+      return rows;
+    });
+    // What was saved since under one of these ids, elsewhere: the sender has another.
+    return Response.json({ saved: stored.filter(({ version }) => version > 1) }, { status: 201 });
+  } catch (error) {
+    if (error instanceof IdTaken)
+      return refusal(409, [{ code: "id_taken", path: "places", message: "A place of that id is somebody else’s." }]);
     throw error;
-  });
-  if (taken !== null)
-    return refusal(409, [{ code: "id_taken", path: "places", message: "A place of that id is somebody else’s." }]);
-  return Response.json({ places: places.length }, { status: 201 });
+  }
 });
-
-/** Undoes the transaction. */
-class Taken extends Error {}

@@ -3,7 +3,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { destination } from "@/core/earth/geodesic";
 import { outlineArea_m2 } from "@/core/places/outline";
 import { newRunway } from "@/core/places/new-place";
-import { Aerodrome, Hazard, type Place, type Strip, isAerodrome } from "@/core/places/place";
+import { Aerodrome, Hazard, type Place, type Strip, isAerodrome, positionOf } from "@/core/places/place";
 import { placeFaults } from "@/core/places/place-faults";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
@@ -211,7 +211,7 @@ function GroundCaution({ place }: { place: Place }) {
   // Looked at again when another terrain has come.
   useTerrain((state) => state.grid);
   const elevation_m = isAerodrome(place) ? place.elevation_m : place.strip.ends[0].elevation_m;
-  const ground_m = groundAt_m(isAerodrome(place) ? place.position : place.strip.ends[0].threshold);
+  const ground_m = groundAt_m(positionOf(place));
   if (ground_m === null || Math.abs(ground_m - elevation_m) <= GROUND_OFF_M) return null;
   return (
     <p className="border-l-4 border-ochre pl-2 text-ochre">

@@ -10,7 +10,7 @@ import type VectorLayer from "ol/layer/Vector";
 import { planeOrigin } from "@/core/earth/working-plane";
 import { longestStrip } from "@/core/places/outline";
 import { newAerodrome, newRunway, newSite, siteWidth_m } from "@/core/places/new-place";
-import { type Place, isAerodrome, stripsOf } from "@/core/places/place";
+import { type Place, isAerodrome, positionOf, stripsOf } from "@/core/places/place";
 import { magneticHeading_rad } from "@/core/places/strip-line";
 import { threeFigures } from "@/core/quantities/angle";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
@@ -130,7 +130,7 @@ export function PlacesMap() {
   const plane = useMemo(() => localPlane({ latitude_deg, longitude_deg }), [latitude_deg, longitude_deg]);
   const lent = useMemo(() => stored.flatMap(({ shared, document }) => (shared ? [document] : [])), [stored]);
   const shown = useMemo(
-    () => [...own, ...lent].filter((place) => geodesicBetween(plane.origin, middleOf(place)).distance_m < 200_000),
+    () => [...own, ...lent].filter((place) => geodesicBetween(plane.origin, positionOf(place)).distance_m < 200_000),
     [own, lent, plane],
   );
   const selected = own.find(({ id }) => id === selectedId) ?? null;
@@ -174,7 +174,7 @@ export function PlacesMap() {
       // The last click of a drawing is told as a click too, a moment later.
       if (usePlacesView.getState().drawing || performance.now() - lastDrawn_ms < CLICK_MS) return;
       const nearest = latest.current.shown
-        .map((place) => ({ place, point: plane.toPlane(middleOf(place)) }))
+        .map((place) => ({ place, point: plane.toPlane(positionOf(place)) }))
         .map(({ place, point }) => ({
           place,
           away: Math.hypot(point.x_m - event.coordinate[0], point.y_m - event.coordinate[1]),
@@ -283,6 +283,3 @@ const HELP = {
   point: "Click the place.",
   measure: "Click from where to where; a double click ends the line.",
 } as const;
-
-/** Where a place is looked for. */
-export const middleOf = (place: Place): LatLon => (isAerodrome(place) ? place.position : place.strip.ends[0].threshold);

@@ -1,8 +1,8 @@
 "use client";
 import { Copy, Home, Ruler } from "lucide-react";
 import { useState } from "react";
-import { newAerodrome } from "@/core/places/new-place";
-import { type Place, isAerodrome } from "@/core/places/place";
+import { copyOf, newAerodrome } from "@/core/places/new-place";
+import type { Place } from "@/core/places/place";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 import "@/ui/library/place-judge";
 import { usePlacesStore } from "@/ui/library/places-store";
@@ -134,12 +134,9 @@ function LentPlace({ place }: { place: Place }) {
   const put = usePlacesStore((state) => state.put);
   const select = usePlacesView((state) => state.select);
   const copy = () => {
-    const id = crypto.randomUUID();
-    const mine = isAerodrome(place)
-      ? { ...place, id, runways: place.runways.map((runway) => ({ ...runway, id: crypto.randomUUID() })) }
-      : ({ ...place, id, strip: { ...place.strip, id: crypto.randomUUID() } } as Place);
+    const mine = copyOf(place, () => crypto.randomUUID());
     put({ ...mine, name: `${place.name} (mine)`.slice(0, 60) });
-    select(id);
+    select(mine.id);
   };
   return (
     <div className="flex flex-col gap-2">

@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import { geodesicBetween } from "@/core/earth/geodesic";
-import { type Place, stripsOf } from "@/core/places/place";
+import { type Place, positionOf, stripsOf } from "@/core/places/place";
 import { stripLine } from "@/core/places/strip-line";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import type { Column } from "@/ui/kit/tables/column";
@@ -9,7 +9,6 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { faultOfPlace } from "@/ui/library/place-fault";
 import { usePlacesStore } from "@/ui/library/places-store";
 import { useSituation } from "@/ui/situation/situation-store";
-import { middleOf } from "./PlacesMap";
 import { usePlacesView } from "./places-view-store";
 
 interface Row {
@@ -34,7 +33,7 @@ export function PlacesTable({ search }: { search: string }) {
       .filter(({ name, notes }) => wanted === "" || `${name} ${notes}`.toLowerCase().includes(wanted))
       .map((place): Row => ({
         place,
-        away_m: geodesicBetween(position, middleOf(place)).distance_m,
+        away_m: geodesicBetween(position, positionOf(place)).distance_m,
         longest_m: stripsOf(place).reduce<number | null>(
           (longest, strip) => Math.max(longest ?? 0, stripLine(strip.ends).length_m),
           null,
@@ -51,7 +50,7 @@ export function PlacesTable({ search }: { search: string }) {
           <button
             type="button"
             className="text-left underline decoration-dotted underline-offset-4 hover:text-harbour"
-            onClick={() => select(place.id, middleOf(place))}
+            onClick={() => select(place.id, positionOf(place))}
           >
             {place.name}
           </button>

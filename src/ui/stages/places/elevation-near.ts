@@ -1,7 +1,7 @@
 import { type LatLon, geodesicBetween } from "@/core/earth/geodesic";
 import { localPlane } from "@/core/earth/local-plane";
 import { elevationAt_m } from "@/core/earth/terrain";
-import { type Place, isAerodrome } from "@/core/places/place";
+import { type Place, isAerodrome, positionOf } from "@/core/places/place";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
 
 /** Of places farther away than this the elevation says nothing, m. */
@@ -21,7 +21,7 @@ export function elevationNear_m(where: LatLon, places: readonly Place[]): number
   if (ground_m !== null) return Math.round(ground_m * 10) / 10;
   const nearest = places
     .map((place) => ({
-      away_m: geodesicBetween(where, isAerodrome(place) ? place.position : place.strip.ends[0].threshold).distance_m,
+      away_m: geodesicBetween(where, positionOf(place)).distance_m,
       elevation_m: isAerodrome(place) ? place.elevation_m : place.strip.ends[0].elevation_m,
     }))
     .sort((a, b) => a.away_m - b.away_m)[0];

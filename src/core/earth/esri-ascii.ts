@@ -2,9 +2,8 @@
 // plane). Missing cells count as sea level: the demo world is islands, and a hole must not stop a glide path in
 // mid-air. They are counted.
 import { type Outcome, failure, success } from "../outcome";
-import type { LatLon } from "./geodesic";
-import { geodesicBetween } from "./geodesic";
-import { layTerrain } from "./lay-terrain";
+import { type LatLon, geodesicBetween } from "./geodesic";
+import { degreesRaster, layTerrain } from "./lay-terrain";
 import { HOLE_M, type TerrainGrid } from "./terrain";
 
 /** Largest grid accepted, points: 2,048 squared. */
@@ -206,20 +205,6 @@ function resampled(
     },
   );
   return success({ grid: { ...grid, elevations_m: grid.elevations_m.map(seaForHole) }, missingCells });
-}
-
-/** Where places lie in a raster of degrees that begins in the south-west. */
-export function degreesRaster(
-  west_deg: number,
-  south_deg: number,
-  eastward_deg: number,
-  northward_deg: number,
-): (place: LatLon) => { u: number; v: number } {
-  return ({ latitude_deg, longitude_deg }) => ({
-    // Across 180° the raster goes on.
-    u: (((((longitude_deg - west_deg + 90) % 360) + 360) % 360) - 90) / eastward_deg,
-    v: (latitude_deg - south_deg) / northward_deg,
-  });
 }
 
 const seaForHole = (z: number) => (z === HOLE_M ? 0 : z);

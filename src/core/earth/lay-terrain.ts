@@ -20,6 +20,20 @@ export interface ElevationRaster {
   readonly cellAt: (place: LatLon) => { readonly u: number; readonly v: number };
 }
 
+/** Where places lie in a raster of degrees that begins in the south-west. */
+export function degreesRaster(
+  west_deg: number,
+  south_deg: number,
+  eastward_deg: number,
+  northward_deg: number,
+): (place: LatLon) => { u: number; v: number } {
+  return ({ latitude_deg, longitude_deg }) => ({
+    // Across 180° the raster goes on.
+    u: (((((longitude_deg - west_deg + 90) % 360) + 360) % 360) - 90) / eastward_deg,
+    v: (latitude_deg - south_deg) / northward_deg,
+  });
+}
+
 /**
  * The raster on a plane.
  *

@@ -2,9 +2,9 @@
 // coarser keeps the highest of what a cell covers, so that no ridge is lost; ridges and shores grow by as much.
 import { formatNumber } from "../quantities/units";
 import { type Outcome, failure, success } from "../outcome";
-import { MAX_TERRAIN_POINTS, POLEWARD_DEG, WIDEST_M, degreesRaster } from "./esri-ascii";
+import { MAX_TERRAIN_POINTS, POLEWARD_DEG, WIDEST_M } from "./esri-ascii";
 import { geodesicBetween } from "./geodesic";
-import { layTerrain } from "./lay-terrain";
+import { degreesRaster, layTerrain } from "./lay-terrain";
 import { HOLE_M, type TerrainGrid } from "./terrain";
 
 /** A tile: elevations at points a step apart, rows from the south-west, `HOLE_M` where nothing is known. */

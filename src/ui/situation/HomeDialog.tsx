@@ -1,6 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { type FormEvent, useEffect, useState } from "react";
+import { type FormEvent, useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import { type LatLon, destination } from "@/core/earth/geodesic";
 import { magneticVariation } from "@/core/earth/magnetic-variation";
@@ -47,9 +47,16 @@ export function HomeDialog() {
   useEffect(() => {
     if (asking && !known) show("home");
   }, [asking, known, show]);
+  // Asked once: closing it is an answer too.
+  const open = shown === "home";
+  const wasOpen = useRef(false);
+  useEffect(() => {
+    if (wasOpen.current && !open && useHome.getState().placeId === undefined) chooseHome(null);
+    wasOpen.current = open;
+  }, [open]);
   return (
     <Panel name="home" title="Where do you fly from?">
-      {shown === "home" && <HomeForm />}
+      {open && <HomeForm />}
     </Panel>
   );
 }
@@ -176,14 +183,7 @@ function HomeForm() {
         <button type="submit" className="btn btn-primary">
           Fly from here
         </button>
-        <button
-          type="button"
-          className="btn btn-quiet"
-          onClick={() => {
-            if (placeId === undefined) chooseHome(null);
-            show(null);
-          }}
-        >
+        <button type="button" className="btn btn-quiet" onClick={() => show(null)}>
           {placeId === undefined ? "Look at the demo world first" : "Not now"}
         </button>
       </div>

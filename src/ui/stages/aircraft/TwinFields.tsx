@@ -3,14 +3,14 @@ import { useDeferredValue, useMemo } from "react";
 import { toast } from "sonner";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import type { Residual } from "@/core/aircraft/fit-handbook";
-import { fitTwin } from "@/core/fitting/twin-fit";
+import { type TwinFit, fitTwin } from "@/core/fitting/twin-fit";
 import { TWIN_CLASSES, type TwinClass, usualClass, usualControls } from "@/core/fitting/usual-controls";
 import { formatNumber, formatSi, fromSi, unitOf } from "@/core/quantities/units";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { DataTable } from "@/ui/kit/tables/DataTable";
-import { useFormat, useUnits } from "@/ui/kit/units/units-store";
+import { type Format, useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Group } from "./Group";
 import { QuantityNote } from "./QuantityNote";
 import { noteAt } from "./notes";
@@ -85,7 +85,11 @@ export function TwinFields({ edited }: { edited: Edited }) {
           value={climb?.climb_mps ?? null}
           step={10}
           check={anyNumber}
-          hint="gear and flap up, feathered, standard air: the power is fitted to it"
+          hint={
+            engines.kind === "jet"
+              ? "gear and flap up, maximum continuous, standard air: the thrust is fitted to it"
+              : "gear and flap up, feathered, standard air: the power is fitted to it"
+          }
           onChange={(climb_mps) => setClimb({ climb_mps })}
           onClear={() => setHandbook({ oneEngineClimb: null })}
         />
@@ -216,6 +220,15 @@ export function TwinFields({ edited }: { edited: Edited }) {
   );
 }
 
+/** What the printed climb asks for, beside what the document has. */
+function askedFor({ fitted }: TwinFit, { engines }: AircraftDocument, format: Format): string {
+  if (fitted?.what === "efficiency" && engines.kind === "piston")
+    return `The climb asks for a propeller efficiency of ${fitted.value.toFixed(3)}; the model has ${engines.propeller.efficiency.toFixed(3)}.`;
+  if (fitted?.what === "thrust" && engines.kind === "jet")
+    return `The climb asks for ${format("force", fitted.value)} of each engine; the model has ${format("force", engines.thrust_N)}.`;
+  return "Without a climb on one engine the power stands as it is typed.";
+}
+
 const percent = (off: number) => `${off >= 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} %`;
 
 /** The same figures, to what is typed of them. */
@@ -276,13 +289,7 @@ function TwinFitPanel({ edited }: { edited: Edited }) {
               },
             ]}
           />
-          <p className="mt-1 text-[14px]">
-            {fit.value.fitted === null
-              ? "Without a climb on one engine the power stands as it is typed."
-              : fit.value.fitted.what === "efficiency"
-                ? `The climb makes a propeller efficiency of ${fit.value.fitted.value.toFixed(3)}.`
-                : `The climb makes ${format("force", fit.value.fitted.value)} of thrust an engine.`}
-          </p>
+          <p className="mt-1 text-[14px]">{askedFor(fit.value, document, format)}</p>
           {fit.value.doubts.length > 0 && (
             <ul role="status" className="mt-1 list-disc pl-5 text-[14px] text-brick">
               {fit.value.doubts.map((doubt) => (

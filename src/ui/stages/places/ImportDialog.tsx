@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import { toast } from "sonner";
 import { type Arrival, comparePlaces } from "@/core/places/compare-places";
 import {
+  type LineFault,
   TABLE_FIELDS,
   type TableColumns,
   type TableField,
@@ -12,10 +13,11 @@ import {
   guessUnits,
   placesOfTable,
 } from "@/core/places/place-table";
-import { stripsOf } from "@/core/places/place";
+import { DataTable } from "@/ui/kit/tables/DataTable";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { usePlacesStore } from "@/ui/library/places-store";
 import type { ReadFile } from "./exchange";
+import { stripNames } from "./strip-names";
 
 const FIELD_WORDS: Record<TableField, string> = {
   name: "Name",
@@ -43,6 +45,12 @@ const STATE_WORDS: Record<Arrival["state"], { readonly text: string; readonly to
   double: { text: "likely here already", tone: "text-ochre" },
 };
 
+/** A line of the file: a place, or why it gives none. */
+type ImportRow = LineFault | { readonly line: number; readonly arrival: Arrival; readonly i: number };
+
+const stateInWords = (arrival: Arrival) =>
+  `${STATE_WORDS[arrival.state].text}${arrival.state === "double" ? `: ${arrival.before.name}` : ""}`;
+
 /** Shown of long lists; all of them are counted and taken. */
 const MOST_SHOWN = 300;
 
@@ -53,7 +61,8 @@ export function ImportDialog({ file, onClose }: { file: ReadFile; onClose: () =>
   const header = useMemo(() => (file.kind === "table" ? file.header : []), [file]);
   const [columns, setColumns] = useState<TableColumns>(() => guessColumns(header));
   const [units, setUnits] = useState<TableUnits>(() => guessUnits(header, guessColumns(header)));
-  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  /** Places of which the usual is not done, by their place in the list. */
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [removeGone, setRemoveGone] = useState(false);
   const read = useMemo(
     () =>
@@ -75,12 +84,17 @@ export function ImportDialog({ file, onClose }: { file: ReadFile; onClose: () =>
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [read, set],
   );
-  const wanted = arrivals.filter((arrival, i) =>
-    arrival.state === "same" ? false : arrival.state === "double" ? left.has(i) : !left.has(i),
-  );
+  // What is likely here already is taken when it is chosen, all else unless it is.
+  const isTaken = (arrival: Arrival, i: number) =>
+    arrival.state !== "same" && (arrival.state === "double") === chosen.has(i);
+  const wanted = arrivals.filter(isTaken);
+  const rows: ImportRow[] = [
+    ...read.faults.slice(0, MOST_SHOWN),
+    ...arrivals.slice(0, MOST_SHOWN).map((arrival, i) => ({ line: read.places[i]?.line ?? i + 1, arrival, i })),
+  ];
   const count = (state: Arrival["state"]) => arrivals.filter((arrival) => arrival.state === state).length;
   const toggle = (i: number) =>
-    setLeft((before) => {
+    setChosen((before) => {
       const next = new Set(before);
       if (!next.delete(i)) next.add(i);
       return next;
@@ -120,7 +134,11 @@ export function ImportDialog({ file, onClose }: { file: ReadFile; onClose: () =>
                       { value: "", label: "–" },
                       ...header.map((name, i) => ({ value: String(i), label: name || `column ${i + 1}` })),
                     ]}
-                    onChange={(value) => setColumns({ ...columns, [field]: value === "" ? undefined : Number(value) })}
+                    onChange={(value) => {
+                      setColumns({ ...columns, [field]: value === "" ? undefined : Number(value) });
+                      // Other columns make another list.
+                      setChosen(new Set());
+                    }}
                   />
                 ))}
                 {(["elevation", "length"] as const).map((what) => (
@@ -152,62 +170,46 @@ export function ImportDialog({ file, onClose }: { file: ReadFile; onClose: () =>
             role="region"
             aria-label="Places in the file"
           >
-            <table className="w-full text-[14px]">
-              <thead>
-                <tr className="text-left text-[13px] text-ink2">
-                  <th scope="col" className="font-normal">
-                    Take
-                  </th>
-                  <th scope="col" className="font-normal">
-                    Line
-                  </th>
-                  <th scope="col" className="font-normal">
-                    Place
-                  </th>
-                  <th scope="col" className="font-normal">
-                    Strips
-                  </th>
-                  <th scope="col" className="font-normal">
-                    State
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {read.faults.slice(0, MOST_SHOWN).map(({ line, message }) => (
-                  <tr key={`fault-${line}`} className="border-t border-rule text-brick">
-                    <td />
-                    <td className="num">{line}</td>
-                    <td colSpan={3}>{message}</td>
-                  </tr>
-                ))}
-                {arrivals.slice(0, MOST_SHOWN).map((arrival, i) => (
-                  <tr key={`${arrival.place.id}-${i}`} className="border-t border-rule">
-                    <td>
-                      {arrival.state !== "same" && (
-                        <input
-                          type="checkbox"
-                          className="size-4 accent-harbour"
-                          aria-label={`Take ${arrival.place.name}`}
-                          checked={arrival.state === "double" ? left.has(i) : !left.has(i)}
-                          onChange={() => toggle(i)}
-                        />
-                      )}
-                    </td>
-                    <td className="num">{read.places[i]?.line}</td>
-                    <td>{arrival.place.name}</td>
-                    <td className="num">
-                      {stripsOf(arrival.place)
-                        .map((strip) => strip.ends.map((end) => end.designator).join("/"))
-                        .join(", ") || "none"}
-                    </td>
-                    <td className={STATE_WORDS[arrival.state].tone}>
-                      {STATE_WORDS[arrival.state].text}
-                      {arrival.state === "double" && `: ${arrival.before.name}`}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <DataTable
+              rows={rows}
+              label="Places in the file"
+              rowKey={({ line }, i) => `${line} ${i}`}
+              columns={[
+                { name: "Line", cell: ({ line }) => line, kind: "figure" },
+                {
+                  name: "Place",
+                  kind: "words",
+                  cell: (row) => ("message" in row ? row.message : row.arrival.place.name),
+                  tone: (row) => ("message" in row ? "text-brick" : ""),
+                },
+                {
+                  name: "Strips",
+                  kind: "words",
+                  cell: (row) => "arrival" in row && stripNames(row.arrival.place),
+                },
+                {
+                  name: "State",
+                  kind: "words",
+                  cell: (row) => ("arrival" in row ? stateInWords(row.arrival) : "left out"),
+                  tone: (row) => ("arrival" in row ? STATE_WORDS[row.arrival.state].tone : "text-brick"),
+                },
+                {
+                  name: "Take",
+                  kind: "words",
+                  cell: (row) =>
+                    "arrival" in row &&
+                    row.arrival.state !== "same" && (
+                      <input
+                        type="checkbox"
+                        className="size-4 accent-harbour"
+                        aria-label={`Take ${row.arrival.place.name}`}
+                        checked={isTaken(row.arrival, row.i)}
+                        onChange={() => toggle(row.i)}
+                      />
+                    ),
+                },
+              ]}
+            />
           </div>
           {gone.length > 0 && (
             <label className="flex items-center gap-2">

@@ -3,7 +3,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { destination } from "@/core/earth/geodesic";
 import { outlineArea_m2 } from "@/core/places/outline";
 import { newRunway } from "@/core/places/new-place";
-import { Aerodrome, Hazard, type Place, type Strip, isAerodrome, positionOf } from "@/core/places/place";
+import { Aerodrome, Hazard, type Place, isAerodrome, positionOf } from "@/core/places/place";
 import { placeFaults } from "@/core/places/place-faults";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
@@ -16,6 +16,7 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { faultOfPlace } from "@/ui/library/place-fault";
 import { usePlacesStore } from "@/ui/library/places-store";
 import { StripForm } from "./StripForm";
+import { stripName } from "./strip-names";
 import { groundAt_m } from "./elevation-near";
 import { moved } from "./moved";
 import { usePlacesView } from "./places-view-store";
@@ -67,13 +68,13 @@ export function PlaceForm({ place }: { place: Place }) {
             onChange={(elevation_m) => change({ elevation_m })}
           />
           {place.runways.map((runway, i) => (
-            <section key={runway.id} aria-label={`Runway ${nameOf(runway)}`} className="border-t border-ink2 pt-1">
+            <section key={runway.id} aria-label={`Runway ${stripName(runway)}`} className="border-t border-ink2 pt-1">
               <div className="flex items-center justify-between">
-                <h2 className="font-bold">Runway {nameOf(runway)}</h2>
+                <h2 className="font-bold">Runway {stripName(runway)}</h2>
                 <button
                   type="button"
                   className="rounded p-1.5 hover:bg-mark"
-                  aria-label={`Remove runway ${nameOf(runway)}`}
+                  aria-label={`Remove runway ${stripName(runway)}`}
                   onClick={() => change({ runways: place.runways.filter(({ id }) => id !== runway.id) })}
                 >
                   <Trash2 size={15} aria-hidden="true" />
@@ -220,5 +221,3 @@ function GroundCaution({ place }: { place: Place }) {
     </p>
   );
 }
-
-const nameOf = ({ ends }: Strip) => ends.map((end) => end.designator).join("/");

@@ -10,6 +10,7 @@ import { faultOfPlace } from "@/ui/library/place-fault";
 import { usePlacesStore } from "@/ui/library/places-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { usePlacesView } from "./places-view-store";
+import { stripNames } from "./strip-names";
 
 interface Row {
   readonly place: Place;
@@ -52,7 +53,7 @@ export function PlacesTable({ search }: { search: string }) {
             className="text-left underline decoration-dotted underline-offset-4 hover:text-harbour"
             onClick={() => select(place.id, positionOf(place))}
           >
-            {place.name}
+            {place.name || "without a name"}
           </button>
         ),
       },
@@ -61,10 +62,7 @@ export function PlacesTable({ search }: { search: string }) {
       {
         name: "Strips",
         kind: "words",
-        cell: ({ place }) =>
-          stripsOf(place)
-            .map(({ ends }) => ends.map((end) => end.designator).join("/"))
-            .join(", ") || "none",
+        cell: ({ place }) => stripNames(place),
       },
       { name: "Longest", cell: ({ longest_m }) => (longest_m === null ? "–" : format("length", longest_m, "down")) },
       {

@@ -8,7 +8,7 @@ function usePlacesHeadline(): Headline {
   const length = usePlacesStore((state) => state.places.length);
   const link = usePlacesStore((state) => state.link);
   if (link === "away") return { text: "kept here, server away", tone: "text-ochre" };
-  return { text: length === 0 ? "add your home field" : `${length} of your own` };
+  return { text: length === 0 ? "none of your own" : `${length} of your own` };
 }
 
 /** Places: beside the order of work. */

@@ -47,6 +47,7 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     stall_mps: [{ flap: "up", speed_mps: 26.68 }],
     points: [{ eas_mps: 45, sink_mps: 6 }],
   },
+  loading: { plan: alder.loading, load: situation.load },
   polar: { aircraft: alder, mass_kg: 1100, configuration },
   turn: {
     aircraft: alder,

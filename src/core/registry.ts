@@ -14,6 +14,7 @@ import { driftdownCalculation } from "./calculations/driftdown";
 import { fitCalculation } from "./calculations/fit";
 import { glideCalculation } from "./calculations/glide";
 import { keysCalculation } from "./calculations/keys";
+import { loadingCalculation } from "./calculations/loading";
 import { loseHeightCalculation } from "./calculations/lose-height";
 import { metarCalculation } from "./calculations/metar";
 import { minutesLeftCalculation } from "./calculations/minutes-left";
@@ -38,6 +39,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   airspeedCalculation,
   metarCalculation,
   fitCalculation,
+  loadingCalculation,
   polarCalculation,
   turnCalculation,
   glideCalculation,

@@ -18,6 +18,10 @@ export const Preferences = z.strictObject({
       verticalSpeed: unitsOf("verticalSpeed"),
       force: unitsOf("force"),
       power: unitsOf("power"),
+      glide: unitsOf("glide"),
+      area: unitsOf("area"),
+      dimension: unitsOf("dimension"),
+      volume: unitsOf("volume"),
     } satisfies Record<keyof typeof UNITS, unknown>)
     .optional(),
   appearance: z.enum(["system", "day", "night"]).optional(),

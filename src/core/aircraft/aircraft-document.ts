@@ -1,7 +1,9 @@
 // The aircraft document: everything a stage may need to know of an aircraft, versioned, validated on the way in and
 // out. Figures are the handbook's or fitted to it; sections an aircraft does not have are null.
 import { z } from "zod";
+import { AirspeedCalibration } from "./airspeed-calibration";
 import { CauseItem } from "./cause-item";
+import { LoadingPlan } from "./loading-plan";
 
 const text = (max: number) => z.string().trim().max(max, `At most ${max} characters.`);
 /**
@@ -91,12 +93,14 @@ const Propeller = z.strictObject({
   localChord_m: range("A chord, in m,", 0.1, 20).nullable(),
 });
 
-const PistonEngines = z.strictObject({
-  kind: z.literal("piston"),
+const PropellerEngines = z.strictObject({
+  kind: z.literal("propeller"),
   count: z.int().min(1).max(4),
+  /** How fuel comes to it; `turbine` for a turboprop. */
+  fuelSystem: z.enum(["carburettor", "injection", "turbine"]),
   power_W: power_W("Engine power"),
   speed_rpm: range("Engine speed, in rpm,", 100, 20_000),
-  /** Height to which a turbocharger holds sea-level power; null when naturally aspirated. */
+  /** Height to which a turbocharger or flat rating holds sea-level power; null where power falls from the ground on. */
   criticalHeight_m: z.number().min(0).max(15_000).nullable(),
   propeller: Propeller,
   /** Measured thrust line T = staticThrust − slope·V, where the handbook's climb gives it. */
@@ -244,7 +248,7 @@ function polarFaults(
   if (polar.takeOffFlap >= polar.flaps.length) fault("polar.takeOffFlap", "There is no such flap setting.");
   if (polar.deadPropeller && engines.kind === "jet")
     fault("polar.deadPropeller", "A jet has no propeller: what its dead engines drag stands with the engines.");
-  if (polar.deadPropeller?.basis === "disc" && engines.kind !== "piston")
+  if (polar.deadPropeller?.basis === "disc" && engines.kind !== "propeller")
     fault("polar.deadPropeller.basis", "Drag on the disc area needs a propeller.");
 }
 
@@ -266,11 +270,16 @@ function twinFaults(
     fault("handbook.vsse_mps", "V_SSE is not below V_MCA: engines are not cut where control is lost.");
 }
 
+function turbopropFaults({ engines }: { engines: { kind: string; count: number; fuelSystem?: string } }, fault: Fault) {
+  if (engines.fuelSystem === "turbine" && engines.count > 1)
+    fault("engines.fuelSystem", "A turboprop has one engine here: the gauges of two are not modelled yet.");
+}
+
 /** The document. A field that is added has no default here: it makes a new version, with a step from the one before. */
 export const AircraftDocument = z
   .strictObject({
     schema: z.literal("utrimax/aircraft"),
-    version: z.literal(4),
+    version: z.literal(5),
     name: text(60).min(1, "An aircraft needs a name."),
     description: text(400),
     category: z.enum(["single", "twin", "jet", "helicopter", "gyroplane"]),
@@ -284,12 +293,16 @@ export const AircraftDocument = z
     }),
     wing: Wing.nullable(),
     polar: Polar.nullable(),
-    engines: z.discriminatedUnion("kind", [PistonEngines, JetEngines, RotorEngines]),
+    engines: z.discriminatedUnion("kind", [PropellerEngines, JetEngines, RotorEngines]),
     handbook: Handbook,
     limits: Limits,
     climb: z.strictObject({ vyOverVs1: z.number().min(1).max(3) }).nullable(),
     asymmetric: Asymmetric.nullable(),
     relight: Relight.nullable(),
+    /** What the airspeed indicator shows; null where it shows calibrated airspeed. */
+    airspeedCalibration: AirspeedCalibration.nullable(),
+    /** Places, fuel and limits; null where mass and centre of gravity are typed. */
+    loading: LoadingPlan.nullable(),
     /** Fluid lost after damage and the minutes an engine then has. */
     coolant: z.strictObject({ minutesAfterLeak_s: time_s("A time", 10, 36_000) }).nullable(),
     rotor: Rotor.nullable(),
@@ -315,6 +328,7 @@ export const AircraftDocument = z
     if (vs1_mps !== null && vbg_mps !== null && !(vs1_mps < vbg_mps))
       fault("handbook.vbg_mps", "Best glide is faster than the stall.");
     twinFaults(aircraft, fault);
+    turbopropFaults(aircraft, fault);
   });
 
 /** @see AircraftDocument */

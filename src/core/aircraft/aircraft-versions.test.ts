@@ -63,6 +63,23 @@ describe("aircraft documents of every version", () => {
     expect(found.ok && [found.value.causeFlow, found.value.handbook.glidePoints]).toEqual([null, []]);
   });
 
+  it("a piston engine of version 4 is one that turns a propeller, with a carburettor, and carries no loading", () => {
+    const larch = read("4-larch-t2");
+    const { engines } = fixture("4-larch-t2") as { engines: object };
+    expect(larch.engines).toEqual({ ...engines, kind: "propeller", fuelSystem: "carburettor" });
+    expect([larch.loading, larch.airspeedCalibration]).toEqual([null, null]);
+    expect(read("1-cedar-j2").engines.kind).toBe("jet");
+  });
+
+  it("a turboprop with two engines is refused, an engine of version 4’s kind in version 5 too", () => {
+    const fir = fixture("5-fir-p1") as { engines: object };
+    expect(readAircraft({ ...fir, engines: { ...fir.engines, count: 2 } })).toMatchObject({
+      ok: false,
+      issue: { message: expect.stringContaining("turboprop has one engine") },
+    });
+    expect(readAircraft({ ...fir, engines: { ...fir.engines, kind: "piston" } }).ok).toBe(false);
+  });
+
   it("one of a later version is refused with its number", () => {
     expect(readAircraft({ ...fixture("3-cedar-j2"), version: 9 })).toMatchObject({
       ok: false,

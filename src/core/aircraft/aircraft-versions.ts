@@ -44,10 +44,22 @@ const withOneEngineClimb = (old: OldDocument): OldDocument => ({
   handbook: completed(old.handbook, { vxse_mps: null, oneEngineClimb: null }),
 });
 
+/** Version 4 knew piston engines only, did not say how fuel came to them, nor how the aircraft is loaded. */
+function withLoading(old: OldDocument): OldDocument {
+  const piston = z.looseObject({ kind: z.literal("piston") }).safeParse(old.engines);
+  return {
+    airspeedCalibration: null,
+    loading: null,
+    ...old,
+    engines: piston.success ? { ...piston.data, kind: "propeller", fuelSystem: "carburettor" } : old.engines,
+  };
+}
+
 const versions = versionedDocument("utrimax/aircraft", "aircraft", AircraftDocument, [
   deadEnginesOnce,
   nothingLeftOut,
   withOneEngineClimb,
+  withLoading,
 ]);
 
 /** @see VersionedDocument.upgraded */

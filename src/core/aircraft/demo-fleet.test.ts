@@ -17,10 +17,11 @@ const documents = readdirSync(FOLDER).map(
 );
 
 describe("demo fleet", () => {
-  it("holds the eight aircraft", () => {
+  it("holds the nine aircraft", () => {
     expect(documents.map(([file]) => file).sort()).toEqual([
       "alder-s1.json",
       "cedar-j2.json",
+      "fir-p1.json",
       "hazel-h2.json",
       "hornbeam-t2c.json",
       "larch-t2.json",
@@ -45,6 +46,20 @@ describe("demo fleet", () => {
     expect(bestGlide(found.value.polar).ratio).toBeCloseTo(ratio, 1);
     expect(bestGlide(found.value.polar).eas_mps / MPS_PER_KT).toBeCloseTo(vbg_kt, 1);
     expect(stallSpeed_mps(found.value.polar) / MPS_PER_KT).toBeCloseTo(vs1_kt, 1);
+  });
+
+  // √(1/(4·k·CD0)) with k .045 and CD0 .027, feathered, or .040.
+  it.each([
+    ["feathered", 14.3, 108.2],
+    ["windmilling", 11.8, 98.1],
+  ] as const)("the turboprop glides %s as its numbers say", (propeller, ratio, vbg_kt) => {
+    const aircraft = AircraftDocument.parse(documents.find(([name]) => name === "fir-p1.json")?.[1]);
+    const found = polarOf(aircraft, 3900, { ...cleanGlide(aircraft), propeller });
+    if (!found.ok) throw new Error(found.issue.message);
+    const best = bestGlide(found.value.polar);
+    expect(best.ratio).toBeCloseTo(ratio, 1);
+    expect(best.eas_mps / MPS_PER_KT).toBeCloseTo(vbg_kt, 0);
+    expect(stallSpeed_mps(found.value.polar) / MPS_PER_KT).toBeCloseTo(76.5, 1);
   });
 
   it("gives the jet 17.5 at 182 KEAS and 41 t, 170.5 at 36 t (square root of mass)", () => {

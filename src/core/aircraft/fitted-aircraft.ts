@@ -74,7 +74,7 @@ export function fitOf(aircraft: AircraftDocument): Outcome<HandbookFit> {
 export function withFit(aircraft: AircraftDocument, fit: HandbookFit): Outcome<AircraftDocument> {
   const deadPropeller = aircraft.polar
     ? aircraft.polar.deadPropeller
-    : aircraft.engines.kind !== "piston"
+    : aircraft.engines.kind !== "propeller"
       ? null
       : aircraft.engines.count > 1
         ? USUAL_FEATHERING

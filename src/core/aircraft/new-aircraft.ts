@@ -7,7 +7,7 @@ import type { AircraftDocument } from "./aircraft-document";
 export function newAircraft(name: string): AircraftDocument {
   return {
     schema: "utrimax/aircraft",
-    version: 4,
+    version: 5,
     name,
     description: "",
     category: "single",
@@ -16,8 +16,9 @@ export function newAircraft(name: string): AircraftDocument {
     wing: null,
     polar: null,
     engines: {
-      kind: "piston",
+      kind: "propeller",
       count: 1,
+      fuelSystem: "carburettor",
       power_W: 119_300,
       speed_rpm: 2700,
       criticalHeight_m: null,
@@ -62,5 +63,7 @@ export function newAircraft(name: string): AircraftDocument {
     coolant: null,
     rotor: null,
     causeFlow: null,
+    airspeedCalibration: null,
+    loading: null,
   };
 }

@@ -102,7 +102,7 @@ export function deadEnginesCd(
   const coefficient = drag[state];
   if (coefficient === null) return null;
   if (drag.basis === "wing") return coefficient;
-  if (engines.kind !== "piston" || !wing) return null;
+  if (engines.kind !== "propeller" || !wing) return null;
   return (engines.count * coefficient * Math.PI * engines.propeller.diameter_m ** 2) / 4 / wing.area_m2;
 }
 

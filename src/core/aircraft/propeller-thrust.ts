@@ -49,7 +49,7 @@ export interface ThrustLine {
  */
 export function thrustLine(aircraft: AircraftDocument, slow_mps: number, fast_mps: number): Outcome<ThrustLine> {
   const { engines } = aircraft;
-  if (engines.kind !== "piston")
+  if (engines.kind !== "propeller")
     return failure(
       "no_propeller_thrust",
       `${aircraft.name} has no piston engine and propeller, which this take-off is computed with.`,

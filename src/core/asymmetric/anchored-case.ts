@@ -17,7 +17,7 @@ export function asymmetricCase(question: AsymmetricQuestion): Outcome<Asymmetric
     !aircraft.asymmetric ||
     !aircraft.wing ||
     !aircraft.polar ||
-    (aircraft.engines.kind !== "piston" && aircraft.engines.kind !== "jet") ||
+    (aircraft.engines.kind !== "propeller" && aircraft.engines.kind !== "jet") ||
     aircraft.engines.count !== 2
   )
     return failure(
@@ -83,9 +83,9 @@ function unanchored(question: AsymmetricQuestion): Outcome<Omit<AsymmetricCase, 
       "altitude_m",
     );
   const state = airState(pressureAltitude, air.deviation_K);
-  const criticalHeight_m = engines.kind === "piston" ? engines.criticalHeight_m : null;
+  const criticalHeight_m = engines.kind === "propeller" ? engines.criticalHeight_m : null;
   const s = question.failed === "left" ? 1 : -1;
-  const rotations = engines.kind === "piston" ? engines.propeller.rotation : [];
+  const rotations = engines.kind === "propeller" ? engines.propeller.rotation : [];
   return success({
     question,
     asymmetric,

@@ -70,7 +70,7 @@ describe("minimum control speed", () => {
     const counter = {
       ...larch,
       engines:
-        larch.engines.kind === "piston"
+        larch.engines.kind === "propeller"
           ? { ...larch.engines, propeller: { ...larch.engines.propeller, rotation: [1, -1] as (1 | -1)[] } }
           : larch.engines,
     };

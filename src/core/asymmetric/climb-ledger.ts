@@ -99,7 +99,7 @@ function flown(question: LedgerQuestion) {
 
 /** The state of a dead propeller that drags least; `none` for jets. */
 export function bestPropeller({ aircraft }: Pick<AsymmetricQuestion, "aircraft">): AsymmetricQuestion["deadPropeller"] {
-  const drag = aircraft.engines.kind === "piston" ? aircraft.polar?.deadPropeller : null;
+  const drag = aircraft.engines.kind === "propeller" ? aircraft.polar?.deadPropeller : null;
   if (!drag) return "none";
   return (["feathered", "coarse", "stopped", "windmilling"] as const)
     .filter((state) => drag[state] !== null)

@@ -50,7 +50,7 @@ export function loadingAt(flight: Omit<AsymmetricCase, "cnDeltaR">, eas_mps: num
   const live = engineForce(engines, flight.engineAir, tas_mps, question.setting, flight.sigmaCritical);
   if (!live) throw new Error("loadingAt: expected an engine with thrust, got a turboshaft");
   const alpha = (cl - asymmetric.cl0 - flight.flapCl0) / asymmetric.clAlpha + asymmetric.thrustIncidence_rad;
-  const propeller = engines.kind === "piston" ? engines.propeller : null;
+  const propeller = engines.kind === "propeller" ? engines.propeller : null;
   const arm_m = asymmetric.armY_m + s * rotation * (propeller?.pFactor ?? 0) * (propeller?.diameter_m ?? 0) * alpha;
   const deadDrag_N = q * flight.deadArea_m2;
   const slipstream = propeller
@@ -61,7 +61,7 @@ export function loadingAt(flight: Omit<AsymmetricCase, "cnDeltaR">, eas_mps: num
       (arm_m / wing.span_m)
     : 0;
   const torque =
-    engines.kind === "piston"
+    engines.kind === "propeller"
       ? (rotation * live.power_W) / ((engines.speed_rpm * 2 * Math.PI) / 60) / (qS * wing.span_m)
       : 0;
   return {

@@ -141,7 +141,7 @@ describe("below minimum control speed", () => {
       const counter = {
         ...aircraft,
         engines:
-          aircraft.engines.kind === "piston"
+          aircraft.engines.kind === "propeller"
             ? { ...aircraft.engines, propeller: { ...aircraft.engines.propeller, rotation: [1, -1] as (1 | -1)[] } }
             : aircraft.engines,
       };

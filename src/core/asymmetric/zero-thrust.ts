@@ -45,7 +45,7 @@ export function zeroThrust(question: AsymmetricQuestion, eas_mps: number): Outco
   const { aircraft } = question;
   const { engines } = aircraft;
   const [windmilling, feathered] = [deadDragArea_m2(aircraft, "windmilling"), deadDragArea_m2(aircraft, "feathered")];
-  if (engines.kind !== "piston" || windmilling === null || feathered === null)
+  if (engines.kind !== "propeller" || windmilling === null || feathered === null)
     return failure(
       "no_feathering",
       `${aircraft.name} has no propeller that feathers: there is nothing to imitate.`,

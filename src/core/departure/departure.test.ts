@@ -36,7 +36,7 @@ describe("setting up a departure", () => {
     const thin = (power: number) => {
       const question = demoDepartureQuestion();
       const { engines } = question.aircraft;
-      if (engines.kind !== "piston") throw new Error("a piston engine");
+      if (engines.kind !== "propeller") throw new Error("a piston engine");
       return departureDay({
         ...question,
         aircraft: { ...question.aircraft, engines: { ...engines, thrustLine: { static_N: power, slope_Nspm: 16.5 } } },
@@ -53,7 +53,7 @@ describe("setting up a departure", () => {
       ...rest,
       aircraft: {
         ...aircraft,
-        engines: aircraft.engines.kind === "piston" ? { ...aircraft.engines, thrustLine: null } : aircraft.engines,
+        engines: aircraft.engines.kind === "propeller" ? { ...aircraft.engines, thrustLine: null } : aircraft.engines,
       },
     });
     expect(bare.ok && bare.value.thrust.source).toBe("momentum theory");

@@ -59,7 +59,7 @@ export function engineForce(
   sigmaCritical: number | null,
 ): EngineForce | null {
   switch (engines.kind) {
-    case "piston": {
+    case "propeller": {
       const power_W = Math.max(engines.power_W * powerShare(air.density / RHO0, sigmaCritical) * setting, 0);
       const { efficiency, diameter_m } = engines.propeller;
       const thrust_N = discThrust_N({ power_W, efficiency, diameter_m }, tas_mps, air.density);
@@ -85,7 +85,7 @@ export function engineForce(
 export function deadDragArea_m2(aircraft: AircraftDocument, state: PropellerState): number | null {
   const { engines, polar, wing } = aircraft;
   if (engines.kind === "jet") return engines.deadDragArea_m2;
-  if (engines.kind !== "piston" || !polar?.deadPropeller || !wing || state === "none") return null;
+  if (engines.kind !== "propeller" || !polar?.deadPropeller || !wing || state === "none") return null;
   const coefficient = polar.deadPropeller[state];
   if (coefficient === null) return null;
   // On the wing area the document counts all propellers together.

@@ -92,7 +92,7 @@ describe("gauges of one engine alone", () => {
     expect(read(RUNNING, "exhaust") - ZERO_CELSIUS_K).toBeCloseTo(750, 9);
     // 0.3 kg/kWh: common practice for a piston engine at full power.
     const { engines } = around();
-    const power_W = engines.kind === "piston" ? engines.power_W : NaN;
+    const power_W = engines.kind === "propeller" ? engines.power_W : NaN;
     expect(read(RUNNING, "fuelFlow") * 3600).toBeCloseTo((0.3 * power_W) / 1000, 1);
   });
 

@@ -79,7 +79,7 @@ function jetGauges({ lever }: EngineState, moment: EngineMoment, around: EngineS
   };
 }
 
-type Piston = Extract<AircraftDocument["engines"], { kind: "piston" }>;
+type Piston = Extract<AircraftDocument["engines"], { kind: "propeller" }>;
 
 function pistonGauges(engines: Piston, state: EngineState, moment: EngineMoment, around: EngineSurroundings): Gauges {
   const { air, sigmaCritical } = around;

@@ -31,11 +31,12 @@ export function ofCategory(aircraft: AircraftDocument, category: "single" | "twi
     };
   const count = category === "twin" ? 2 : 1;
   const piston =
-    engines.kind === "piston"
+    engines.kind === "propeller"
       ? engines
       : {
-          kind: "piston" as const,
+          kind: "propeller" as const,
           count,
+          fuelSystem: "carburettor" as const,
           power_W: 119_300,
           speed_rpm: 2700,
           criticalHeight_m: null,

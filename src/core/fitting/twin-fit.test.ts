@@ -49,7 +49,7 @@ function fromItsBook(): AircraftDocument {
     mass: { maximum_kg: 1780, minimum_kg: 1150, usual_kg: 1600, calibration_kg: 1400 },
     wing: { area_m2: 16.5, span_m: 11.2 },
     engines:
-      begun.engines.kind === "piston"
+      begun.engines.kind === "propeller"
         ? { ...begun.engines, power_W: 134_000, propeller: { ...begun.engines.propeller, diameter_m: 1.93 } }
         : begun.engines,
     handbook: {
@@ -92,7 +92,7 @@ describe("a twin fitted to its climb on one engine", () => {
     const off = (factor: number): AircraftDocument => {
       const { engines } = book;
       if (engines.kind === "jet") return { ...book, engines: { ...engines, thrust_N: engines.thrust_N * factor } };
-      if (engines.kind !== "piston") throw new Error("engines");
+      if (engines.kind !== "propeller") throw new Error("engines");
       return {
         ...book,
         engines: { ...engines, propeller: { ...engines.propeller, efficiency: engines.propeller.efficiency * factor } },
@@ -101,7 +101,7 @@ describe("a twin fitted to its climb on one engine", () => {
     for (const factor of [0.85, 1.15]) {
       const { engines } = value(fitTwin(off(factor))).aircraft;
       const [found, wanted] = [engines, aircraft.engines].map((now) =>
-        now.kind === "jet" ? now.thrust_N : now.kind === "piston" ? now.propeller.efficiency : NaN,
+        now.kind === "jet" ? now.thrust_N : now.kind === "propeller" ? now.propeller.efficiency : NaN,
       );
       expect(found / wanted).toBeCloseTo(1, 5);
     }
@@ -112,7 +112,8 @@ describe("a twin fitted to its climb on one engine", () => {
     const fit = value(fitTwin(demoAircraft(name)));
     expect(fit.doubts).toEqual([]);
     // The fit makes any climb come out: what tells is that it finds the power that the document has.
-    const has = engines.kind === "jet" ? engines.thrust_N : engines.kind === "piston" && engines.propeller.efficiency;
+    const has =
+      engines.kind === "jet" ? engines.thrust_N : engines.kind === "propeller" && engines.propeller.efficiency;
     expect(Math.abs((fit.fitted?.value ?? NaN) / Number(has) - 1)).toBeLessThan(0.005);
     for (const { name: figure, book, model } of fit.residuals)
       expect(Math.abs(model / book - 1), figure).toBeLessThan(figure.startsWith("V_Y") ? 0.08 : 0.02);
@@ -206,7 +207,7 @@ describe("kinds", () => {
     const alder = demoAircraft("alder-s1");
     const twin = ofCategory(alder, "twin");
     expect(twin.engines).toMatchObject({
-      kind: "piston",
+      kind: "propeller",
       count: 2,
       thrustLine: null,
       propeller: { rotation: [1, 1], pFactor: 0.15 },
@@ -219,7 +220,7 @@ describe("kinds", () => {
     });
     const again = ofCategory(jet, "single");
     expect(again).toMatchObject({
-      engines: { kind: "piston", count: 1 },
+      engines: { kind: "propeller", count: 1 },
       asymmetric: null,
       handbook: { glidePropeller: "windmilling" },
     });

@@ -39,7 +39,7 @@ const VMCA_BANK_RAD = radians(5);
 /** The document with its power multiplied; null for engines that are none of two. */
 function withPower(aircraft: AircraftDocument, factor: number): AircraftDocument | null {
   const { engines } = aircraft;
-  if (engines.kind === "piston")
+  if (engines.kind === "propeller")
     return {
       ...aircraft,
       engines: { ...engines, propeller: { ...engines.propeller, efficiency: engines.propeller.efficiency * factor } },
@@ -97,7 +97,8 @@ export function fitTwin(aircraft: AircraftDocument): Outcome<TwinFit> {
       const climb = climbs(factor);
       return !climb.ok || climb.value < printed.climb_mps;
     };
-    const most = aircraft.engines.kind === "piston" ? Math.min(MOST, 1 / aircraft.engines.propeller.efficiency) : MOST;
+    const most =
+      aircraft.engines.kind === "propeller" ? Math.min(MOST, 1 / aircraft.engines.propeller.efficiency) : MOST;
     if (!short(LEAST) || short(most))
       return failure(
         "climb_impossible",
@@ -137,7 +138,7 @@ function held(before: AircraftDocument, aircraft: AircraftDocument): Outcome<Twi
   const fitted =
     printed === null
       ? null
-      : engines.kind === "piston"
+      : engines.kind === "propeller"
         ? { what: "efficiency" as const, value: engines.propeller.efficiency }
         : engines.kind === "jet"
           ? { what: "thrust" as const, value: engines.thrust_N }
@@ -151,7 +152,7 @@ function doubtsOf(
   residuals: readonly Residual[],
 ): string[] {
   const doubts: string[] = [];
-  if (engines.kind === "piston") {
+  if (engines.kind === "propeller") {
     const { efficiency } = engines.propeller;
     if (!(efficiency >= EFFICIENCIES[0] && efficiency <= EFFICIENCIES[1]))
       doubts.push(

@@ -176,7 +176,7 @@ export interface SecureItem {
 
 /** What is made safe before touching down, by height. Common practice; the flight manual's list comes first. */
 export function secureList({ engines, polar }: Pick<AircraftDocument, "engines" | "polar">): SecureItem[] {
-  const piston = engines.kind === "piston";
+  const piston = engines.kind === "propeller" && engines.fuelSystem !== "turbine";
   return [
     { by_m: null, what: "Say it: call, squawk 7700, locator beacon on", why: "Radio reaches farther from height." },
     {
@@ -188,7 +188,9 @@ export function secureList({ engines, polar }: Pick<AircraftDocument, "engines" 
       by_m: 228.6,
       what: piston
         ? "Fuel off, mixture cut off, ignition off: when no restart is wanted any more"
-        : "Engine master levers off, fuel and fire levers as the checklist says",
+        : engines.kind === "propeller"
+          ? "Condition lever cut off, propeller feathered, fuel shut off"
+          : "Engine master levers off, fuel and fire levers as the checklist says",
       why: "Nothing must feed a fire.",
     },
     {

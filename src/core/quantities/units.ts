@@ -2,6 +2,8 @@
 import {
   G0,
   KG_PER_LB,
+  M3_PER_IMPERIAL_GALLON,
+  M3_PER_US_GALLON,
   M_PER_FT,
   M_PER_NMI,
   M_PER_SM,
@@ -70,6 +72,25 @@ export const UNITS = {
     kW: { label: "kW", factor: 1000, digits: 0 },
     hp: { label: "hp", factor: W_PER_HP, digits: 0 },
   },
+  glide: {
+    ratio: { label: ":1", factor: 1, digits: 1 },
+    nmi: { label: "NM/1\u202f000 ft", factor: M_PER_NMI / (1000 * M_PER_FT), digits: 2 },
+    ft: { label: "ft/1\u202f000 ft", factor: 0.001, digits: 0, step: 10 },
+  },
+  area: {
+    m2: { label: "m²", factor: 1, digits: 1 },
+    ft2: { label: "ft²", factor: M_PER_FT ** 2, digits: 0 },
+  },
+  dimension: {
+    m: { label: "m", factor: 1, digits: 3 },
+    ft: { label: "ft", factor: M_PER_FT, digits: 2 },
+    in: { label: "in", factor: M_PER_FT / 12, digits: 1 },
+  },
+  volume: {
+    L: { label: "L", factor: 0.001, digits: 0 },
+    usgal: { label: "US gal", factor: M3_PER_US_GALLON, digits: 1 },
+    impgal: { label: "imp gal", factor: M3_PER_IMPERIAL_GALLON, digits: 1 },
+  },
 } as const satisfies Record<string, Record<string, Unit>>;
 
 /** A kind of quantity with a choice of units. */
@@ -90,6 +111,10 @@ export const DEFAULT_UNITS: UnitChoice = {
   verticalSpeed: "fpm",
   force: "lbf",
   power: "kW",
+  glide: "ratio",
+  area: "m2",
+  dimension: "m",
+  volume: "L",
 };
 
 /** The unit's entry; the default one when the name is unknown (a stored choice of an older version). */

@@ -41,6 +41,46 @@ export const PISTON_FLOW: readonly CauseItem[] = [
   { id: "starter", name: "Propeller", action: "fine; starter if it stands still", time_s: 8, symptoms: [] },
 ];
 
+/** What an engine with injection has in place of the carburettor's heat. */
+const ALTERNATE_AIR: CauseItem = {
+  id: "heat",
+  name: "Alternate air",
+  action: "open, and left there",
+  time_s: 2,
+  symptoms: ["fading", "rough"],
+};
+
+/** The usual flow with injection. Common practice. */
+const INJECTION_FLOW: readonly CauseItem[] = PISTON_FLOW.map((item) => (item.id === "heat" ? ALTERNATE_AIR : item));
+
+/** The usual flow of a turboprop that has flamed out, before it is lit again. Common practice. */
+export const TURBOPROP_FLOW: readonly CauseItem[] = [
+  {
+    id: "last",
+    name: "Last touched",
+    action: "what did I touch last? put it back",
+    time_s: 2,
+    symptoms: ["after-change"],
+  },
+  { id: "lever", name: "Power lever", action: "idle", time_s: 2, symptoms: [] },
+  {
+    id: "fuel",
+    name: "Fuel",
+    action: "shut-off open, selector both, quantity",
+    time_s: 4,
+    symptoms: ["sudden", "surging"],
+  },
+  { id: "pump", name: "Boost pump", action: "on", time_s: 2, symptoms: ["surging", "sudden"] },
+  {
+    id: "inlet",
+    name: "Inertial separator",
+    action: "open; ignition on in ice or rain",
+    time_s: 3,
+    symptoms: ["fading", "rough"],
+  },
+  { id: "condition", name: "Condition lever", action: "cut off, until it is lit again", time_s: 3, symptoms: [] },
+];
+
 /** What follows a check that brought nothing, with time to spare. Common practice. */
 export const AFTER_CHECK: readonly CauseItem[] = [
   { id: "call", name: "Call", action: "distress call, 7700, locator beacon on", time_s: 15, symptoms: [] },
@@ -61,14 +101,23 @@ export const AFTER_CHECK: readonly CauseItem[] = [
 ];
 
 /**
- * The flow of an aircraft: its own, or the usual one of a piston engine; none for engines that are lit again rather
+ * The flow of an aircraft: its own, or the usual one of its kind of engine; none for jets, which are lit again rather
  * than checked.
  */
 export function causeFlow({
   engines,
   causeFlow: own,
 }: Pick<AircraftDocument, "engines" | "causeFlow">): readonly CauseItem[] {
-  return own ?? (engines.kind === "piston" ? PISTON_FLOW : []);
+  if (own) return own;
+  if (engines.kind !== "propeller") return [];
+  switch (engines.fuelSystem) {
+    case "carburettor":
+      return PISTON_FLOW;
+    case "injection":
+      return INJECTION_FLOW;
+    case "turbine":
+      return TURBOPROP_FLOW;
+  }
 }
 
 /** The items with what the symptom points to in front, each group in the flow's own order; null keeps the order. */

@@ -196,10 +196,10 @@ function thrustOf({ engines }: AircraftDocument, mass_kg: number): ThrustOverWei
   const weight = mass_kg * G0;
   if (engines.kind === "turboshaft") return null;
   const sigmaCritical =
-    engines.kind === "piston" && engines.criticalHeight_m !== null
+    engines.kind === "propeller" && engines.criticalHeight_m !== null
       ? airAtAltitude(engines.criticalHeight_m, { qnh_Pa: P0_PA, deviation_K: 0 }).sigma
       : null;
-  if (engines.kind === "piston" && engines.thrustLine) {
+  if (engines.kind === "propeller" && engines.thrustLine) {
     const { static_N, slope_Nspm } = engines.thrustLine;
     // The line holds about climb speed; beyond it the propeller's disc gives less.
     return (tas, air) =>

@@ -354,13 +354,13 @@ describe("minutes left, summed again", () => {
       theta: state.temperature_K / T0_K,
       speedOfSound_mps: state.speedOfSound_mps,
     };
-    const critical = engines.kind === "piston" ? engines.criticalHeight_m : null;
+    const critical = engines.kind === "propeller" ? engines.criticalHeight_m : null;
     const sigmaCritical = critical === null ? null : airAtAltitude(critical, STANDARD).sigma;
     const live =
       engines.kind === "turboshaft"
         ? 0
         : engines.count * (engineForce(engines, air, tas_mps, 1, sigmaCritical)?.thrust_N ?? 0);
-    if (engines.kind !== "piston" || !engines.thrustLine) return live;
+    if (engines.kind !== "propeller" || !engines.thrustLine) return live;
     const sigma = state.density / RHO0;
     const share =
       sigmaCritical === null

@@ -11,7 +11,7 @@ describe("situation document", () => {
   });
 
   it.each([
-    [{ ...DEMO, version: 5 }, "future_version", "version"],
+    [{ ...DEMO, version: 9 }, "future_version", "version"],
     [{ ...DEMO, schema: "something/else" }, "situation_invalid", "schema"],
     [null, "situation_invalid", "schema"],
     ["text", "situation_invalid", "schema"],

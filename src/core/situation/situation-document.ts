@@ -1,6 +1,7 @@
 // The situation that all stages share: one aircraft, one moment, one pilot. Versioned; validated on the way in and out.
 import { z } from "zod";
 import { Configuration } from "../aircraft/configuration";
+import { Load } from "../aircraft/loading-plan";
 import { WindColumn } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
 import { DeparturePlan } from "./departure-plan";
@@ -40,12 +41,14 @@ export type ApproachPlan = z.infer<typeof ApproachPlan>;
  */
 export const SituationDocument = z.strictObject({
   schema: z.literal("utrimax/situation"),
-  version: z.literal(4),
+  version: z.literal(5),
   name: z.string().trim().min(1, "A situation needs a name.").max(80, "At most 80 characters."),
   aircraftId: z.string().min(1).max(64),
   mass_kg: range(50, 700_000, "A mass is between 50 kg and 700 t."),
   /** 0 at the forward limit, 1 at the aft limit. */
   centreOfGravity: range(0, 1, "The centre of gravity lies between its limits: 0 forward, 1 aft."),
+  /** What is on board, where mass and centre of gravity come from it; null where they are typed. */
+  load: Load.nullable(),
   configuration: Configuration,
   position: LatLon,
   altitude_m: range(-500, 15_000, "An altitude is −500 m to 15 000 m (49 200 ft)."),

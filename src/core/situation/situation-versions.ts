@@ -29,10 +29,14 @@ function nothingLeftOut(old: OldDocument): OldDocument {
   };
 }
 
+/** Version 4 did not say what is on board. */
+const withLoad = (old: OldDocument): OldDocument => ({ load: null, ...old });
+
 const versions = versionedDocument("utrimax/situation", "situation", SituationDocument, [
   withDeparture,
   withOneEngine,
   nothingLeftOut,
+  withLoad,
 ]);
 
 /** A situation of this or an earlier version, brought up to this one. */

@@ -16,6 +16,10 @@ const KIND_WORDS: Record<QuantityKind, string> = {
   verticalSpeed: "Rate of descent",
   force: "Force and thrust",
   power: "Engine power",
+  glide: "Best glide",
+  area: "Wing area",
+  dimension: "Wing span and arms",
+  volume: "Fuel",
 };
 
 /** The units that everything is shown and typed in. */

@@ -38,6 +38,7 @@ export function AircraftEditor() {
       change(({ landing, departure }) => ({
         aircraftId,
         mass_kg: next.mass.usual_kg,
+        load: null,
         configuration: cleanGlide(next),
         landing: { ...landing, flap: null },
         departure: { ...departure, flap: null, landingFlap: null, climb_mps: null },

@@ -1,4 +1,5 @@
 "use client";
+import { usualLoad } from "@/core/aircraft/loading";
 import { clamp } from "@/core/numeric/clamp";
 import { SituationDocument } from "@/core/situation/situation-document";
 import { NumberField } from "@/ui/kit/forms/NumberField";
@@ -7,6 +8,8 @@ import { checkBy } from "@/ui/kit/forms/fault";
 import { useAircraft } from "./useAircraft";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { ChipEditor } from "./ChipEditor";
+import { LoadFields } from "./LoadFields";
+import { loadChange, loadState } from "./load";
 import { useSituation } from "./situation-store";
 import { useChanged } from "./useChanged";
 
@@ -17,6 +20,7 @@ export function MassEditor() {
   const { document } = useAircraft();
   const mass_kg = useSituation((state) => state.current.mass_kg);
   const centreOfGravity = useSituation((state) => state.current.centreOfGravity);
+  const load = useSituation((state) => state.current.load);
   const change = useSituation((state) => state.change);
   const format = useFormat();
   const { minimum_kg, maximum_kg } = document.mass;
@@ -26,12 +30,15 @@ export function MassEditor() {
     if (value > maximum_kg + 0.5) return `Above the maximum mass of ${document.name}: ${range}.`;
     return value < minimum_kg - 0.5 ? `Below the minimum mass of ${document.name}: ${range}.` : null;
   };
+  const { loading } = document;
+  const state = loadState(document, load);
+  const changed = useChanged("mass_kg", "centreOfGravity", "load");
   return (
     <ChipEditor
       label="Mass"
-      value={format("mass", mass_kg)}
-      changed={useChanged("mass_kg", "centreOfGravity")}
-      width={280}
+      value={state?.fault ? "outside limits" : format("mass", mass_kg)}
+      changed={changed}
+      width={loading && load ? 440 : 280}
     >
       <QuantityField
         label="Mass"
@@ -40,8 +47,8 @@ export function MassEditor() {
         step={10}
         autoFocus
         check={check}
-        onChange={(value) => change({ mass_kg: clamp(value, minimum_kg, maximum_kg) })}
-        hint={range}
+        onChange={(value) => change({ mass_kg: clamp(value, minimum_kg, maximum_kg), load: null })}
+        hint={load ? `from seats and fuel; ${range}` : range}
       />
       <NumberField
         label="Centre of gravity, share from forward to aft limit"
@@ -50,9 +57,24 @@ export function MassEditor() {
         digits={0}
         step={10}
         check={(shown) => cgCheck(shown / 100) && "0 % is the forward limit, 100 % the aft limit."}
-        onChange={(shown) => change({ centreOfGravity: shown / 100 })}
+        onChange={(shown) => change({ centreOfGravity: shown / 100, load: null })}
         hint="Glides do not depend on it in this model; control on one engine does."
       />
+      {loading && (
+        <section className="flex flex-col gap-3 border-t border-rule pt-3" aria-label="Seats and fuel">
+          {load ? (
+            <LoadFields plan={loading} load={load} columns="grid-cols-2" />
+          ) : (
+            <button
+              type="button"
+              className="btn btn-quiet self-start"
+              onClick={() => change(loadChange(document, usualLoad(loading)))}
+            >
+              From seats and fuel
+            </button>
+          )}
+        </section>
+      )}
     </ChipEditor>
   );
 }

@@ -52,6 +52,7 @@ export function situationOfLink(
   const change: Partial<SituationDocument> = {
     aircraftId: parts.aircraft ?? current.aircraftId,
     mass_kg: parts.mass_kg ?? current.mass_kg,
+    load: parts.mass_kg === null && parts.aircraft === null ? current.load : null,
     position: {
       latitude_deg: parts.lat_deg ?? current.position.latitude_deg,
       longitude_deg: parts.lon_deg ?? current.position.longitude_deg,

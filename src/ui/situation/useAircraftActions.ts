@@ -22,7 +22,7 @@ const LIMIT = 1024 * 1024;
 export function flyAircraft(id: string, document: AircraftDocument): void {
   useSituation
     .getState()
-    .change({ aircraftId: id, mass_kg: document.mass.usual_kg, configuration: cleanGlide(document) });
+    .change({ aircraftId: id, mass_kg: document.mass.usual_kg, load: null, configuration: cleanGlide(document) });
 }
 
 /** What can be done with aircraft as a whole; each says what went wrong and changes nothing then. */
@@ -92,7 +92,7 @@ export function useAircraftActions() {
       }
       const { mass_kg } = useSituation.getState().current;
       if (!(mass_kg >= document.mass.minimum_kg && mass_kg <= document.mass.maximum_kg))
-        useSituation.getState().change({ mass_kg: document.mass.usual_kg });
+        useSituation.getState().change({ mass_kg: document.mass.usual_kg, load: null });
       noteAircraft([{ id, shared: false, version: answer.value.version, document }]);
       changed();
       toast(`“${document.name}” is saved.`);

@@ -1,18 +1,24 @@
 "use client";
 import { useCallback } from "react";
+import { indicated_mps } from "@/core/aircraft/airspeed-calibration";
 import { formatSi } from "@/core/quantities/units";
 import { useAircraft } from "./useAircraft";
 import { useUnits } from "@/ui/kit/units/units-store";
 
-/** Formats an airspeed in the user's unit and, where the aircraft's instrument shows another, in that one too. */
+/**
+ * Formats an airspeed as the aircraft's indicator shows it, and in the user's unit where the instrument has another.
+ *
+ * @param speed_mps - equivalent, taken as calibrated: they differ by less than a knot at a light aeroplane's heights
+ */
 export function useAirspeed(): (speed_mps: number) => string {
   const unit = useUnits((state) => state.units.speed);
-  const { speedUnit } = useAircraft().document;
+  const { speedUnit, airspeedCalibration } = useAircraft().document;
   return useCallback(
-    (speed_mps: number) =>
-      speedUnit === unit
-        ? formatSi("speed", unit, speed_mps)
-        : `${formatSi("speed", speedUnit, speed_mps)} (${formatSi("speed", unit, speed_mps)})`,
-    [speedUnit, unit],
+    (speed_mps: number) => {
+      const shown_mps = indicated_mps(airspeedCalibration, speed_mps);
+      const shown = `${formatSi("speed", speedUnit, shown_mps)}${airspeedCalibration ? " IAS" : ""}`;
+      return speedUnit === unit ? shown : `${shown} (${formatSi("speed", unit, shown_mps)})`;
+    },
+    [speedUnit, airspeedCalibration, unit],
   );
 }

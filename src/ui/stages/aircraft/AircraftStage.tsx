@@ -6,6 +6,7 @@ import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
 import { AircraftList } from "./AircraftList";
 import { HandbookForm } from "./HandbookForm";
+import { LoadingView } from "./LoadingView";
 import { MassTable } from "./MassTable";
 import { PolarView } from "./PolarView";
 import { ShelfView } from "./ShelfView";
@@ -16,12 +17,13 @@ import { useEdited } from "./useEdited";
 import { missingFigures } from "./notes";
 import { useNumbersCard } from "./useNumbersCard";
 
-const VIEWS = ["polar", "shelf", "stall", "mass", "handbook"] as const;
+const VIEWS = ["polar", "shelf", "stall", "mass", "loading", "handbook"] as const;
 const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = {
   polar: "Sink and speed",
   shelf: "Drag shelf",
   stall: "Stall",
   mass: "By mass",
+  loading: "Seats and fuel",
   handbook: "Handbook and fit",
 };
 
@@ -75,6 +77,9 @@ export function AircraftStage() {
       </StageView>
       <StageView value="mass" className="bg-sheet">
         <MassTable onCard={makeCard} />
+      </StageView>
+      <StageView value="loading" className="bg-sheet">
+        <LoadingView />
       </StageView>
       <StageView value="handbook" className="bg-sheet">
         <HandbookForm />

@@ -52,7 +52,7 @@ export function FitPanel() {
           )}
         </div>
         <div className="flex flex-col gap-2">
-          {document.engines.kind === "piston" && (
+          {document.engines.kind === "propeller" && (
             <ChoiceField
               label="Propeller in the book’s glide"
               value={document.handbook.glidePropeller}
@@ -116,7 +116,7 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
         {document.polar && (
           <span className="ml-3 text-[13px] text-ink2">
             in the model now: k <span className="num">{document.polar.k.toFixed(4)}</span>,{" "}
-            {document.engines.kind === "piston" ? "CD0 without propeller" : "CD0"}{" "}
+            {document.engines.kind === "propeller" ? "CD0 without propeller" : "CD0"}{" "}
             <span className="num">{document.polar.cd0.toFixed(4)}</span>
           </span>
         )}

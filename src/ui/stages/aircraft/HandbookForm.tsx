@@ -6,12 +6,15 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { TextField } from "@/ui/kit/forms/TextField";
+import { CalibrationFields } from "./CalibrationFields";
 import { Coefficient } from "./Coefficient";
 import { FitPanel } from "./FitPanel";
 import { FlapFields } from "./FlapFields";
 import { Group } from "./Group";
 import { faultAt, noteAt } from "./notes";
 import { JetFields } from "./JetFields";
+import { LoadingFields } from "./LoadingFields";
+import { PROPELLER_KINDS, ofPropellerKind, propellerKind } from "./propeller-kind";
 import { QuantityNote } from "./QuantityNote";
 import { TwinFields } from "./TwinFields";
 import { useEdited } from "./useEdited";
@@ -23,6 +26,12 @@ const CATEGORIES: readonly { value: AircraftDocument["category"]; label: string 
   { value: "helicopter", label: "helicopter" },
   { value: "gyroplane", label: "gyroplane" },
 ];
+
+const FUEL_SYSTEMS = [
+  { value: "carburettor", label: "carburettor" },
+  { value: "injection", label: "injection" },
+  { value: "turbine", label: "turbine" },
+] as const;
 
 /** Any number goes in while it is typed; what it makes of the whole document is said beside the field. */
 const anyPositive = (value: number) => (value > 0 ? null : "More than 0.");
@@ -118,21 +127,20 @@ export function HandbookForm() {
           onChange={(usual_kg) => setMass({ usual_kg })}
           hint="situations begin with it"
         />
-        <NumberField
+        <QuantityField
           label="Wing area"
+          kind="area"
           value={document.wing?.area_m2 ?? null}
-          unit="m²"
-          digits={1}
           step={0.1}
           check={anyPositive}
           onChange={(area_m2) => change((now) => ({ ...now, wing: { span_m: now.wing?.span_m ?? 11, area_m2 } }))}
           hint={noteAt(edited, "wing.area_m2") ?? "with the part in the fuselage"}
         />
-        <NumberField
+        <QuantityField
           label="Wing span"
+          kind="dimension"
           value={document.wing?.span_m ?? null}
-          unit="m"
-          digits={1}
+          digits={2}
           step={0.1}
           check={anyPositive}
           onChange={(span_m) => change((now) => ({ ...now, wing: { area_m2: now.wing?.area_m2 ?? 16, span_m } }))}
@@ -170,11 +178,10 @@ export function HandbookForm() {
           (vbg_mps) => setHandbook({ vbg_mps }),
           "engine stopped, still air",
         )}
-        <NumberField
+        <QuantityField
           label="Best glide ratio"
+          kind="glide"
           value={handbook.bestGlideRatio}
-          unit=":1"
-          digits={1}
           step={0.1}
           check={anyPositive}
           onChange={(bestGlideRatio) => setHandbook({ bestGlideRatio })}
@@ -278,28 +285,55 @@ export function HandbookForm() {
             ))}
         </Group>
       )}
-      {engines.kind === "piston" && (
-        <Group title="Engine and propeller: for the take-off">
+      {engines.kind === "propeller" && (
+        <Group title="Engine and propeller">
+          <ChoiceField
+            label="Fuel comes by"
+            value={engines.fuelSystem}
+            onChange={(fuelSystem) =>
+              change((now) =>
+                now.engines.kind === "propeller" ? { ...now, engines: { ...now.engines, fuelSystem } } : now,
+              )
+            }
+            choices={FUEL_SYSTEMS.filter(({ value }) => value !== "turbine" || engines.count === 1)}
+            hint="the usual cause check follows it"
+          />
+          {document.polar?.deadPropeller && (
+            <ChoiceField
+              label="Propeller"
+              value={propellerKind(document.polar.deadPropeller)}
+              onChange={(kind) =>
+                change((now) =>
+                  now.polar?.deadPropeller
+                    ? { ...now, polar: { ...now.polar, deadPropeller: ofPropellerKind(now.polar.deadPropeller, kind) } }
+                    : now,
+                )
+              }
+              choices={PROPELLER_KINDS}
+              hint="what it can do when the engine is dead"
+            />
+          )}
           <QuantityField
             label={engines.count > 1 ? "Power of each engine" : "Power"}
             kind="power"
             value={engines.power_W}
             check={anyPositive}
             onChange={(power_W) =>
-              change((now) => (now.engines.kind === "piston" ? { ...now, engines: { ...now.engines, power_W } } : now))
+              change((now) =>
+                now.engines.kind === "propeller" ? { ...now, engines: { ...now.engines, power_W } } : now,
+              )
             }
             hint="full power at sea level"
           />
-          <NumberField
+          <QuantityField
             label="Propeller diameter"
+            kind="dimension"
             value={engines.propeller.diameter_m}
-            unit="m"
-            digits={2}
             step={0.01}
             check={anyPositive}
             onChange={(diameter_m) =>
               change((now) =>
-                now.engines.kind === "piston"
+                now.engines.kind === "propeller"
                   ? { ...now, engines: { ...now.engines, propeller: { ...now.engines.propeller, diameter_m } } }
                   : now,
               )
@@ -315,7 +349,7 @@ export function HandbookForm() {
             check={(value) => (value > 0 && value <= 1 ? null : "0 to 1; 0.75 to 0.8 is usual.")}
             onChange={(efficiency) =>
               change((now) =>
-                now.engines.kind === "piston"
+                now.engines.kind === "propeller"
                   ? { ...now, engines: { ...now.engines, propeller: { ...now.engines.propeller, efficiency } } }
                   : now,
               )
@@ -335,6 +369,8 @@ export function HandbookForm() {
           />
         </Group>
       )}
+      <CalibrationFields edited={edited} />
+      <LoadingFields edited={edited} />
       {engines.kind === "jet" && <JetFields edited={edited} engines={engines} />}
       {(document.category === "twin" || document.category === "jet") && <TwinFields edited={edited} />}
     </div>

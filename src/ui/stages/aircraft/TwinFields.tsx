@@ -166,7 +166,7 @@ export function TwinFields({ edited }: { edited: Edited }) {
             hint="behind the hinge: for the pedal force"
             onChange={(rudderArea_m2) => setControls({ rudderArea_m2 })}
           />
-          {engines.kind === "piston" && (
+          {engines.kind === "propeller" && (
             <>
               <ChoiceField
                 label="Propellers turn"
@@ -177,7 +177,7 @@ export function TwinFields({ edited }: { edited: Edited }) {
                 ]}
                 onChange={(turning) =>
                   change((now) =>
-                    now.engines.kind === "piston"
+                    now.engines.kind === "propeller"
                       ? {
                           ...now,
                           engines: {
@@ -200,12 +200,12 @@ export function TwinFields({ edited }: { edited: Edited }) {
                 hint="critical altitude; empty: naturally aspirated"
                 onChange={(criticalHeight_m) =>
                   change((now) =>
-                    now.engines.kind === "piston" ? { ...now, engines: { ...now.engines, criticalHeight_m } } : now,
+                    now.engines.kind === "propeller" ? { ...now, engines: { ...now.engines, criticalHeight_m } } : now,
                   )
                 }
                 onClear={() =>
                   change((now) =>
-                    now.engines.kind === "piston"
+                    now.engines.kind === "propeller"
                       ? { ...now, engines: { ...now.engines, criticalHeight_m: null } }
                       : now,
                   )
@@ -222,7 +222,7 @@ export function TwinFields({ edited }: { edited: Edited }) {
 
 /** What the printed climb asks for, beside what the document has. */
 function askedFor({ fitted }: TwinFit, { engines }: AircraftDocument, format: Format): string {
-  if (fitted?.what === "efficiency" && engines.kind === "piston")
+  if (fitted?.what === "efficiency" && engines.kind === "propeller")
     return `The climb asks for a propeller efficiency of ${fitted.value.toFixed(3)}; the model has ${engines.propeller.efficiency.toFixed(3)}.`;
   if (fitted?.what === "thrust" && engines.kind === "jet")
     return `The climb asks for ${format("force", fitted.value)} of each engine; the model has ${format("force", engines.thrust_N)}.`;

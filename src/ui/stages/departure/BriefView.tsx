@@ -5,11 +5,11 @@ import { BRIEF_CAUTION } from "@/core/departure/brief";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { PracticeTable } from "./PracticeTable";
 import { currentChance, useDeparture } from "@/ui/answers/departure-store";
-import { useBrief } from "./useBrief";
+import { useDepartureBrief } from "@/ui/answers/useDepartureBrief";
 
 /** The brief to read aloud, the card, and the practice at height. */
 export function BriefView({ onCard }: { onCard: (() => void) | null }) {
-  const brief = useBrief();
+  const brief = useDepartureBrief();
   const height_m = useDeparture((state) => state.height_m);
   const gates = useDeparture((state) => currentChance(state)?.gates);
   const format = useFormat();

@@ -7,7 +7,7 @@ import { formatMargin } from "@/ui/kit/units/margin";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { useAirspeed } from "@/ui/situation/useAirspeed";
-import { gateDecision } from "./departure-words";
+import { gateDecision } from "@/ui/answers/departure-words";
 import { currentChance, sideOf, turnsBack, useDeparture, type DepartureScan } from "@/ui/answers/departure-store";
 import { STANDING_TONE, nearestAhead, optionsAt, standingOf } from "./options";
 

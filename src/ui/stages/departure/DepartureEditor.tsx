@@ -1,5 +1,5 @@
 "use client";
-import { RunwayFields } from "./RunwayFields";
+import { RunwayFields } from "@/ui/situation/RunwayFields";
 import { degrees, radians } from "@/core/quantities/angle";
 import { M_PER_FT } from "@/core/quantities/constants";
 import { DeparturePlan } from "@/core/situation/departure-plan";

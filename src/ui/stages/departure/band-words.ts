@@ -1,7 +1,7 @@
 import { TOP_M } from "@/core/departure/departure-day";
 import type { Format } from "@/ui/kit/units/units-store";
 import type { DepartureScan } from "@/ui/answers/departure-store";
-import { bandsInWords } from "./departure-words";
+import { bandsInWords } from "@/ui/answers/departure-words";
 
 /** Climb that goes farther than the glide comes back, within this share, is named as the reason. */
 const OUTFLOWN_BELOW = 0.05;

@@ -12,7 +12,7 @@ import { formatWind } from "@/ui/situation/wind-words";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import type { DepartureCardContent } from "./DepartureCardPdf";
 import { useDeparture } from "@/ui/answers/departure-store";
-import { useBrief } from "./useBrief";
+import { useDepartureBrief } from "@/ui/answers/useDepartureBrief";
 
 /**
  * The card of the present answers as a PDF, offered to the print command while the stage is open; null until the chance
@@ -21,7 +21,7 @@ import { useBrief } from "./useBrief";
 export function useDepartureCard(): (() => void) | null {
   const scan = useDeparture((state) => state.scan);
   const chance = useDeparture((state) => state.chance);
-  const brief = useBrief();
+  const brief = useDepartureBrief();
   const wind = useSituation((state) => state.current.wind);
   const units = useUnits((state) => state.units);
   const format = useFormat();

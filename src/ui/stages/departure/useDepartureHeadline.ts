@@ -4,8 +4,8 @@ import { useTakeOff } from "@/ui/answers/take-off-store";
 import { useHasTwoEngines } from "@/ui/answers/useTakeOffAnswer";
 import { useFormat } from "@/ui/kit/units/units-store";
 import type { Headline } from "../stage-face";
-import { gateHeadline } from "./departure-words";
-import { takeOffHeadline } from "./take-off/take-off-words";
+import { gateHeadline } from "@/ui/answers/departure-words";
+import { takeOffHeadline } from "@/ui/answers/take-off-words";
 
 /** For singles the gate, for twins and jets whether and from where it climbs away. */
 export function useDepartureHeadline(): Headline | undefined {

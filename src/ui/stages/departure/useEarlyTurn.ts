@@ -7,7 +7,7 @@ import { M_PER_FT } from "@/core/quantities/constants";
 import type { Work } from "@/ui/kit/lanes/core-link";
 import { askAll } from "@/ui/kit/lanes/lanes";
 import { useFormat } from "@/ui/kit/units/units-store";
-import { bandsInWords } from "./departure-words";
+import { bandsInWords } from "@/ui/answers/departure-words";
 import { useDeparture } from "@/ui/answers/departure-store";
 
 /** Where an early turn is tried when the plan has none: 300 ft, the least that is usual. */

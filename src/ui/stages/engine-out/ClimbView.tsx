@@ -111,7 +111,7 @@ function Waiting() {
   const { engines } = question.aircraft;
   return (
     <section aria-label="Waiting">
-      {engines.kind === "piston" && (
+      {engines.kind === "propeller" && (
         <>
           <SliderField
             label="Feathered after"

@@ -62,7 +62,7 @@ export function TrialSwitches({ day = false }: { day?: boolean }) {
           { value: "right", label: "right engine" },
         ]}
       />
-      {engines.kind === "piston" && (
+      {engines.kind === "propeller" && (
         <ChoiceField
           label="Its propeller"
           value={trial.deadPropeller ?? "windmilling"}

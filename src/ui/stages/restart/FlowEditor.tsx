@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp, ListChecks, Plus, Trash2, X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import { useState } from "react";
 import { CauseItem, type Symptom } from "@/core/aircraft/cause-item";
-import { PISTON_FLOW, causeFlow } from "@/core/restart/cause-flow";
+import { causeFlow } from "@/core/restart/cause-flow";
 import { useAircraftActions } from "@/ui/situation/useAircraftActions";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { TextField } from "@/ui/kit/forms/TextField";
@@ -59,7 +59,7 @@ export function FlowEditor() {
             <button
               type="button"
               className="btn btn-quiet"
-              onClick={() => setItems(PISTON_FLOW.map((item) => ({ ...item })))}
+              onClick={() => setItems(causeFlow({ ...document, causeFlow: null }).map((item) => ({ ...item })))}
             >
               The usual one
             </button>

@@ -5,7 +5,7 @@ import { TAKE_OFF_CAUTION } from "@/core/take-off/take-off-brief";
 import { useFormat } from "@/ui/kit/units/units-store";
 import type { PathEventKind } from "@/core/take-off/take-off-path";
 import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
-import { useTakeOffBrief } from "./useTakeOffBrief";
+import { useTakeOffBrief } from "@/ui/answers/useTakeOffBrief";
 import { useTakeOffCard } from "./useTakeOffCard";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 

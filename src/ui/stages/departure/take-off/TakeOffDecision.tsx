@@ -4,7 +4,7 @@ import { Cautions } from "@/ui/kit/page/Cautions";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
-import { returnInWords, takeOffDecision } from "./take-off-words";
+import { returnInWords, takeOffDecision } from "@/ui/answers/take-off-words";
 
 /** Side wind that is named, m/s: 10 kt. Common practice. */
 const SIDE_MPS = 5.144;

@@ -1,5 +1,5 @@
 "use client";
-import { RunwayFields } from "../RunwayFields";
+import { RunwayFields } from "@/ui/situation/RunwayFields";
 import { Plus, Trash2 } from "lucide-react";
 import { Obstacle, TakeOffPlan } from "@/core/situation/take-off-plan";
 import { NumberField } from "@/ui/kit/forms/NumberField";

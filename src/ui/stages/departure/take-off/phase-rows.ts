@@ -1,7 +1,7 @@
 import type { Phases } from "@/core/take-off/phases";
 import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import type { Format } from "@/ui/kit/units/units-store";
-import { climbsAway } from "./take-off-words";
+import { climbsAway } from "@/ui/answers/take-off-words";
 
 type Phase = "stop" | "land" | "ahead" | "go";
 

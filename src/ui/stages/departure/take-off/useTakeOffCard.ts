@@ -6,7 +6,7 @@ import { offerCard } from "@/ui/kit/print/card-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import type { TakeOffCardContent } from "./TakeOffCardPdf";
-import { takeOffDecision } from "./take-off-words";
+import { takeOffDecision } from "@/ui/answers/take-off-words";
 
 /** Makes the card of the present answer, and offers it to the print command while its view is open. */
 export function useTakeOffCard(answer: TakeOffAnswer, brief: readonly string[]): () => void {

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { takeOffAnswer } from "@/core/take-off/take-off-answer";
 import { formatIn } from "@/ui/kit/units/units-store";
-import { demoTakeOffQuestion } from "../../../../../demo/demo-take-off";
+import { demoTakeOffQuestion } from "../../../demo/demo-take-off";
 import { returnInWords, takeOffDecision, takeOffHeadline } from "./take-off-words";
 
 const format = formatIn(DEFAULT_UNITS);

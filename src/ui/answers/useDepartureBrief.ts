@@ -6,7 +6,7 @@ import { useUnits } from "@/ui/kit/units/units-store";
 import { currentChance, useDeparture } from "@/ui/answers/departure-store";
 
 /** The brief of the present answers; null until the chance is known. */
-export function useBrief(): BriefSentence[] | null {
+export function useDepartureBrief(): BriefSentence[] | null {
   const scan = useDeparture((state) => state.scan);
   const chance = useDeparture(currentChance);
   const units = useUnits((state) => state.units);

@@ -22,6 +22,7 @@ import {
   departureFacts,
   departurePlane,
 } from "@/core/departure/departure-answer";
+import { type WorksFrom, worksFrom } from "@/core/departure/works-from";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { type Outcome, failure, success } from "@/core/outcome";
@@ -53,6 +54,9 @@ export function departureWork(terrain: () => TerrainGrid | null) {
       heights_m: readonly number[],
     ): Outcome<TurnbackAtHeight[]> =>
       withDay(question, (day) => heights_m.map((height_m) => turnbackAt(day, question, height_m, bank_rad))),
+
+    departureWorksFrom: (question: DepartureQuestion, bank_rad: number): Outcome<WorksFrom> =>
+      withDay(question, (day) => worksFrom(day, question, bank_rad)),
 
     departureAhead: (question: DepartureQuestion, heights_m: readonly number[]): Outcome<AheadAtHeight[]> =>
       withDay(question, (day) =>

@@ -44,7 +44,9 @@ pointed.subscribe(() => useDeparture.getState().set({ at: pointed.get().value })
 /** Keeps the scan, the height that is looked at and the chance up to date. */
 export function useDepartureAnswer(): void {
   const asked = useDepartureQuestion();
-  const open = useSelectedLayoutSegment() === "departure";
+  const stage = useSelectedLayoutSegment();
+  const everyBank = stage === "departure";
+  const open = everyBank || stage === "today";
   // The ground ahead is another when another terrain has come.
   const terrain = useTerrain((state) => state.grid);
   const question = asked.ok ? asked.value : null;
@@ -63,12 +65,12 @@ export function useDepartureAnswer(): void {
   useEffect(() => {
     if (!question) return;
     const stop = new AbortController();
-    const timer = setTimeout(() => void scanAll(question, open, stop.signal), SETTLE_MS);
+    const timer = setTimeout(() => void scanAll(question, everyBank, stop.signal), SETTLE_MS);
     return () => {
       clearTimeout(timer);
       stop.abort();
     };
-  }, [question, open, terrain]);
+  }, [question, everyBank, terrain]);
 
   const height_m = useDeparture((state) => state.height_m);
   const choice = useDeparture((state) => state.choice);

@@ -25,7 +25,7 @@ export function Spine() {
       </ol>
       <ul className="mt-3">
         {BESIDE.map((stage, i) => (
-          <StageLink key={stage.slug} stage={stage} number={9 - i} current={stage.slug === here} />
+          <StageLink key={stage.slug} stage={stage} number={(9 + i) % 10} current={stage.slug === here} />
         ))}
       </ul>
       <button

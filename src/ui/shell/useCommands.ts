@@ -34,8 +34,8 @@ export function useCommands(): Command[] {
     ...BESIDE.map(({ slug, name }, i): Command => ({
       title: name,
       group: "Stages",
-      keys: String(9 - i),
-      keyLabel: String(9 - i),
+      keys: String((9 + i) % 10),
+      keyLabel: String((9 + i) % 10),
       run: () => router.push(`/${slug}`),
     })),
     {

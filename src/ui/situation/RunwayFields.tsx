@@ -11,7 +11,7 @@ import { useAircraft } from "@/ui/situation/useAircraft";
 const intersectionCheck = checkBy(DeparturePlan.shape.intersection_m);
 
 /** Where the take-off begins, and with which flap: the same for one engine and for two. */
-export function RunwayFields() {
+export function RunwayFields({ autoFocus = false }: { autoFocus?: boolean }) {
   const plan = useSituation((state) => state.current.departure);
   const position = useSituation((state) => state.current.position);
   const wind = useSituation((state) => state.current.wind);
@@ -27,7 +27,7 @@ export function RunwayFields() {
       <ChoiceField
         label="Runway"
         value={plan.endId ?? ""}
-        autoFocus
+        autoFocus={autoFocus}
         onChange={(id) => set({ endId: id === "" ? null : id })}
         choices={[
           { value: "", label: `into the wind${runways[0] ? `: ${runways[0].name}` : ""}` },

@@ -8,6 +8,7 @@ import { stage as landing } from "./landing/stage";
 import { stage as places } from "./places/stage";
 import { stage as rehearse } from "./rehearse/stage";
 import { stage as restart } from "./restart/stage";
+import { stage as today } from "./today/stage";
 import type { StageFace } from "./stage-face";
 
 /** The stages in the order in which the work is done. */
@@ -23,7 +24,7 @@ export const STAGES: readonly StageFace[] = [
 ];
 
 /** What stands beside the order of work. */
-export const BESIDE: readonly StageFace[] = [places];
+export const BESIDE: readonly StageFace[] = [places, today];
 
 /** All that has an address. */
 export const FACES: readonly StageFace[] = [...STAGES, ...BESIDE];

@@ -10,4 +10,5 @@ export const SLUGS: readonly string[] = [
   "rehearse",
   "debrief",
   "places",
+  "today",
 ];

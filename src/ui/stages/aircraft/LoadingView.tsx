@@ -14,6 +14,9 @@ import { useAircraft } from "@/ui/situation/useAircraft";
 
 const MOMENTS = ["now", "failure", "landing"] as const;
 
+/** Three points that may lie close have their names on three sides. */
+const LABEL_SIDES = { now: "top", failure: "left", landing: "bottom" } as const;
+
 /** What is on board, and where that lies in the limits at take-off, at the failure and at the landing. */
 export function LoadingView() {
   const { document } = useAircraft();
@@ -76,7 +79,7 @@ export function LoadingView() {
               label: {
                 show: moment === "now" || (moments?.[moment].mass_kg ?? 0) < (moments?.now.mass_kg ?? 0) - 1,
                 formatter: MOMENT_WORDS[moment],
-                position: "right",
+                position: LABEL_SIDES[moment],
                 color: ink.of("ink"),
                 textBorderColor: ink.of("sheet"),
                 textBorderWidth: 3,

@@ -68,7 +68,7 @@ export function DepartureEditor() {
     <PlanPopover label="Departure plan" changed={changed} width={460}>
       <h2 className="font-bold">Take-off</h2>
       <div className="grid grid-cols-2 gap-3">
-        <RunwayFields />
+        <RunwayFields autoFocus />
         <div>
           <QuantityField
             label="Climb speed"

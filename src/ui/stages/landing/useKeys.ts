@@ -1,16 +1,8 @@
 "use client";
-import { useMemo } from "react";
-import type { LatLon } from "@/core/earth/geodesic";
-import type { ApproachKeys } from "@/core/landing/approach-keys";
 import type { LandingEnd } from "@/core/landing/landing-end";
-import type { ReachQuestion } from "@/core/landing/reach-question";
-import type { Outcome } from "@/core/outcome";
-import type { Ask } from "@/ui/kit/lanes/asking";
-import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";
-import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";
-import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
-import { useReachQuestion } from "@/ui/answers/useReachQuestion";
+import { useEndKeys } from "@/ui/answers/useEndKeys";
+import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 
 /** The end that is shown, as the library has it; null before there is an answer. */
 export function useShownPlace(): LandingEnd | null {
@@ -18,29 +10,8 @@ export function useShownPlace(): LandingEnd | null {
   return useLandingEnds().find((end) => end.id === id) ?? null;
 }
 
-interface KeysQuestion {
-  readonly question: Omit<ReachQuestion, "ends">;
-  readonly end: LandingEnd;
-  readonly origin: LatLon;
-}
-
-const askKeys: Ask<KeysQuestion, ApproachKeys> = (core, { question, end, origin }) =>
-  core.landingKeys(question, end, origin);
-
 /** Keys of the end that is shown, with the question that they answer. */
-export function useKeys(): {
-  keys: Outcome<ApproachKeys> | null;
-  end: LandingEnd | null;
-  question: Omit<ReachQuestion, "ends">;
-} {
-  const asked = useReachQuestion();
-  const question = useMemo(() => {
-    const { ends: _ends, landing: _landing, day: _day, ...rest } = asked;
-    return rest;
-  }, [asked]);
+export function useKeys(): ReturnType<typeof useEndKeys> & { end: LandingEnd | null } {
   const end = useShownPlace();
-  const origin = usePlaneOrigin();
-  const wanted = useMemo(() => end && { question, end, origin }, [question, end, origin]);
-  const answer = useAnswer(wanted, askKeys, "pointed");
-  return { keys: answer.question?.end.id === end?.id ? outcomeOf(answer) : null, end, question };
+  return { ...useEndKeys(end), end };
 }

@@ -49,7 +49,7 @@ export function TakeOffEditor() {
     <PlanPopover label="Departure plan" changed={changed} width={540}>
       <h2 className="font-bold">Take-off</h2>
       <div className="grid grid-cols-2 gap-3">
-        <RunwayFields />
+        <RunwayFields autoFocus />
         <div>
           <QuantityField
             label="Rotation"

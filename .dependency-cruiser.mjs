@@ -16,7 +16,7 @@ const SOURCE = {
 const CORE = [
   ["quantities", "numeric"],
   ["air", "earth"],
-  ["places"],
+  ["places", "track"],
   ["aircraft"],
   ["situation"],
   ["flight", "engine"],

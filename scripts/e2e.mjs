@@ -5,6 +5,7 @@ import path from "node:path";
 import { prepareDatabase, serve } from "./lib/application.mjs";
 import { ensureBuilt } from "./lib/build.mjs";
 import { startDatabase } from "./lib/database.mjs";
+import { startOutside } from "./lib/outside.mjs";
 import { freePort } from "./lib/ports.mjs";
 import { leave, run, stopAll } from "./lib/processes.mjs";
 import { ROOT, STATE, ensureDebianPackages, ensureNodePackages } from "./lib/setup.mjs";
@@ -30,8 +31,14 @@ try {
       finished ||
       setTimeout(() => void startDatabase(folder, database.port).catch((error) => leave(1, error)), OUTAGE_MS),
   );
+  const outside = await step("stand-ins", startOutside);
   const { address } = await step("server", async () =>
-    serve({ databaseUrl: database.url, port: await freePort(3100), quiet: true, env: { UTRIMAX_RATE_FACTOR: "100" } }),
+    serve({
+      databaseUrl: database.url,
+      port: await freePort(3100),
+      quiet: true,
+      env: { UTRIMAX_RATE_FACTOR: "100", ...outside },
+    }),
   );
   /** @param {string[]} more */
   const playwright = (...more) =>

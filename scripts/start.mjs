@@ -5,6 +5,7 @@ import { healthOf, prepareDatabase, serve } from "./lib/application.mjs";
 import { buildThreads, ensureBuilt } from "./lib/build.mjs";
 import { certificateFor, lanAddresses } from "./lib/certificate.mjs";
 import { databaseAnswers, startDatabase } from "./lib/database.mjs";
+import { startOutside } from "./lib/outside.mjs";
 import { freePort } from "./lib/ports.mjs";
 import { leave } from "./lib/processes.mjs";
 import { STATE, ensureDebianPackages, ensureNodePackages, ensureNodeVersion, ensureStateFolder } from "./lib/setup.mjs";
@@ -37,8 +38,9 @@ try {
   if (dev) await buildThreads();
   else await ensureBuilt();
   await step("schema and demo world", () => prepareDatabase(ownerUrl));
+  const outside = await step("stand-ins", startOutside);
   const port = await freePort(Number(process.env.PORT ?? 3000));
-  const env = lan ? { HOST: "0.0.0.0", ...(await certificateFor(STATE)) } : {};
+  const env = { ...outside, ...(lan ? { HOST: "0.0.0.0", ...(await certificateFor(STATE)) } : {}) };
   const start = async () => (await serve({ databaseUrl, port, dev, env })).server;
   await step("server", () =>
     keepRunning({ name: "The server", start, answers: () => answersWithRoom(port, lan), ...said }),

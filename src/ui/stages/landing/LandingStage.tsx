@@ -1,5 +1,6 @@
 "use client";
 import { workingOfEnd } from "@/ui/answers/workings";
+import dynamic from "next/dynamic";
 import Link from "next/link";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import type { ReactNode } from "react";
@@ -7,6 +8,8 @@ import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
 import { useHeight } from "@/ui/kit/ledger/useHeight";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
+import { useFollow } from "@/ui/situation/follow/follow-store";
+import { FollowMenu } from "@/ui/situation/follow/FollowMenu";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { CallView } from "./CallView";
 import { Decision } from "./Decision";
@@ -34,6 +37,7 @@ export function LandingStage() {
   const refused = useReach((state) => Boolean(state.answer?.issue));
   const pinnedId = useReach((state) => state.pinnedId);
   const pin = useReach((state) => state.pin);
+  const followed = useFollow((state) => state.source !== null || state.fault !== null);
   // What has only the same refusal to show is not offered: the paths say it once.
   const ranked = refused
     ? {}
@@ -73,6 +77,7 @@ export function LandingStage() {
               Follow the best
             </button>
           )}
+          <FollowMenu />
           <ExportMenu onCard={makeCard} />
           <PlanEditor />
         </>
@@ -83,6 +88,7 @@ export function LandingStage() {
       viewsLabel="Views of the landing"
       aside={
         <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledger">
+          {followed && <Followed />}
           {view === "lose" ? <LoseAccount /> : <PathAccount />}
           <LandingCautions view={view} />
         </aside>
@@ -98,6 +104,8 @@ export function LandingStage() {
     </StageFrame>
   );
 }
+
+const Followed = dynamic(() => import("./Followed").then((module) => module.Followed), { loading: () => null });
 
 function Lose() {
   const asked = useLoseAsked();

@@ -1,6 +1,6 @@
 "use client";
 import { useCallback, useEffect, useState } from "react";
-import { spokenLine } from "./today-lines";
+import { spokenLine } from "./spoken-line";
 
 /** Reading aloud by the browser's own voice. */
 export interface Speech {
@@ -36,4 +36,14 @@ export function useSpeech(): Speech {
   // Another page is not read to.
   useEffect(() => () => window.speechSynthesis?.cancel(), []);
   return { able, at, read, stop };
+}
+
+/** Says one line at once; what was being said is cut short. Nothing where the browser has no voice. */
+export function sayNow(line: string): void {
+  const voice = typeof window === "undefined" ? undefined : window.speechSynthesis;
+  if (!voice) return;
+  voice.cancel();
+  const said = new SpeechSynthesisUtterance(spokenLine(line));
+  said.lang = "en";
+  voice.speak(said);
 }

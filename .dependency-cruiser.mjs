@@ -6,6 +6,7 @@ import path from "node:path";
 const SOURCE = {
   core: [],
   types: [],
+  sw: ["ui"],
   workers: ["core"],
   server: ["core"],
   ui: ["core", "workers"],

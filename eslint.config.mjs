@@ -24,6 +24,7 @@ const config = [
       "next-env.d.ts",
       "test-results/**",
       "playwright-report/**",
+      "public/sw.js",
     ],
   },
   ...nextVitals,

@@ -27,6 +27,8 @@ export default defineConfig({
     baseURL: process.env.BASE_URL,
     viewport: { width: 1280, height: 800 },
     launchOptions: chromium,
+    // What is kept in the browser would answer instead of the server; the journey without a network allows it.
+    serviceWorkers: "block",
     trace: "retain-on-failure",
     // A download or a clipboard prompt must not hang a test.
     actionTimeout: 15_000,

@@ -99,9 +99,23 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await expect(page.getByRole("heading", { name: "There is no page here." })).toBeVisible();
     await clean(page);
   },
+  "today, and an aircraft that is followed": async (page) => {
+    await page.keyboard.press("0");
+    await expect(page.getByText(/^Gate /).first()).toBeVisible();
+    for (const tab of ["Brief", "At arm’s length"]) {
+      await page.getByRole("tab", { name: tab }).click();
+      await cleanAndWhole(page);
+    }
+    await page.keyboard.press("6");
+    await cleanDialog(page, () => page.getByRole("button", { name: "Follow", exact: true }).click());
+    await page.getByRole("button", { name: "Follow", exact: true }).click();
+    await page.getByRole("button", { name: "Simulated, from here" }).click();
+    await expect(page.getByRole("region", { name: "Followed" })).toContainText("o’clock");
+    await cleanAndWhole(page);
+  },
   "the Aircraft stage": async (page) => {
     await page.keyboard.press("1");
-    for (const tab of ["Sink and speed", "Drag shelf", "Stall", "By mass", "Handbook and fit"]) {
+    for (const tab of ["Sink and speed", "Drag shelf", "Stall", "By mass", "Seats and fuel", "Handbook and fit"]) {
       await page.getByRole("tab", { name: tab }).click();
       await cleanAndWhole(page);
     }

@@ -27,6 +27,33 @@ export async function buildThreads() {
   });
 }
 
+/** What works without a network: one file that knows the names of all the others. */
+async function buildServiceWorker() {
+  const [{ build }, { getManifest }] = await Promise.all([import("esbuild"), import("@serwist/build")]);
+  const { manifestEntries, warnings } = await getManifest({
+    globDirectory: path.join(ROOT, ".next/static"),
+    globPatterns: ["**/*"],
+    globIgnores: ["**/*.map"],
+    modifyURLPrefix: { "": "/_next/static/" },
+    // Every name has what it holds in it.
+    dontCacheBustURLsMatching: /./,
+    maximumFileSizeToCacheInBytes: 20_000_000,
+  });
+  if (!manifestEntries?.length || warnings.length > 0)
+    throw new Error(`What works without a network has nothing to keep: ${warnings.join(" ")}`);
+  await build({
+    absWorkingDir: ROOT,
+    entryPoints: ["src/sw/service-worker.ts"],
+    outfile: "public/sw.js",
+    bundle: true,
+    minify: true,
+    format: "iife",
+    target: "es2022",
+    define: { "self.__SW_MANIFEST": JSON.stringify(manifestEntries) },
+    logLevel: "warning",
+  });
+}
+
 /** Runs `next build` unless nothing has changed since it last succeeded. */
 export async function ensureBuilt() {
   const built = existsSync(STAMP) ? statSync(STAMP).mtimeMs : 0;
@@ -38,7 +65,7 @@ export async function ensureBuilt() {
       quiet: true,
       env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
     });
-    await buildThreads();
+    await Promise.all([buildThreads(), buildServiceWorker()]);
     await writeFile(STAMP, new Date(began).toISOString());
   });
 }

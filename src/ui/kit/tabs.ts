@@ -14,9 +14,16 @@ function ours(): BroadcastChannel | null {
   return channel;
 }
 
-/** Tells the other tabs. */
+/** Tells the other tabs, and has what works without a network keep the pages as they are now. */
 export function tellTabs(message: TabMessage): void {
   ours()?.postMessage(message);
+  askToKeep();
+}
+
+/** Has the pages kept for when there is no network. */
+export function askToKeep(): void {
+  if (typeof navigator !== "undefined" && "serviceWorker" in navigator)
+    navigator.serviceWorker.controller?.postMessage({ type: "keep" });
 }
 
 /** Listens to the other tabs until the function that is given back is called. */

@@ -6,6 +6,7 @@ import type { StageFace } from "@/ui/stages/stage-face";
 import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { type AwayReason, saveStateOf, useSituation } from "@/ui/situation/situation-store";
 import { useAircraft } from "@/ui/situation/useAircraft";
+import { useOnline } from "./useOffline";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 
 const AWAY: Record<AwayReason, string> = {
@@ -20,6 +21,7 @@ export function StatusBar() {
   const stage = STAGES.find((candidate) => candidate.slug === slug);
   const saveState = useSituation(saveStateOf);
   const awayReason = useSituation((state) => state.awayReason);
+  const online = useOnline();
   const show = useDialogs((state) => state.show);
   return (
     <footer className="col-span-2 flex items-center gap-4 border-t border-rule px-3 py-1 text-[13px] text-ink2">
@@ -36,6 +38,9 @@ export function StatusBar() {
         <kbd className="key">?</kbd> keys
       </button>
       <span className="ml-auto" role="status">
+        {!online && saveState !== "away" && (
+          <span className="text-ochre">No network: all of it works, saving waits.</span>
+        )}
         {saveState === "away" && <strong className="text-ochre">{AWAY[awayReason]}</strong>}
       </span>
       <StandIn />

@@ -22,6 +22,7 @@ import { useUnreadableNotice } from "./UnreadableRows";
 import { Spine } from "./Spine";
 import { StatusBar } from "./StatusBar";
 import { type WorkspaceData, WorkspaceProvider } from "@/ui/library/workspace";
+import { useOffline } from "./useOffline";
 import { ShellKeys } from "./ShellKeys";
 import { adoptPreferences } from "@/ui/library/preferences";
 import { SharedSituation } from "@/ui/situation/SharedSituation";
@@ -83,6 +84,7 @@ function Frame({ children }: { children: ReactNode }) {
   usePlaceSaving();
   useUnreadableNotice();
   useOtherTabs();
+  useOffline();
   useEffect(keepDrafts, []);
   return (
     <Tooltip.Provider delayDuration={400}>

@@ -7,6 +7,8 @@ export interface Draft {
   /** Of the stored situation that it was made from; null in drafts of an older program. */
   readonly version: number | null;
   readonly document: SituationDocument;
+  /** It was to be saved when nothing could be. */
+  readonly asked: boolean;
 }
 
 const key = (id: string) => `utrimax:draft:${id}`;
@@ -16,10 +18,11 @@ export function draftOf(id: string): Draft | undefined {
   const stored = localStorage.getItem(key(id));
   if (!stored) return undefined;
   try {
-    const kept: { version?: unknown; document?: unknown } = JSON.parse(stored);
+    const kept: { version?: unknown; document?: unknown; asked?: unknown } = JSON.parse(stored);
     const read = readSituation(kept.document ?? kept);
     if (!read.ok) return undefined;
-    return { version: kept.document && typeof kept.version === "number" ? kept.version : null, document: read.value };
+    const version = kept.document && typeof kept.version === "number" ? kept.version : null;
+    return { version, document: read.value, asked: kept.asked === true };
   } catch {
     return undefined;
   }

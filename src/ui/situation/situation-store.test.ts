@@ -52,7 +52,9 @@ describe("situation in hand", () => {
   });
 
   it("opens with what was left unsaved", () => {
-    store.getState().open({ id: "a", version: 1, document: DEMO }, { version: 1, document: { ...DEMO, mass_kg: 950 } });
+    store
+      .getState()
+      .open({ id: "a", version: 1, document: DEMO }, { version: 1, document: { ...DEMO, mass_kg: 950 }, asked: false });
     expect(saveStateOf(store.getState())).toBe("unsaved");
     expect(store.getState().current.mass_kg).toBe(950);
   });

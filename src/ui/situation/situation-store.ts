@@ -62,7 +62,9 @@ export const useSituation = create<SituationState>()(
           version: draft?.version ?? version,
           saved,
           current: draft?.document ?? saved,
-          link: "idle",
+          // What was to be saved before the page was loaded again is tried on.
+          link: draft?.asked ? "away" : "idle",
+          awayReason: "server",
           meanwhile: null,
         });
         // Opening is not a change to undo, and the next change is a step of its own however soon it comes.

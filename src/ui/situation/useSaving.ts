@@ -61,7 +61,8 @@ export function useSaving(): void {
   }, [id]);
   useEffect(() => hearTabs(adopt), []);
   useEffect(() => {
-    const keep = () => keepDraft(id, saveState === "saved" ? null : { version, document: current });
+    const keep = () =>
+      keepDraft(id, saveState === "saved" ? null : { version, document: current, asked: saveState === "away" });
     // A drag changes the situation every frame; the browser's store is slow, so it is written when the hand rests.
     const timer = setTimeout(keep, 150);
     addEventListener("pagehide", keep);

@@ -30,8 +30,12 @@ describe("what is called out while following", () => {
     [call(site("fits", 305)), "Skerrow 11, 3 o’clock, 2.0\u00a0NM: made, 1\u202f000\u00a0ft in hand."],
     [call(site("fits", 305), advice("high")), "circling needed, 200\u00a0ft to lose"],
     [call(site("fits", 100), advice("overhead-missed")), "Low for overhead"],
-    [call(site("reserve", -10), advice("both-missed")), "0\u00a0ft in hand. Now low: cut the corner"],
-    [call(site("tight", 40)), "Nothing to give away"],
+    [
+      call(site("reserve", -10), advice("both-missed")),
+      "0\u00a0ft in hand. Now low: cut the corner, nothing to give away. Too low for a circuit: straight in.",
+    ],
+    [call(site("tight", 40)), "Now low"],
+    [call(site("fits", 200), advice("both-missed")), "650\u00a0ft in hand. Too low for a circuit"],
     [
       call(site("short", -91.5)),
       "No place fits. Nearest to it: Skerrow 11, 3 o’clock, 2.0\u00a0NM, 310\u00a0ft short.",

@@ -22,7 +22,7 @@ const ADVICE_WORDS: Record<HeightAdvice["kind"], (off: string) => string> = {
   high: (off) => `High: circling needed, ${off} to lose.`,
   overhead: () => "On the height for the overhead key.",
   "overhead-missed": () => "Low for overhead: make for abeam.",
-  "both-missed": () => "Now low: cut the corner, straight in.",
+  "both-missed": () => "Too low for a circuit: straight in.",
 };
 
 /** The call of the present moment; null without a place. */
@@ -42,11 +42,11 @@ export function followCall(
   const inHand = margin_m ?? 0;
   const words = [
     `${where}: made, ${format("height", Math.max(inHand, 0), "down")} in hand.`,
+    inHand < LITTLE_M && "Now low: cut the corner, nothing to give away.",
     advice && ADVICE_WORDS[advice.kind](format("height", advice.off_m)),
-    !advice && inHand < LITTLE_M && "Nothing to give away.",
   ].filter(Boolean);
   return {
-    about: `${end.id} ${advice?.kind ?? "no circuit"} ${Math.round(inHand / STEP_M)}`,
+    about: `${end.id} ${advice?.kind ?? "no circuit"} ${inHand < LITTLE_M ? "low" : ""} ${Math.round(inHand / STEP_M)}`,
     text: words.join(" "),
     urgent: false,
   };

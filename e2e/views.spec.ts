@@ -258,17 +258,32 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   [
-    "aircraft-shelf",
+    "aircraft-loading",
     "light",
     async (page: Page) => {
       await page.keyboard.press("1");
-      await page
-        .getByRole("complementary", { name: "Fleet" })
-        .getByRole("button", { name: /^Larch T2/ })
-        .click();
-      await page.getByRole("tab", { name: "Drag shelf" }).click();
-      for (const item of ["Propeller windmilling", "Gear down"])
-        await page.getByRole("checkbox", { name: item }).check();
+      await page.getByRole("tab", { name: "Seats and fuel" }).click();
+    },
+  ],
+  [
+    "today",
+    "light",
+    async (page: Page) => {
+      await page.keyboard.press("0");
+      await page.getByRole("button", { name: "Station", exact: true }).click();
+      await page.getByRole("button", { name: /^The day is/ }).click();
+      await expect(page.getByText(/^Gate \d/)).toBeVisible();
+      await expect(page.getByRole("table", { name: "What if" })).not.toContainText("…");
+    },
+  ],
+  [
+    "landing-follow",
+    "light",
+    async (page: Page) => {
+      await page.getByRole("button", { name: "Follow", exact: true }).click();
+      await page.getByRole("button", { name: "Simulated, from here" }).click();
+      await page.getByRole("button", { name: "Its engine stops" }).click();
+      await page.waitForTimeout(12_000);
     },
   ],
   ["engine-out-ledger", "light", twinView("4", "Climb ledger")],
@@ -289,17 +304,6 @@ for (const [name, colorScheme, prepare] of [
     async (page: Page) => {
       await page.keyboard.press("5");
       await page.getByRole("combobox", { name: "What was noticed" }).selectOption("surging");
-    },
-  ],
-  [
-    "restart-relight",
-    "light",
-    async (page: Page) => {
-      await flyAircraft(page, "Cedar J2");
-      await page.getByRole("button", { name: /^Place / }).click();
-      await type(page, "Altitude above sea level", "14000");
-      await page.keyboard.press("Escape");
-      await page.keyboard.press("5");
     },
   ],
   [
@@ -349,7 +353,6 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   ["departure-height", "light", departureView("At one height")],
-  ["departure-options", "light", departureView("Options by height")],
   ["departure-chance", "dark", departureView("Chance")],
 ] as const) {
   test(`picture of ${name} @picture`, async ({ browser, baseURL }) => {

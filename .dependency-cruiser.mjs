@@ -23,9 +23,9 @@ const CORE = [
   ["flight", "engine"],
   ["glide"],
   ["asymmetric", "identify"],
-  ["fitting"],
   ["landing"],
   ["restart", "departure", "take-off"],
+  ["fitting"],
   ["calculations"],
 ];
 

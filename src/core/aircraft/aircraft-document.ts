@@ -218,6 +218,12 @@ const Handbook = z.strictObject({
       altitude_m: range("Its pressure altitude, in m,", -500, 12_000),
     })
     .nullable(),
+  /** At this mass, in standard air at sea level, without wind, on a hard dry runway. */
+  takeOffRun_m: range("A take-off run, in m,", 20, 6000).nullable(),
+  takeOff15_m: range("A take-off distance over 50 ft, in m,", 20, 10_000).nullable(),
+  climb_mps: range("A climb, in m/s,", 0.2, 60).nullable(),
+  landingRun_m: range("A landing run, in m,", 20, 6000).nullable(),
+  landing15_m: range("A landing distance over 50 ft, in m,", 20, 10_000).nullable(),
   /** Glides printed or flown besides best glide: equivalent airspeed and sink at sea-level density. */
   glidePoints: z.array(z.strictObject({ eas_mps: speed_mps, sink_mps: range("A sink, in m/s,", 0.05, 60) })).max(60),
   /** What the propeller did in the book's glide; best glide includes its drag. */

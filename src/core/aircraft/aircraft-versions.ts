@@ -44,13 +44,20 @@ const withOneEngineClimb = (old: OldDocument): OldDocument => ({
   handbook: completed(old.handbook, { vxse_mps: null, oneEngineClimb: null }),
 });
 
-/** Version 4 knew piston engines only, did not say how fuel came to them, nor how the aircraft is loaded. */
+/** What a book says of take-off, climb and landing, where it is silent. */
+const NO_DISTANCES = { takeOffRun_m: null, takeOff15_m: null, climb_mps: null, landingRun_m: null, landing15_m: null };
+
+/**
+ * Version 4 knew piston engines only, did not say how fuel came to them, how the aircraft is loaded, nor how it takes
+ * off and lands by its book.
+ */
 function withLoading(old: OldDocument): OldDocument {
   const piston = z.looseObject({ kind: z.literal("piston") }).safeParse(old.engines);
   return {
     airspeedCalibration: null,
     loading: null,
     ...old,
+    handbook: completed(old.handbook, NO_DISTANCES),
     engines: piston.success ? { ...piston.data, kind: "propeller", fuelSystem: "carburettor" } : old.engines,
   };
 }

@@ -16,6 +16,7 @@ import { JetFields } from "./JetFields";
 import { LoadingFields } from "./LoadingFields";
 import { PROPELLER_KINDS, ofPropellerKind, propellerKind } from "./propeller-kind";
 import { QuantityNote } from "./QuantityNote";
+import { SingleFields } from "./SingleFields";
 import { TwinFields } from "./TwinFields";
 import { useEdited } from "./useEdited";
 
@@ -369,6 +370,7 @@ export function HandbookForm() {
           />
         </Group>
       )}
+      {document.category === "single" && <SingleFields edited={edited} />}
       <CalibrationFields edited={edited} />
       <LoadingFields edited={edited} />
       {engines.kind === "jet" && <JetFields edited={edited} engines={engines} />}

@@ -28,6 +28,7 @@ describe("npm run -s calc", () => {
       "airspeed",
       "metar",
       "fit",
+      "loading",
       "polar",
       "turn",
       "glide",

@@ -67,6 +67,7 @@ describe("schema and demo world", () => {
     expect(aircraft.filter(({ shared }) => shared).map(({ document }) => document.name)).toEqual([
       "Alder S1",
       "Cedar J2",
+      "Fir P1",
       "Hazel H2",
       "Hornbeam T2C",
       "Larch T2",

@@ -1,3 +1,4 @@
+import { readFile } from "node:fs/promises";
 import { type Page, expect } from "@playwright/test";
 import { flyAircraft, openDemo, test, type } from "./demo";
 import { pdfText } from "./pdf-text";
@@ -154,6 +155,13 @@ test("the jet ditches from FL140: heading by the swell, list by height against t
   page,
 }) => {
   await openDemo(page);
+  // Water that somebody knows is named.
+  const water = JSON.parse(await readFile("src/core/places/versions/2-water.json", "utf8")) as object;
+  const added = await page.request.post("/api/places", {
+    data: { places: [{ ...water, id: crypto.randomUUID(), name: "Sandhope Water", outline: null }] },
+  });
+  expect(added.status()).toBe(201);
+  await page.reload();
   await flyAircraft(page, "Cedar J2");
   await setAltitude(page, "14000");
   await page.keyboard.press("6");
@@ -171,7 +179,10 @@ test("the jet ditches from FL140: heading by the swell, list by height against t
   await expect(ditching.getByRole("alert")).toContainText("a period of 0 is no swell");
   await ditching.getByRole("button", { name: "Remove swell 2" }).click();
   await ditching.getByRole("button", { name: "Ship", exact: true }).click();
-  await expect(ditching.getByRole("list", { name: "Shore and ships" })).toContainText("Ship 1");
+  await expect(ditching.getByRole("list", { name: "Shore, water and ships" })).toContainText("Ship 1");
+  await expect(ditching.getByRole("list", { name: "Shore, water and ships" })).toContainText(
+    /Sandhope Water: .*620 m long, looked at 2026-03-04/,
+  );
   await heights.getByRole("button", { name: "Run the clock" }).click();
   await expect(heights.getByRole("timer")).toContainText(/1[23]:\d\d left/);
   await heights.getByRole("button", { name: "Stop" }).click();

@@ -1,10 +1,11 @@
 "use client";
 import { APPROACH, TOUCHDOWN } from "@/core/landing/approach-factors";
-import type { LatLon } from "@/core/earth/geodesic";
+import { type LatLon, geodesicBetween } from "@/core/earth/geodesic";
+import { positionOf } from "@/core/places/place";
 import { success } from "@/core/outcome";
 import type { Shores } from "@/core/landing/shore";
 import { Play, RotateCcw } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { type Ditching } from "@/core/landing/ditching";
 import { EVACUATION, ditchingItems } from "@/core/landing/ditching-list";
 import { landingFigures } from "@/core/landing/landing-length";
@@ -15,6 +16,7 @@ import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useHeadingInWords } from "@/ui/situation/useHeadingInWords";
+import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -194,9 +196,34 @@ const askShores: Ask<{ position: LatLon; heading_rad: number }, Shores | null> =
 ) => success(await core.shores(position, heading_rad));
 
 /** Shore and ships: how far, which way, and whether the glide gets there. */
+/** Known water is named up to this far, and so many of it, m. */
+const [KNOWN_M, MOST_KNOWN] = [40_000, 3];
+
+/** Stretches of water that somebody has looked at, the nearest first. */
+function useKnownWater() {
+  const places = useNearPlaces();
+  const position = useSituation((state) => state.current.position);
+  return useMemo(
+    () =>
+      places
+        .flatMap((place) => {
+          if (place.kind !== "water") return [];
+          const { ends } = place.strip;
+          const length_m = geodesicBetween(ends[0].threshold, ends[1].threshold).distance_m;
+          const { distance_m, azimuthStart_rad } = geodesicBetween(position, positionOf(place));
+          return [{ name: place.name, distance_m, bearing_rad: azimuthStart_rad, length_m, lookedAt: place.lookedAt }];
+        })
+        .filter(({ distance_m }) => distance_m <= KNOWN_M)
+        .sort((a, b) => a.distance_m - b.distance_m)
+        .slice(0, MOST_KNOWN),
+    [places, position],
+  );
+}
+
 function Help({ answer }: { answer: Ditching }) {
   const { position, altitude_m } = useSituation((state) => state.current);
   const [{ ships }] = useLandingPlan();
+  const water = useKnownWater();
   const format = useFormat();
   const headingInWords = useHeadingInWords();
   const heading_rad = answer.best.heading_rad;
@@ -206,7 +233,7 @@ function Help({ answer }: { answer: Ditching }) {
   const reach = (distance_m: number) =>
     distance_m <= altitude_m * answer.glideRatio ? "within a still-air glide" : "beyond the glide";
   return (
-    <ul className="mt-2 flex flex-col gap-0.5 text-[14px]" aria-label="Shore and ships">
+    <ul className="mt-2 flex flex-col gap-0.5 text-[14px]" aria-label="Shore, water and ships">
       {shores?.nearest && (
         <li>
           {shores.nearest.distance_m === 0
@@ -222,6 +249,12 @@ function Help({ answer }: { answer: Ditching }) {
         </li>
       )}
       {shores === null && <li className="text-ink2">No terrain is known: shores are not looked for.</li>}
+      {water.map(({ name, bearing_rad, distance_m, length_m, lookedAt }) => (
+        <li key={name}>
+          {name}: {headingInWords(bearing_rad)}, {format("distance", distance_m)}, {format("length", length_m)} long,{" "}
+          {lookedAt === null ? "nobody knows when it was looked at" : `looked at ${lookedAt}`}: {reach(distance_m)}.
+        </li>
+      ))}
       {ships.map((ship) => (
         <li key={ship.name}>
           {ship.name}: {headingInWords(ship.bearing_rad)}, {format("distance", ship.distance_m)}:{" "}

@@ -44,7 +44,8 @@ const DEVIATION_M = 182.88;
 /** Where to be at which height, left and right, in today's wind; and what to do when it is not so. */
 export function KeysView({ onLose }: { onLose: () => void }) {
   const { keys, end, question } = useKeys();
-  const { side, share, deviation_m, set } = useCircuit();
+  const { side: chosen, share, deviation_m, set } = useCircuit();
+  const side = chosen ?? end?.circuit?.side ?? "left";
   const sites = useSites();
   const format = useFormat();
   const overlay = useMemo(

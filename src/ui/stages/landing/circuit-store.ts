@@ -2,7 +2,8 @@ import { create } from "zustand";
 
 /** Where on the circuit the pilot is taken to be, and how that differs from the plan. */
 interface CircuitState {
-  readonly side: "left" | "right";
+  /** Null takes the side of the place's own circuit. */
+  readonly side: "left" | "right" | null;
   /** Share of the time from overhead to the aim point, 0 to 1. */
   readonly share: number;
   /** Height over what is planned there, m. */
@@ -17,7 +18,7 @@ interface CircuitState {
 
 /** What is tried out on the circuit; not part of the situation. */
 export const useCircuit = create<CircuitState>()((set) => ({
-  side: "left",
+  side: null,
   share: 0,
   deviation_m: 0,
   lose: null,

@@ -5,6 +5,7 @@ import { toast } from "sonner";
 import { PropellerState } from "@/core/aircraft/aircraft-document";
 import type { HandbookFigures, HandbookFit, Residual } from "@/core/aircraft/fit-handbook";
 import { figuresOf, fitOf, withFit } from "@/core/aircraft/fitted-aircraft";
+import { readGlideChart } from "@/core/aircraft/glide-chart";
 import { readGlidePoints, writeGlidePoints } from "@/core/aircraft/glide-points-csv";
 import { type UnitChoice, formatNumber, formatSi, fromSi, unitOf } from "@/core/quantities/units";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
@@ -62,6 +63,7 @@ export function FitPanel() {
               choices={PropellerState.options.map((value) => ({ value, label: value === "none" ? "has none" : value }))}
             />
           )}
+          <ChartPoints key={`${units.height}-${units.distance}`} />
           <Points key={`${units.speed}-${units.verticalSpeed}`} />
         </div>
       </div>
@@ -129,6 +131,45 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
         </ul>
       )}
     </>
+  );
+}
+
+/** Points off the book's glide chart, which make its ratio. */
+function ChartPoints() {
+  const { change } = useEdited();
+  const units = useUnits((state) => state.units);
+  const [typed, setTyped] = useState("");
+  const { ratio, off, faults } = readGlideChart(typed, units);
+  const read = (text: string) => {
+    setTyped(text);
+    const { ratio: bestGlideRatio } = readGlideChart(text, units);
+    if (bestGlideRatio !== null) change((now) => ({ ...now, handbook: { ...now.handbook, bestGlideRatio } }));
+  };
+  return (
+    <details className="text-sm text-ink2">
+      <summary className="cursor-pointer">Best glide off the book’s chart</summary>
+      <label className="mt-1 block">
+        Height in {unitOf("height", units.height).label} and distance in {unitOf("distance", units.distance).label}, one
+        point a line
+        <textarea
+          className="field num mt-0.5 h-20 text-[13px]"
+          value={typed}
+          spellCheck={false}
+          onChange={(event) => read(event.currentTarget.value)}
+          aria-invalid={faults.length > 0 ? true : undefined}
+        />
+      </label>
+      {ratio !== null && (
+        <p>
+          {formatNumber(ratio, 1)}:1 is the book’s now; the farthest point lies {formatNumber(off * 100, 0)} % off.
+        </p>
+      )}
+      {faults.length > 0 && (
+        <p role="alert" className="text-brick">
+          {faults.slice(0, 3).join(" ")}
+        </p>
+      )}
+    </details>
   );
 }
 

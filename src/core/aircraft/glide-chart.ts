@@ -27,10 +27,12 @@ export function readGlideChart(
   const points: { height_m: number; distance_m: number }[] = [];
   text.split(/\r?\n/).forEach((line, i) => {
     if (line.trim() === "") return;
+    // Hard and thin spaces stand between thousands.
     const [height, distance, ...more] = line
+      .replace(/[\u202f\u00a0]/g, "")
       .trim()
       .split(/[;\t]\s*|\s+/)
-      .map((cell) => Number(cell.replace(/[\u202f\u00a0]/g, "").replace(",", ".")));
+      .map((cell) => Number(cell.replace(",", ".")));
     const height_m = toSi("height", units.height, height);
     const distance_m = toSi("distance", units.distance, distance);
     const ratio = distance_m / height_m;

@@ -18,22 +18,28 @@ const stagePaths = SLUGS.map((slug) => `/${slug}`);
 /** A page or a terrain is the same whatever the address says after the question mark. */
 const keyOf = (request: Request) => new URL(request.url).origin + new URL(request.url).pathname;
 
-async function keep(cacheName: string, key: string, answer: Response): Promise<void> {
+/** Goes up when the account changes: what was asked for before is not kept any more. */
+let accounts = 0;
+
+async function keep(cacheName: string, key: string, answer: Response, since: number): Promise<void> {
   // A page that led elsewhere is another page: that of somebody who is not signed in.
-  if (answer.ok && !answer.redirected) await (await caches.open(cacheName)).put(key, answer);
+  if (since !== accounts || !answer.ok || answer.redirected) return;
+  const cache = await caches.open(cacheName);
+  if (since === accounts) await cache.put(key, answer);
 }
 
 /** The server's answer, kept; what was kept when it does not answer or its database is away. */
 async function serverFirst(request: Request, cacheName: string): Promise<Response> {
   const key = keyOf(request);
   const kept = () => caches.open(cacheName).then((cache) => cache.match(key, { ignoreVary: true }));
+  const since = accounts;
   const stop = new AbortController();
   const timer = setTimeout(() => stop.abort(), SILENT_MS);
   try {
     const answer = await fetch(request, { signal: stop.signal });
     clearTimeout(timer);
     if (answer.status >= 500) return (await kept()) ?? answer;
-    await keep(cacheName, key, answer.clone());
+    await keep(cacheName, key, answer.clone(), since);
     return answer;
   } catch (error) {
     clearTimeout(timer);
@@ -45,12 +51,13 @@ async function serverFirst(request: Request, cacheName: string): Promise<Respons
 
 /** Keeps the page of every stage as it is now. */
 async function keepPages(): Promise<void> {
+  const since = accounts;
   for (const path of stagePaths) {
     const answer = await fetch(path, { credentials: "same-origin", headers: { accept: "text/html" } }).catch(
       () => null,
     );
     if (!answer?.ok || answer.redirected) return;
-    await keep(PAGES, self.location.origin + path, answer);
+    await keep(PAGES, self.location.origin + path, answer, since);
   }
 }
 
@@ -97,7 +104,10 @@ const serwist = new Serwist({
         sameOrigin && /^\/api\/(session|accounts|account|demo)$/.test(url.pathname),
       handler: async ({ request }: { request: Request }) => {
         const answer = await fetch(request);
-        if (answer.ok) await Promise.all([caches.delete(PAGES), caches.delete(DATA)]);
+        if (answer.ok) {
+          accounts += 1;
+          await Promise.all([caches.delete(PAGES), caches.delete(DATA)]);
+        }
         return answer;
       },
     })),

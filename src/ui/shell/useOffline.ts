@@ -1,53 +1,21 @@
 "use client";
 import { useEffect, useSyncExternalStore } from "react";
-import { toast } from "sonner";
-import { askToKeep } from "@/ui/kit/tabs";
 
-/** Time after loading when everything else has been fetched, ms. */
-const LATER_MS = 4000;
+/** Time after loading when everything that is shown first has been fetched, ms. */
+const LATER_MS = 2000;
 
-/** Installs what works without a network, keeps the pages, and tells of a new version. */
+let installed = false;
+
+/** Has what works without a network installed, once everything else is there. */
 export function useOffline(): void {
   useEffect(() => {
-    if (process.env.NODE_ENV !== "production" || !("serviceWorker" in navigator)) return;
-    const { serviceWorker } = navigator;
-    let asked = false;
-    const offer = (waiting: ServiceWorker | null) => {
-      // The first one takes the page over by itself.
-      if (!waiting || !serviceWorker.controller) return;
-      toast("A new version is here. Unsaved work stays.", {
-        duration: Infinity,
-        action: {
-          label: "Load it",
-          onClick: () => {
-            asked = true;
-            waiting.postMessage({ type: "SKIP_WAITING" });
-          },
-        },
-      });
+    if (process.env.NODE_ENV !== "production" || !("serviceWorker" in navigator) || installed) return;
+    const install = () => {
+      installed = true;
+      import("./install-offline").then(({ installOffline }) => installOffline()).catch(() => undefined);
     };
-    // A page that took over by itself is not loaded again; one that was asked to is.
-    const takenOver = () => {
-      if (asked) location.reload();
-      else askToKeep();
-    };
-    serviceWorker.addEventListener("controllerchange", takenOver);
-    const timer = setTimeout(askToKeep, LATER_MS);
-    serviceWorker
-      .register("/sw.js")
-      .then((registration) => {
-        offer(registration.waiting);
-        registration.addEventListener("updatefound", () => {
-          const coming = registration.installing;
-          coming?.addEventListener("statechange", () => coming.state === "installed" && offer(coming));
-        });
-      })
-      // Without it the application works as long as the server answers.
-      .catch(() => undefined);
-    return () => {
-      clearTimeout(timer);
-      serviceWorker.removeEventListener("controllerchange", takenOver);
-    };
+    const timer = setTimeout(install, LATER_MS);
+    return () => clearTimeout(timer);
   }, []);
 }
 

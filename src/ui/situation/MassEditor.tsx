@@ -1,5 +1,5 @@
 "use client";
-import { usualLoad } from "@/core/aircraft/loading";
+import dynamic from "next/dynamic";
 import { clamp } from "@/core/numeric/clamp";
 import { SituationDocument } from "@/core/situation/situation-document";
 import { NumberField } from "@/ui/kit/forms/NumberField";
@@ -8,10 +8,14 @@ import { checkBy } from "@/ui/kit/forms/fault";
 import { useAircraft } from "./useAircraft";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { ChipEditor } from "./ChipEditor";
-import { LoadFields } from "./LoadFields";
-import { loadChange, loadState } from "./load";
 import { useSituation } from "./situation-store";
 import { useChanged } from "./useChanged";
+import { useLoadFault } from "./useLoadFault";
+
+/** Seats and fuel come when the editor is opened. */
+const LoadSection = dynamic(() => import("./LoadSection").then((module) => module.LoadSection), {
+  loading: () => null,
+});
 
 const cgCheck = checkBy(SituationDocument.shape.centreOfGravity);
 
@@ -31,12 +35,12 @@ export function MassEditor() {
     return value < minimum_kg - 0.5 ? `Below the minimum mass of ${document.name}: ${range}.` : null;
   };
   const { loading } = document;
-  const state = loadState(document, load);
+  const fault = useLoadFault();
   const changed = useChanged("mass_kg", "centreOfGravity", "load");
   return (
     <ChipEditor
       label="Mass"
-      value={state?.fault ? "outside limits" : format("mass", mass_kg)}
+      value={fault ? "outside limits" : format("mass", mass_kg)}
       changed={changed}
       width={loading && load ? 440 : 280}
     >
@@ -60,21 +64,7 @@ export function MassEditor() {
         onChange={(shown) => change({ centreOfGravity: shown / 100, load: null })}
         hint="Glides do not depend on it in this model; control on one engine does."
       />
-      {loading && (
-        <section className="flex flex-col gap-3 border-t border-rule pt-3" aria-label="Seats and fuel">
-          {load ? (
-            <LoadFields plan={loading} load={load} columns="grid-cols-2" />
-          ) : (
-            <button
-              type="button"
-              className="btn btn-quiet self-start"
-              onClick={() => change(loadChange(document, usualLoad(loading)))}
-            >
-              From seats and fuel
-            </button>
-          )}
-        </section>
-      )}
+      {loading && <LoadSection plan={loading} />}
     </ChipEditor>
   );
 }

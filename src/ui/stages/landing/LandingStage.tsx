@@ -1,5 +1,6 @@
 "use client";
 import { workingOfEnd } from "@/ui/answers/workings";
+import { Download } from "lucide-react";
 import dynamic from "next/dynamic";
 import Link from "next/link";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
@@ -14,7 +15,6 @@ import { useAircraft } from "@/ui/situation/useAircraft";
 import { CallView } from "./CallView";
 import { Decision } from "./Decision";
 import { DitchingView } from "./DitchingView";
-import { ExportMenu } from "./ExportMenu";
 import { KeysView } from "./KeysView";
 import { LandingCautions } from "./LandingCautions";
 import { LoseView } from "./LoseView";
@@ -105,6 +105,15 @@ export function LandingStage() {
   );
 }
 
+/** Menus are large: this one comes after the first view, and its button stands there meanwhile. */
+const ExportMenu = dynamic(() => import("./ExportMenu").then((module) => module.ExportMenu), {
+  ssr: false,
+  loading: () => (
+    <button type="button" className="btn btn-quiet whitespace-nowrap" disabled>
+      <Download size={15} aria-hidden="true" /> Export
+    </button>
+  ),
+});
 const Followed = dynamic(() => import("./Followed").then((module) => module.Followed), { loading: () => null });
 
 function Lose() {

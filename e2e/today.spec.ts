@@ -28,7 +28,7 @@ test("a report pasted by keyboard, the brief that follows, what if, and its card
   );
   await expect(brief.getByText(/^Gate [\d\u202f]+\sft\./)).toBeVisible();
   await brief.getByRole("button", { name: /^The day is / }).click();
-  await expect(brief.getByRole("region", { name: "Not of today" })).toContainText("wind aloft is not the report’s");
+  await expect(brief.getByRole("region", { name: "Not of today" })).toContainText("The wind aloft was typed");
   await expect(brief.getByRole("region", { name: "Not of today" })).not.toContainText("Variation");
 
   // What if: heavier needs more height, more wind on the nose less; every line has its figure.

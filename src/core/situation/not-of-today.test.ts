@@ -5,6 +5,7 @@ import { isoDay, notOfToday } from "./not-of-today";
 
 const NOON_MS = Date.UTC(2026, 10, 24, 12, 20);
 const wind = { surface: null, layers: [] };
+const aloft = { surface: null, layers: [{ altitude_m: 900, from_rad: 1, speed_mps: 5 }] };
 
 describe("when a report was made", () => {
   // By the calendar: the number of the day names neither month nor year.
@@ -45,29 +46,30 @@ describe("when a report was made", () => {
 
 describe("what is not of today", () => {
   const day = "2026-11-24";
-  it("a fresh report on the day says nothing", () => {
-    expect(notOfToday({ metar: "TRSK 241150Z 25014KT", wind, day }, NOON_MS)).toEqual([]);
+  const fresh = { metar: "TRSK 241150Z 25014KT", wind, aloftAt: null, day };
+
+  it("a fresh report on the day says nothing, nor wind aloft that was asked for today", () => {
+    expect(notOfToday(fresh, NOON_MS)).toEqual([]);
+    expect(notOfToday({ ...fresh, wind: aloft, aloftAt: "2026-11-24T00:05:00Z" }, NOON_MS)).toEqual([]);
   });
 
   it.each([
-    [{ metar: null, wind, day }, "typed"],
-    [{ metar: "TRSK 25014KT", wind, day }, "does not say when"],
-    [{ metar: "TRSK 232350Z", wind, day }, "another day: 2026-11-23"],
-    [{ metar: "TRSK 240950Z", wind, day }, "2 h 30 min old"],
-    [
-      { metar: "TRSK 241150Z", wind: { surface: null, layers: [{ altitude_m: 900, from_rad: 1, speed_mps: 5 }] }, day },
-      "wind aloft",
-    ],
-    [{ metar: "TRSK 241150Z", wind, day: "2026-11-20" }, "of 2026-11-20"],
-  ])("%j: …%s…", (situation, words) => {
-    const said = notOfToday(situation, NOON_MS);
+    [{ metar: null }, "typed, not read"],
+    [{ metar: "TRSK 25014KT" }, "does not say when"],
+    [{ metar: "TRSK 232350Z" }, "another day: 2026-11-23"],
+    [{ metar: "TRSK 240950Z" }, "2 h 30 min old"],
+    [{ wind: aloft }, "wind aloft was typed"],
+    [{ wind: aloft, aloftAt: "2026-11-23T23:50:00Z" }, "wind aloft is of another day: 2026-11-23"],
+    [{ day: "2026-11-20" }, "of 2026-11-20"],
+  ])("%j: …%s…", (change, words) => {
+    const said = notOfToday({ ...fresh, ...change }, NOON_MS);
     expect(said).toHaveLength(1);
     expect(said[0]).toContain(words);
   });
 
   it("an hour and a quarter is still fresh, a minute more is not", () => {
     const old = (minutes: number) =>
-      notOfToday({ metar: "TRSK 241100Z", wind, day }, Date.UTC(2026, 10, 24, 11, minutes));
+      notOfToday({ ...fresh, metar: "TRSK 241100Z" }, Date.UTC(2026, 10, 24, 11, minutes));
     expect(old(75)).toEqual([]);
     expect(old(76)).toHaveLength(1);
   });

@@ -16,7 +16,7 @@ export function isoDay(time_ms: number): string {
  * @param now_ms - present time, ms since 1970
  */
 export function notOfToday(
-  { metar, wind, day }: Pick<SituationDocument, "metar" | "wind" | "day">,
+  { metar, wind, aloftAt, day }: Pick<SituationDocument, "metar" | "wind" | "aloftAt" | "day">,
   now_ms: number,
 ): string[] {
   const said: string[] = [];
@@ -29,7 +29,11 @@ export function notOfToday(
     const age = `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
     said.push(`The report is ${age} old: there should be a newer one.`);
   }
-  if (metar !== null && wind.layers.length > 0) said.push("The wind aloft is not the report’s: it is as it was set.");
+  if (wind.layers.length > 0) {
+    if (aloftAt === null) said.push("The wind aloft was typed.");
+    else if (isoDay(Date.parse(aloftAt)) !== isoDay(now_ms))
+      said.push(`The wind aloft is of another day: ${isoDay(Date.parse(aloftAt))}.`);
+  }
   if (day !== isoDay(now_ms)) said.push(`Variation and sun are of ${day}.`);
   return said;
 }

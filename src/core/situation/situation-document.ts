@@ -60,6 +60,8 @@ export const SituationDocument = z.strictObject({
     deviation_K: range(-60, 60, "A temperature within 60 °C of the standard one is needed."),
   }),
   metar: z.string().max(2000).nullable(),
+  /** When a service told the wind aloft; null where it was typed. */
+  aloftAt: z.iso.datetime("A time is written 2026-11-24T12:00:00Z.").nullable(),
   pilot: Pilot,
   plan: ApproachPlan,
   departure: DeparturePlan,

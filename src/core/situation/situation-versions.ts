@@ -29,8 +29,8 @@ function nothingLeftOut(old: OldDocument): OldDocument {
   };
 }
 
-/** Version 4 did not say what is on board. */
-const withLoad = (old: OldDocument): OldDocument => ({ load: null, ...old });
+/** Version 4 did not say what is on board, nor where its wind aloft came from. */
+const withLoad = (old: OldDocument): OldDocument => ({ load: null, aloftAt: null, ...old });
 
 const versions = versionedDocument("utrimax/situation", "situation", SituationDocument, [
   withDeparture,

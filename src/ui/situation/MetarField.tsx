@@ -36,6 +36,7 @@ export function MetarField() {
       const pressure_Pa = qnh_Pa ?? current.air.qnh_Pa;
       return {
         metar: text,
+        ...(layers && wind ? { aloftAt: new Date().toISOString() } : {}),
         air: {
           qnh_Pa: pressure_Pa,
           deviation_K:

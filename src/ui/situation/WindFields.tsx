@@ -16,7 +16,8 @@ const altitudeCheck = checkBy(WindLayer.shape.altitude_m);
 export function WindFields() {
   const wind = useSituation((state) => state.current.wind);
   const change = useSituation((state) => state.change);
-  const set = (patch: Partial<WindColumn>) => change((current) => ({ wind: { ...current.wind, ...patch } }));
+  const set = (patch: Partial<WindColumn>) =>
+    change((current) => ({ wind: { ...current.wind, ...patch }, ...(patch.layers ? { aloftAt: null } : {}) }));
   const setLayer = (i: number, patch: Partial<WindLayer>) =>
     set({ layers: wind.layers.map((layer, index) => (index === i ? { ...layer, ...patch } : layer)) });
   const highest = Math.max(0, ...wind.layers.map((layer) => layer.altitude_m));

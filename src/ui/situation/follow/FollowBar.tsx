@@ -10,8 +10,13 @@ const SOURCE_WORDS: Record<FollowSource, string> = {
   device: "this device",
 };
 
+const SIGNAL_WORDS = {
+  waiting: "Waiting for a position …",
+  lost: "Signal lost: what is shown is where it was.",
+};
+
 /** What is followed, whether it is heard, and the caution that stays. */
-export function FollowBar({ said }: { said: string | null }) {
+export function FollowBar({ now, called }: { now: string | null; called: string | null }) {
   const { source, signal, withHeight, running, aloud, fault, set } = useFollow();
   if (source === null)
     return fault ? (
@@ -27,12 +32,12 @@ export function FollowBar({ said }: { said: string | null }) {
           <Square size={13} aria-hidden="true" /> Stop
         </button>
       </p>
-      <p role="status" aria-live="assertive" className={signal === "lost" ? "font-bold text-brick" : "text-[17px]"}>
-        {signal === "lost"
-          ? "Signal lost: what is shown is where it was."
-          : signal === "waiting"
-            ? "Waiting for a position …"
-            : (said ?? "…")}
+      {/* Seen every second; heard only when something has changed. */}
+      <p aria-hidden="true" className={signal === "lost" ? "font-bold text-brick" : "text-[17px]"}>
+        {signal === "here" ? (now ?? "…") : SIGNAL_WORDS[signal]}
+      </p>
+      <p role="status" aria-live="assertive" className="sr-only">
+        {signal === "here" ? called : SIGNAL_WORDS[signal]}
       </p>
       <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1">
         {source === "simulated" && (

@@ -4,5 +4,5 @@ import { useFollowCall } from "./useFollowCall";
 
 /** What is followed, with its calls. */
 export function Followed() {
-  return <FollowBar said={useFollowCall()} />;
+  return <FollowBar {...useFollowCall()} />;
 }

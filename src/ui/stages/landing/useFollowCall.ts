@@ -1,5 +1,5 @@
 "use client";
-import { useEffect } from "react";
+import { useEffect, useMemo } from "react";
 import { create } from "zustand";
 import { shownSite, useReach } from "@/ui/answers/reach-store";
 import { sayNow } from "@/ui/kit/speech/useSpeech";
@@ -11,8 +11,8 @@ import { useKeys } from "./useKeys";
 
 const useToldLast = create<{ last: Told | null; text: string | null }>()(() => ({ last: null, text: null }));
 
-/** What was called out last about the aircraft that is followed; null while none is. */
-export function useFollowCall(): string | null {
+/** What there is to call about the aircraft that is followed now, and what was called out last; null while none is. */
+export function useFollowCall(): { now: string | null; called: string | null } {
   const here = useFollow((state) => state.source !== null && state.signal === "here");
   const aloud = useFollow((state) => state.aloud);
   const answered = useReach((state) => Boolean(state.answer?.reach));
@@ -21,17 +21,20 @@ export function useFollowCall(): string | null {
   const { keys } = useKeys();
   const format = useFormat();
   const text = useToldLast((state) => state.text);
+  const advice = keys?.ok ? keys.value.advice : null;
+  const call = useMemo(
+    () => (here && answered ? followCall({ site, advice, heading_rad }, format) : null),
+    [here, answered, site, advice, heading_rad, format],
+  );
   useEffect(() => {
-    if (!here || !answered) return;
-    const call = followCall({ site, advice: keys?.ok ? keys.value.advice : null, heading_rad }, format);
     const now_ms = performance.now();
     if (!call || !isTold(call, useToldLast.getState().last, now_ms)) return;
     useToldLast.setState({ last: { about: call.about, at_ms: now_ms }, text: call.text });
     if (aloud) sayNow(call.text);
-  }, [here, answered, site, keys, heading_rad, format, aloud]);
+  }, [call, aloud]);
   // The next flight begins with a call of its own.
   useEffect(() => {
     if (!here) useToldLast.setState({ last: null, text: null });
   }, [here]);
-  return text;
+  return { now: call?.text ?? null, called: text };
 }

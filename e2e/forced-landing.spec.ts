@@ -181,7 +181,7 @@ test("the jet ditches from FL140: heading by the swell, list by height against t
   await ditching.getByRole("button", { name: "Ship", exact: true }).click();
   await expect(ditching.getByRole("list", { name: "Shore, water and ships" })).toContainText("Ship 1");
   await expect(ditching.getByRole("list", { name: "Shore, water and ships" })).toContainText(
-    /Sandhope Water: .*620 m long, looked at 2026-03-04/,
+    /Sandhope Water: .*620\sm long, looked at 2026-03-04/,
   );
   await heights.getByRole("button", { name: "Run the clock" }).click();
   await expect(heights.getByRole("timer")).toContainText(/1[23]:\d\d left/);

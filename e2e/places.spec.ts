@@ -17,6 +17,7 @@ async function signedIn(page: Page): Promise<void> {
 test("a new account is asked where it flies from, and has its first answer there, by keyboard alone", async ({
   page,
 }) => {
+  test.slow();
   await page.goto("/");
   await page.getByLabel("E-mail").fill(`pilot-${Date.now()}@example.org`);
   await page.getByLabel("Password").fill(PASSWORD);
@@ -38,6 +39,19 @@ test("a new account is asked where it flies from, and has its first answer there
 
   await expect(page.getByRole("row", { name: /Eichfeld 09/ })).toBeVisible();
   await expect(page.getByRole("row", { name: /Eichfeld 27/ })).toBeVisible();
+  // The day's brief is as near: a report, the brief, its card.
+  await page.locator("#stage").focus();
+  await page.keyboard.press("0");
+  await page.getByRole("textbox", { name: "METAR" }).focus();
+  await page.keyboard.insertText("METAR TEIC 241150Z 26010KT 9999 FEW040 14/08 Q1018");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("region", { name: "If it stops" })).toContainText("Eichfeld 27.");
+  const card = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Card (PDF)" }).press("Enter");
+  expect((await card).suggestedFilename()).toMatch(/^today-eichfeld/i);
+  await page.locator("#stage").focus();
+  await page.keyboard.press("6");
+  await expect(page.getByRole("row", { name: /Eichfeld 09/ })).toBeVisible();
   // The demo world is not mixed in, and is one key away.
   await expect(page.getByRole("row", { name: /Skerrow/ })).toHaveCount(0);
   await page.keyboard.press("o");

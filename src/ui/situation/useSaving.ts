@@ -11,13 +11,18 @@ import { type AwayReason, type Opened, saveStateOf, useSituation } from "./situa
 /** How often saving is tried again while the database is away, ms. */
 const RETRY_MS = 3000;
 
+/** The situation whose save is under way: one that is tried again is not sent twice. */
+let sending: string | null = null;
+
 /** Saves the situation. A server that is away keeps the work in the browser; `useSaving` tries again. */
 export async function saveSituation(): Promise<void> {
   const { id, version, current, link, awayReason, setLink, setMeanwhile, markSaved } = useSituation.getState();
-  if (link === "saving") return;
+  if (link === "saving" || sending === id) return;
   const wasAway = link === "away";
   if (!wasAway) setLink("saving");
+  sending = id;
   const answer = await send<{ version: number }>("PUT", `/api/situations/${id}`, current, { version });
+  if (sending === id) sending = null;
   // Another situation may have been opened meanwhile; its state is not ours to touch.
   if (useSituation.getState().id !== id) return;
   if (answer.ok) {

@@ -107,6 +107,16 @@ function useDecision(two: boolean) {
   };
 }
 
+/** Whether the answers are still those of another day: a brief is not put together of two. */
+function useOfAnotherDay(two: boolean): boolean {
+  const single = useDepartureQuestion();
+  const twin = useTakeOffQuestion();
+  const answeredSingle = useDeparture((state) => state.scan?.question ?? null);
+  const answeredTwin = useTakeOff((state) => state.answer?.question ?? null);
+  const [asked, answered] = two ? [twin, answeredTwin] : [single.ok ? single.value : null, answeredSingle];
+  return useMemo(() => JSON.stringify(asked) !== JSON.stringify(answered), [asked, answered]);
+}
+
 /** Everything that is said today. */
 export function useToday(): Today {
   const two = useHasTwoEngines();
@@ -119,6 +129,7 @@ export function useToday(): Today {
   const speeds = useSpeedLine();
   const keys = useKeyLines(two ? null : runway);
   const call = useTodayCall(runway, two);
+  const ofAnotherDay = useOfAnotherDay(two);
   const old = useMemo(() => notOfToday(situation, now_ms), [situation, now_ms]);
   const refusal =
     loadState(document, situation.load)?.fault ??
@@ -131,7 +142,7 @@ export function useToday(): Today {
     { title: "Glide approach", lines: keys },
     { title: "Call", lines: call ? [call] : [] },
   ];
-  const briefed = refusal === null;
+  const briefed = refusal === null && !ofAnotherDay;
   return {
     old,
     lead: (briefed && decision?.lead) || null,

@@ -1,5 +1,6 @@
 // What the airspeed indicator shows for a calibrated airspeed: the handbook's table of its position error.
 import { z } from "zod";
+import { formatSi } from "../quantities/units";
 
 const speed_mps = z
   .number()
@@ -42,6 +43,16 @@ function through(table: AirspeedCalibration, from: Column, to: Column, speed_mps
 /** Indicated airspeed of a calibrated one, m/s; without a table they are the same. */
 export function indicated_mps(table: AirspeedCalibration | null, calibrated_mps: number): number {
   return table ? through(table, "calibrated_mps", "indicated_mps", calibrated_mps) : calibrated_mps;
+}
+
+/**
+ * A speed to fly as its indicator shows it, with the unit; marked IAS where there is a table.
+ *
+ * @param unit - name of a unit of speed
+ * @param speed_mps - equivalent, taken as calibrated: they differ by less than a knot at a light aeroplane's heights
+ */
+export function airspeedInWords(table: AirspeedCalibration | null, unit: string, speed_mps: number): string {
+  return `${formatSi("speed", unit, indicated_mps(table, speed_mps))}${table ? " IAS" : ""}`;
 }
 
 /** Calibrated airspeed of an indicated one, m/s; without a table they are the same. */

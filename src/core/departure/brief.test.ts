@@ -34,6 +34,7 @@ function brief(plan: Partial<DeparturePlan> = {}, computed_m: number | null = 18
       ahead,
       atGate: gates.gate_m === null ? null : atGate,
       chance: gates.gate_m === null ? null : 0.93,
+      calibration: null,
       ...change,
     },
     DEFAULT_UNITS,
@@ -45,6 +46,17 @@ const words = (...given: Parameters<typeof brief>) =>
     .join("\n");
 
 describe("departure brief", () => {
+  // The indicator shows 10 kt too little: 33 m/s are 64 kt calibrated, 54 indicated. Over the ground it shows nothing.
+  it("says the speeds to fly as the indicator shows them", () => {
+    const kt = (speed: number) => speed * 0.514444;
+    const calibration = [40, 120].map((speed) => ({ indicated_mps: kt(speed - 10), calibrated_mps: kt(speed) }));
+    const said = words({}, 180, { calibration });
+    expect(said).toContain("nose down to 54 kt IAS");
+    expect(said).toContain("54 kt IAS when straight");
+    const overGround = /touchdown at (\d+) kt over the ground/;
+    expect(overGround.exec(said)?.[1]).toBe(overGround.exec(words())?.[1]);
+  });
+
   it("goes from before rotation through the gate to the landing back", () => {
     const said = words();
     expect(said).toMatch(/^Skerrow 29\. Before rotation, anything wrong: throttle closed/);

@@ -1,4 +1,5 @@
 // The departure brief: sentences to read aloud, composed from what was computed. Words only; nothing is computed here.
+import { type AirspeedCalibration, airspeedInWords } from "../aircraft/airspeed-calibration";
 import { degrees } from "../quantities/angle";
 import { type UnitChoice, formatSi, type Rounding } from "../quantities/units";
 import type { DeparturePlan } from "../situation/departure-plan";
@@ -24,6 +25,8 @@ export interface BriefFacts {
   readonly atGate: TurnbackAccount | null;
   /** Chance at the gate, 0 to 1. */
   readonly chance: number | null;
+  /** What the airspeed indicator shows; null where it shows calibrated airspeed. */
+  readonly calibration: AirspeedCalibration | null;
 }
 
 /** A sentence and the failure heights it is about. */
@@ -47,6 +50,8 @@ export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSente
   /** A gate is a height not to turn back below: it is rounded up. */
   const height = (value_m: number, rounding?: Rounding) => formatSi("height", units.height, value_m, rounding);
   const speed = (value_mps: number) => formatSi("speed", units.speed, value_mps);
+  /** To be flown: as the indicator shows it. */
+  const fly = (eas_mps: number) => airspeedInWords(facts.calibration, units.speed, eas_mps);
   const said: BriefSentence[] = [
     {
       from_m: null,
@@ -59,7 +64,7 @@ export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSente
     say(
       0,
       stopUntil_m,
-      `Airborne, until ${height(stopUntil_m)}: nose down to ${speed(facts.bestEas_mps)}, land on the runway that is left.`,
+      `Airborne, until ${height(stopUntil_m)}: nose down to ${fly(facts.bestEas_mps)}, land on the runway that is left.`,
     );
   else say(0, null, "Once airborne the runway left is not enough to stop on.");
 
@@ -69,7 +74,7 @@ export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSente
   say(
     low,
     until,
-    `From ${height(low)}${until === null ? "" : ` until ${height(until, "up")}`}: nose down, ${speed(facts.bestEas_mps)}, ahead within 30° of the nose${ahead}. No turning back.`,
+    `From ${height(low)}${until === null ? "" : ` until ${height(until, "up")}`}: nose down, ${fly(facts.bestEas_mps)}, ahead within 30° of the nose${ahead}. No turning back.`,
   );
 
   if (plan.school === "spot-ahead") {
@@ -95,7 +100,7 @@ export function departureBrief(facts: BriefFacts, units: UnitChoice): BriefSente
     say(
       gates.gate_m,
       upper,
-      `From ${height(gates.gate_m, "up")}${upper === null ? "" : ` up to ${height(upper)}`}: ${extension}turn back ${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${speed(turnSpeed)}, ${speed(facts.bestEas_mps)} when straight.`,
+      `From ${height(gates.gate_m, "up")}${upper === null ? "" : ` up to ${height(upper)}`}: ${extension}turn back ${technique.side === -1 ? "left" : "right"}, ${Math.round(degrees(technique.bank_rad))}°, ${fly(turnSpeed)}, ${fly(facts.bestEas_mps)} when straight.`,
     );
     if (upper !== null)
       say(upper, null, `Above ${height(upper)} the runway is too far behind: another field, or ahead.`);

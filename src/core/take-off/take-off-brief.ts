@@ -1,5 +1,6 @@
 // The brief of a take-off with two engines: sentences to read aloud, composed from what was computed. Words only;
 // nothing is computed here.
+import { type AirspeedCalibration, airspeedInWords } from "../aircraft/airspeed-calibration";
 import { assertNever } from "../outcome";
 import { type UnitChoice, formatNumber, formatSi } from "../quantities/units";
 import type { OneEnginePlan } from "../situation/one-engine-plan";
@@ -23,6 +24,8 @@ export interface TakeOffFacts {
   readonly failed: "left" | "right";
   /** Climb on one engine, mended, m/s. */
   readonly climb_mps: number;
+  /** What the airspeed indicator shows; null where it shows calibrated airspeed. */
+  readonly calibration: AirspeedCalibration | null;
 }
 
 /** The caution that goes with it. */
@@ -44,7 +47,7 @@ interface Said {
 export function takeOffBrief(facts: TakeOffFacts, units: UnitChoice): string[] {
   const say: Said = {
     height: (si) => formatSi("height", units.height, si),
-    speed: (si) => formatSi("speed", units.speed, si),
+    speed: (si) => airspeedInWords(facts.calibration, units.speed, si),
     length: (si) => formatSi("length", units.length, si),
   };
   const before = climbsAway(facts)

@@ -1,3 +1,4 @@
+import type { AirspeedCalibration } from "../aircraft/airspeed-calibration";
 import type { LandingEnd } from "../landing/landing-end";
 import { beforeEach, describe, expect, it } from "vitest";
 import { demoTakeOff, demoTakeOffQuestion } from "../../../demo/demo-take-off";
@@ -14,7 +15,7 @@ import { takeOffBrief } from "./take-off-brief";
 import type { TakeOffDay } from "./take-off-day";
 import { groundObstacles, groundUnderDeparture } from "./terrain-ahead";
 
-function briefOf(day: TakeOffDay, climb_mps: number): string[] {
+function briefOf(day: TakeOffDay, climb_mps: number, calibration: AirspeedCalibration | null = null): string[] {
   const balanced = balancedFailure_mps(day);
   const found = accelerate(day, day.jet && balanced.ok ? balanced.value : day.speeds.rotation_mps);
   const by = phases(day);
@@ -33,12 +34,24 @@ function briefOf(day: TakeOffDay, climb_mps: number): string[] {
       turns: day.question.oneEngine.turns,
       failed: day.question.failed,
       climb_mps,
+      calibration,
     },
     DEFAULT_UNITS,
   );
 }
 
 describe("the brief", () => {
+  it("says its speeds as the indicator shows them", () => {
+    const day = demoTakeOff({});
+    const calibration = [40, 120].map((speed) => ({
+      indicated_mps: (speed - 10) * MPS_PER_KT,
+      calibrated_mps: speed * MPS_PER_KT,
+    }));
+    const rotation = Math.round(day.speeds.rotation_mps / MPS_PER_KT);
+    expect(briefOf(day, 1)[0]).toContain(`rotation, ${rotation}\u00a0kt:`);
+    expect(briefOf(day, 1, calibration)[0]).toContain(`rotation, ${rotation - 10}\u00a0kt IAS:`);
+  });
+
   it("of a light twin goes from the stop over the runway left to the climb and the way back", () => {
     const said = briefOf(demoTakeOff({ mass_kg: 1600 }), 1.8);
     expect(said[0]).toMatch(/^Skerrow 29\. Until rotation, 6\d\skt/);

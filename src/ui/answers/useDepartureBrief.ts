@@ -32,6 +32,7 @@ export function useDepartureBrief(): BriefSentence[] | null {
         ahead: scan.ahead,
         atGate: chance.atGate,
         chance: chance.chanceAtGate,
+        calibration: scan.question.aircraft.airspeedCalibration,
       },
       units,
     );

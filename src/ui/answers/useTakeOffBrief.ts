@@ -20,6 +20,7 @@ function sentences(answer: TakeOffAnswer, units: UnitChoice): string[] {
       turns: question.oneEngine.turns,
       failed: question.failed,
       climb_mps,
+      calibration: question.aircraft.airspeedCalibration,
     },
     units,
   );

@@ -1,6 +1,6 @@
 "use client";
 import { useCallback } from "react";
-import { indicated_mps } from "@/core/aircraft/airspeed-calibration";
+import { airspeedInWords, indicated_mps } from "@/core/aircraft/airspeed-calibration";
 import { formatSi } from "@/core/quantities/units";
 import { useAircraft } from "./useAircraft";
 import { useUnits } from "@/ui/kit/units/units-store";
@@ -15,9 +15,10 @@ export function useAirspeed(): (speed_mps: number) => string {
   const { speedUnit, airspeedCalibration } = useAircraft().document;
   return useCallback(
     (speed_mps: number) => {
-      const shown_mps = indicated_mps(airspeedCalibration, speed_mps);
-      const shown = `${formatSi("speed", speedUnit, shown_mps)}${airspeedCalibration ? " IAS" : ""}`;
-      return speedUnit === unit ? shown : `${shown} (${formatSi("speed", unit, shown_mps)})`;
+      const shown = airspeedInWords(airspeedCalibration, speedUnit, speed_mps);
+      return speedUnit === unit
+        ? shown
+        : `${shown} (${formatSi("speed", unit, indicated_mps(airspeedCalibration, speed_mps))})`;
     },
     [speedUnit, airspeedCalibration, unit],
   );

@@ -17,8 +17,8 @@ export function CalibrationFields({ edited }: { edited: Edited }) {
   return (
     <Group title="Airspeed calibration, flap up">
       <p className="col-span-full max-w-prose text-[14px] text-ink2">
-        The speeds of this form are calibrated. With this table the numbers for the pilot are shown as the indicator
-        shows them.
+        A book that prints indicated speeds has this table: give it first. The speeds of this form are then typed as the
+        book has them, and briefs, cards and the speeds to fly are said as the indicator shows them.
       </p>
       {rows?.map((row, i) => {
         const put = (patch: Partial<typeof row>) =>

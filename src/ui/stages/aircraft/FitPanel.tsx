@@ -1,9 +1,9 @@
 "use client";
 import { useQueryState } from "nuqs";
 import { useState } from "react";
-import { toast } from "sonner";
 import { PropellerState } from "@/core/aircraft/aircraft-document";
 import type { HandbookFigures, HandbookFit, Residual } from "@/core/aircraft/fit-handbook";
+import { indicated_mps } from "@/core/aircraft/airspeed-calibration";
 import { figuresOf, fitOf, withFit } from "@/core/aircraft/fitted-aircraft";
 import { readGlideChart } from "@/core/aircraft/glide-chart";
 import { readGlidePoints, writeGlidePoints } from "@/core/aircraft/glide-points-csv";
@@ -11,6 +11,7 @@ import { type UnitChoice, formatNumber, formatSi, fromSi, unitOf } from "@/core/
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
+import { FitDoubts, FitFrame } from "./FitFrame";
 import { useEdited } from "./useEdited";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 
@@ -22,28 +23,20 @@ export function FitPanel() {
   const fit = fitOf(document);
   const figures = figuresOf(document);
   const take = () => {
-    if (!fit.ok) return;
+    if (!fit.ok) return fit.issue.message;
     const fitted = withFit(document, fit.value);
-    if (!fitted.ok) {
-      toast(fitted.issue.message);
-      return;
-    }
+    if (!fitted.ok) return fitted.issue.message;
     change(() => fitted.value);
     // With its first polar all views open: one stays with the book.
     void setView("handbook");
-    toast("The fit is in the model. Save the aircraft to use it in the other stages.");
+    return undefined;
   };
   return (
-    <section aria-label="Fit to the handbook" className="border border-rule px-4 py-3">
-      <div className="flex items-baseline gap-4">
-        <h2 className="text-[17px] font-bold whitespace-nowrap">Fit to the handbook</h2>
-        <p className="text-[13px] text-ink2">
-          From mass, wing, stall speeds, best glide and ratio, and further glides if there are any.
-        </p>
-        <button type="button" className="btn btn-primary ml-auto whitespace-nowrap" disabled={!fit.ok} onClick={take}>
-          Use this fit
-        </button>
-      </div>
+    <FitFrame
+      title="Fit to the handbook"
+      from="From mass, wing, stall speeds, best glide and ratio, and further glides if there are any."
+      onUse={fit.ok ? take : null}
+    >
       <div className="mt-2 grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-6">
         <div>
           {fit.ok && figures.ok ? (
@@ -67,7 +60,7 @@ export function FitPanel() {
           <Points key={`${units.speed}-${units.verticalSpeed}`} />
         </div>
       </div>
-    </section>
+    </FitFrame>
   );
 }
 
@@ -75,12 +68,15 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
   const { document } = useEdited();
   const source = { calculation: { name: "fit", input } };
   const speed = unitOf("speed", units.speed);
+  /** As the book prints it. */
+  const speedOf = (value: number) =>
+    `${formatNumber(fromSi("speed", units.speed, indicated_mps(document.airspeedCalibration, value)), 1)}\u00a0${speed.label}`;
   const shown = ({ unit, name }: Residual, value: number) =>
     unit === ""
       ? formatNumber(value, 2)
       : name.startsWith("sink")
         ? formatSi("verticalSpeed", units.verticalSpeed, value)
-        : `${formatNumber(fromSi("speed", units.speed, value), 1)}\u00a0${speed.label}`;
+        : speedOf(value);
   const rows = [
     ...fit.residuals.map((residual) => ({
       name: residual.name,
@@ -90,7 +86,7 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
     })),
     ...fit.clMax.map(({ flap, clMax }, i) => ({
       name: `stall, flap ${flap}`,
-      book: `${formatNumber(fromSi("speed", units.speed, input.stall_mps[i].speed_mps), 1)} ${speed.label}`,
+      book: speedOf(input.stall_mps[i].speed_mps),
       model: `CLmax ${formatNumber(clMax, 2)}`,
       off: null,
     })),
@@ -123,13 +119,7 @@ function FitTable({ fit, units, input }: { fit: HandbookFit; units: UnitChoice; 
           </span>
         )}
       </p>
-      {fit.doubts.length > 0 && (
-        <ul role="status" className="mt-1 list-disc pl-5 text-[14px] text-brick">
-          {fit.doubts.map((doubt) => (
-            <li key={doubt}>{doubt}</li>
-          ))}
-        </ul>
-      )}
+      <FitDoubts doubts={fit.doubts} />
     </>
   );
 }

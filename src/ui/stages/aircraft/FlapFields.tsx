@@ -3,11 +3,11 @@ import { Plus, Trash2 } from "lucide-react";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
-import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { TextField } from "@/ui/kit/forms/TextField";
 import { Coefficient } from "./Coefficient";
 import { Group } from "./Group";
 import { faultAt, noteAt } from "./notes";
+import { QuantityNote } from "./QuantityNote";
 import type { Edited } from "./useEdited";
 
 type Polar = NonNullable<AircraftDocument["polar"]>;
@@ -65,15 +65,15 @@ export function FlapFields({ edited }: { edited: Edited }) {
               onChange={(deltaCd) => setFlap(i, { deltaCd })}
             />
             {i > 0 ? (
-              <QuantityField
+              <QuantityNote
+                edited={edited}
                 label="V_FE"
+                path={`limits.vfe_mps.${i}`}
                 kind="speed"
                 value={limits.vfe_mps[i] ?? null}
-                step={1}
-                check={(value) => (value > 0 ? null : "More than 0.")}
+                hint="with it out"
                 onChange={(value) => setLimit(i, value)}
                 onClear={() => setLimit(i, null)}
-                hint={noteAt(edited, `limits.vfe_mps.${i}`)}
               />
             ) : (
               <span />

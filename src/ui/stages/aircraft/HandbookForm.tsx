@@ -148,6 +148,7 @@ export function HandbookForm() {
           hint={noteAt(edited, "wing.span_m") ?? "tip to tip"}
         />
       </Group>
+      <CalibrationFields edited={edited} />
       <Group title="Speeds, at the mass they are printed for">
         <QuantityNote
           edited={edited}
@@ -371,7 +372,6 @@ export function HandbookForm() {
         </Group>
       )}
       {document.category === "single" && <SingleFields edited={edited} />}
-      <CalibrationFields edited={edited} />
       <LoadingFields edited={edited} />
       {engines.kind === "jet" && <JetFields edited={edited} engines={engines} />}
       {(document.category === "twin" || document.category === "jet") && <TwinFields edited={edited} />}

@@ -1,10 +1,10 @@
 "use client";
 import { useDeferredValue, useMemo } from "react";
-import { toast } from "sonner";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { type BookFigure, fitSingle } from "@/core/fitting/single-fit";
+import { fitSingle } from "@/core/fitting/single-fit";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { FitDoubts, FitFrame, offBy } from "./FitFrame";
 import { Group } from "./Group";
 import { QuantityNote } from "./QuantityNote";
 import type { Edited } from "./useEdited";
@@ -55,8 +55,6 @@ export function SingleFields({ edited }: { edited: Edited }) {
   );
 }
 
-const percent = ({ book, model }: BookFigure) => (model / book - 1) * 100;
-
 /** The book of take-off and landing beside the model, and taking the thrust over. */
 function SingleFitPanel({ edited }: { edited: Edited }) {
   const format = useFormat();
@@ -65,26 +63,17 @@ function SingleFitPanel({ edited }: { edited: Edited }) {
   const fit = useMemo(() => fitSingle(document), [document]);
   const line = fit.ok ? fit.value.line : null;
   return (
-    <section aria-label="Fit to take-off and climb" className="mt-4 border border-rule px-4 py-3">
-      <div className="flex items-baseline gap-4">
-        <h2 className="text-[17px] font-bold whitespace-nowrap">Fit to take-off and climb</h2>
-        <p className="text-[13px] text-ink2">
-          The thrust line from the run and the climb, as the departure flies them.
-        </p>
-        <button
-          type="button"
-          className="btn btn-primary ml-auto whitespace-nowrap"
-          disabled={line === null}
-          onClick={() => {
-            edited.change((now) =>
-              now.engines.kind === "propeller" ? { ...now, engines: { ...now.engines, thrustLine: line } } : now,
-            );
-            toast("The fit is in the model. Save the aircraft to use it in the other stages.");
-          }}
-        >
-          Use this fit
-        </button>
-      </div>
+    <FitFrame
+      title="Fit to take-off and climb"
+      from="The thrust line from the run and the climb, as the departure flies them."
+      onUse={
+        line &&
+        (() =>
+          edited.change((now) =>
+            now.engines.kind === "propeller" ? { ...now, engines: { ...now.engines, thrustLine: line } } : now,
+          ))
+      }
+    >
       {fit.ok ? (
         <>
           <DataTable
@@ -98,8 +87,8 @@ function SingleFitPanel({ edited }: { edited: Edited }) {
               { name: "fitted model", cell: ({ kind, model }) => format(kind, model) },
               {
                 name: "off by",
-                cell: (row) => `${percent(row) >= 0 ? "+" : "−"}${Math.abs(percent(row)).toFixed(1)} %`,
-                tone: (row) => (Math.abs(percent(row)) > 12 ? "text-brick" : ""),
+                cell: offBy,
+                tone: ({ book, model }) => (Math.abs(model / book - 1) > 0.12 ? "text-brick" : ""),
               },
             ]}
           />
@@ -115,19 +104,13 @@ function SingleFitPanel({ edited }: { edited: Edited }) {
               {fit.value.brakingPlanned.toFixed(2)} g is planned with on a hard dry runway.
             </p>
           )}
-          {fit.value.doubts.length > 0 && (
-            <ul role="status" className="mt-1 list-disc pl-5 text-[14px] text-brick">
-              {fit.value.doubts.map((doubt) => (
-                <li key={doubt}>{doubt}</li>
-              ))}
-            </ul>
-          )}
+          <FitDoubts doubts={fit.value.doubts} />
         </>
       ) : (
         <p role="status" className="mt-2 text-brick">
           {fit.issue.message}
         </p>
       )}
-    </section>
+    </FitFrame>
   );
 }

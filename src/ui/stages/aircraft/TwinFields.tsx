@@ -1,6 +1,5 @@
 "use client";
 import { useDeferredValue, useMemo } from "react";
-import { toast } from "sonner";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import type { Residual } from "@/core/aircraft/fit-handbook";
 import { type TwinFit, fitTwin } from "@/core/fitting/twin-fit";
@@ -11,6 +10,7 @@ import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { type Format, useFormat, useUnits } from "@/ui/kit/units/units-store";
+import { FitDoubts, FitFrame, offBy } from "./FitFrame";
 import { Group } from "./Group";
 import { QuantityNote } from "./QuantityNote";
 import { noteAt } from "./notes";
@@ -229,8 +229,6 @@ function askedFor({ fitted }: TwinFit, { engines }: AircraftDocument, format: Fo
   return "Without a climb on one engine the power stands as it is typed.";
 }
 
-const percent = (off: number) => `${off >= 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} %`;
-
 /** The same figures, to what is typed of them. */
 const same = (a: object, b: object) =>
   Object.entries(a).every(([key, value]) => Math.abs(Number(value) - Number(b[key as keyof typeof b])) < 1e-3);
@@ -252,25 +250,13 @@ function TwinFitPanel({ edited }: { edited: Edited }) {
     name === "climb on one engine"
       ? formatSi("verticalSpeed", units.verticalSpeed, value)
       : `${formatNumber(fromSi("speed", units.speed, value), 1)}\u00a0${unitOf("speed", units.speed).label}`;
+  const engines = fit.ok && fit.value.fitted !== null ? fit.value.aircraft.engines : null;
   return (
-    <section aria-label="Fit to one engine" className="mt-4 border border-rule px-4 py-3">
-      <div className="flex items-baseline gap-4">
-        <h2 className="text-[17px] font-bold whitespace-nowrap">Fit to one engine</h2>
-        <p className="text-[13px] text-ink2">The rudder from V_MCA, the power from the climb on one engine.</p>
-        <button
-          type="button"
-          className="btn btn-primary ml-auto whitespace-nowrap"
-          disabled={!fit.ok || fit.value.fitted === null}
-          onClick={() => {
-            if (!fit.ok) return;
-            const { engines } = fit.value.aircraft;
-            edited.change((now) => ({ ...now, engines }));
-            toast("The fit is in the model. Save the aircraft to use it in the other stages.");
-          }}
-        >
-          Use this fit
-        </button>
-      </div>
+    <FitFrame
+      title="Fit to one engine"
+      from="The rudder from V_MCA, the power from the climb on one engine."
+      onUse={engines && (() => edited.change((now) => ({ ...now, engines })))}
+    >
       {fit.ok ? (
         <>
           <DataTable
@@ -284,25 +270,19 @@ function TwinFitPanel({ edited }: { edited: Edited }) {
               { name: "fitted model", cell: (row) => shown(row, row.model) },
               {
                 name: "off by",
-                cell: ({ book, model }) => (book === 0 ? "–" : percent(Math.round((model / book - 1) * 1000) / 10)),
+                cell: offBy,
                 tone: ({ book, model }) => (Math.abs(model / book - 1) > 0.08 ? "text-brick" : ""),
               },
             ]}
           />
           <p className="mt-1 text-[14px]">{askedFor(fit.value, document, format)}</p>
-          {fit.value.doubts.length > 0 && (
-            <ul role="status" className="mt-1 list-disc pl-5 text-[14px] text-brick">
-              {fit.value.doubts.map((doubt) => (
-                <li key={doubt}>{doubt}</li>
-              ))}
-            </ul>
-          )}
+          <FitDoubts doubts={fit.value.doubts} />
         </>
       ) : (
         <p role="status" className="mt-2 text-brick">
           {fit.issue.message}
         </p>
       )}
-    </section>
+    </FitFrame>
   );
 }

@@ -35,6 +35,26 @@ describe("the decision of a take-off with two engines", () => {
     expect(rest).toContain("From a failure on the runway it does not.");
   });
 
+  // 41 t on 1 300 m, of which a jet of this weight needs about 1 800: what comes first is the runway, not the climb.
+  it("a jet that neither stops nor goes on the runway is told so first", () => {
+    const { lead, rest, spine, answer } = said({
+      name: "cedar-j2",
+      mass_kg: 41_000,
+      runway: { ...demoTakeOffQuestion({}).runway, length_m: 1300 },
+    });
+    expect([lead, spine]).toEqual(["The runway is too short.", "runway too short"]);
+    expect(answer.accelerate.stopSpare_m).toBeLessThan(-100);
+    expect(rest).toMatch(/^After a failure at \d+ kt it stops \d+ m beyond the end, it passes 35 ft \d+ m beyond/);
+    expect(rest).not.toContain("it goes too");
+  });
+
+  it("a light twin that stops beyond the end says by how much before anything else", () => {
+    const runway = { ...demoTakeOffQuestion({}).runway, length_m: 420 };
+    const { lead, rest } = said({ mass_kg: 1600, runway });
+    expect(lead).toMatch(/^Go from/);
+    expect(rest).toMatch(/^After a failure at \d+ kt it stops \d+ m beyond the end\. Advised/);
+  });
+
   it("without a climb, or not over what is ahead, that is the first thing said", () => {
     expect(said({ mass_kg: 1725, air: { qnh_Pa: 85_000, deviation_K: 40 } }).lead).toBe("It will not climb.");
     const wall = said({ mass_kg: 1600, plan: { obstacles: [{ name: "ridge", distance_m: 4000, height_m: 400 }] } });

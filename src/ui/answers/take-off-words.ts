@@ -16,12 +16,30 @@ export function climbsAway({ climb_mps, phases }: Pick<TakeOffTold, "climb_mps" 
   return climb_mps > 0 && phases.advisedFrom_m !== null;
 }
 
+/** A jet that after a failure at V_1 neither stops nor reaches 35 ft on the runway. */
+function isTooShort({ jet, accelerate: { stopSpare_m, goSpare_m } }: Pick<TakeOffTold, "jet" | "accelerate">): boolean {
+  return jet && stopSpare_m < 0 && (goSpare_m === null || goSpare_m < 0);
+}
+
+/** What comes beyond the end of the runway after the failure; empty where nothing does. */
+function beyondTheEnd({ jet, accelerate }: TakeOffTold, format: Format): string {
+  const { failure_mps, stopSpare_m, goSpare_m } = accelerate;
+  const beyond = (spare_m: number) => `${format("length", -spare_m, "up")} beyond the end`;
+  const said = [
+    stopSpare_m < 0 && `it stops ${beyond(stopSpare_m)}`,
+    jet && goSpare_m === null && "it does not fly",
+    jet && goSpare_m !== null && goSpare_m < 0 && `it passes 35 ft ${beyond(goSpare_m)}`,
+  ].filter(Boolean);
+  return said.length === 0 ? "" : `After a failure at ${format("speed", failure_mps)} ${said.join(", ")}.`;
+}
+
 /** The spine's few words. */
 export function takeOffHeadline(told: TakeOffTold, format: Format): { text: string; tone?: string } {
   const { climb_mps, phases, jet, accelerate } = told;
   if (!(climb_mps > 0)) return { text: "will not climb", tone: "text-brick" };
   if (phases.advisedFrom_m === null)
     return { text: phases.goFails === "obstacle" ? "not over what is ahead" : "not enough climb", tone: "text-brick" };
+  if (isTooShort(told)) return { text: "runway too short", tone: "text-brick" };
   if (phases.slow) return { text: `nose down: under ${phases.slow.limit}`, tone: "text-ochre" };
   return {
     text: jet
@@ -64,14 +82,22 @@ export function takeOffDecision(
       ? ""
       : ` A failure above ${format("height", slow.from_m)}, held in this steep climb until it is recognised, takes it to ${format("speed", slow.eas_mps)}, under ${slow.limit}${slow.limit === "V_MCA" ? " at 5° bank," : ""} ${format("speed", slow.limit_mps)}: nose down at once, or climb less steeply.`;
   const mended = `${format("verticalSpeed", climb_mps, "down")} with everything mended.`;
-  if (jet) return { lead: "It climbs away on one engine.", rest: `${mended} ${onRunway}${steep}`, tone: "" };
+  const beyond = beyondTheEnd(told, format);
+  if (isTooShort(told))
+    return {
+      lead: "The runway is too short.",
+      rest: `${beyond} Take less, or another runway. In the air it climbs ${mended}`,
+      tone: "text-brick",
+    };
+  const ended = beyond && `${beyond} `;
+  if (jet) return { lead: "It climbs away on one engine.", rest: `${ended}${mended} ${onRunway}${steep}`, tone: "" };
   const asked =
     question.oneEngine.least === "height"
       ? "gear down below that is a commitment to land"
       : `below that the minute after the failure climbs less than ${format("verticalSpeed", question.oneEngine.leastClimb_mps)}`;
   return {
     lead: `Go from ${format("height", advisedFrom_m ?? 0, "up")}.`,
-    rest: `Advised: ${asked}. Flown without error it climbs away from ${format("height", goFrom_m ?? 0, "up")}; ${mended} ${onRunway}${steep}`,
+    rest: `${ended}Advised: ${asked}. Flown without error it climbs away from ${format("height", goFrom_m ?? 0, "up")}; ${mended} ${onRunway}${steep}`,
     tone: "",
   };
 }

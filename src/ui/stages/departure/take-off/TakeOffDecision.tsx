@@ -16,7 +16,6 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
   const source = { calculation: { name: "accelerate", input: question } };
   const said = takeOffDecision(answer, format);
   const short = accelerate.stopSpare_m < 0;
-  const goes = accelerate.goSpare_m !== null && accelerate.goSpare_m >= 0;
   const row = (name: string, value: string, figure: string, bad = false) => (
     <>
       <dt>{name}</dt>
@@ -30,7 +29,6 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
   return (
     <>
       <section className="px-4 py-3" aria-label="Decision">
-        {jet && short && !goes && <TooShort answer={answer} />}
         <p className={said.tone}>
           <strong className={said.tone === "" ? "" : "block text-[24px] leading-7"}>{said.lead}</strong> {said.rest}
         </p>
@@ -87,22 +85,6 @@ export function TakeOffDecision({ answer }: { answer: TakeOffAnswer }) {
         <Cautions texts={useTakeOffCautions(answer)} />
       </div>
     </>
-  );
-}
-
-/** A jet's runway that is too short both ways: that comes first. */
-function TooShort({ answer: { accelerate } }: { answer: TakeOffAnswer }) {
-  const format = useFormat();
-  return (
-    <p className="mb-2 text-brick">
-      <strong className="block text-[24px] leading-7">The runway is too short.</strong> After a failure at{" "}
-      {format("speed", accelerate.failure_mps)} it stops {format("length", -accelerate.stopSpare_m, "up")} beyond the
-      end
-      {accelerate.goSpare_m === null
-        ? " and does not fly"
-        : `, and passes 35 ft ${format("length", -accelerate.goSpare_m)} beyond it`}
-      .
-    </p>
   );
 }
 

@@ -50,16 +50,16 @@ describe("what is not of today", () => {
 
   it("a fresh report on the day says nothing, nor wind aloft that was asked for today", () => {
     expect(notOfToday(fresh, NOON_MS)).toEqual([]);
-    expect(notOfToday({ ...fresh, wind: aloft, aloftAt: "2026-11-24T00:05:00Z" }, NOON_MS)).toEqual([]);
+    expect(notOfToday({ ...fresh, wind: aloft, aloftAt: "2026-11-24T06:25:00Z" }, NOON_MS)).toEqual([]);
   });
 
   it.each([
     [{ metar: null }, "typed, not read"],
     [{ metar: "TRSK 25014KT" }, "does not say when"],
-    [{ metar: "TRSK 232350Z" }, "another day: 2026-11-23"],
+    [{ metar: "TRSK 232350Z" }, "12 h 30 min old, of 2026-11-23"],
     [{ metar: "TRSK 240950Z" }, "2 h 30 min old"],
     [{ wind: aloft }, "wind aloft was typed"],
-    [{ wind: aloft, aloftAt: "2026-11-23T23:50:00Z" }, "wind aloft is of another day: 2026-11-23"],
+    [{ wind: aloft, aloftAt: "2026-11-23T23:50:00Z" }, "wind aloft is 12 h 30 min old, of 2026-11-23"],
     [{ day: "2026-11-20" }, "of 2026-11-20"],
   ])("%j: …%s…", (change, words) => {
     const said = notOfToday({ ...fresh, ...change }, NOON_MS);
@@ -72,6 +72,12 @@ describe("what is not of today", () => {
       notOfToday({ ...fresh, metar: "TRSK 241100Z" }, Date.UTC(2026, 10, 24, 11, minutes));
     expect(old(75)).toEqual([]);
     expect(old(76)).toHaveLength(1);
+  });
+
+  it("midnight makes nothing old", () => {
+    const midnight_ms = Date.UTC(2026, 10, 24, 0, 10);
+    const before = { metar: "TRSK 232350Z", wind: aloft, aloftAt: "2026-11-23T23:50:00Z", day };
+    expect(notOfToday(before, midnight_ms)).toEqual([]);
   });
 
   it("a day is that of UTC", () => {

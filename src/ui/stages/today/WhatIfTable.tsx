@@ -19,7 +19,14 @@ export function WhatIfTable({ lines, twoEngines }: { lines: readonly WhatIfLine[
         { name: "if", cell: (line) => <span className="whitespace-nowrap">{whatIfName(line, units)}</span> },
         {
           name: twoEngines ? "go from" : "turn back works from",
-          cell: ({ figures }) => (figures ? whatIfHeight(figures, today, format) : "…"),
+          cell: ({ figures }) =>
+            figures?.issue ? (
+              <span className="font-sans whitespace-normal">{figures.issue}</span>
+            ) : figures ? (
+              whatIfHeight(figures, today, format)
+            ) : (
+              "…"
+            ),
           tone: ({ figures }) => (figures?.issue ? "text-ink2" : figures?.from_m === null ? "text-ochre" : ""),
         },
         {

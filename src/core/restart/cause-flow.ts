@@ -73,12 +73,18 @@ export const TURBOPROP_FLOW: readonly CauseItem[] = [
   { id: "pump", name: "Boost pump", action: "on", time_s: 2, symptoms: ["surging", "sudden"] },
   {
     id: "inlet",
-    name: "Inertial separator",
-    action: "open; ignition on in ice or rain",
+    name: "Separator",
+    action: "inertial separator open; ignition on in ice or rain",
     time_s: 3,
     symptoms: ["fading", "rough"],
   },
-  { id: "condition", name: "Condition lever", action: "cut off, until it is lit again", time_s: 3, symptoms: [] },
+  {
+    id: "condition",
+    name: "Condition",
+    action: "condition lever cut off, until it is lit again",
+    time_s: 3,
+    symptoms: [],
+  },
 ];
 
 /** What follows a check that brought nothing, with time to spare. Common practice. */

@@ -50,7 +50,7 @@ describe("the flow", () => {
     expect(causeFlow(cedar)).toEqual([]);
     const names = (id: string) => causeFlow(demoAircraft(id)).map((item) => item.name);
     expect(names("rowan-r1")).toEqual(PISTON_FLOW.map(({ name }) => (name === "Carburettor" ? "Alternate air" : name)));
-    expect(names("fir-p1")).toContain("Inertial separator");
+    expect(names("fir-p1")).toContain("Separator");
     expect(names("fir-p1")).not.toContain("Mixture");
   });
 });

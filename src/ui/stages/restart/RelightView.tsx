@@ -12,8 +12,10 @@ import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 
+const tries = (count: number) => (count === 1 ? "one attempt" : `${count} attempts`);
+
 /**
- * Of a question about both engines stopped: the relight envelope with today's way down, and the attempts of both kinds.
+ * Of a question about every engine stopped: the relight envelope with today's way down, and the attempts of both kinds.
  */
 export function RelightView({ question, stopped }: { question: RestartQuestion; stopped: RestartQuestion["stopped"] }) {
   const { chance, assistedChance } = useSituation((state) => state.current.restart);
@@ -25,7 +27,9 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
     return { ...rest, chance, assistedChance };
   }, [question, chance, assistedChance]);
   const outcome = useMemo(() => relightPlans(asked), [asked]);
-  const { relight } = question.aircraft;
+  const { relight, engines } = question.aircraft;
+  /** What turns the engine when the air alone does not. */
+  const helper = engines.kind === "jet" ? "auxiliary power" : "the starter";
   const plans = outcome.ok ? outcome.value : null;
   const qnh_Pa = question.air.qnh_Pa;
   const commit_m = pressureAltitudeOnQnh_m(question.commit_m, qnh_Pa);
@@ -96,7 +100,7 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
         })),
       ];
       return {
-        grid: { left: 66, right: 40, top: 34, bottom: 42 },
+        grid: { left: 66, right: 110, top: 44, bottom: 42 },
         tooltip: {
           ...ink.tooltip,
           trigger: "item",
@@ -116,7 +120,7 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
         },
         series: [
           ...outline("windmilling", "windmill", "brick", "solid"),
-          ...outline("with auxiliary power", "assisted", "pine", [8, 4]),
+          ...outline(`with ${helper}`, "assisted", "pine", [8, 4]),
           ...(plans ? [...way(plans.windmill, "clay"), ...way(plans.assisted, "harbour")] : []),
           {
             name: "commit",
@@ -137,7 +141,7 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
         ],
       };
     },
-    [relight, plans, qnh_Pa, commit_m, units],
+    [relight, helper, plans, qnh_Pa, commit_m, units],
   );
   if (!relight) return <p className="p-4">This aircraft has no relight envelope.</p>;
   if (!outcome.ok) return <p className="p-4 text-brick">{outcome.issue.message}</p>;
@@ -178,10 +182,10 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
                 ? "No attempt fits: land."
                 : better === "windmill"
                   ? "Windmilling gives the better chance."
-                  : "With auxiliary power is the better plan."}
+                  : `With ${helper} is the better plan.`}
             </strong>{" "}
             {better !== null &&
-              `After ${(better === "windmill" ? windmill : assisted).attempts.length} attempts, at ${format("height", (better === "windmill" ? windmill : assisted).attempts.at(-1)?.to.altitude_m ?? 0)}, stop trying.`}
+              `After ${tries((better === "windmill" ? windmill : assisted).attempts.length)}, at ${format("height", (better === "windmill" ? windmill : assisted).attempts.at(-1)?.to.altitude_m ?? 0)}, stop trying.`}
           </p>
           <SliderField
             label="One windmilling"
@@ -193,7 +197,7 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
             onChange={(value) => change((current) => ({ restart: { ...current.restart, chance: value } }))}
           />
           <SliderField
-            label="One with auxiliary power"
+            label={`One with ${helper}`}
             value={assistedChance}
             min={0.05}
             max={0.95}
@@ -212,7 +216,7 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
               name: "kind",
               head: <span className="sr-only">kind</span>,
               className: "[font-weight:inherit]",
-              cell: (plan) => (plan.kind === "windmill" ? "windmilling" : "auxiliary power"),
+              cell: (plan) => (plan.kind === "windmill" ? "windmilling" : `with ${helper}`),
             },
             { name: "speed", cell: (plan) => format("speed", plan.cas_mps) },
             {
@@ -239,7 +243,7 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
             { name: "left over commit", cell: (plan) => format("height", plan.left_m) },
           ]}
         />
-        {stopped !== "both" && (
+        {engines.count > 1 && stopped !== "both" && (
           <p className="text-[13px] text-ochre">
             One engine runs: the decision beside says what height it holds. The attempts here are counted as if both had
             stopped.
@@ -251,7 +255,7 @@ export function RelightView({ question, stopped }: { question: RestartQuestion; 
               <p
                 key={plan.kind}
                 className="text-[13px] text-ink2"
-              >{`${plan.kind === "windmill" ? "Windmilling" : "Auxiliary power"}: ${plan.why}`}</p>
+              >{`${plan.kind === "windmill" ? "Windmilling" : `With ${helper}`}: ${plan.why}`}</p>
             ),
         )}
       </section>

@@ -53,9 +53,11 @@ function weather(/** @type {Date} */ now) {
  * }} Flight
  */
 
-/** Flights under way, by the name that their watcher gave them; a watcher who goes takes his along. */
+/** Flights under way, by the name that their watcher gave them; kept for one whose line broke off. */
 const flights = /** @type {Map<string, Flight>} */ (new Map());
 const MOST_FLIGHTS = 200;
+const KEPT_MS = 60_000;
+const forgetting = /** @type {Map<string, NodeJS.Timeout>} */ (new Map());
 
 /** Over the ground: what it flies through the air, and the wind that carries it. */
 function groundVelocity(/** @type {Flight} */ { heading_deg, tas_mps, east_mps, north_mps, ...flight }) {
@@ -143,6 +145,8 @@ function answer(request, response) {
     lost: false,
   };
   flights.set(name, flight);
+  clearTimeout(forgetting.get(name));
+  forgetting.delete(name);
   response.writeHead(200, { "content-type": "text/event-stream", "cache-control": "no-cache" });
   const send = () => {
     if (flight.lost) return;
@@ -159,7 +163,7 @@ function answer(request, response) {
   }, 1000);
   response.on("close", () => {
     clearInterval(timer);
-    flights.delete(name);
+    forgetting.set(name, setTimeout(() => flights.delete(name), KEPT_MS).unref());
   });
 }
 

@@ -10,7 +10,7 @@ const number = (least: number, most: number) =>
 /** Where the weather is asked for. */
 export const WeatherQuestion = z.strictObject({ lat: number(-90, 90), lon: number(-180, 180) });
 
-const flight = z.string().regex(/^[\w-]{1,40}$/, "A flight has a name of letters, digits and hyphens.");
+const flight = z.string().regex(/^[\w-]{1,20}$/, "A flight has a name of up to 20 letters, digits and hyphens.");
 
 /** From where a simulated aircraft flies, and how. */
 export const FollowQuestion = z.strictObject({

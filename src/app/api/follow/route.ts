@@ -26,12 +26,13 @@ export const GET = route(async (request) => {
     else open.delete(id);
   });
   // A flight of one account is not another's to stop.
-  const query = { ...asked.data, flight: `${id}-${asked.data.flight}`.slice(0, 40) };
+  const query = { ...asked.data, flight: `${id}-${asked.data.flight}` };
   const feed = await positionFeed(query, ended.signal).catch((error: unknown) => {
     stop();
     throw error;
   });
-  return new Response(feed, {
+  // A feed that ends by itself is one that is open no more.
+  return new Response(feed.pipeThrough(new TransformStream({ flush: stop })), {
     headers: { "content-type": "text/event-stream", "cache-control": "no-store, no-transform" },
   });
 });
@@ -40,7 +41,7 @@ export const POST = route(
   async (request) => {
     const { id } = await requireAccount();
     const { flight, what, value } = await readBody(request, FollowTold);
-    await tellFeed(`${id}-${flight}`.slice(0, 40), what, value);
+    await tellFeed(`${id}-${flight}`, what, value);
     return Response.json({ ok: true });
   },
   { storesNothing: true },

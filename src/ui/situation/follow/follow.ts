@@ -40,9 +40,12 @@ function begin(source: FollowSource, start: (tell: FixTeller) => RunningSource):
   const { set } = useFollow.getState();
   set({ source, signal: "waiting", withHeight: true, running: true, fault: null });
   holdUndo();
+  const { id } = useSituation.getState();
   let last_ms = performance.now();
   running = start({
     fix: (fix) => {
+      // Another situation is another aircraft's: it is not flown away with.
+      if (useSituation.getState().id !== id) return stopFollowing();
       last_ms = performance.now();
       takeFix(fix);
       set({ signal: "here", withHeight: fix.altitude_m !== null });

@@ -34,8 +34,8 @@ test("a report pasted by keyboard, the brief that follows, what if, and its card
   // What if: heavier needs more height, more wind on the nose less; every line has its figure.
   const row = (name: string | RegExp) => page.getByRole("table", { name: "What if" }).getByRole("row", { name });
   await expect(page.getByRole("table", { name: "What if" })).not.toContainText("…");
-  await expect(row(/^\+100 kg/)).toContainText(/\(\+\d+\sft\)/);
-  await expect(row(/^−100 kg/)).toContainText(/\(−\d+\sft\)/);
+  await expect(row(/^\+100 kg/)).toContainText(/ft\s\(\+\d+\)/);
+  await expect(row(/^−100 kg/)).toContainText(/ft\s\(−\d+\)/);
   await expect(row(/^Skerrow 29/)).toBeVisible();
 
   const download = page.waitForEvent("download");
@@ -50,6 +50,10 @@ test("a report pasted by keyboard, the brief that follows, what if, and its card
   await expect(page.getByRole("table", { name: "What if" })).not.toContainText("…");
   await page.getByRole("tab", { name: "At arm’s length" }).click();
   await expect(brief.getByRole("region", { name: "Speeds" })).toContainText("on one engine");
+  // A jet that this runway is too short for: that comes first, before how it climbs.
+  await flyAircraft(page, "Cedar J2");
+  await expect(brief.getByText("The runway is too short.")).toBeVisible();
+  await expect(row(/^today/)).toContainText(/−\d+\sm/);
   await flyAircraft(page, "Hazel H2");
   await expect(page.locator("#stage").getByRole("alert")).toContainText("no brief for this day");
 });

@@ -17,16 +17,24 @@ import { allLines } from "./today-lines";
 import { useNow } from "./useNow";
 import { type Today, useToday } from "./useToday";
 import { useTodayCard } from "./useTodayCard";
-import { useWhatIf } from "./useWhatIf";
+import { useDayKind, useWhatIf } from "./useWhatIf";
+import type { DayKind } from "./what-if-words";
 
 const VIEWS = ["brief", "large"] as const;
 const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = { brief: "Brief", large: "At arm’s length" };
+
+const WHAT_IF_NOTES: Record<DayKind, string> = {
+  single: "Flown as planned, with today’s bank: the gate asks for more.",
+  twin: "One engine fails; from there going is advised.",
+  jet: "The less of what stopping and going leave after a failure at V_1.",
+};
 
 /** What do I brief today? */
 export function TodayStage() {
   const [view, setView] = useQueryState("view", parseAsStringLiteral(VIEWS).withDefault("brief"));
   const today = useToday();
   const two = useHasTwoEngines();
+  const kind = useDayKind();
   const speech = useSpeech();
   const whatIf = useWhatIf(today.runway, today.complete);
   const makeCard = useTodayCard(today, whatIf);
@@ -67,12 +75,8 @@ export function TodayStage() {
           </section>
           <section className="px-4 py-3" aria-label="What if">
             <h2 className="mb-1 font-bold">What if</h2>
-            <WhatIfTable lines={whatIf} twoEngines={two} />
-            <p className="mt-1 text-[13px] text-ink2">
-              {two
-                ? "One engine fails; from there going is advised."
-                : "Flown as planned, with today’s bank: the gate asks for more."}
-            </p>
+            <WhatIfTable lines={whatIf} kind={kind} />
+            <p className="mt-1 text-[13px] text-ink2">{WHAT_IF_NOTES[kind]}</p>
           </section>
           <div className="mt-auto">
             <Cautions texts={[two ? TAKE_OFF_CAUTION : BRIEF_CAUTION]} />

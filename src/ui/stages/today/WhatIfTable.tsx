@@ -1,37 +1,37 @@
 "use client";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { DataTable } from "@/ui/kit/tables/DataTable";
-import type { WhatIfLine } from "./useWhatIf";
-import { whatIfHeight, whatIfName, whatIfSecond } from "./what-if-words";
+import { type DayKind, WHAT_IF_COLUMNS, type WhatIfLine, whatIfFigures, whatIfName } from "./what-if-words";
 
-/** Days beside today's: from where it works, and what that costs. */
-export function WhatIfTable({ lines, twoEngines }: { lines: readonly WhatIfLine[]; twoEngines: boolean }) {
+/** Days beside today's: what decides them, and what that costs. */
+export function WhatIfTable({ lines, kind }: { lines: readonly WhatIfLine[]; kind: DayKind }) {
   const format = useFormat();
   const units = useUnits((state) => state.units);
   const today = lines[0]?.figures ?? null;
+  const [first, second] = WHAT_IF_COLUMNS[kind];
+  const issued = lines.some(({ figures }) => figures?.issue);
   return (
     <DataTable
       className="w-full text-[13px]"
       label="What if"
       rows={lines}
       rowKey={(line) => whatIfName(line, units)}
+      under={issued ? ({ figures }) => figures?.issue : undefined}
       columns={[
         { name: "if", cell: (line) => <span className="whitespace-nowrap">{whatIfName(line, units)}</span> },
         {
-          name: twoEngines ? "go from" : "turn back works from",
-          cell: ({ figures }) =>
-            figures?.issue ? (
-              <span className="font-sans whitespace-normal">{figures.issue}</span>
-            ) : figures ? (
-              whatIfHeight(figures, today, format)
-            ) : (
-              "…"
-            ),
-          tone: ({ figures }) => (figures?.issue ? "text-ink2" : figures?.from_m === null ? "text-ochre" : ""),
+          name: first.head,
+          cell: ({ figures }) => (figures ? whatIfFigures(figures, today, kind, format)[0] : "…"),
+          tone: ({ figures }) =>
+            figures?.issue
+              ? "text-ink2"
+              : figures && (figures.first === null || (kind === "jet" && figures.first < 0))
+                ? "text-brick"
+                : "",
         },
         {
-          name: twoEngines ? "climb" : "run",
-          cell: ({ figures }) => (figures ? whatIfSecond(figures, today, twoEngines, format) : ""),
+          name: second.head,
+          cell: ({ figures }) => (figures ? whatIfFigures(figures, today, kind, format)[1] : ""),
         },
       ]}
     />

@@ -11,12 +11,13 @@ import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import type { TodayCardContent } from "./TodayCardPdf";
 import type { Today } from "./useToday";
 import { useNow } from "./useNow";
-import type { WhatIfLine } from "./useWhatIf";
-import { whatIfHeight, whatIfName, whatIfSecond } from "./what-if-words";
+import { useDayKind } from "./useWhatIf";
+import { WHAT_IF_COLUMNS, type WhatIfLine, whatIfFigures, whatIfName } from "./what-if-words";
 
 /** The day as a PDF, offered to the print command while the page is open; null until the brief is whole. */
 export function useTodayCard(today: Today, whatIf: readonly WhatIfLine[]): (() => void) | null {
   const two = useHasTwoEngines();
+  const kind = useDayKind();
   const units = useUnits((state) => state.units);
   const format = useFormat();
   const now_ms = useNow();
@@ -32,18 +33,13 @@ export function useTodayCard(today: Today, whatIf: readonly WhatIfLine[]): (() =
       old: today.old,
       parts: today.parts.slice(1),
       table: {
-        head: ["if", two ? "go from" : "turn back works from", two ? "climb" : "run"],
-        rows: whatIf.flatMap((line) =>
-          line.figures
-            ? [
-                [
-                  whatIfName(line, units),
-                  whatIfHeight(line.figures, whatIf[0]?.figures ?? null, format),
-                  whatIfSecond(line.figures, whatIf[0]?.figures ?? null, two, format),
-                ],
-              ]
-            : [],
-        ),
+        head: ["if", ...WHAT_IF_COLUMNS[kind].map(({ head }) => head)],
+        rows: whatIf.flatMap((line) => {
+          const { figures } = line;
+          if (!figures) return [];
+          const [first, second] = whatIfFigures(figures, whatIf[0]?.figures ?? null, kind, format);
+          return [[whatIfName(line, units), figures.issue ? "does not work" : first, second]];
+        }),
       },
       caution: two ? TAKE_OFF_CAUTION : BRIEF_CAUTION,
     };
@@ -52,7 +48,7 @@ export function useTodayCard(today: Today, whatIf: readonly WhatIfLine[]): (() =
         makePdf(createElement(TodayCardPdf, { content }), `today-${fileName(today.runway?.name ?? "")}.pdf`),
       )
       .catch(() => toast("The card could not be made. Try again."));
-  }, [today, whatIf, two, units, format, now_ms]);
+  }, [today, whatIf, two, kind, units, format, now_ms]);
   useEffect(() => {
     offerCard(make);
     return () => offerCard(null);

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from "react";
 import { allowedBanks } from "@/core/departure/best-bank";
 import { departureQuestion, departureRunways } from "@/core/departure/departure-question";
 import { type WhatIf, whatIfs } from "@/core/situation/what-if";
+import type { TakeOffAnswer } from "@/core/take-off/take-off-answer";
 import { useDeparture } from "@/ui/answers/departure-store";
 import { useHasTwoEngines, useTakeOffQuestion } from "@/ui/answers/useTakeOffAnswer";
 import type { Work } from "@/ui/kit/lanes/core-link";
@@ -10,25 +11,8 @@ import { askAll } from "@/ui/kit/lanes/lanes";
 import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
+import type { DayFigures, DayKind, WhatIfLine } from "./what-if-words";
 import type { LandingEnd } from "@/core/landing/landing-end";
-
-/** What a day comes to; null figures where it comes to none. */
-export interface DayFigures {
-  /** Turning back works, or going on one engine is advised, from this height. */
-  readonly from_m: number | null;
-  /** Take-off run; climb on one engine, m/s. */
-  readonly second: number;
-  /** Why there are no figures. */
-  readonly issue: string | null;
-}
-
-/** One line of the table. */
-export interface WhatIfLine {
-  readonly whatIf: WhatIf | null;
-  readonly name: string | null;
-  /** Null while it is computed. */
-  readonly figures: DayFigures | null;
-}
 
 /** Most other runways that are laid beside. */
 const MOST_RUNWAYS = 3;
@@ -61,6 +45,18 @@ function useDays(runway: LandingEnd | null) {
   }, [runway, mass_kg, wind, air, departure, document, ends]);
 }
 
+const none = (issue: string): DayFigures => ({ first: null, second: 0, issue });
+
+/** The less of what is left after stopping and after going; null where it does not fly. */
+const runwayLeft_m = ({ stopSpare_m, goSpare_m }: TakeOffAnswer["accelerate"]): number | null =>
+  goSpare_m === null ? null : Math.min(stopSpare_m, goSpare_m);
+
+/** What decides the days of the situation's aircraft. */
+export function useDayKind(): DayKind {
+  const { engines } = useAircraft().document;
+  return useHasTwoEngines() ? (engines.kind === "jet" ? "jet" : "twin") : "single";
+}
+
 /** How each day is asked: turning back for singles, going for two engines. */
 function useAskDay(): ((change: WhatIf["change"]) => Work<DayFigures>) | null {
   const { document } = useAircraft();
@@ -80,19 +76,19 @@ function useAskDay(): ((change: WhatIf["change"]) => Work<DayFigures>) | null {
             const { mass_kg, wind, air, departure } = change;
             const { intersection_m } = departure;
             const answer = await core.takeOff({ ...takeOff, mass_kg, wind, air, runway, intersection_m });
-            return answer.ok
-              ? { from_m: answer.value.phases.advisedFrom_m, second: answer.value.climb_mps, issue: null }
-              : { from_m: null, second: 0, issue: answer.issue.message };
+            if (!answer.ok) return none(answer.issue.message);
+            const { phases, climb_mps, jet, accelerate } = answer.value;
+            return { first: jet ? runwayLeft_m(accelerate) : phases.advisedFrom_m, second: climb_mps, issue: null };
           }
         : null;
     if (bank_rad === null) return null;
     return (change) => async (core) => {
       const question = departureQuestion({ ...useSituation.getState().current, ...change }, document, ends);
-      if (!question.ok) return { from_m: null, second: 0, issue: question.issue.message };
+      if (!question.ok) return none(question.issue.message);
       const answer = await core.departureWorksFrom(question.value, bank_rad);
       return answer.ok
-        ? { from_m: answer.value.from_m, second: answer.value.run_m, issue: null }
-        : { from_m: null, second: 0, issue: answer.issue.message };
+        ? { first: answer.value.from_m, second: answer.value.run_m, issue: null }
+        : none(answer.issue.message);
     };
   }, [two, takeOff, bank_rad, document, ends]);
 }
@@ -109,9 +105,7 @@ export function useWhatIf(runway: LandingEnd | null, wanted: boolean): readonly 
   useEffect(() => {
     if (!wanted || !ask || days.length === 0) return;
     const stop = new AbortController();
-    const figures: (DayFigures | null)[] = days.map(({ why }) =>
-      why === null ? null : { from_m: null, second: 0, issue: why },
-    );
+    const figures: (DayFigures | null)[] = days.map(({ why }) => (why === null ? null : none(why)));
     const pieces = days.flatMap(({ change, why }, i): Work<void>[] =>
       why
         ? []

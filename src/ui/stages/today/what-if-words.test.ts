@@ -1,14 +1,14 @@
 import { describe, expect, it } from "vitest";
-import { DEFAULT_UNITS, formatSi } from "@/core/quantities/units";
-import { whatIfHeight, whatIfName, whatIfSecond } from "./what-if-words";
+import { DEFAULT_UNITS } from "@/core/quantities/units";
+import { formatIn } from "@/ui/kit/units/units-store";
+import { type DayFigures, whatIfFigures, whatIfName } from "./what-if-words";
 import type { WhatIf } from "@/core/situation/what-if";
 
 const whatIf = (kind: WhatIf["kind"], by: number) => ({
   name: null,
   whatIf: { kind, by, endId: null, why: null, change: {} as WhatIf["change"] },
 });
-const format = (kind: "height" | "length" | "verticalSpeed", si: number, rounding?: "up" | "down") =>
-  formatSi(kind, DEFAULT_UNITS[kind], si, rounding);
+const format = formatIn(DEFAULT_UNITS);
 
 describe("what if", () => {
   it.each([
@@ -27,16 +27,20 @@ describe("what if", () => {
     expect(whatIfName(whatIf("mass", -100), units)).toBe("−220\u00a0lb");
   });
 
-  it("tells the height and the difference to today, or why there is none", () => {
-    const today = { from_m: 120, second: 0, issue: null };
-    expect(whatIfHeight(today, today, format)).toBe("400\u00a0ft");
-    expect(whatIfHeight({ ...today, from_m: 150 }, today, format)).toBe("500\u00a0ft (+100\u00a0ft)");
-    expect(whatIfHeight({ ...today, from_m: 120.4 }, today, format)).toBe("400\u00a0ft");
-    expect(whatIfHeight({ ...today, from_m: null }, today, format)).toBe("at no height");
-    expect(whatIfSecond({ ...today, second: 130 }, today, false, format)).toBe("130\u00a0m");
-    expect(whatIfSecond({ ...today, second: 1.524 }, { ...today, second: 2.032 }, true, format)).toBe(
-      "300\u00a0ft/min (−100)",
-    );
-    expect(whatIfHeight({ ...today, issue: "over its maximum mass" }, today, format)).toBe("over its maximum mass");
+  it("tells the figures and their difference to today, rounded against the pilot", () => {
+    const today = { first: 120, second: 130, issue: null };
+    const single = (change: Partial<DayFigures>) => whatIfFigures({ ...today, ...change }, today, "single", format);
+    expect(single({})).toEqual(["400\u00a0ft", "130\u00a0m"]);
+    expect(single({ first: 150, second: 160 })).toEqual(["500\u00a0ft (+100)", "160\u00a0m (+30)"]);
+    expect(single({ first: 120.4 })[0]).toBe("400\u00a0ft");
+    expect(single({ first: null })[0]).toBe("at no height");
+    expect(single({ issue: "over its maximum mass" })).toEqual(["–", ""]);
+  });
+
+  it("of two engines the climb, of a jet the runway that is left", () => {
+    const today = { first: -655, second: 2.032, issue: null };
+    expect(whatIfFigures({ ...today, second: 1.524 }, today, "twin", format)[1]).toBe("300\u00a0ft/min (−100)");
+    expect(whatIfFigures({ ...today, first: -594 }, today, "jet", format)[0]).toBe("−600\u00a0m (+60)");
+    expect(whatIfFigures({ ...today, first: null }, today, "jet", format)[0]).toBe("does not fly");
   });
 });

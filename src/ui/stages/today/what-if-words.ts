@@ -1,18 +1,56 @@
 // What a day that differs by one thing comes to, as it is written.
 import type { WhatIf } from "@/core/situation/what-if";
 import { type UnitChoice, formatNumber, unitOf } from "@/core/quantities/units";
-import type { DayFigures, WhatIfLine } from "./useWhatIf";
+import type { Format } from "@/ui/kit/units/units-store";
 
-type Format = (kind: "height" | "length" | "verticalSpeed", si: number, rounding?: "up" | "down") => string;
+/** What decides a day: turning back, going on one engine, or the runway that is left. */
+export type DayKind = "single" | "twin" | "jet";
+
+/** What a day comes to, SI: the two figures of its kind. */
+export interface DayFigures {
+  /** Null where it comes to none. */
+  readonly first: number | null;
+  readonly second: number;
+  /** Why there are no figures. */
+  readonly issue: string | null;
+}
+
+/** One line of the table. */
+export interface WhatIfLine {
+  readonly whatIf: WhatIf | null;
+  /** Of another runway. */
+  readonly name: string | null;
+  /** Null while it is computed. */
+  readonly figures: DayFigures | null;
+}
+
+interface WhatIfColumn {
+  readonly head: string;
+  readonly kind: "height" | "length" | "verticalSpeed";
+  /** Against the pilot. */
+  readonly rounding?: "up" | "down";
+}
+
+/** What stands in the two columns. */
+export const WHAT_IF_COLUMNS: Readonly<Record<DayKind, readonly [WhatIfColumn, WhatIfColumn]>> = {
+  single: [
+    { head: "turn back works from", kind: "height", rounding: "up" },
+    { head: "run", kind: "length" },
+  ],
+  twin: [
+    { head: "go from", kind: "height", rounding: "up" },
+    { head: "climb", kind: "verticalSpeed", rounding: "down" },
+  ],
+  jet: [
+    { head: "runway left", kind: "length", rounding: "down" },
+    { head: "climb", kind: "verticalSpeed", rounding: "down" },
+  ],
+};
+
+/** What a first figure that is none means. */
+const NONE: Record<DayKind, string> = { single: "at no height", twin: "at no height", jet: "does not fly" };
 
 const sign = (by: number) => (by > 0 ? "+" : "−");
-
-/** How much it differs from today's, in brackets; nothing where that is rounded away. */
-function differing(value: number, today: number | null, format: (si: number) => string): string {
-  if (today === null) return "";
-  const by = format(Math.abs(value - today));
-  return by === format(0) ? "" : ` (${sign(value - today)}${by})`;
-}
 
 /** What is changed: "+100 kg", "−10 kt", "+10 °C", a runway. */
 export function whatIfName({ whatIf, name }: Pick<WhatIfLine, "whatIf" | "name">, units: UnitChoice): string {
@@ -38,25 +76,25 @@ function changeName({ kind, by }: WhatIf, units: UnitChoice): string {
   }
 }
 
-/** The height of a day, and how much it differs from today's. */
-export function whatIfHeight(figures: DayFigures, today: DayFigures | null, format: Format): string {
-  if (figures.issue) return figures.issue;
-  if (figures.from_m === null) return "at no height";
-  const height = format("height", figures.from_m, "up");
-  return height + differing(figures.from_m, today?.from_m ?? null, (si) => format("height", si));
+/** A figure with how much it differs from today's, in brackets; nothing there where that is rounded away. */
+function beside(value: number, today: number | null, { kind, rounding }: WhatIfColumn, format: Format): string {
+  const shown = format(kind, value, rounding);
+  if (today === null) return shown;
+  const by = format(kind, Math.abs(value - today));
+  return by === format(kind, 0) ? shown : `${shown} (${sign(value - today)}${by.split("\u00a0")[0]})`;
 }
 
-/** The figure beside the height: take-off run, or climb on one engine with its difference. */
-export function whatIfSecond(
-  figures: DayFigures,
+/** The two figures of a day as they are written; its issue is told elsewhere. */
+export function whatIfFigures(
+  { first, second, issue }: DayFigures,
   today: DayFigures | null,
-  twoEngines: boolean,
+  kind: DayKind,
   format: Format,
-): string {
-  if (figures.issue) return "";
-  if (!twoEngines) return format("length", figures.second);
-  const climb = format("verticalSpeed", figures.second, "down");
-  return (
-    climb + differing(figures.second, today?.second ?? null, (si) => format("verticalSpeed", si).split("\u00a0")[0])
-  );
+): readonly [string, string] {
+  if (issue) return ["–", ""];
+  const [one, two] = WHAT_IF_COLUMNS[kind];
+  return [
+    first === null ? NONE[kind] : beside(first, today?.first ?? null, one, format),
+    beside(second, today?.second ?? null, two, format),
+  ];
 }

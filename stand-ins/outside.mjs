@@ -120,7 +120,7 @@ function answer(request, response) {
       return json(404, { reason: "no station within 150 km" });
     return json(200, weather(new Date()));
   }
-  const told = /^\/position\/([\w-]{1,40})\/(engine|signal)$/.exec(url.pathname);
+  const told = /^\/position\/([\w-]{1,64})\/(engine|signal)$/.exec(url.pathname);
   if (told && request.method === "POST") {
     const flight = flights.get(told[1]);
     if (!flight) return json(404, { reason: "no such flight" });
@@ -130,7 +130,7 @@ function answer(request, response) {
   }
   if (url.pathname !== "/position") return json(404, { reason: "nothing here" });
   const name = query.get("flight") ?? "";
-  if (!/^[\w-]{1,40}$/.test(name) || flights.size >= MOST_FLIGHTS) return json(429, { reason: "not another flight" });
+  if (!/^[\w-]{1,64}$/.test(name) || flights.size >= MOST_FLIGHTS) return json(429, { reason: "not another flight" });
   const flight = flights.get(name) ?? {
     latitude_deg: number(query, "lat", STATION.latitude_deg),
     longitude_deg: number(query, "lon", STATION.longitude_deg),

@@ -169,3 +169,51 @@ test("a runway is drawn with two clicks, an end is dragged, and the drag is one 
   await page.keyboard.press("Control+z");
   await expect.poll(async () => Number((await length.inputValue()).replace(/\D/g, ""))).toBe(drawn);
 });
+
+test("a background of one's own lies on the map where it belongs, and nothing is fetched without one", async ({
+  page,
+}) => {
+  const tiles: string[] = [];
+  page.on("request", (request) => {
+    if (request.url().includes("/tiles/")) tiles.push(new URL(request.url()).pathname);
+  });
+  await openDemo(page);
+  const background = async () => {
+    await page.keyboard.press("/");
+    await page.getByRole("combobox", { name: "Commands" }).fill("Background");
+    await page.keyboard.press("Enter");
+    return page.getByRole("dialog", { name: "Background of the maps" });
+  };
+  let dialog = await background();
+  const address = dialog.getByRole("textbox", { name: /^Address/ });
+  await address.fill("https://tiles.example/{z}/{x}");
+  await expect(dialog.getByRole("alert")).toContainText("{z}, {x} and {y} once each");
+  // The page may load nothing from there, whoever asks.
+  await address.fill("https://tiles.example/{z}/{x}/{y}.png");
+  await dialog.getByRole("button", { name: "Use it" }).click();
+  await expect(dialog.getByRole("alert")).toContainText("not from https://tiles.example");
+  expect(tiles).toEqual([]);
+  const origin = /come from (http:\S+)\./.exec(await dialog.innerText())?.[1] ?? "";
+  await address.fill(`${origin}/tiles/{z}/{x}/{y}.png`);
+  await dialog.getByRole("textbox", { name: /^Whose map/ }).fill("Stand-in survey");
+  await dialog.getByRole("button", { name: "Use it" }).press("Enter");
+  await expect(page.getByText("Stand-in survey")).toBeVisible();
+  // Of the tiles of the web's grid, those about Skerrow: their column and row follow from its longitude and latitude.
+  await expect.poll(() => tiles.length).toBeGreaterThan(0);
+  for (const tile of tiles) {
+    const [level, column, row] = tile.match(/\d+/g)?.map(Number) ?? [];
+    const share = 2 ** level;
+    expect(Math.abs((column + 0.5) / share - (180 - 130.94) / 360)).toBeLessThan(0.6 / share + 0.002);
+    const mercator = Math.asinh(Math.tan((-47.13 * Math.PI) / 180)) / Math.PI;
+    expect(Math.abs((row + 0.5) / share - (1 - mercator) / 2)).toBeLessThan(0.6 / share + 0.002);
+  }
+  // It is the account's: it is there after another visit, on the maps of other stages too, and goes when it is not
+  // wanted.
+  await page.reload();
+  await expect(page.getByText("Stand-in survey")).toBeVisible();
+  await page.keyboard.press("9");
+  await expect(page.getByText("Stand-in survey")).toBeVisible();
+  dialog = await background();
+  await dialog.getByRole("button", { name: "No background" }).click();
+  await expect(page.getByText("Stand-in survey")).toHaveCount(0);
+});

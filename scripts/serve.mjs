@@ -4,9 +4,9 @@ import { readFileSync } from "node:fs";
 import { createServer } from "node:http";
 import { createServer as createSecureServer } from "node:https";
 import next from "next";
-import { prepare, trusted } from "./lib/front.mjs";
+import { origins, prepare, trusted } from "./lib/front.mjs";
 
-const { HOST = "127.0.0.1", PORT = "3000", TLS_KEY, TLS_CERT, TRUST_PROXY } = process.env;
+const { HOST = "127.0.0.1", PORT = "3000", TLS_KEY, TLS_CERT, TRUST_PROXY, BACKGROUND_ORIGINS } = process.env;
 const dev = process.argv.includes("--dev");
 
 /** Longest time for the head of a request, and for all of it, ms. */
@@ -18,10 +18,11 @@ const application = next({ dev, hostname: HOST, port: Number(PORT) });
 await application.prepare();
 const handle = application.getRequestHandler();
 const trust = trusted(TRUST_PROXY);
+const images = origins(BACKGROUND_ORIGINS);
 
 /** @type {import("node:http").RequestListener} */
 const listener = (request, response) => {
-  if (prepare(request, response, { trust, dev })) void handle(request, response);
+  if (prepare(request, response, { trust, dev, images })) void handle(request, response);
 };
 const server =
   TLS_KEY && TLS_CERT

@@ -1,10 +1,12 @@
-// A small outside world on loopback, for the demo and for tests: a weather service and a position feed. What answers in
-// their place is set by WEATHER_URL and POSITION_URL.
+// A small outside world on loopback, for the demo and for tests: a weather service, a position feed and the tiles of a
+// map. What answers in their place is set by WEATHER_URL, POSITION_URL and BACKGROUND_ORIGINS.
 //   GET  /weather?lat=&lon=            report and winds aloft of the nearest station
 //   GET  /position?flight=&lat=…       NMEA 0183 sentences over server-sent events, once a second
 //   POST /position/FLIGHT/engine?running=0|1   the engine of that flight stops, or runs again
 //   POST /position/FLIGHT/signal?lost=0|1      nothing is sent for a while
+//   GET  /tiles/Z/X/Y.png                      a tile of 256 px: bare paper with a line every twentieth of a degree
 import { createServer } from "node:http";
+import { tile } from "./tile.mjs";
 
 const DEGREE_M = 111_195;
 const KT_MPS = 0.514444;
@@ -119,6 +121,12 @@ function answer(request, response) {
     if (!(away_km(number(query, "lat", 0), number(query, "lon", 0)) <= STATION.reach_km))
       return json(404, { reason: "no station within 150 km" });
     return json(200, weather(new Date()));
+  }
+  const asked = /^\/tiles\/(\d{1,2})\/(\d{1,8})\/(\d{1,8})\.png$/.exec(url.pathname);
+  if (asked) {
+    const [level, column, row] = asked.slice(1).map(Number);
+    if (level > 19 || column >= 2 ** level || row >= 2 ** level) return json(404, { reason: "no such tile" });
+    return response.writeHead(200, { "content-type": "image/png" }).end(tile(level, column, row));
   }
   const told = /^\/position\/([\w-]{1,64})\/(engine|signal)$/.exec(url.pathname);
   if (told && request.method === "POST") {

@@ -21,18 +21,34 @@ export function trusted(list) {
 }
 
 /**
+ * Where images may come from: `BACKGROUND_ORIGINS`, a list of schemes with hosts. What is none is told and ends the
+ * start: it would open the policy for more than was meant.
+ *
+ * @param {string | undefined} list
+ * @returns {string[]}
+ */
+export function origins(list) {
+  const given = (list ?? "").split(/\s+/).filter(Boolean);
+  for (const entry of given)
+    if (!/^https?:\/\//.test(entry) || !URL.canParse(entry) || new URL(entry).origin !== entry)
+      throw new Error(`BACKGROUND_ORIGINS: ${entry} is no scheme with a host, as https://tiles.example is.`);
+  return given;
+}
+
+/**
  * Content Security Policy of a page: scripts by nonce alone.
  *
- * @param {{ nonce: string, dev: boolean, secure: boolean }} page
+ * @param {{ nonce: string, dev: boolean, secure: boolean, images?: readonly string[] }} page
+ *   images: where the tiles of a map's background may come from besides
  */
-export function policyOf({ nonce, dev, secure }) {
+export function policyOf({ nonce, dev, secure, images = [] }) {
   return [
     "default-src 'self'",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic' 'wasm-unsafe-eval'${dev ? " 'unsafe-eval'" : ""}`,
     "worker-src 'self' blob:",
     // Parts of dialogs and messages carry their own styles.
     "style-src 'self' 'unsafe-inline'",
-    "img-src 'self' data: blob:",
+    ["img-src 'self' data: blob:", ...images].join(" "),
     "font-src 'self' data:",
     `connect-src 'self' data: blob:${dev ? " ws:" : ""}`,
     "object-src 'none'",
@@ -48,10 +64,10 @@ export function policyOf({ nonce, dev, secure }) {
  *
  * @param {import("node:http").IncomingMessage} request
  * @param {import("node:http").ServerResponse} response
- * @param {{ trust: ReturnType<typeof trusted>, dev?: boolean }} options
+ * @param {{ trust: ReturnType<typeof trusted>, dev?: boolean, images?: readonly string[] }} options
  * @returns {boolean} whether the application is to answer; otherwise it is answered already
  */
-export function prepare(request, response, { trust, dev = false }) {
+export function prepare(request, response, { trust, dev = false, images = [] }) {
   const id = randomUUID();
   response.setHeader("x-request-id", id);
   const peer = request.socket.remoteAddress ?? "";
@@ -61,7 +77,7 @@ export function prepare(request, response, { trust, dev = false }) {
   const address = byProxy ? proxyAddress(request, trust) : peer;
   if (!byProxy) for (const name of ["for", "host", "port", "proto"]) delete request.headers[`x-forwarded-${name}`];
   const nonce = randomBytes(16).toString("base64");
-  const policy = policyOf({ nonce, dev, secure });
+  const policy = policyOf({ nonce, dev, secure, images });
   Object.assign(request.headers, {
     "x-request-id": id,
     "x-utrimax-address": address,

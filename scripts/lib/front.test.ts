@@ -2,7 +2,7 @@
 import { createServer, request as httpRequest, type IncomingHttpHeaders, type Server } from "node:http";
 import type { AddressInfo } from "node:net";
 import { afterEach, describe, expect, it } from "vitest";
-import { policyOf, prepare, trusted } from "./front.mjs";
+import { origins, policyOf, prepare, trusted } from "./front.mjs";
 
 let server: Server | null = null;
 afterEach(() => new Promise((resolve) => (server ? server.close(resolve) : resolve(null))));
@@ -87,4 +87,18 @@ describe("the policy of a page", () => {
     expect(scripts).not.toContain("unsafe-inline");
     expect(scripts).not.toContain(" 'unsafe-eval'");
   });
+
+  it("lets images come from the places that are named, and scripts not", () => {
+    const images = origins("https://tiles.example  http://127.0.0.1:4200");
+    const policy = policyOf({ nonce: "n", dev: false, secure: false, images }).split("; ");
+    expect(policy).toContain("img-src 'self' data: blob: https://tiles.example http://127.0.0.1:4200");
+    expect(policy.filter((rule) => rule.includes("tiles.example"))).toHaveLength(1);
+    expect(origins(undefined)).toEqual([]);
+    expect(policyOf({ nonce: "n", dev: false, secure: false })).toContain("img-src 'self' data: blob:;");
+  });
+
+  it.each(["*", "https:", "tiles.example", "https://tiles.example/", "https://a.example; script-src *"])(
+    "does not start with %s for a place",
+    (list) => expect(() => origins(list)).toThrow("BACKGROUND_ORIGINS"),
+  );
 });

@@ -1,7 +1,7 @@
 import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
-import { positionFeed, weatherNear } from "./outside";
+import { positionFeed, requireBackground, weatherNear } from "./outside";
 import { FollowQuestion, WeatherQuestion } from "./outside-question";
 import { Refusal } from "./route";
 
@@ -116,5 +116,23 @@ describe("what a page may ask of outside", () => {
     expect(WeatherQuestion.safeParse(PLACE).success).toBe(true);
     expect(WeatherQuestion.safeParse({ lat: "-91", lon: "0" }).success).toBe(false);
     expect(WeatherQuestion.safeParse({ ...PLACE, url: "http://elsewhere" }).success).toBe(false);
+  });
+});
+
+describe("a background outside", () => {
+  const from = (address: string) => ({ address, opacity: 1, credit: "" });
+  const refusedFrom = (address: string) => refused(Promise.resolve().then(() => requireBackground(from(address))));
+  afterEach(() => void delete process.env.BACKGROUND_ORIGINS);
+
+  it("comes from a place that the server allows", async () => {
+    process.env.BACKGROUND_ORIGINS = "https://tiles.example http://127.0.0.1:4200";
+    expect(() => requireBackground(from("https://tiles.example/{z}/{x}/{y}"))).not.toThrow();
+    // Another port, another host, and one that only begins with an allowed one are other places.
+    for (const address of ["http://127.0.0.1:80", "https://other.example", "https://tiles.example.org"])
+      expect(await refusedFrom(`${address}/{z}/{x}/{y}`)).toEqual([422, "background_elsewhere"]);
+  });
+
+  it("comes from nowhere when nothing is set", async () => {
+    expect(await refusedFrom("https://tiles.example/{z}/{x}/{y}")).toEqual([422, "background_elsewhere"]);
   });
 });

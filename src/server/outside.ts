@@ -1,6 +1,7 @@
 // Services outside: a weather service and a position feed, each at the address that its setting names. Without one
 // there is none, and what asks for it says so.
 import { z } from "zod";
+import { type Background, originOf } from "@/core/earth/background";
 import { WindLayer } from "@/core/air/wind";
 import { Refusal, refuse } from "./route";
 
@@ -17,6 +18,30 @@ export const StationWeather = z.object({
 });
 /** @see StationWeather */
 export type StationWeather = z.infer<typeof StationWeather>;
+
+/**
+ * Where the backgrounds of maps may come from: what runs the server says so, because a page may load nothing from
+ * elsewhere.
+ */
+export function backgroundOrigins(): string[] {
+  return (process.env.BACKGROUND_ORIGINS ?? "").split(/\s+/).filter(Boolean);
+}
+
+/** Refuses a background from elsewhere. */
+export function requireBackground(background: Background): void {
+  const allowed = backgroundOrigins();
+  if (allowed.includes(originOf(background))) return;
+  throw new Refusal(
+    refuse(
+      422,
+      "background_elsewhere",
+      allowed.length > 0
+        ? `Here a background may come from ${allowed.join(", ")}, not from ${originOf(background)}.`
+        : "No background may come from outside here: BACKGROUND_ORIGINS of the server is not set.",
+      "background",
+    ),
+  );
+}
 
 /** Address of a service with a question. */
 function addressOf(setting: "WEATHER_URL" | "POSITION_URL", query: Readonly<Record<string, string>>): URL {

@@ -1,8 +1,9 @@
 // The account's own settings. They are kept in the browser, where they take effect at once, and told to the server so
 // that they follow the account to another one.
 import { create } from "zustand";
+import type { Background } from "@/core/earth/background";
 import type { Preferences } from "@/server/preferences";
-import { send } from "@/ui/kit/request";
+import { type Answer, send } from "@/ui/kit/request";
 import { type Appearance, chooseAppearance, chosenAppearance } from "@/ui/kit/appearance/appearance";
 import { useUnits } from "@/ui/kit/units/units-store";
 
@@ -15,9 +16,20 @@ export function chooseHome(placeId: string | null): void {
   tellPreferences();
 }
 
+/** What lies under the maps beside the relief; null for nothing. */
+export const useBackground = create<{ readonly background: Background | null }>(() => ({ background: null }));
+
+/** Chooses a background; it is used when the server allows the place that it comes from. */
+export async function chooseBackground(background: Background | null): Promise<Answer<unknown>> {
+  const answer = await send("PUT", "/api/preferences", { ...chosen(), background } satisfies Preferences);
+  if (answer.ok) useBackground.setState({ background });
+  return answer;
+}
+
 /** Takes over what the account chose elsewhere. */
-export function adoptPreferences({ units, appearance, home }: Preferences): void {
+export function adoptPreferences({ units, appearance, home, background }: Preferences): void {
   useHome.setState({ placeId: home });
+  useBackground.setState({ background: background ?? null });
   for (const [kind, unit] of Object.entries(units ?? {})) useUnits.getState().choose(kind, unit);
   if (appearance) chooseAppearance(appearance);
 }
@@ -27,11 +39,16 @@ export function adoptPreferences({ units, appearance, home }: Preferences): void
  * told again.
  */
 export function tellPreferences(): void {
-  void send("PUT", "/api/preferences", {
+  void send("PUT", "/api/preferences", chosen());
+}
+
+function chosen(): Preferences {
+  return {
     units: useUnits.getState().units,
     appearance: chosenAppearance(),
     home: useHome.getState().placeId,
-  } satisfies Preferences);
+    background: useBackground.getState().background,
+  };
 }
 
 /** Chooses day, night or the system's, here and for the account. */

@@ -4,6 +4,7 @@ import { SituationConflict } from "@/ui/situation/SituationConflict";
 import { HomeDialog } from "@/ui/situation/HomeDialog";
 import { SituationsDialog } from "@/ui/situation/SituationsDialog";
 import { AccountDialog } from "./AccountDialog";
+import { BackgroundDialog } from "./BackgroundDialog";
 import { CommandPalette } from "./CommandPalette";
 import { KeyList } from "./KeyList";
 import { UnitsDialog } from "./UnitsDialog";
@@ -18,6 +19,7 @@ export function Dialogs() {
       <KeyList />
       <SituationsDialog />
       <UnitsDialog />
+      <BackgroundDialog />
       <AccountDialog />
       <HomeDialog />
       <SituationConflict />

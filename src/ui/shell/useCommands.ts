@@ -84,6 +84,7 @@ export function useCommands(): Command[] {
     { title: "Commands", group: "Page", keys: "/, shift+/", keyLabel: "/", run: () => show("commands") },
     { title: "List of keys", group: "Page", keys: "?, shift+?", keyLabel: "?", run: () => show("keys") },
     { title: "Units", group: "Page", keys: "u", keyLabel: "u", run: () => show("units") },
+    { title: "Background of the maps", group: "Page", keys: "", keyLabel: "", run: () => show("background") },
     { title: "Print the card", group: "Page", keys: "p", keyLabel: "p", run: printCard },
     {
       title: "Day or night",

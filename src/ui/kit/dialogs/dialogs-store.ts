@@ -1,7 +1,7 @@
 import { create } from "zustand";
 
 /** The panels of the shell of which one at a time is open. */
-export type DialogName = "commands" | "keys" | "situations" | "units" | "account" | "home";
+export type DialogName = "commands" | "keys" | "situations" | "units" | "account" | "home" | "background";
 
 interface DialogsState {
   readonly shown: DialogName | null;

@@ -9,12 +9,13 @@ import type { LocalPlane, PlanePoint } from "@/core/earth/local-plane";
 import type { Place } from "@/core/places/place";
 import { fillGraticule, graticuleLayer } from "./graticule-layer";
 import type { MapPalette } from "./map-palette";
-import { PLANE_PROJECTION } from "./plane-projection";
+import { planeProjection } from "./plane-projection";
 import { stripFeaturesOf, stripsLayer } from "./strips-layer";
 
 /** The ground with its strips, on which a stage draws. */
 export interface BaseMap {
   readonly map: OlMap;
+  readonly plane: LocalPlane;
   readonly relief: ImageLayer<ImageSource>;
   readonly palette: MapPalette;
   /** Shows other places, without making the map anew. */
@@ -51,7 +52,7 @@ export function baseMap({
   const strips = stripsLayer(places, plane, palette);
   const kept = target.dataset.view?.split(",").map(Number);
   const view = new View({
-    projection: PLANE_PROJECTION,
+    projection: planeProjection(plane),
     center: kept ? [kept[0], kept[1]] : [centre.x_m, centre.y_m],
     resolution: kept?.[2] ?? resolution_m,
     minResolution: 1.5,
@@ -77,6 +78,7 @@ export function baseMap({
   });
   return {
     map,
+    plane,
     relief,
     palette,
     setPlaces: (shown) => {

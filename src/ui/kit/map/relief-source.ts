@@ -1,7 +1,6 @@
 import ImageSource from "ol/source/Image";
 import { askCore } from "@/ui/kit/lanes/lanes";
 import type { MapPalette } from "./map-palette";
-import { PLANE_PROJECTION } from "./plane-projection";
 
 /** Drawn this much beyond the view on each side, so that a small pan shows no edge. */
 const BEYOND = 0.2;
@@ -12,7 +11,6 @@ const BEYOND = 0.2;
  */
 export function reliefSource(palette: MapPalette): ImageSource {
   return new ImageSource({
-    projection: PLANE_PROJECTION,
     loader: async (extent, resolution, pixelRatio) => {
       const resolution_m = resolution / pixelRatio;
       const width = Math.ceil(((extent[2] - extent[0]) * (1 + 2 * BEYOND)) / resolution_m);

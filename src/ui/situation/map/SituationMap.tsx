@@ -13,6 +13,7 @@ import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
 import { useAerodromes, useLandingEnds, useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { nearestAerodrome } from "@/ui/situation/place";
+import { MapBackground } from "@/ui/library/MapBackground";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { ScaleBar } from "@/ui/kit/map/ScaleBar";
@@ -185,6 +186,7 @@ export function SituationMap({ overlay = null, paths = null, onPick, onPoint }: 
       <div className="pointer-events-none absolute bottom-2 left-3">
         <ScaleBar resolution_m={resolution_m} />
       </div>
+      <MapBackground map={drawn} />
       <WindSign ground_m={ground_m} />
     </div>
   );

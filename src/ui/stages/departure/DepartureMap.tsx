@@ -10,6 +10,7 @@ import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
 import { useLandingEnds, useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { MapBackground } from "@/ui/library/MapBackground";
 import { ScaleBar } from "@/ui/kit/map/ScaleBar";
 import { WindSign } from "@/ui/situation/map/WindSign";
 import { type BaseMap, baseMap, watchPointed } from "@/ui/kit/map/base-map";
@@ -122,6 +123,7 @@ export function DepartureMap() {
       <div className="pointer-events-none absolute bottom-2 left-3">
         <ScaleBar resolution_m={resolution_m} />
       </div>
+      <MapBackground map={drawn} />
       {runway && (
         <WindSign
           ground_m={runway.elevation_m}

@@ -21,6 +21,7 @@ import { mapPalette } from "@/ui/kit/map/map-palette";
 import { type PlaceDrawing, type Shape, placeDrawing } from "@/ui/kit/map/place-drawing";
 import { reliefSource } from "@/ui/kit/map/relief-source";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { MapBackground } from "@/ui/library/MapBackground";
 import { holdPlacesUndo, releasePlacesUndo, usePlacesStore } from "@/ui/library/places-store";
 import { useWorkspace } from "@/ui/library/workspace";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -247,6 +248,7 @@ export function PlacesMap() {
       <div className="pointer-events-none absolute bottom-2 left-3">
         <ScaleBar resolution_m={resolution_m} />
       </div>
+      <MapBackground map={drawn} />
     </div>
   );
 }

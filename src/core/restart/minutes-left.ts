@@ -1,20 +1,16 @@
 // An engine that will stop in N minutes (coolant, oil, fuel): climb with it, fly level with it, or shut it down now;
 // where each leads, as an area on the map, and how long each stays up. Not here: ground in the way, power that fades
 // before the end, traffic.
-import { bisect, halvingsTo } from "../numeric/bisect";
 import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
-import { type Polar, polarOf } from "../aircraft/polar";
-import { airAtAltitude } from "../air/altimetry";
 import { WindColumn, windProfile } from "../air/wind";
-import { engineForce, powerShare } from "../engine/engine-force";
+import { poweredFlight } from "../engine/powered-flight";
 import { accelerationFactor } from "../glide/acceleration-factor";
 import { heldCas_mps, steadyDescent } from "../glide/steady-descent";
 import { bestGlide } from "../glide/straight-glide";
 import { goldenMinimum } from "../numeric/golden-section";
 import { type Outcome, failure, success } from "../outcome";
-import { G0, P0_PA, RHO0, T0_K } from "../quantities/constants";
 import { RestartPlan } from "../situation/restart-plan";
 import { SituationDocument } from "../situation/situation-document";
 
@@ -66,11 +62,6 @@ export interface MinutesLeft {
 const STEP_S = 5;
 /** The wind of a glide is taken in bands of this height. */
 const BAND_M = 50;
-/** Speeds over the stall between which the climb and the level speed are looked for. */
-const SLOWEST = 1.15;
-const FASTEST = 3.5;
-/** Part of the never-exceed speed that is flown level. Common practice. */
-const OF_VNE = 0.9;
 
 /**
  * Compares the three.
@@ -85,44 +76,28 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   const { aircraft, mass_kg, configuration, air, altitude_m, ground_m } = question;
   if (!(altitude_m > ground_m))
     return failure("under_ground", "The aircraft is at or below the ground that the glide would end at.", "ground_m");
-  const dead = polarOf(aircraft, mass_kg, configuration);
-  if (!dead.ok) return dead;
-  // With the engines running nothing of them drags: the thrust is net.
-  const share = dead.value.shares.find((entry) => entry.dead)?.deltaCd ?? 0;
-  const running: Polar = { ...dead.value.polar, cd0: dead.value.polar.cd0 - share };
+  const ready = poweredFlight(aircraft, mass_kg, configuration, air);
+  if (!ready.ok) return ready;
+  const flight = ready.value;
   const wind = windProfile(question.wind, ground_m);
   if (!wind.ok) return wind;
-  const thrust = thrustOf(aircraft, mass_kg);
-  if (!thrust)
-    return failure(
-      "no_power",
-      `${aircraft.name} has no propeller or jet thrust that this is computed with.`,
-      "aircraft",
-    );
-  const stateAt = (altitude: number) => airAtAltitude(altitude, air);
-  /** Excess of thrust over drag, of weight, at an equivalent airspeed. */
-  const excess = (eas: number, altitude: number) => {
-    const { density, pressure_Pa, temperature_K, speedOfSound_mps } = stateAt(altitude);
-    const tas = eas / Math.sqrt(density / RHO0);
-    const cl = running.wingLoading / (0.5 * RHO0 * eas ** 2);
-    return {
-      tas,
-      sine:
-        thrust(tas, { density, delta: pressure_Pa / P0_PA, theta: temperature_K / T0_K, speedOfSound_mps }) -
-        (running.cd0 + running.k * cl ** 2) / cl,
-    };
+  const glide = bestGlide(flight.gliding);
+  const rate = (eas: number) => {
+    const { tas_mps, sine } = flight.excess(eas, altitude_m);
+    return sine * tas_mps;
   };
-  const stall = Math.sqrt((2 * running.wingLoading) / (RHO0 * running.clMax));
-  const fastest = Math.min(FASTEST * stall, (aircraft.limits.vne_mps ?? Infinity) * OF_VNE);
-  const glide = bestGlide(dead.value.polar);
-  const rate = (eas: number) => excess(eas, altitude_m).sine * excess(eas, altitude_m).tas;
-  const bestRate = goldenMinimum((eas) => -rate(eas), SLOWEST * stall, fastest, 0.05);
-  const levelSpeed = fastestLevel((eas) => excess(eas, altitude_m).sine, bestRate, fastest);
+  const bestRate = flight.bestRate_mps(altitude_m);
+  const levelSpeed = flight.level_mps(altitude_m);
   // Between best rate and level flight: what is flown on now against what the height gained glides later.
   const climbSpeed =
     levelSpeed === null
       ? bestRate
-      : goldenMinimum((eas) => -(excess(eas, altitude_m).tas + glide.ratio * rate(eas)), bestRate, levelSpeed, 0.05);
+      : goldenMinimum(
+          (eas) => -(flight.excess(eas, altitude_m).tas_mps + glide.ratio * rate(eas)),
+          bestRate,
+          levelSpeed,
+          0.05,
+        );
   const glideFrom = (top_m: number) => {
     const down = steadyDescent(glide, heldCas_mps(glide.eas_mps, top_m, air), air);
     let [time_s, east_m, north_m] = [0, 0, 0];
@@ -142,11 +117,11 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
     const seconds = choice === "shut-down" ? 0 : question.left_s;
     while (time_s < seconds - 1e-9) {
       const step = Math.min(STEP_S, seconds - time_s);
-      const { tas, sine } = excess(eas, altitude);
+      const { tas_mps, sine } = flight.excess(eas, altitude);
       const moved = wind.value(altitude);
       const up = climbing ? Math.max(sine, 0) / (1 + accelerationFactor(cas, altitude, air)) : 0;
-      air_m += tas * Math.sqrt(1 - Math.min(up, 1) ** 2) * step;
-      altitude += tas * up * step;
+      air_m += tas_mps * Math.sqrt(1 - Math.min(up, 1) ** 2) * step;
+      altitude += tas_mps * up * step;
       east_m += moved.east_mps * step;
       north_m += moved.north_mps * step;
       time_s += step;
@@ -177,36 +152,4 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   if (levelSpeed !== null) plans.push(powered("level", levelSpeed, false));
   else issues.push({ choice: "level", message: "It does not hold its height at this height and mass." });
   return success({ plans: plans.sort((a, b) => b.upwind_m - a.upwind_m), issues, climb_mps });
-}
-
-/** Fastest equivalent airspeed at which thrust holds drag; null when none does. */
-function fastestLevel(sine: (eas: number) => number, from: number, to: number): number | null {
-  if (!(sine(from) >= 0)) return null;
-  if (sine(to) >= 0) return to;
-  return bisect((eas_mps) => sine(eas_mps) >= 0, from, to, halvingsTo(0.01, from, to)).low;
-}
-
-type ThrustOverWeight = (
-  tas_mps: number,
-  air: { density: number; delta: number; theta: number; speedOfSound_mps: number },
-) => number;
-
-/** Thrust of all engines over weight at full power; null for rotorcraft. */
-function thrustOf({ engines }: AircraftDocument, mass_kg: number): ThrustOverWeight | null {
-  const weight = mass_kg * G0;
-  if (engines.kind === "turboshaft") return null;
-  const sigmaCritical =
-    engines.kind === "propeller" && engines.criticalHeight_m !== null
-      ? airAtAltitude(engines.criticalHeight_m, { qnh_Pa: P0_PA, deviation_K: 0 }).sigma
-      : null;
-  if (engines.kind === "propeller" && engines.thrustLine) {
-    const { static_N, slope_Nspm } = engines.thrustLine;
-    // The line holds about climb speed; beyond it the propeller's disc gives less.
-    return (tas, air) =>
-      Math.min(
-        Math.max(static_N - slope_Nspm * tas, 0) * powerShare(air.density / RHO0, sigmaCritical),
-        engines.count * (engineForce(engines, air, tas, 1, sigmaCritical)?.thrust_N ?? 0),
-      ) / weight;
-  }
-  return (tas, air) => (engines.count * (engineForce(engines, air, tas, 1, sigmaCritical)?.thrust_N ?? 0)) / weight;
 }

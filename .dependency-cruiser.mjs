@@ -24,6 +24,7 @@ const CORE = [
   ["glide"],
   ["asymmetric", "identify"],
   ["landing"],
+  ["cover", "route"],
   ["restart", "departure", "take-off"],
   ["fitting"],
   ["calculations"],

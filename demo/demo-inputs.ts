@@ -3,6 +3,7 @@
 import { isAerodrome } from "@/core/places/place";
 import { landingEnds } from "@/core/landing/landing-end";
 import { reachQuestion } from "@/core/landing/reach-question";
+import { routeQuestion } from "@/core/route/route-question";
 import { demoDepartureQuestion } from "./demo-departure";
 import { demoTakeOffQuestion } from "./demo-take-off";
 import { demoTwinQuestion } from "./demo-twin";
@@ -33,6 +34,8 @@ function withoutEnds({ ends: [end], ...question }: ReturnType<typeof reachQuesti
   return { ...question, end };
 }
 
+const route = routeQuestion(situation, alder, places);
+
 /** By the calculation's name. */
 export const DEMO_INPUTS: Readonly<Record<string, object>> = {
   atmosphere: { altitude_m: 1524, deviation_K: 19.906 },
@@ -47,6 +50,8 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     stall_mps: [{ flap: "up", speed_mps: 26.68 }],
     points: [{ eas_mps: 45, sink_mps: 6 }],
   },
+  cover: { ...route, points: [situation.position, route.route.points[0].position] },
+  route: { ...route, at_m: 20_000 },
   loading: { plan: alder.loading, load: situation.load },
   polar: { aircraft: alder, mass_kg: 1100, configuration },
   turn: {

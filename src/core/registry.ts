@@ -9,6 +9,7 @@ import { ceilingsCalculation } from "./calculations/ceilings";
 import { controlCalculation } from "./calculations/control";
 import { departureCalculation } from "./calculations/departure";
 import { departureChanceCalculation } from "./calculations/departure-chance";
+import { coverCalculation } from "./calculations/cover";
 import { ditchingCalculation } from "./calculations/ditching";
 import { driftdownCalculation } from "./calculations/driftdown";
 import { fitCalculation } from "./calculations/fit";
@@ -25,6 +26,7 @@ import { polarCalculation } from "./calculations/polar";
 import { relightCalculation } from "./calculations/relight";
 import { restartBudgetCalculation } from "./calculations/restart-budget";
 import { segmentsCalculation } from "./calculations/segments";
+import { routeCalculation } from "./calculations/route";
 import { sitesCalculation } from "./calculations/sites";
 import { touchdownCalculation } from "./calculations/touchdown";
 import { turnCalculation } from "./calculations/turn";
@@ -44,6 +46,8 @@ export const CALCULATIONS: readonly Calculation[] = [
   turnCalculation,
   glideCalculation,
   pathCalculation,
+  coverCalculation,
+  routeCalculation,
   turnbackCalculation,
   departureCalculation,
   departureChanceCalculation,

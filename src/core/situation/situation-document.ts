@@ -8,6 +8,7 @@ import { DeparturePlan } from "./departure-plan";
 import { LandingPlan } from "./landing-plan";
 import { OneEnginePlan } from "./one-engine-plan";
 import { RestartPlan } from "./restart-plan";
+import { RoutePlan } from "./route-plan";
 
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
 
@@ -41,7 +42,7 @@ export type ApproachPlan = z.infer<typeof ApproachPlan>;
  */
 export const SituationDocument = z.strictObject({
   schema: z.literal("utrimax/situation"),
-  version: z.literal(5),
+  version: z.literal(6),
   name: z.string().trim().min(1, "A situation needs a name.").max(80, "At most 80 characters."),
   aircraftId: z.string().min(1).max(64),
   mass_kg: range(50, 700_000, "A mass is between 50 kg and 700 t."),
@@ -68,6 +69,7 @@ export const SituationDocument = z.strictObject({
   restart: RestartPlan,
   landing: LandingPlan,
   oneEngine: OneEnginePlan,
+  route: RoutePlan,
   terrainId: z.string().max(64).nullable(),
   /** The day, for magnetic variation: ISO date. */
   day: z.iso.date("A day is written 2026-11-24."),

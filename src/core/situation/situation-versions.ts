@@ -5,6 +5,7 @@ import { DEFAULT_DEPARTURE } from "./departure-plan";
 import { DEFAULT_LANDING } from "./landing-plan";
 import { DEFAULT_ONE_ENGINE } from "./one-engine-plan";
 import { DEFAULT_RESTART } from "./restart-plan";
+import { DEFAULT_ROUTE } from "./route-plan";
 import { SituationDocument } from "./situation-document";
 import { DEFAULT_TAKE_OFF } from "./take-off-plan";
 
@@ -32,11 +33,15 @@ function nothingLeftOut(old: OldDocument): OldDocument {
 /** Version 4 did not say what is on board, nor where its wind aloft came from. */
 const withLoad = (old: OldDocument): OldDocument => ({ load: null, aloftAt: null, ...old });
 
+/** Version 5 had no route. */
+const withRoute = (old: OldDocument): OldDocument => ({ route: DEFAULT_ROUTE, ...old });
+
 const versions = versionedDocument("utrimax/situation", "situation", SituationDocument, [
   withDeparture,
   withOneEngine,
   nothingLeftOut,
   withLoad,
+  withRoute,
 ]);
 
 /** A situation of this or an earlier version, brought up to this one. */

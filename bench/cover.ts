@@ -1,0 +1,67 @@
+// The cover of the demo world against the textbook's way to it, in shuffled rounds of one process.
+import { performance } from "node:perf_hooks";
+import { coverGrid } from "@/core/cover/cover-grid";
+import { forwardField, inverseField } from "@/core/cover/cover-field";
+import { CoverLeg, coverMetric } from "@/core/cover/cover-metric";
+import { demoTerrain } from "../demo/read-demo";
+import { referenceCover } from "./reference-cover";
+
+const ROUNDS = 7;
+const terrain = demoTerrain();
+/** A glide of 9:1 at 33 m/s, its true airspeed growing with height; wind to the east, growing with height. */
+const layered = coverMetric(
+  (east, north, altitude_m) => {
+    const [tas, wind] = [33 * (1 + altitude_m / 20_000), 5 + altitude_m / 400];
+    const across = wind * north;
+    return ((Math.sqrt(tas * tas - across * across) + wind * east) * 9) / tas;
+  },
+  { low_m: -100, high_m: 5000, step_m: 10 },
+);
+const uniform = coverMetric((east, north) => ((Math.sqrt(33 ** 2 - (8 * north) ** 2) + 8 * east) * 9) / 33, {
+  low_m: 0,
+  high_m: 0,
+  step_m: 0,
+});
+const sites = (count: number) =>
+  Array.from({ length: count }, (_, i) => ({
+    x_m: -45_000 + ((i * 7919) % 90_000),
+    y_m: -45_000 + ((i * 31_337) % 90_000),
+    altitude_m: 500,
+  }));
+const grids = { 5: coverGrid(terrain, 60, sites(5)), 200: coverGrid(terrain, 60, sites(200)) };
+const leg = new CoverLeg(uniform);
+const step = (dx: number, dy: number) => {
+  leg.set(0, -dx * 100, -dy * 100, true);
+  return leg.altitude_m(1);
+};
+const above = { x_m: 0, y_m: 0, altitude_m: 4500 };
+const works: Record<string, () => unknown> = {
+  textbook: () => referenceCover(grids[5], sites(5), step),
+  "inverse, one wind": () => inverseField(grids[5], sites(5), uniform),
+  "inverse, wind by height": () => inverseField(grids[5], sites(5), layered),
+  "inverse, 200 places": () => inverseField(grids[200], sites(200), uniform),
+  "forward, one wind": () => forwardField(grids[5], above, uniform),
+  "forward, wind by height": () => forwardField(grids[5], above, layered),
+  "arrays streamed once": () => {
+    let sum = 0;
+    for (const value of [grids[5].floor_m, grids[200].floor_m, terrain.elevations_m])
+      for (let i = 0; i < value.length; i += 1) sum += value[i];
+    return sum;
+  },
+};
+const times: Record<string, number[]> = Object.fromEntries(Object.keys(works).map((name) => [name, []]));
+const names = Object.keys(works);
+for (let round = 0; round < ROUNDS; round += 1)
+  for (let i = 0; i < names.length; i += 1) {
+    const name = names[(i * 3 + round) % names.length];
+    const began = performance.now();
+    works[name]();
+    times[name].push(performance.now() - began);
+  }
+const median = (name: string) => [...times[name]].sort((a, b) => a - b)[Math.floor(ROUNDS / 2)];
+console.log("cover of 1 001 × 1 001 cells (median of 7)");
+for (const name of names)
+  console.log(
+    `  ${name}: ${median(name).toFixed(0)} ms, textbook ÷ it ${(median("textbook") / median(name)).toFixed(1)}`,
+  );
+console.log(`  200 places ÷ 5: ${(median("inverse, 200 places") / median("inverse, one wind")).toFixed(2)} (goal 1.3)`);

@@ -1,0 +1,174 @@
+// Fields over random hills: every way is flown again in small steps, and what must not raise or lower the cover does
+// not.
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import type { TerrainGrid } from "../earth/terrain";
+import { type CoverField, inverseField } from "./cover-field";
+import { type CoverSite, coverGrid, floorAt_m } from "./cover-grid";
+import { CoverLeg, type CoverMetric, coverMetric } from "./cover-metric";
+import { coverAt, wayFrom } from "./cover-way";
+
+const SIZE = 70;
+const CELL_M = 100;
+
+interface Hills {
+  readonly waves: readonly (readonly [number, number, number, number])[];
+  readonly wind: readonly [number, number];
+  readonly shear: number;
+  readonly sites: readonly CoverSite[];
+}
+const hills = fc.record({
+  waves: fc.array(
+    fc.tuple(
+      fc.double({ min: 0, max: 350, noNaN: true }),
+      fc.double({ min: -0.25, max: 0.25, noNaN: true }),
+      fc.double({ min: -0.25, max: 0.25, noNaN: true }),
+      fc.double({ min: 0, max: 6, noNaN: true }),
+    ),
+    { minLength: 1, maxLength: 4 },
+  ),
+  wind: fc.tuple(fc.double({ min: -12, max: 12, noNaN: true }), fc.double({ min: -12, max: 12, noNaN: true })),
+  shear: fc.double({ min: 0, max: 0.004, noNaN: true }),
+  sites: fc.array(
+    fc.record({
+      x_m: fc.double({ min: 300, max: 6500, noNaN: true }),
+      y_m: fc.double({ min: 300, max: 6500, noNaN: true }),
+      altitude_m: fc.double({ min: 0, max: 400, noNaN: true }),
+    }),
+    { minLength: 1, maxLength: 4 },
+  ),
+});
+
+const heightOf = ({ waves }: Hills, column: number, row: number) =>
+  waves.reduce((sum, [high, a, b, c]) => sum + high * (1 + Math.sin(a * column + b * row + c)), 0);
+
+function terrainOf(of: Hills, more: (column: number, row: number) => number = () => 0): TerrainGrid {
+  const elevations_m = Float32Array.from(
+    { length: SIZE * SIZE },
+    (_, i) => heightOf(of, i % SIZE, Math.floor(i / SIZE)) + more(i % SIZE, Math.floor(i / SIZE)),
+  );
+  const origin = { latitude_deg: 0, longitude_deg: 0 };
+  return { origin, west_m: 0, south_m: 0, cell_m: CELL_M, columns: SIZE, rows: SIZE, elevations_m };
+}
+
+/** Ground for height at 30 m/s and 9:1, the wind growing with height. */
+const ratioOf =
+  ({ wind: [u, v], shear }: Hills, gust_mps = 0) =>
+  (east: number, north: number, altitude_m: number) => {
+    const grown = 1 + shear * altitude_m * 0.2;
+    const along = (u * east + v * north) * grown - gust_mps;
+    const across = (v * east - u * north) * grown;
+    const forward2 = 900 - across * across;
+    return forward2 > 0 ? ((Math.sqrt(forward2) + along) * 9) / 30 : 0;
+  };
+const metricOf = (of: Hills, gust_mps = 0): CoverMetric =>
+  coverMetric(ratioOf(of, gust_mps), { low_m: 0, high_m: 4000, step_m: 10 });
+
+/** Places stand on the ground, or over it. */
+const onGround = (of: Hills): CoverSite[] =>
+  of.sites.map(({ x_m, y_m, altitude_m }) => ({
+    x_m,
+    y_m,
+    altitude_m: heightOf(of, x_m / CELL_M, y_m / CELL_M) + altitude_m + 30,
+  }));
+
+function fieldOf(of: Hills, sites: CoverSite[], metric: CoverMetric, terrain = terrainOf(of)): CoverField {
+  const field = inverseField(coverGrid(terrain, 60, sites), sites, metric);
+  if (!field.ok) throw new Error(field.issue.message);
+  return field.value;
+}
+
+/** Out of reach is higher than anything else, and as high as itself. */
+const most = (altitude_m: number) => Math.min(altitude_m, 1e6);
+
+describe("over any hills, in any wind", () => {
+  it("every way, flown in steps of 10 m, keeps over the floor and does not arrive low", () => {
+    fc.assert(
+      fc.property(hills, (of) => {
+        const sites = onGround(of);
+        const field = fieldOf(of, sites, metricOf(of));
+        const ratio = ratioOf(of);
+        for (let i = 0; i < 25; i += 1) {
+          const [x_m, y_m] = [200 + ((i * 3571) % 6500), 200 + ((i * 1933) % 6500)];
+          const here = coverAt(field, x_m, y_m);
+          if (!here) continue;
+          const way = wayFrom(field, x_m, y_m, here.altitude_m) ?? [];
+          let now_m = here.altitude_m;
+          for (let leg = 1; leg < way.length; leg += 1) {
+            const [a, b] = [way[leg - 1], way[leg]];
+            const length_m = Math.hypot(b.x_m - a.x_m, b.y_m - a.y_m);
+            const [east, north] = [(b.x_m - a.x_m) / length_m, (b.y_m - a.y_m) / length_m];
+            for (let done_m = 0; done_m < length_m;) {
+              const step_m = Math.min(10, length_m - done_m);
+              // The ratio half-way down the step.
+              now_m -= step_m / ratio(east, north, now_m - step_m / 2 / ratio(east, north, now_m));
+              done_m += step_m;
+              const column = (a.x_m + east * done_m) / CELL_M;
+              const row = (a.y_m + north * done_m) / CELL_M;
+              expect(now_m).toBeGreaterThan(floorAt_m(field.grid, column, row) - 5);
+            }
+          }
+          expect(now_m).toBeGreaterThan(sites[here.site].altitude_m - 0.5);
+        }
+      }),
+      { numRuns: 12 },
+    );
+  });
+
+  it("another place never raises it, and higher ground never lowers it", () => {
+    fc.assert(
+      fc.property(hills, fc.nat(SIZE - 1), fc.nat(SIZE - 1), (of, column, row) => {
+        const sites = onGround(of);
+        const metric = metricOf(of);
+        const terrain = terrainOf(of);
+        const fewer = fieldOf(of, sites.slice(0, 1), metric, terrain);
+        const more = fieldOf(of, sites, metric, terrain);
+        const bump = (x: number, y: number) => 300 * Math.exp(-((x - column) ** 2 + (y - row) ** 2) / 50);
+        const higher = fieldOf(of, sites, metric, terrainOf(of, bump));
+        for (let cell = 0; cell < SIZE * SIZE; cell += 37) {
+          // Clearance tapers about each place: where it does, a place more lowers the floor too.
+          expect(most(more.altitude_m[cell])).toBeLessThan(most(fewer.altitude_m[cell]) + 3);
+          expect(most(higher.altitude_m[cell])).toBeGreaterThan(most(more.altitude_m[cell]) - 3);
+        }
+      }),
+      { numRuns: 6 },
+    );
+  });
+
+  it("more wind from ahead never lowers it along a line to one place", () => {
+    fc.assert(
+      fc.property(hills, fc.double({ min: 0, max: 5, noNaN: true }), (of, gust_mps) => {
+        const [site] = onGround(of);
+        const flat = terrainOf({ ...of, waves: [] });
+        const low = { ...site, altitude_m: 300 };
+        const calm = fieldOf(of, [low], metricOf(of), flat);
+        const windy = fieldOf(of, [low], metricOf(of, gust_mps), flat);
+        for (let cell = 0; cell < SIZE * SIZE; cell += 41)
+          expect(most(windy.altitude_m[cell])).toBeGreaterThan(most(calm.altitude_m[cell]) - 0.05);
+      }),
+      { numRuns: 6 },
+    );
+  });
+
+  it("a leg flown down and back up costs the same", () => {
+    fc.assert(
+      fc.property(
+        hills,
+        fc.double({ min: 200, max: 3000, noNaN: true }),
+        fc.double({ min: -15_000, max: 15_000, noNaN: true }),
+        fc.double({ min: -15_000, max: 15_000, noNaN: true }),
+        (of, end_m, dx, dy) => {
+          const leg = new CoverLeg(metricOf(of));
+          leg.set(end_m, dx, dy, true);
+          const start_m = leg.altitude_m(1);
+          const middle_m = leg.altitude_m(0.4);
+          if (!Number.isFinite(start_m)) return;
+          leg.set(start_m, dx, dy, false);
+          expect(leg.altitude_m(1)).toBeCloseTo(end_m, 6);
+          expect(leg.altitude_m(0.6)).toBeCloseTo(middle_m, 6);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});

@@ -1,0 +1,138 @@
+// The cover that a planned flight is held against: the lowest altitude from which one of its places is in reach, over
+// the ground about it. It does not depend on the route's points, so that moving one asks for nothing anew.
+import type { Progress } from "../calculation";
+import type { LatLon } from "../earth/geodesic";
+import { type LocalPlane, localPlane } from "../earth/local-plane";
+import type { TerrainGrid } from "../earth/terrain";
+import { polarOf } from "../aircraft/polar";
+import { type WindVector, windProfile } from "../air/wind";
+import { type CoverField, inverseField } from "../cover/cover-field";
+import { type CoverGrid, coverGrid } from "../cover/cover-grid";
+import { glideMetric } from "../cover/glide-metric";
+import type { LegPerformance } from "../glide/glide-leg";
+import { glidePerformance } from "../glide/glide-performance";
+import { type StraightGlide, bestGlide } from "../glide/straight-glide";
+import { turnedWind } from "../landing/approach-problem";
+import { type Outcome, failure, success } from "../outcome";
+import { MPS_PER_KT } from "../quantities/constants";
+import { type RoutePlace, type RouteQuestion, countedPlaces } from "./route-question";
+
+/** What the field is made from; the route's points and altitudes are not part of it. */
+export type FieldQuestion = Omit<RouteQuestion, "route"> & {
+  readonly route: Pick<RouteQuestion["route"], "overhead_m" | "places">;
+};
+
+/** How much is counted on. */
+export type Outlook = "nominal" | "pessimistic";
+
+/** The cover, with what it was made from. */
+export interface RouteField {
+  readonly field: CoverField;
+  readonly plane: LocalPlane;
+  /** By the field's index of a place. */
+  readonly places: readonly RoutePlace[];
+  readonly glide: StraightGlide;
+  readonly performance: LegPerformance;
+  readonly wind: (altitude_m: number) => WindVector;
+  /** No terrain is known: the ground is taken as flat, at the lowest place. */
+  readonly flat: boolean;
+  /** Places that lie beyond the ground that is known. */
+  readonly beyond: readonly string[];
+}
+
+/** Pessimistic: so much of the glide's ratio, and so much wind against. Common practice. */
+const PESSIMISTIC = { ratioShare: 0.94, against_mps: 5 * MPS_PER_KT };
+/** Without terrain the ground is looked at so far about the places, in cells of a size that gives at most so many. */
+const ABOUT_M = 40_000;
+const FLAT_CELLS = 250_000;
+/** Altitudes that the glide's table holds above the highest ground. */
+const ABOVE_M = 3500;
+const HIGHEST_M = 15_000;
+
+/**
+ * Works the cover out.
+ *
+ * @param terrain - on the plane about `origin`; null where none is known
+ * @returns failures of polar, wind and turn; `no_places`, `no_place_on_ground`, `cancelled`
+ */
+export function routeField(
+  question: FieldQuestion,
+  terrain: TerrainGrid | null,
+  origin: LatLon,
+  outlook: Outlook,
+  progress?: Progress,
+): Outcome<RouteField> {
+  const configured = polarOf(question.aircraft, question.mass_kg, question.configuration);
+  if (!configured.ok) return configured;
+  const { polar } = configured.value;
+  const glide = bestGlide(polar);
+  const performance = glidePerformance(polar, glide, question.pilot);
+  if (!performance.ok) return performance;
+  const counted = countedPlaces(question);
+  if (counted.length === 0)
+    return failure("no_places", "No place counts: allow fields or shorter ones, or enter places.", "route.places");
+  const plane = localPlane(origin);
+  const ground_m = Math.min(...counted.map(({ elevation_m }) => elevation_m));
+  const wind = windProfile(turnedWind(question.wind, plane.convergence_rad(counted[0].position)), ground_m);
+  if (!wind.ok) return wind;
+  const all = counted.map((place) => ({ place, ...plane.toPlane(place.position) }));
+  const ground = terrain ?? flatGround(all, ground_m, origin);
+  const { west_m, south_m, cell_m, columns, rows } = ground;
+  const on = all.filter(
+    ({ x_m, y_m }) =>
+      x_m >= west_m && y_m >= south_m && x_m <= west_m + cell_m * (columns - 1) && y_m <= south_m + cell_m * (rows - 1),
+  );
+  if (on.length === 0) return failure("no_place_on_ground", "None of the places lies on the terrain in use.", "places");
+  const sites = on.map(({ place, x_m, y_m }) => ({
+    x_m,
+    y_m,
+    altitude_m: place.elevation_m + question.route.overhead_m + question.plan.reserve_m,
+  }));
+  const grid = coverGrid(ground, terrain ? question.plan.clearance_m : 0, sites);
+  const [low_m, high_m] = heightsOf(grid, ground_m);
+  const { ratioShare, against_mps } = outlook === "nominal" ? { ratioShare: 1, against_mps: 0 } : PESSIMISTIC;
+  const metric = glideMetric({
+    polar,
+    speed: question.plan.glideSpeed,
+    air: question.air,
+    wind: wind.value,
+    low_m,
+    high_m,
+    ratioShare,
+    against_mps,
+  });
+  const field = inverseField(grid, sites, metric, progress);
+  if (!field.ok) return field;
+  return success({
+    field: field.value,
+    plane,
+    places: on.map(({ place }) => place),
+    glide,
+    performance: performance.value,
+    wind: wind.value,
+    flat: terrain === null,
+    beyond: all.filter((place) => !on.includes(place)).map(({ place }) => place.name),
+  });
+}
+
+function heightsOf({ floor_m }: CoverGrid, ground_m: number): [number, number] {
+  let highest_m = ground_m;
+  for (const floor of floor_m) if (floor > highest_m && floor !== Infinity) highest_m = floor;
+  return [ground_m - 100, Math.min(highest_m + ABOVE_M, HIGHEST_M)];
+}
+
+/** Flat ground about some points. */
+function flatGround(
+  points: readonly { readonly x_m: number; readonly y_m: number }[],
+  elevation_m: number,
+  origin: LatLon,
+): TerrainGrid {
+  const xs = points.map(({ x_m }) => x_m);
+  const ys = points.map(({ y_m }) => y_m);
+  const [west_m, south_m] = [Math.min(...xs) - ABOUT_M, Math.min(...ys) - ABOUT_M];
+  const [wide_m, high_m] = [Math.max(...xs) + ABOUT_M - west_m, Math.max(...ys) + ABOUT_M - south_m];
+  const cell_m = Math.max(100, Math.ceil(Math.sqrt((wide_m * high_m) / FLAT_CELLS)));
+  const [columns, rows] = [Math.ceil(wide_m / cell_m) + 1, Math.ceil(high_m / cell_m) + 1];
+  const elevations_m = new Float32Array(columns * rows).fill(elevation_m);
+  return { origin, west_m, south_m, cell_m, columns, rows, elevations_m };
+}

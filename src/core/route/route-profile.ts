@@ -1,0 +1,158 @@
+// The planned flight along its line: altitude, speed, time and fuel.
+import { airAtAltitude } from "../air/altimetry";
+import type { WindVector } from "../air/wind";
+import { type PoweredFlight, poweredFlight } from "../engine/powered-flight";
+import { accelerationFactor } from "../glide/acceleration-factor";
+import { heldCas_mps } from "../glide/steady-descent";
+import { type Outcome, failure, success } from "../outcome";
+import { M_PER_FT } from "../quantities/constants";
+import type { LinePoint } from "./route-line";
+import type { RouteQuestion } from "./route-question";
+
+/** A moment of the flight, at a point of the line. */
+export interface ProfilePoint {
+  readonly altitude_m: number;
+  readonly time_s: number;
+  readonly groundSpeed_mps: number;
+  readonly phase: "climb" | "level" | "descent";
+}
+
+/** How the flight is flown. */
+export interface RouteProfile {
+  readonly points: readonly ProfilePoint[];
+  /** True airspeed of the cruise at its altitude. */
+  readonly tas_mps: number;
+  readonly climbEas_mps: number;
+  readonly descent_mps: number;
+  readonly fuel_m3: number | null;
+  /** Altitude that is planned and not climbed to: the ceiling at full power; null where all are. */
+  readonly ceiling_m: number | null;
+}
+
+/** Power of the cruise where none is given. Common practice. */
+const CRUISE_SETTING = 0.65;
+/** Rate of descent where none is given. Common practice. */
+const DESCENT_MPS = (500 * M_PER_FT) / 60;
+/** It climbs no farther when the rate has fallen to this. Service ceiling of one engine: 100 ft/min. */
+const CEILING_MPS = (100 * M_PER_FT) / 60;
+/** Steps of the climb's table, m. */
+const BAND_M = 100;
+
+/** Rate of climb and true airspeed by altitude. */
+function climbTable(flight: PoweredFlight, question: RouteQuestion, low_m: number, high_m: number) {
+  const count = Math.max(2, Math.ceil((high_m - low_m) / BAND_M) + 1);
+  const eas_mps = flight.bestRate_mps(low_m);
+  const rows = Array.from({ length: count }, (_, i) => {
+    const altitude_m = low_m + i * BAND_M;
+    const { tas_mps, sine } = flight.excess(eas_mps, altitude_m);
+    const factor = 1 + accelerationFactor(heldCas_mps(eas_mps, altitude_m, question.air), altitude_m, question.air);
+    return { rate_mps: question.route.climb_mps ?? (tas_mps * sine) / factor, tas_mps };
+  });
+  const last = rows.findIndex(({ rate_mps }) => rate_mps <= CEILING_MPS);
+  return {
+    eas_mps,
+    ceiling_m: last < 0 ? Infinity : low_m + Math.max(0, last - 1) * BAND_M,
+    at: (altitude_m: number) => {
+      const place = Math.min(Math.max((altitude_m - low_m) / BAND_M, 0), count - 1);
+      const i = Math.min(Math.floor(place), count - 2);
+      const mix = (of: "rate_mps" | "tas_mps") => rows[i][of] + (place - i) * (rows[i + 1][of] - rows[i][of]);
+      return { rate_mps: mix("rate_mps"), tas_mps: mix("tas_mps") };
+    },
+  };
+}
+
+/** True airspeed of the cruise at the usual power, or at all of it; null when that does not hold the height. */
+function cruiseTas_mps(flight: PoweredFlight, altitude_m: number, air: RouteQuestion["air"]): number | null {
+  const eas_mps = flight.level_mps(altitude_m, CRUISE_SETTING) ?? flight.level_mps(altitude_m);
+  return eas_mps === null ? null : eas_mps / Math.sqrt(airAtAltitude(altitude_m, air).sigma);
+}
+
+/**
+ * Flies the plan: from the first altitude at the aircraft's own climb, level where that is reached, down at a steady
+ * rate so that the last altitude is met at the end.
+ *
+ * @param ends - altitudes at which it begins and ends
+ * @returns failures of the polar; `no_power` for rotorcraft, `no_cruise`, `wind_exceeds_airspeed`
+ */
+export function routeProfile(
+  question: RouteQuestion,
+  line: readonly LinePoint[],
+  ends: { readonly first_m: number; readonly last_m: number },
+  wind: (altitude_m: number) => WindVector,
+): Outcome<RouteProfile> {
+  const { aircraft, mass_kg, configuration, air, route } = question;
+  const ready = poweredFlight(aircraft, mass_kg, configuration, air);
+  if (!ready.ok) return ready;
+  const flight = ready.value;
+  const planned = (leg: number) => {
+    for (let i = leg; i >= 0; i -= 1) {
+      const own = route.points[i].altitude_m;
+      if (own !== null) return own;
+    }
+    return route.altitude_m;
+  };
+  const low_m = Math.min(ends.first_m, ends.last_m);
+  const high_m = Math.max(route.altitude_m, ...route.points.map(({ altitude_m }) => altitude_m ?? route.altitude_m));
+  const climb = climbTable(flight, question, low_m, Math.max(high_m, low_m + BAND_M));
+  // Higher than it climbs, it cruises where its climb ends.
+  const cruise_mps = route.tas_mps ?? cruiseTas_mps(flight, Math.min(route.altitude_m, climb.ceiling_m), air);
+  if (cruise_mps === null)
+    return failure(
+      "no_cruise",
+      `${aircraft.name} does not hold its height at the cruise altitude with the usual power: give a speed, or fly lower.`,
+      "route.altitude_m",
+    );
+  const descent_mps = route.descent_mps ?? DESCENT_MPS;
+  const groundSpeed = (tas_mps: number, altitude_m: number, track_rad: number) => {
+    const { east_mps, north_mps } = wind(altitude_m);
+    const along = east_mps * Math.sin(track_rad) + north_mps * Math.cos(track_rad);
+    const across = east_mps * Math.cos(track_rad) - north_mps * Math.sin(track_rad);
+    const forward2 = tas_mps * tas_mps - across * across;
+    return forward2 > 0 ? Math.sqrt(forward2) + along : 0;
+  };
+  // Down to the end, seen from there: what may be left of the altitude at each point.
+  const mostToEnd_m = new Float64Array(line.length);
+  mostToEnd_m[line.length - 1] = ends.last_m;
+  for (let i = line.length - 2; i >= 0; i -= 1) {
+    const speed_mps = groundSpeed(cruise_mps, mostToEnd_m[i + 1], line[i].track_rad);
+    const step_m = line[i + 1].distance_m - line[i].distance_m;
+    mostToEnd_m[i] = speed_mps > 0 ? mostToEnd_m[i + 1] + (descent_mps * step_m) / speed_mps : Infinity;
+  }
+  const points: ProfilePoint[] = [];
+  let [altitude_m, time_s] = [ends.first_m, 0];
+  let ceiling_m: number | null = null;
+  for (let i = 0; i < line.length; i += 1) {
+    const wanted_m = planned(line[i].leg);
+    const { rate_mps, tas_mps } = climb.at(altitude_m);
+    const tooHigh = altitude_m > mostToEnd_m[i] + 1e-6 || altitude_m > wanted_m + 1e-6;
+    const climbs = !tooHigh && altitude_m < Math.min(wanted_m, mostToEnd_m[i]) - 1e-6 && rate_mps > CEILING_MPS;
+    if (!tooHigh && altitude_m < wanted_m - 1 && rate_mps <= CEILING_MPS) ceiling_m = altitude_m;
+    const speed_mps = groundSpeed(climbs ? tas_mps : cruise_mps, altitude_m, line[i].track_rad);
+    if (!(speed_mps > 0.5))
+      return failure(
+        "wind_exceeds_airspeed",
+        "The wind is as fast as the aircraft: on this leg it makes no headway.",
+        `route.points.${line[i].leg}`,
+      );
+    points.push({
+      altitude_m,
+      time_s,
+      groundSpeed_mps: speed_mps,
+      phase: climbs ? "climb" : tooHigh ? "descent" : "level",
+    });
+    if (i === line.length - 1) break;
+    const step_s = (line[i + 1].distance_m - line[i].distance_m) / speed_mps;
+    time_s += step_s;
+    const cap_m = Math.min(wanted_m, mostToEnd_m[i + 1]);
+    if (climbs) altitude_m = Math.min(altitude_m + rate_mps * step_s, cap_m);
+    else if (altitude_m > cap_m) altitude_m = Math.max(altitude_m - descent_mps * step_s, cap_m);
+  }
+  return success({
+    points,
+    tas_mps: cruise_mps,
+    climbEas_mps: climb.eas_mps,
+    descent_mps,
+    fuel_m3: route.flow_m3ph === null ? null : (route.flow_m3ph * time_s) / 3600,
+    ceiling_m,
+  });
+}

@@ -52,6 +52,14 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
   },
   cover: { ...route, points: [situation.position, route.route.points[0].position] },
   route: { ...route, at_m: 20_000 },
+  "equal-time": {
+    points: route.route.points,
+    first: route.route.points[0].position,
+    second: route.route.points[route.route.points.length - 1].position,
+    tas_mps: 40,
+    altitude_m: 1500,
+    wind,
+  },
   loading: { plan: alder.loading, load: situation.load },
   polar: { aircraft: alder, mass_kg: 1100, configuration },
   turn: {

@@ -120,6 +120,15 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       await cleanAndWhole(page);
     }
   },
+  "the En route stage": async (page) => {
+    await page.keyboard.press("3");
+    await expect(page.getByRole("region", { name: "Decision" })).toBeVisible({ timeout: 40_000 });
+    for (const tab of ["Cover", "Points", "Places"]) {
+      await page.getByRole("tab", { name: tab }).click();
+      await cleanAndWhole(page);
+    }
+    await cleanDialog(page, () => page.getByRole("button", { name: "Route plan" }).click());
+  },
   "the Engine out stage": async (page) => {
     await flyAircraft(page, "Larch T2");
     await page.keyboard.press("4");
@@ -287,7 +296,17 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   ["engine-out-ledger", "light", twinView("4", "Climb ledger")],
-  ["engine-out-control", "light", twinView("4", "Control")],
+  [
+    "en-route",
+    "light",
+    async (page: Page) => {
+      await page.keyboard.press("3");
+      await page.getByRole("slider", { name: /^Cursor/ }).focus();
+      for (let i = 0; i < 5; i += 1) await page.keyboard.press("Shift+ArrowRight");
+      await expect(page.getByRole("button", { name: /^Take the way round/ })).toBeVisible({ timeout: 40_000 });
+      await page.waitForTimeout(3000);
+    },
+  ],
   [
     "engine-out-identify",
     "light",

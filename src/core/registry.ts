@@ -12,6 +12,7 @@ import { departureChanceCalculation } from "./calculations/departure-chance";
 import { coverCalculation } from "./calculations/cover";
 import { ditchingCalculation } from "./calculations/ditching";
 import { driftdownCalculation } from "./calculations/driftdown";
+import { equalTimeCalculation } from "./calculations/equal-time";
 import { fitCalculation } from "./calculations/fit";
 import { glideCalculation } from "./calculations/glide";
 import { keysCalculation } from "./calculations/keys";
@@ -48,6 +49,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   pathCalculation,
   coverCalculation,
   routeCalculation,
+  equalTimeCalculation,
   turnbackCalculation,
   departureCalculation,
   departureChanceCalculation,

@@ -23,6 +23,7 @@ import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
 import { departureWork } from "./departure-work";
 import { landingWork } from "./landing-work";
+import { routeWork } from "./route-work";
 import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
 
 let terrain: TerrainGrid | null = null;
@@ -84,6 +85,8 @@ const api = {
   takeOffSegments: takeOffSegmentsAnswer,
 
   ...landingWork(() => terrain),
+
+  ...routeWork(() => terrain),
 
   /** Relief as an image; null without terrain. */
   async relief(view: ReliefView, palette: ReliefPalette): Promise<ImageBitmap | null> {

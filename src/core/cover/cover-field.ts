@@ -21,17 +21,17 @@ export interface CoverField {
   readonly grid: CoverGrid;
   readonly metric: CoverMetric;
   readonly sites: readonly CoverSite[];
-  /** By cell: lowest altitude to be in reach from (inverse; ∞: from none), altitude left (forward; −∞: not reached). */
+  /** By cell: lowest altitude to be in reach from (inverse; ∞: none), altitude left (forward; −∞: not reached). */
   readonly altitude_m: Float32Array;
-  /** By cell: the turn point that its leg leads to (or comes from): a cell, or a place as cells + its index; −1: none. */
+  /** By cell: the turn point that its leg leads to (or comes from): a cell, or a place as cells + its index; −1. */
   readonly anchor: Int32Array;
   /** By cell: which place, as an index; −1: none. */
   readonly site: Int16Array;
 }
 
 /** Steps to the eight neighbours: straight ones first. */
-const STEP_X = [1, 0, -1, 0, 1, -1, -1, 1];
-const STEP_Y = [0, 1, 0, -1, 1, 1, -1, -1];
+const STEP_X = Int32Array.of(1, 0, -1, 0, 1, -1, -1, 1);
+const STEP_Y = Int32Array.of(0, 1, 0, -1, 1, 1, -1, -1);
 /** Buckets for the cheapest step to a neighbour. */
 const BUCKETS_A_STEP = 4;
 /** A grid larger than this is not worked through at once. */
@@ -119,17 +119,21 @@ function solve(
   /** Whether the two neighbours on either side of the way to a turn point see it: then so does the cell. */
   const seenByNeighbours = (cell: number, turn: number, dx: number, dy: number) => {
     const across = dx !== 0 && dy !== 0;
-    const [east, north] = [dx > 0 ? -1 : 1, dy > 0 ? -columns : columns];
+    const east = dx > 0 ? -1 : 1;
+    const north = dy > 0 ? -columns : columns;
     if (across && !sees(cell + north + east, turn)) return false;
-    const [wide, high] = [Math.abs(dx), Math.abs(dy)];
+    const wide = Math.abs(dx);
+    const high = Math.abs(dy);
     return (across && wide === high) || sees(wide > high ? cell + east : cell + north, turn);
   };
 
   /** Whether a cell can fly straight to its turn point. */
   const isSeen = (cell: number, column: number, row: number) => {
     const turn = anchor[cell];
-    const [x0, y0] = [columnOf(turn), rowOf(turn)];
-    const [dx, dy] = [column - x0, row - y0];
+    const x0 = columnOf(turn);
+    const y0 = rowOf(turn);
+    const dx = column - x0;
+    const dy = row - y0;
     if (dx >= -1 && dx <= 1 && dy >= -1 && dy <= 1) {
       if (turn >= cells || dx === 0 || dy === 0) return true;
       // Across a corner the ground is highest half-way: the mean of its four corners.
@@ -163,43 +167,58 @@ function solve(
     return bestTurn >= 0 && (inverse || best_m >= floor_m[cell]);
   };
 
-  for (let i = 0; i < sites.length; i += 1)
+  const begin = (i: number) => {
     for (let y = Math.ceil(siteRow[i] - 1); y <= siteRow[i] + 1; y += 1)
       for (let x = Math.ceil(siteColumn[i] - 1); x <= siteColumn[i] + 1; x += 1) {
         if (x < 0 || y < 0 || x >= columns || y >= rows) continue;
         setLeg(sites[i].altitude_m, x - siteColumn[i], y - siteRow[i]);
         offer(y * columns + x, cells + i, leg.altitude_m(1));
       }
-  let settled = 0;
-  for (let cell = queue.take(); cell >= 0; cell = queue.take()) {
-    const row = Math.floor(cell / columns);
-    const column = cell - row * columns;
-    if (!isSeen(cell, column, row)) {
-      if (!repair(cell, column, row)) {
-        legAltitude_m[cell] = sign * Infinity;
-        anchor[cell] = -1;
-        continue;
-      }
-      const bucket = bucketOf(cell);
-      if (bucket > queue.current) {
-        queue.put(cell, bucket);
-        continue;
-      }
+  };
+
+  /** Whether a cell is done with now; otherwise it waits for its turn at another altitude, or has no way. */
+  const settles = (cell: number, column: number, row: number) => {
+    if (isSeen(cell, column, row)) return true;
+    if (!repair(cell, column, row)) {
+      legAltitude_m[cell] = sign * Infinity;
+      anchor[cell] = -1;
+      return false;
     }
-    queue.finish(cell);
-    settled += 1;
-    if (progress && settled % TELL_EVERY === 0 && !progress(settled / cells)) return failure("cancelled", CANCELLED);
+    const bucket = bucketOf(cell);
+    if (bucket <= queue.current) return true;
+    queue.put(cell, bucket);
+    return false;
+  };
+
+  /** Offers the neighbours of a cell its turn point, or itself where its leg lies under its floor. */
+  const handOn = (cell: number, column: number, row: number) => {
+    const inner = column > 0 && row > 0 && column < columns - 1 && row < rows - 1;
     const handed = inverse && legAltitude_m[cell] < floor_m[cell] ? cell : anchor[cell];
-    const [x0, y0, end_m] = [columnOf(handed), rowOf(handed), turnAltitude_m(handed)];
+    const x0 = columnOf(handed);
+    const y0 = rowOf(handed);
+    const end_m = turnAltitude_m(handed);
     for (let i = 0; i < 8; i += 1) {
-      const [x, y] = [column + STEP_X[i], row + STEP_Y[i]];
-      if (x < 0 || y < 0 || x >= columns || y >= rows) continue;
+      const x = column + STEP_X[i];
+      const y = row + STEP_Y[i];
+      if (!inner && (x < 0 || y < 0 || x >= columns || y >= rows)) continue;
       const neighbour = y * columns + x;
       // What is led there already has nothing new to be offered.
       if (anchor[neighbour] === handed || queue.isDone(neighbour)) continue;
       setLeg(end_m, x - x0, y - y0);
       offer(neighbour, handed, leg.altitude_m(1));
     }
+  };
+
+  sites.forEach((_, i) => begin(i));
+  let settled = 0;
+  for (let cell = queue.take(); cell >= 0; cell = queue.take()) {
+    const row = Math.floor(cell / columns);
+    const column = cell - row * columns;
+    if (!settles(cell, column, row)) continue;
+    queue.finish(cell);
+    settled += 1;
+    if (progress && settled % TELL_EVERY === 0 && !progress(settled / cells)) return failure("cancelled", CANCELLED);
+    handOn(cell, column, row);
   }
   // What was never settled is out of reach.
   for (let cell = 0; cell < cells; cell += 1)

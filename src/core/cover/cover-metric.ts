@@ -12,7 +12,7 @@ const DIRECTIONS = 4 * QUARTER;
 /** A leg that needs more height than this is not flown by any aircraft, m. */
 export const MOST_HEIGHT_M = 30_000;
 
-/** Ground covered for height lost, by direction of flight (east, north: a unit vector) and altitude; ≤ 0: no headway. */
+/** Ground covered for height lost, by direction of flight (a unit vector) and altitude; 0 or less: no headway. */
 export type GroundRatio = (east: number, north: number, altitude_m: number) => number;
 
 /** The cost of legs, tabulated. Altitudes beyond the table are continued with the slope of its ends. */

@@ -8,6 +8,8 @@ import { legClears } from "./leg-clearance";
 export interface CoverHere {
   /** Lowest altitude from which a place is in reach. */
   readonly altitude_m: number;
+  /** What the first turn costs besides. */
+  readonly price_m: number;
   /** Index of that place. */
   readonly site: number;
   /** First turn point of the way: a cell, or a place as cells + its index. */
@@ -53,12 +55,23 @@ export function turnPoint(field: CoverField, turn: number): WayPoint {
   return { x_m: west_m + column * cell_m, y_m: south_m + row * cell_m, altitude_m };
 }
 
+/** Cells at which other turn points are looked for, where a first turn has a price: in eight directions, so far out. */
+const ABOUT = [4, 12, 30].flatMap((away) =>
+  [-1, 0, 1].flatMap((dx) => [-1, 0, 1].map((dy) => [dx * away, dy * away] as const)),
+);
+
 /**
  * The lowest altitude at a point of the plane (inverse fields).
  *
+ * @param price_m - what the first turn towards a point costs besides; a place straight ahead may then be the better one
  * @returns null outside the grid, over unknown ground, and where no place is ever in reach
  */
-export function coverAt(field: CoverField, x_m: number, y_m: number): CoverHere | null {
+export function coverAt(
+  field: CoverField,
+  x_m: number,
+  y_m: number,
+  price_m: ((turn: WayPoint) => number) | null = null,
+): CoverHere | null {
   const { grid, anchor, site, altitude_m, metric } = field;
   const { columns, rows, cell_m } = grid;
   const cells = columns * rows;
@@ -71,20 +84,30 @@ export function coverAt(field: CoverField, x_m: number, y_m: number): CoverHere 
   const corners = [j * columns + i, j * columns + i + 1, (j + 1) * columns + i, (j + 1) * columns + i + 1].filter(
     (cell) => anchor[cell] >= 0,
   );
-  let [best_m, bestTurn] = [Infinity, -1];
+  let [best_m, bestTurn, bestPriced_m] = [Infinity, -1, Infinity];
   const tryTurn = (turn: number, look: boolean) => {
     const { column: x0, row: y0, altitude_m: end_m } = turnOf(field, turn);
     const [dx, dy] = [column - x0, row - y0];
     leg.set(end_m, -dx * cell_m, -dy * cell_m, true);
     const start_m = leg.altitude_m(1);
-    if (start_m < best_m && (!look || legClears(grid, leg, x0, y0, dx, dy))) [best_m, bestTurn] = [start_m, turn];
+    const priced_m = start_m + (price_m ? price_m(turnPoint(field, turn)) : 0);
+    if (priced_m < bestPriced_m && (!look || legClears(grid, leg, x0, y0, dx, dy)))
+      [best_m, bestTurn, bestPriced_m] = [start_m, turn, priced_m];
   };
-  for (const turn of new Set(corners.map((cell) => anchor[cell]))) tryTurn(turn, true);
+  const about = price_m
+    ? ABOUT.flatMap(([dx, dy]) => {
+        const [x, y] = [i + dx, j + dy];
+        const cell = x < 0 || y < 0 || x >= columns || y >= rows ? -1 : y * columns + x;
+        return cell >= 0 && anchor[cell] >= 0 ? [cell] : [];
+      })
+    : [];
+  for (const turn of new Set([...corners, ...about].map((cell) => anchor[cell]))) tryTurn(turn, true);
   // Seen from none of its corners' turn points, it goes by a corner.
   if (bestTurn < 0) for (const cell of corners) tryTurn(cell, false);
   if (bestTurn < 0 || !Number.isFinite(altitude_m[corners[0]])) return null;
   return {
     altitude_m: Math.max(best_m, floor_m),
+    price_m: bestPriced_m - best_m,
     site: bestTurn >= cells ? bestTurn - cells : site[bestTurn],
     turn: bestTurn,
     groundDecides: floor_m > best_m || bestTurn < cells,

@@ -140,6 +140,14 @@ const WIND_POINTS = 40;
 /** Less spare length than this share of the length available counts as little. */
 const NARROW = 0.15;
 
+/** Most wind from the side that a landing is planned with. */
+export function crosswindLimitOf(
+  plan: Pick<LandingPlan, "crosswindLimit_mps">,
+  { stallEas_mps }: Pick<LandingFigures, "stallEas_mps">,
+): number {
+  return plan.crosswindLimit_mps ?? Math.max(CROSSWIND_SHARE * stallEas_mps, USUAL_CROSSWIND_MPS);
+}
+
 /**
  * Ranks places that the reach has been computed for: what fits by the rule chosen within the limits of wind, prepared
  * before surveyed, then by the score, in which height in hand counts up to what is useful. Places that do not fit
@@ -154,8 +162,7 @@ export function rankSites(reach: Reach, question: ReachQuestion, plan: LandingPl
   if (!figures.ok) return figures;
   const sun = plan.utc_h === null ? null : sunPosition(question.position, day, plan.utc_h);
   const ends = new Map(question.ends.map((end) => [end.id, end]));
-  const crosswindLimit_mps =
-    plan.crosswindLimit_mps ?? Math.max(CROSSWIND_SHARE * figures.value.stallEas_mps, USUAL_CROSSWIND_MPS);
+  const crosswindLimit_mps = crosswindLimitOf(plan, figures.value);
   const sites = reach.ends.flatMap((entry): Site[] => {
     const end = ends.get(entry.endId);
     if (!end || entry.status === "none") return [];

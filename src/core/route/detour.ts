@@ -3,13 +3,11 @@
 // Cells of a coarser grid may be flown over where the cover, with the reaction and a quarter turn, lies under the
 // planned altitude. A* over sixteen directions finds the quickest way of cells (P. Hart et al., 1968, from memory);
 // bends that need not be are then pulled straight. What is offered is flown once more as a route before it is offered.
-import { airAtAltitude } from "../air/altimetry";
 import { destination } from "../earth/geodesic";
 import type { TerrainGrid } from "../earth/terrain";
-import { plannedReaction_s } from "../situation/pilot-practice";
 import type { RoutePlan, RoutePoint } from "../situation/route-plan";
 import { type FlightPoint, type Gap, type RouteAnswer, routeAnswer } from "./route-answer";
-import type { RouteField } from "./route-field";
+import { type RouteField, quarterTurn_m } from "./route-field";
 import type { RouteQuestion } from "./route-question";
 
 /** A way round a gap. */
@@ -129,13 +127,9 @@ interface FreeCells {
   readonly free: Uint8Array;
 }
 
-function freeCells({ pilot, air }: RouteQuestion, cover: RouteField, altitude_m: number): FreeCells {
+function freeCells(question: RouteQuestion, cover: RouteField, altitude_m: number): FreeCells {
   const { grid, altitude_m: needed_m } = cover.field;
-  const { sigma } = airAtAltitude(altitude_m, air);
-  const spent_m =
-    (plannedReaction_s(pilot) * cover.glide.sinkEas_mps) / Math.sqrt(sigma) +
-    ((Math.PI / 2) * cover.performance.turnHeightPerRadianSeaLevel_m) / sigma +
-    SPARE_M;
+  const spent_m = quarterTurn_m(question, cover, altitude_m) + SPARE_M;
   const wide_m = (grid.columns - 1) * grid.cell_m;
   const high_m = (grid.rows - 1) * grid.cell_m;
   const wanted_m = Math.max(CELL_M, Math.sqrt((wide_m * high_m) / MOST_CELLS), grid.cell_m);

@@ -2,7 +2,7 @@
 import { airAtAltitude } from "../air/altimetry";
 import { localPlane } from "../earth/local-plane";
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
-import { coverAt, turnPoint } from "../cover/cover-way";
+import { coverAt } from "../cover/cover-way";
 import { wrapHalfTurn } from "../quantities/angle";
 import { type Outcome, success } from "../outcome";
 import type { RoutePlan } from "../situation/route-plan";
@@ -43,7 +43,7 @@ export interface Gap {
   readonly worstAt_m: number;
   /** At its worst the ground decides, not the distance. */
   readonly groundDecides: boolean;
-  /** How the route is flown so that it is closed; null where no altitude does that: in the climb, beyond what is known. */
+  /** How the route is flown so that it is closed; null where no altitude does that, as in the climb. */
   readonly closing: Closing | null;
 }
 
@@ -74,7 +74,7 @@ export interface RouteAnswer {
   /** Names of the places, by index. */
   readonly places: RouteField["places"];
   readonly flat: boolean;
-  readonly beyond: readonly string[];
+  readonly left: RouteField["left"];
 }
 
 /** Ground counts this far beside the way, m. */
@@ -88,8 +88,8 @@ const FAST_WIND_MPS = 15;
 const END_SPARE_M = 15;
 /** A height is tried in steps of this: a hundred feet. */
 const ALTITUDE_STEP_M = 30.48;
-/** Descents that are tried where the planned one is flatter than the glide: 700 and 1,000 ft/min. */
-const STEEPER_MPS = [3.556, 5.08];
+/** Descents that are tried where the planned one is flatter than the glide: 700 to 3,000 ft/min. */
+const STEEPER_MPS = [3.556, 5.08, 7.62, 10.16, 15.24];
 /** What is needed is asked again at the altitude found, so often. */
 const CLOSING_TRIES = 4;
 /** The highest that is tried to close a gap, m. */
@@ -130,7 +130,7 @@ export function routeAnswer(
     withoutPlace_s: gaps.reduce((sum, { time_s }) => sum + time_s, 0),
     places: cover.places,
     flat: cover.flat,
-    beyond: cover.beyond,
+    left: cover.left,
   });
 }
 
@@ -187,22 +187,21 @@ export function coverOn(
   const reaction_s = plannedReaction_s(pilot);
   const moved_m = groundSpeed_mps * reaction_s;
   const [x, y] = [x_m + moved_m * Math.sin(track_rad), y_m + moved_m * Math.cos(track_rad)];
-  const here = coverAt(field, x, y);
-  if (!here) return { cover_m: null, reaction_m: 0, turn_m: 0, groundDecides: false, place: -1 };
-  const turn = turnPoint(field, here.turn);
-  const away_m = Math.hypot(turn.x_m - x, turn.y_m - y);
   const { sigma } = airAtAltitude(altitude_m, air);
-  // Overhead there is nothing to turn to.
-  const angle_rad =
-    away_m < performance.turnRadiusSeaLevel_m / sigma
-      ? 0
-      : Math.abs(wrapHalfTurn(Math.atan2(turn.x_m - x, turn.y_m - y) - track_rad));
+  const turn_m = (to: { readonly x_m: number; readonly y_m: number }) => {
+    const [dx, dy] = [to.x_m - x, to.y_m - y];
+    // Overhead there is nothing to turn to.
+    if (Math.hypot(dx, dy) < performance.turnRadiusSeaLevel_m / sigma) return 0;
+    const angle_rad = Math.abs(wrapHalfTurn(Math.atan2(dx, dy) - track_rad));
+    return (angle_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma;
+  };
+  const here = coverAt(field, x, y, turn_m);
+  if (!here) return { cover_m: null, reaction_m: 0, turn_m: 0, groundDecides: false, place: -1 };
   const reaction_m = (reaction_s * glide.sinkEas_mps) / Math.sqrt(sigma);
-  const turn_m = (angle_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma;
   return {
-    cover_m: here.altitude_m + reaction_m + turn_m,
+    cover_m: here.altitude_m + reaction_m + here.price_m,
     reaction_m,
-    turn_m,
+    turn_m: here.price_m,
     groundDecides: here.groundDecides,
     place: here.site,
   };
@@ -236,7 +235,7 @@ function gapsOf(points: readonly FlightPoint[]): Omit<Gap, "closing">[] {
   });
 }
 
-/** The lowest altitude of the route, in hundreds of feet, at which a gap is none, with the flattest descent that does. */
+/** The lowest altitude of the route, in hundreds of feet, at which a gap is none, with the flattest descent for it. */
 function closingOf(
   question: RouteQuestion,
   cover: RouteField,
@@ -248,9 +247,11 @@ function closingOf(
   const wanted = (points_: readonly Needed[]) =>
     Math.ceil(Math.max(...points_.map(({ cover_m }) => cover_m ?? Infinity)) / ALTITUDE_STEP_M - 1e-9) *
     ALTITUDE_STEP_M;
-  const steeper = within.some(({ phase }) => phase === "descent") ? STEEPER_MPS : [];
+  const steeper = within.some(({ phase }) => phase === "descent")
+    ? STEEPER_MPS.filter((rate_mps) => rate_mps > (question.route.descent_mps ?? 0) + 0.01)
+    : [];
   for (const descent_mps of [null, ...steeper]) {
-    let altitude_m = wanted(within);
+    let altitude_m = Math.max(wanted(within), question.route.altitude_m);
     for (let i = 0; i < CLOSING_TRIES && altitude_m <= Math.max(HIGHEST_M, question.route.altitude_m); i += 1) {
       const higher = { ...question, route: flownAs(question.route, { altitude_m, descent_mps }) };
       const profile = routeProfile(higher, points, endsOf(higher, cover, points), cover.wind);
@@ -264,7 +265,7 @@ function closingOf(
       if (!now.some((point) => short_m(point) > 0)) return { altitude_m, descent_mps };
       // Flown faster, the reaction leads farther: a little more may be needed.
       if (wanted(now) <= altitude_m) break;
-      altitude_m = wanted(now);
+      altitude_m = Math.max(wanted(now), altitude_m);
     }
   }
   return null;

@@ -5,6 +5,7 @@ import type { LatLon } from "../earth/geodesic";
 import { type LocalPlane, localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
 import { polarOf } from "../aircraft/polar";
+import { airAtAltitude } from "../air/altimetry";
 import { type WindVector, windProfile } from "../air/wind";
 import { type CoverField, inverseField } from "../cover/cover-field";
 import { type CoverGrid, coverGrid } from "../cover/cover-grid";
@@ -15,7 +16,9 @@ import { type StraightGlide, bestGlide } from "../glide/straight-glide";
 import { turnedWind } from "../landing/approach-problem";
 import { type Outcome, failure, success } from "../outcome";
 import { MPS_PER_KT } from "../quantities/constants";
-import { type RoutePlace, type RouteQuestion, countedPlaces } from "./route-question";
+import { plannedReaction_s } from "../situation/pilot-practice";
+import { type LeftOut, countedPlaces } from "./counted-places";
+import type { RoutePlace, RouteQuestion } from "./route-question";
 
 /** What the field is made from; the route's points and altitudes are not part of it. */
 export type FieldQuestion = Omit<RouteQuestion, "route"> & {
@@ -36,8 +39,8 @@ export interface RouteField {
   readonly wind: (altitude_m: number) => WindVector;
   /** No terrain is known: the ground is taken as flat, at the lowest place. */
   readonly flat: boolean;
-  /** Places that lie beyond the ground that is known. */
-  readonly beyond: readonly string[];
+  /** Places that do not count. */
+  readonly left: readonly LeftOut[];
 }
 
 /** Pessimistic: so much of the glide's ratio, and so much wind against. Common practice. */
@@ -68,9 +71,10 @@ export function routeField(
   const glide = bestGlide(polar);
   const performance = glidePerformance(polar, glide, question.pilot);
   if (!performance.ok) return performance;
-  const counted = countedPlaces(question);
-  if (counted.length === 0)
-    return failure("no_places", "No place counts: allow fields or shorter ones, or enter places.", "route.places");
+  const judged = countedPlaces(question);
+  if (!judged.ok) return judged;
+  const { counted, left } = judged.value;
+  if (counted.length === 0) return noPlaces(question.aircraft.name, left);
   const plane = localPlane(origin);
   const ground_m = Math.min(...counted.map(({ elevation_m }) => elevation_m));
   const wind = windProfile(turnedWind(question.wind, plane.convergence_rad(counted[0].position)), ground_m);
@@ -111,8 +115,36 @@ export function routeField(
     performance: performance.value,
     wind: wind.value,
     flat: terrain === null,
-    beyond: all.filter((place) => !on.includes(place)).map(({ place }) => place.name),
+    left: [
+      ...left,
+      ...all.filter((entry) => !on.includes(entry)).map(({ place }): LeftOut => ({ place, why: "beyond" })),
+    ],
   });
+}
+
+/** Why no place is left. */
+function noPlaces(name: string, left: readonly LeftOut[]): Outcome<never> {
+  const unfit = left.filter(({ why }) => why === "too-short" || why === "wind").length;
+  return failure(
+    "no_places",
+    unfit > 0
+      ? `No place counts: ${unfit} near here are too short for ${name} by the landing plan, or have too much wind.`
+      : "No place counts: allow more kinds or shorter ones, or enter places.",
+    "route.places",
+  );
+}
+
+/** Height that the reaction and a quarter of a turn cost: what is counted where the heading is not known. */
+export function quarterTurn_m(
+  { pilot, air }: Pick<RouteQuestion, "pilot" | "air">,
+  { glide, performance }: Pick<RouteField, "glide" | "performance">,
+  altitude_m: number,
+): number {
+  const { sigma } = airAtAltitude(altitude_m, air);
+  return (
+    (plannedReaction_s(pilot) * glide.sinkEas_mps) / Math.sqrt(sigma) +
+    ((Math.PI / 2) * performance.turnHeightPerRadianSeaLevel_m) / sigma
+  );
 }
 
 function heightsOf({ floor_m }: CoverGrid, ground_m: number): [number, number] {

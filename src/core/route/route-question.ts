@@ -5,6 +5,8 @@ import { Configuration } from "../aircraft/configuration";
 import { WindColumn } from "../air/wind";
 import { LatLon, geodesicBetween } from "../earth/geodesic";
 import { type Place, isAerodrome, stripsOf } from "../places/place";
+import { LandingEnd, landingEnds } from "../landing/landing-end";
+import { LandingPlan } from "../situation/landing-plan";
 import { RoutePlan } from "../situation/route-plan";
 import { ApproachPlan, Pilot, SituationDocument } from "../situation/situation-document";
 
@@ -17,6 +19,8 @@ export const RoutePlace = z.strictObject({
   position: LatLon,
   elevation_m: z.number().min(-430).max(9000),
   length_m: z.number().min(1).max(20_000),
+  /** Each way to land on it. */
+  ends: z.array(LandingEnd).min(1).max(16),
   /** When a surveyed site was last looked at. */
   lookedAt: z.iso.date().nullable(),
 });
@@ -32,6 +36,7 @@ export const RouteQuestion = z.strictObject({
   wind: WindColumn,
   pilot: Pilot,
   plan: ApproachPlan,
+  landing: LandingPlan,
   route: RoutePlan,
   places: z.array(RoutePlace).max(400, "At most 400 places at once."),
 });
@@ -44,8 +49,8 @@ export function routeQuestion(
   aircraft: AircraftDocument,
   places: readonly Place[],
 ): RouteQuestion {
-  const { mass_kg, configuration, air, wind, pilot, plan, route } = situation;
-  return { aircraft, mass_kg, configuration, air, wind, pilot, plan, route, places: routePlaces(places) };
+  const { mass_kg, configuration, air, wind, pilot, plan, landing, route } = situation;
+  return { aircraft, mass_kg, configuration, air, wind, pilot, plan, landing, route, places: routePlaces(places) };
 }
 
 /** Places by the longest of their strips; water and pads are none that a glide ends on. */
@@ -57,6 +62,8 @@ export function routePlaces(places: readonly Place[]): RoutePlace[] {
       .map(({ ends }) => ({ ends, line: geodesicBetween(ends[0].threshold, ends[1].threshold) }))
       .sort((a, b) => b.line.distance_m - a.line.distance_m);
     if (!longest || longest.line.distance_m < 1) return [];
+    const ends = landingEnds([place]).slice(0, 16);
+    if (ends.length === 0) return [];
     const [a, b] = longest.ends;
     return [
       {
@@ -69,6 +76,7 @@ export function routePlaces(places: readonly Place[]): RoutePlace[] {
         },
         elevation_m: Math.max(a.elevation_m, b.elevation_m),
         length_m: Math.min(longest.line.distance_m, 20_000),
+        ends,
         lookedAt: isAerodrome(place) ? null : place.lookedAt,
       },
     ];
@@ -80,14 +88,4 @@ function middleLongitude_deg(a_deg: number, b_deg: number): number {
   if (Math.abs(a_deg - b_deg) < 180) return (a_deg + b_deg) / 2;
   const middle_deg = (a_deg + b_deg + 360) / 2;
   return middle_deg > 180 ? middle_deg - 360 : middle_deg;
-}
-
-/** The places that the plan lets count. */
-export function countedPlaces({
-  route,
-  places,
-}: Pick<RouteQuestion, "places"> & { readonly route: Pick<RoutePlan, "places"> }): RoutePlace[] {
-  const { runways, fields, beaches, least_m } = route.places;
-  const counts = { runway: runways, field: fields, beach: beaches };
-  return places.filter(({ kind, length_m }) => counts[kind] && length_m >= least_m);
 }

@@ -10,6 +10,7 @@ import { polarOf } from "../aircraft/polar";
 import { bestGlide } from "../glide/straight-glide";
 import { MPS_PER_KT, M_PER_FT } from "../quantities/constants";
 import { RoutePlan, type RoutePoint } from "../situation/route-plan";
+import { countedPlaces } from "./counted-places";
 import { detours } from "./detour";
 import { type RouteAnswer, flownAs, routeAnswer } from "./route-answer";
 import { type RouteField, routeField } from "./route-field";
@@ -69,7 +70,7 @@ describe("the line and the time of a flight", () => {
         { ...demo, wind },
         { points: track === "north" ? ends : [ends[1], ends[0]], tas_mps: 50, altitude_m: 1500 },
       );
-      return value(routeAnswer(question, fieldOf(question), terrain));
+      return value(routeAnswer(question, fieldOf(question, null), null));
     };
     const calm = level(CALM, "north");
     expect(calm.time_s).toBeCloseTo(calm.length_m / 50, 3);
@@ -286,6 +287,37 @@ describe("what cannot be flown", () => {
     const under = low.points.filter(({ altitude_m, ground_m }) => altitude_m < (ground_m ?? -Infinity));
     expect(under.length).toBeGreaterThan(50);
     for (const { altitude_m, cover_m } of under) expect(cover_m ?? Infinity).toBeGreaterThan(altitude_m);
+  });
+});
+
+describe("the places that count", () => {
+  const named = (question: RouteQuestion) => {
+    const judged = value(countedPlaces(question));
+    return {
+      counted: judged.counted.map(({ id }) => id),
+      left: Object.fromEntries(judged.left.map(({ place, why }) => [place.id, why])),
+    };
+  };
+
+  it("are those that the aircraft can land on: a jet of 41 t has two runways here, and no field", () => {
+    const cedar = demoAircraft("cedar-j2");
+    const jet = { ...demo, aircraft: cedar, mass_kg: 41_000, configuration: cleanGlide(cedar) };
+    const { counted, left } = named(jet);
+    expect(counted).toEqual(["cape-orrin"]);
+    expect(left["brannoc"]).toBe("too-short");
+    expect(left["mill-meadow"]).toBe("too-short");
+  });
+
+  it("not those with more wind than is planned with", () => {
+    const storm = { ...demo, wind: { surface: { from_rad: 0, speed_mps: 20 }, layers: [] } };
+    const { left } = named(storm);
+    expect(Object.values(left)).toContain("wind");
+  });
+
+  it("not those of a kind or length that is left out", () => {
+    const places = { runways: true, fields: false, beaches: true, least_m: 600 };
+    const { left } = named(withRoute(demo, { places }));
+    expect([left["dunnet-field"], left["north-spit"]]).toEqual(["kind", "short"]);
   });
 });
 

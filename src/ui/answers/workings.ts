@@ -3,6 +3,7 @@ import { failure } from "@/core/outcome";
 import type { WorkingSource } from "@/ui/kit/working/working-store";
 import { useDeparture } from "./departure-store";
 import { useReach } from "./reach-store";
+import { useRoute } from "./route-store";
 
 const GONE = failure("no_answer", "The answer that this figure belonged to is no longer there.");
 
@@ -16,4 +17,12 @@ export function workingOfEnd(endId: string): WorkingSource {
 export function workingOfTurnback(height_m: number, side: 1 | -1 | null): WorkingSource {
   const question = useDeparture.getState().scan?.question;
   return { ask: async (core) => (question ? core.departureWorking(question, height_m, side) : GONE) };
+}
+
+/** How the height in hand at the cursor of the planned flight comes about. */
+export function workingOfRoute(distance_m: number): WorkingSource {
+  const asked = useRoute.getState().route;
+  return {
+    ask: async (core) => (asked ? core.routeWorking(asked.question, asked.origin, distance_m) : GONE),
+  };
 }

@@ -20,6 +20,8 @@ interface Props {
   onUnit?: () => void;
   hint?: string;
   autoFocus?: boolean;
+  /** The label is read out and not seen: a heading says the same. */
+  bare?: boolean;
 }
 
 /**
@@ -37,6 +39,7 @@ export function NumberField({
   onUnit,
   hint,
   autoFocus,
+  bare = false,
 }: Props) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
@@ -68,7 +71,7 @@ export function NumberField({
 
   return (
     <div>
-      <label htmlFor={id} className="mb-0.5 block text-sm text-ink2">
+      <label htmlFor={id} className={bare ? "sr-only" : "mb-0.5 block text-sm text-ink2"}>
         {label}
       </label>
       <div className="flex items-baseline gap-1.5">

@@ -10,10 +10,12 @@ interface Props {
   onChange: (position: LatLon) => void;
   hint?: string;
   autoFocus?: boolean;
+  /** The label is read out and not seen: a heading says the same. */
+  bare?: boolean;
 }
 
 /** A position in any usual form. It takes effect while it is typed, and is shown as charts print it. */
-export function PositionField({ label, value, onChange, hint, autoFocus }: Props) {
+export function PositionField({ label, value, onChange, hint, autoFocus, bare = false }: Props) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const shown = value ? `${formatLatitude(value.latitude_deg, 3)} ${formatLongitude(value.longitude_deg, 3)}` : "";
@@ -21,7 +23,7 @@ export function PositionField({ label, value, onChange, hint, autoFocus }: Props
   const fault = read && !read.ok ? read.issue.message : null;
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="mb-0.5 block text-sm text-ink2">
+      <label htmlFor={id} className={bare ? "sr-only" : "mb-0.5 block text-sm text-ink2"}>
         {label}
       </label>
       <input

@@ -18,6 +18,7 @@ interface Props {
   step?: number;
   hint?: string;
   autoFocus?: boolean;
+  bare?: boolean;
 }
 
 /** A quantity in the user's unit; SI towards the situation. */

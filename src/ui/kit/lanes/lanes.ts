@@ -1,8 +1,11 @@
 import { clamp } from "@/core/numeric/clamp";
 import { type CoreLink, type Work, coreLink } from "./core-link";
 
-/** Where a question is asked: what moves with the pointer, or what may take its time. */
-export type Lane = "pointed" | "long";
+/**
+ * Where a question is asked: what moves with the pointer, what may take its time, or what is about the cover of a
+ * route, which one worker keeps.
+ */
+export type Lane = "pointed" | "long" | "cover";
 
 /** More workers than this bring nothing more for work of seconds. */
 const MOST = 8;
@@ -10,13 +13,14 @@ const MOST = 8;
 /**
  * One piece of work takes milliseconds in one lane and at most some seconds in the other; beyond this it has got lost.
  */
-const LIMIT_MS = { pointed: 10_000, long: 60_000 };
+const LIMIT_MS = { pointed: 10_000, long: 60_000, cover: 60_000 };
 
 /** After a question of what is pointed at, the next is likely to follow within this time. */
 const STILL_MS = 100;
 
 let pointed: CoreLink | undefined;
 let pool: CoreLink[] | undefined;
+let cover: CoreLink | undefined;
 let lastPointed_ms = -Infinity;
 
 /**
@@ -41,6 +45,7 @@ export function askCore<T>(lane: Lane, work: Work<T>): Promise<T> {
     lastPointed_ms = performance.now();
     return (pointed ??= coreLink(LIMIT_MS.pointed)).ask(work);
   }
+  if (lane === "cover") return (cover ??= coreLink(LIMIT_MS.cover)).ask(work);
   return longLane()
     .reduce((least, link) => (link.waiting() < least.waiting() ? link : least))
     .ask(work);

@@ -10,7 +10,7 @@ import type { MapPalette } from "./map-palette";
 export const HANDLE_PX = 44;
 
 /** A plain aeroplane seen from above, nose up. */
-function silhouette(fill: string, stroke: string): string {
+export function silhouette(fill: string, stroke: string): string {
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="34" height="34" viewBox="0 0 34 34"><path d="M17 3.5c1.3 0 2 1.6 2 3.6v5.2l11.5 5.4v2.6L19 18.4l-.6 7.2 4.1 2.9v2L17 29.2l-5.500 1.300v-2l4.100-2.900-.6-7.200L3.500 20.300v-2.600L15 12.300V7.100c0-2 .7-3.600 2-3.600z" fill="${fill}" stroke="${stroke}" stroke-width="1.8" stroke-linejoin="round"/></svg>`;
   return `data:image/svg+xml,${encodeURIComponent(svg)}`;
 }

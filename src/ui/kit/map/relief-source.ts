@@ -1,32 +1,9 @@
-import ImageSource from "ol/source/Image";
+import type ImageSource from "ol/source/Image";
 import { askCore } from "@/ui/kit/lanes/lanes";
+import { drawnSource } from "./drawn-source";
 import type { MapPalette } from "./map-palette";
 
-/** Drawn this much beyond the view on each side, so that a small pan shows no edge. */
-const BEYOND = 0.2;
-
-/**
- * The ground: relief drawn in the worker for what is in view. A source keeps its image; another terrain needs a new
- * one.
- */
+/** The ground: relief drawn in the worker. Another terrain needs a new source. */
 export function reliefSource(palette: MapPalette): ImageSource {
-  return new ImageSource({
-    loader: async (extent, resolution, pixelRatio) => {
-      const resolution_m = resolution / pixelRatio;
-      const width = Math.ceil(((extent[2] - extent[0]) * (1 + 2 * BEYOND)) / resolution_m);
-      const height = Math.ceil(((extent[3] - extent[1]) * (1 + 2 * BEYOND)) / resolution_m);
-      const west_m = (extent[0] + extent[2] - width * resolution_m) / 2;
-      const south_m = (extent[1] + extent[3] - height * resolution_m) / 2;
-      const image =
-        (await askCore("long", (core) =>
-          core.relief({ west_m, south_m, resolution_m, width, height }, palette.relief),
-        )) ?? (await createImageBitmap(new ImageData(1, 1)));
-      return {
-        image,
-        extent: [west_m, south_m, west_m + width * resolution_m, south_m + height * resolution_m],
-        resolution: resolution_m,
-        pixelRatio,
-      };
-    },
-  });
+  return drawnSource((view) => askCore("long", (core) => core.relief(view, palette.relief)));
 }

@@ -1,0 +1,116 @@
+// En route: a flight over the ridge, its gap found and closed by altitude, then by the way round; a route of one's own.
+import { readFile } from "node:fs/promises";
+import { type Page, expect } from "@playwright/test";
+import { flyAircraft, openDemo, test, type } from "./demo";
+import { pdfText } from "./pdf-text";
+
+const decision = (page: Page) => page.getByRole("region", { name: "Decision" });
+const spine = (page: Page) => page.getByRole("link", { name: /En route/ });
+
+async function openRoute(page: Page): Promise<void> {
+  await openDemo(page);
+  await page.keyboard.press("3");
+  await expect(page.getByRole("slider", { name: /^Cursor/ })).toBeVisible();
+  await expect(decision(page)).toBeVisible();
+}
+
+test("over the ridge: the gap is found by key, closed by altitude, then by the way round; the wind moves it", async ({
+  page,
+}) => {
+  test.slow();
+  await openRoute(page);
+  await expect(spine(page)).toContainText(/\d+ min no place/);
+  const cursor = page.getByRole("slider", { name: /^Cursor/ });
+  await cursor.focus();
+  await page.keyboard.press("PageDown");
+  await expect(decision(page)).toContainText(/In a gap: \d+ min, [\d\s]+\sft short at worst\./);
+  await expect(decision(page)).toContainText(/closes it; or \d+ min more by the way round\./);
+  await expect(page.getByRole("figure", { name: "Height ledgers of the best places" })).toContainText("Brannoc");
+  // Every figure shows its working.
+  await page
+    .getByRole("button", { name: /^\+|^−/ })
+    .first()
+    .click();
+  await expect(page.getByRole("dialog")).toContainText("elevation of");
+  await page.keyboard.press("Escape");
+
+  await page.getByRole("button", { name: /^Plan [\d\s]+\sft$/ }).click();
+  await expect(decision(page)).toContainText("From here on a place is in reach all the way.");
+  await page.locator("#stage").focus();
+  await page.keyboard.press("Control+z");
+  await expect(decision(page)).toContainText("In a gap");
+  await page.getByRole("button", { name: /^Take the way round/ }).click();
+  await expect(decision(page)).toContainText("From here on a place is in reach all the way.");
+  await page.getByRole("tab", { name: "Points" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of point 6" })).toHaveValue("Round 1");
+  await page.locator("#stage").focus();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("textbox", { name: "Name of point 6" })).toHaveValue("Cape Orrin");
+
+  // The wind turned round: the gap begins elsewhere.
+  await page.getByRole("tab", { name: "Cover" }).click();
+  const ribbon = page.getByText(/no place from .* to /);
+  const before = await ribbon.textContent();
+  await page.getByRole("button", { name: /^Wind / }).click();
+  await type(page, "From, true", "070");
+  await page.keyboard.press("Escape");
+  await expect(ribbon).not.toHaveText(before ?? "");
+});
+
+test("a route of one's own by keyboard, out as a file and in again; places that do not fit do not count", async ({
+  page,
+}) => {
+  test.slow();
+  await openRoute(page);
+  await page.getByRole("tab", { name: "Points" }).click();
+  await page.getByRole("button", { name: "Empty the route" }).press("Enter");
+  await expect(page.getByText("No flight is planned yet.")).toBeVisible();
+  await expect(spine(page)).toContainText("no route");
+  const next = page.getByRole("combobox", { name: /^Next point/ });
+  for (const name of ["Skerrow", "47°05'S 131°20'W", "Tolvane"]) {
+    await next.fill(name);
+    await next.press("Enter");
+    await expect(next).toHaveValue("");
+  }
+  await next.fill("nowhere");
+  await expect(page.getByText(/^No place of this name near here/)).toBeVisible();
+  await next.fill("");
+  await expect(page.getByRole("textbox", { name: "Name of point 2" })).toHaveValue("P1");
+  await page.getByRole("textbox", { name: "Altitude from point 1" }).fill("3000");
+  await page.getByRole("button", { name: "The other way" }).press("Enter");
+  await expect(page.getByRole("textbox", { name: "Name of point 1" })).toHaveValue("Tolvane");
+  await page.getByRole("tab", { name: "Cover" }).click();
+  await expect(decision(page)).toBeVisible();
+
+  await page.getByRole("button", { name: "File" }).click();
+  const gpx = page.waitForEvent("download");
+  await page.getByRole("menuitem", { name: "Route as GPX" }).click();
+  const file = await (await gpx).path();
+  expect(await readFile(file, "utf8")).toContain("rtept");
+  await page.getByLabel("Route from a file").setInputFiles({
+    name: "back.gpx",
+    mimeType: "application/gpx+xml",
+    buffer: await readFile(file),
+  });
+  await expect(page.getByText("3 points are the route now.")).toBeVisible();
+  await page.getByLabel("Route from a file").setInputFiles({
+    name: "bad.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from("name,lat,lon\nA,47,8\nB,147,8\n"),
+  });
+  await expect(page.getByText(/No route was taken\. Line 3/)).toBeVisible();
+  await page.getByRole("button", { name: "File" }).click();
+  const card = page.waitForEvent("download");
+  await page.getByRole("menuitem", { name: "Card as PDF" }).click();
+  const words = await pdfText(await (await card).path());
+  for (const part of ["Tolvane", "Skerrow", "least altitude", "flight manual"]) expect(words).toContain(part);
+
+  // A jet does not land on fields: they do not count, and it is said why.
+  await flyAircraft(page, "Cedar J2");
+  await page.getByRole("tab", { name: "Places" }).click();
+  await expect(page.getByRole("region", { name: "Places that do not count" })).toContainText(
+    /Dunnet Field, [\d\s]+\sm: too short for this aircraft/,
+  );
+  await flyAircraft(page, "Hazel H2");
+  await expect(page.getByText("No cover for this aircraft.")).toBeVisible();
+});

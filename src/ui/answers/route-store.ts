@@ -1,0 +1,45 @@
+import { create } from "zustand";
+import type { LatLon } from "@/core/earth/geodesic";
+import type { Issue } from "@/core/outcome";
+import type { Detour } from "@/core/route/detour";
+import type { RouteAnswer } from "@/core/route/route-answer";
+import type { RouteQuestion } from "@/core/route/route-question";
+
+/** The planned flight as it was answered last. */
+export interface AnsweredRoute {
+  readonly question: RouteQuestion;
+  readonly origin: LatLon;
+  readonly answer: RouteAnswer | null;
+  readonly issue: Issue | null;
+  /** It belongs to an older question than the one that is asked now. */
+  readonly stale: boolean;
+  readonly took_ms: number;
+}
+
+interface RouteState {
+  readonly route: AnsweredRoute | null;
+  /** What is needed at each point when less is counted on; null until it has come. */
+  readonly pessimistic_m: readonly (number | null)[] | null;
+  readonly detours: readonly Detour[];
+  /** Cursor, from the beginning of the flight. */
+  readonly cursor_m: number;
+  /** The stage is open: its answer does not wait. */
+  readonly open: boolean;
+  set(patch: Partial<Omit<RouteState, "set">>): void;
+}
+
+/** The answer to "where along this flight is a landing place in reach?" and what of it is looked at. */
+export const useRoute = create<RouteState>()((set) => ({
+  route: null,
+  pessimistic_m: null,
+  detours: [],
+  cursor_m: 0,
+  open: false,
+  set: (patch) => set(patch),
+}));
+
+/** Moves the cursor, within the flight. */
+export function moveCursor(distance_m: number): void {
+  const length_m = useRoute.getState().route?.answer?.length_m ?? 0;
+  useRoute.setState({ cursor_m: Math.min(Math.max(distance_m, 0), length_m) });
+}

@@ -1,0 +1,92 @@
+"use client";
+import { useEffect, useMemo, useState } from "react";
+import type { LatLon } from "@/core/earth/geodesic";
+import { success } from "@/core/outcome";
+import { type RouteQuestion, routeQuestion } from "@/core/route/route-question";
+import { asking } from "@/ui/kit/lanes/asking";
+import { useKept } from "@/ui/kit/lanes/useAnswer";
+import { useAircraft } from "@/ui/situation/useAircraft";
+import { useNearPlaces } from "@/ui/situation/useNearPlaces";
+import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
+import { useSituation } from "@/ui/situation/situation-store";
+import { useRoute } from "./route-store";
+
+/** A flight, and the plane that its answer's points are in. */
+interface Asked {
+  readonly question: RouteQuestion;
+  readonly origin: LatLon;
+}
+
+const aboutAircraft = ({ question }: Asked) => JSON.stringify(question.aircraft);
+
+const flight = asking(
+  "cover",
+  async (core, { question, origin }: Asked) => success(await core.route(question, origin)),
+  aboutAircraft,
+);
+const pessimistic = asking("cover", (core, { question, origin }: Asked) => core.routePessimistic(question, origin));
+const round = asking("cover", (core, { question, origin }: Asked) => core.routeDetours(question, origin));
+
+flight.subscribe(() => {
+  const { question: asked, value, issue, stale } = flight.get();
+  const { set } = useRoute.getState();
+  if (!asked) return set({ route: null });
+  set({
+    route: {
+      ...asked,
+      answer: value?.outcome.ok ? value.outcome.value : null,
+      issue: issue ?? (value && !value.outcome.ok ? value.outcome.issue : null),
+      stale,
+      took_ms: value?.took_ms ?? 0,
+    },
+  });
+});
+pessimistic.subscribe(() => {
+  const { value, stale } = pessimistic.get();
+  useRoute.getState().set({ pessimistic_m: stale ? null : value });
+});
+round.subscribe(() => {
+  const { value, stale } = round.get();
+  useRoute.getState().set({ detours: (!stale && value) || [] });
+});
+
+/** While another stage is open the flight is worked out when nothing has changed for so long, ms. */
+const REST_MS = 1500;
+
+/** What the situation asks about its flight; null without a route of two points. */
+function useRouteQuestion(): RouteQuestion | null {
+  const situation = useSituation((state) => state.current);
+  const { document } = useAircraft();
+  const places = useNearPlaces();
+  return useMemo(
+    () => (situation.route.points.length < 2 ? null : routeQuestion(situation, document, places)),
+    [situation, document, places],
+  );
+}
+
+/** The same a while later, unless it is wanted at once. */
+function useRested<T>(now: T, atOnce: boolean): T | null {
+  const [rested, setRested] = useState<T | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(now), atOnce ? 0 : REST_MS);
+    return () => clearTimeout(timer);
+  }, [now, atOnce]);
+  return atOnce ? now : rested;
+}
+
+/** Keeps the answer about the planned flight up to date; what only its own stage shows is asked when that is open. */
+export function useRouteAnswer(): void {
+  const question = useRouteQuestion();
+  const origin = usePlaneOrigin();
+  const open = useRoute((state) => state.open);
+  const key = JSON.stringify([question, origin]);
+  // Of the same value it is the same: moving the aircraft asks nothing anew.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const asked = useMemo(() => question && { question, origin }, [key]);
+  const rested = useRested(asked, open);
+  useKept(flight, rested);
+  useKept(pessimistic, open ? rested : null);
+  useKept(round, open ? rested : null);
+  const situationId = useSituation((state) => state.id);
+  useEffect(() => useRoute.setState({ cursor_m: 0 }), [situationId]);
+}

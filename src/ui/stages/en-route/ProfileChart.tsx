@@ -1,0 +1,340 @@
+"use client";
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
+import { fromSi, toSi, unitOf } from "@/core/quantities/units";
+import { formatNumber } from "@/core/quantities/units";
+import { M_PER_NMI } from "@/core/quantities/constants";
+import type { FlightPoint, RouteAnswer } from "@/core/route/route-answer";
+import { moveCursor, useRoute } from "@/ui/answers/route-store";
+import { markStep } from "@/ui/kit/ledger/ledger-layout";
+import { useFormat, useUnits } from "@/ui/kit/units/units-store";
+import { shortInWords } from "./route-words";
+
+/** Room about the drawing, px. */
+const ROOM = { left: 46, right: 14, top: 24, ribbon: 20, bottom: 20 };
+/** A key moves the cursor by this, ten times that with Shift. */
+const STEP_M = M_PER_NMI / 2;
+/** Width of a letter of a name, px. */
+const LETTER_PX = 7;
+/** Altitudes above all lines that still are drawn. */
+const HEADROOM = 1.08;
+
+interface Props {
+  readonly answer: RouteAnswer;
+  readonly names: readonly { readonly name: string; readonly distance_m: number }[];
+}
+
+/** Ground, plan and cover along the flight, which place holds which part, and the cursor. */
+export function ProfileChart({ answer, names }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const [{ width, height }, setSize] = useState({ width: 740, height: 220 });
+  const cursor_m = useRoute((state) => state.cursor_m);
+  const pessimistic_m = useRoute((state) => state.pessimistic_m);
+  const unit = useUnits((state) => state.units.height);
+  const far = useUnits((state) => state.units.distance);
+  const format = useFormat();
+  useEffect(() => {
+    if (!box.current) return;
+    const observer = new ResizeObserver(([entry]) =>
+      setSize({ width: Math.floor(entry.contentRect.width), height: Math.floor(entry.contentRect.height) }),
+    );
+    observer.observe(box.current);
+    return () => observer.disconnect();
+  }, []);
+  const { points, gaps, stretches, places, length_m } = answer;
+  const worse = pessimistic_m?.length === points.length ? pessimistic_m : null;
+  const top_m =
+    HEADROOM *
+    Math.max(
+      ...points.map(({ altitude_m, cover_m, ground_m }) => Math.max(altitude_m, cover_m ?? 0, ground_m ?? 0)),
+      ...(worse ?? []).map((cover_m) => cover_m ?? 0),
+    );
+  const low_m = Math.min(0, ...points.map(({ ground_m }) => ground_m ?? 0));
+  const bottom = height - ROOM.bottom - ROOM.ribbon;
+  const x = (distance_m: number) => ROOM.left + (distance_m / length_m) * (width - ROOM.left - ROOM.right);
+  const y = (altitude_m: number) => bottom - ((altitude_m - low_m) / (top_m - low_m)) * (bottom - ROOM.top);
+  const path = (of: (point: FlightPoint, i: number) => number | null) => {
+    let open = false;
+    return points
+      .map((point, i) => {
+        const altitude_m = of(point, i);
+        if (altitude_m === null) {
+          open = false;
+          return "";
+        }
+        const command = open ? "L" : "M";
+        open = true;
+        return `${command}${x(point.distance_m).toFixed(1)} ${y(altitude_m).toFixed(1)}`;
+      })
+      .join("");
+  };
+  const area = (
+    from_m: number,
+    to_m: number,
+    upper: (point: FlightPoint) => number,
+    lower: (point: FlightPoint) => number,
+  ) => {
+    const within = points.filter(({ distance_m }) => distance_m >= from_m && distance_m <= to_m);
+    const spot = (of: (point: FlightPoint) => number) => (point: FlightPoint) =>
+      `${x(point.distance_m).toFixed(1)} ${y(of(point)).toFixed(1)}`;
+    return within.length < 2
+      ? ""
+      : `M${[...within.map(spot(upper)), ...[...within].reverse().map(spot(lower))].join("L")}Z`;
+  };
+  const step = markStep(fromSi("height", unit, top_m - low_m));
+  const marks = Array.from({ length: Math.floor(fromSi("height", unit, top_m) / step) + 1 }, (_, i) => i * step);
+  const farStep = markStep(fromSi("distance", far, length_m));
+  const farMarks = Array.from(
+    { length: Math.floor(fromSi("distance", far, length_m) / farStep) + 1 },
+    (_, i) => i * farStep,
+  );
+  const to = (event: PointerEvent<SVGSVGElement>) => {
+    const left = event.currentTarget.getBoundingClientRect().left;
+    moveCursor(((event.clientX - left - ROOM.left) / (width - ROOM.left - ROOM.right)) * length_m);
+  };
+  const keys = (event: KeyboardEvent) => {
+    const by = STEP_M * (event.shiftKey ? 10 : 1);
+    const next = {
+      ArrowLeft: cursor_m - by,
+      ArrowRight: cursor_m + by,
+      Home: 0,
+      End: length_m,
+      PageDown: gaps.find(({ from_m }) => from_m > cursor_m + 1)?.from_m,
+      PageUp: gaps.findLast(({ from_m }) => from_m < cursor_m - 1)?.from_m,
+    }[event.key];
+    if (next === undefined) return;
+    event.preventDefault();
+    moveCursor(next);
+  };
+  const here = points.reduce((near, point) =>
+    Math.abs(point.distance_m - cursor_m) < Math.abs(near.distance_m - cursor_m) ? point : near,
+  );
+  const named = namesWithRoom(names, x, width);
+  return (
+    <div ref={box} className="relative h-full min-h-0 border-t border-rule bg-sheet">
+      <svg
+        width={width}
+        height={height}
+        role="slider"
+        tabIndex={0}
+        aria-label="Cursor along the flight. Left and right move it, with Shift by ten; Page Down and Page Up go to the next gap and back."
+        aria-valuemin={0}
+        aria-valuemax={Math.round(length_m)}
+        aria-valuenow={Math.round(cursor_m)}
+        aria-valuetext={`${format("distance", cursor_m)}, ${format("height", here.altitude_m)}`}
+        className="absolute inset-0 cursor-ew-resize touch-none"
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          to(event);
+        }}
+        onPointerMove={(event) => event.buttons > 0 && to(event)}
+        onKeyDown={keys}
+      >
+        <defs>
+          <pattern id="hatch-gap" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--brick)" strokeWidth="2.4" />
+          </pattern>
+        </defs>
+        {marks.map((mark) => (
+          <g key={mark}>
+            <line
+              x1={ROOM.left}
+              x2={width - ROOM.right}
+              y1={y(toSi("height", unit, mark))}
+              y2={y(toSi("height", unit, mark))}
+              stroke="var(--rule)"
+            />
+            <text
+              x={ROOM.left - 6}
+              y={y(toSi("height", unit, mark)) + 4}
+              textAnchor="end"
+              fontSize="12"
+              className="num"
+              fill="var(--ink2)"
+            >
+              {formatNumber(mark)}
+            </text>
+          </g>
+        ))}
+        <text x={4} y={14} fontSize="12" fill="var(--ink2)">
+          {unitOf("height", unit).label}
+        </text>
+        <path
+          d={area(
+            0,
+            length_m,
+            ({ ground_m }) => ground_m ?? low_m,
+            () => low_m,
+          )}
+          fill="var(--wheat)"
+          fillOpacity="0.38"
+          stroke="var(--clay)"
+        />
+        {gaps.map((gap) => (
+          <path
+            key={gap.from_m}
+            d={area(
+              gap.from_m,
+              gap.to_m,
+              ({ cover_m, altitude_m }) => Math.max(cover_m ?? top_m, altitude_m),
+              ({ altitude_m }) => altitude_m,
+            )}
+            fill="url(#hatch-gap)"
+            stroke="var(--brick)"
+          />
+        ))}
+        {names.map(({ name, distance_m }) => (
+          <line
+            key={`${name}${distance_m}`}
+            x1={x(distance_m)}
+            x2={x(distance_m)}
+            y1={ROOM.top - 6}
+            y2={bottom}
+            stroke="var(--harbour)"
+            strokeDasharray="2 4"
+          />
+        ))}
+        {named.map(({ name, distance_m, left }) => (
+          <text key={`${name}${distance_m}`} x={left} y={13} fontSize="12.5" fontWeight="600" fill="var(--harbour)">
+            {name}
+          </text>
+        ))}
+        {worse && (
+          <path
+            d={path((_, i) => worse[i])}
+            fill="none"
+            stroke="var(--ochre)"
+            strokeWidth="1.6"
+            strokeDasharray="5 4"
+          />
+        )}
+        <path d={path(({ cover_m }) => cover_m)} fill="none" stroke="var(--pine)" strokeWidth="2" />
+        <path d={path(({ altitude_m }) => altitude_m)} fill="none" stroke="var(--harbour)" strokeWidth="2.4" />
+        {gaps.map((gap) => (
+          <text
+            key={gap.from_m}
+            x={Math.min(Math.max(x(gap.worstAt_m), ROOM.left + 60), width - ROOM.right - 60)}
+            y={Math.max(
+              ROOM.top + 10,
+              y(points.find(({ distance_m }) => distance_m >= gap.worstAt_m)?.cover_m ?? top_m) - 6,
+            )}
+            fontSize="13"
+            fontWeight="700"
+            textAnchor="middle"
+            fill="var(--brick)"
+            stroke="var(--sheet)"
+            strokeWidth="4"
+            paintOrder="stroke"
+          >
+            {shortInWords(gap, format)}
+          </text>
+        ))}
+        <Ribbon answer={answer} x={x} top={bottom + 3} />
+        {farMarks.map((mark) => (
+          <text
+            key={mark}
+            x={x(toSi("distance", far, mark))}
+            y={height - 5}
+            fontSize="12"
+            textAnchor="middle"
+            className="num"
+            fill="var(--ink2)"
+          >
+            {formatNumber(mark)}
+            {mark === 0 ? ` ${unitOf("distance", far).label}` : ""}
+          </text>
+        ))}
+        <line
+          x1={x(cursor_m)}
+          x2={x(cursor_m)}
+          y1={ROOM.top - 4}
+          y2={height - 2}
+          stroke="var(--ink)"
+          strokeWidth="1.4"
+        />
+        <circle
+          cx={x(here.distance_m)}
+          cy={y(here.altitude_m)}
+          r="5"
+          fill="var(--sheet)"
+          stroke="var(--ink)"
+          strokeWidth="2"
+        />
+        {here.cover_m !== null && (
+          <circle cx={x(here.distance_m)} cy={y(here.cover_m)} r="3.5" fill="var(--pine)" stroke="var(--sheet)" />
+        )}
+      </svg>
+      <p className="pointer-events-none absolute top-5 right-4 flex gap-3 text-[12.5px]">
+        <span className="text-harbour">planned</span>
+        <span className="text-pine">cover</span>
+        {worse && <span className="text-ochre">pessimistic</span>}
+      </p>
+      <p className="sr-only">
+        {stretches
+          .map(
+            ({ place, from_m, to_m }) =>
+              `${place < 0 ? "no place" : places[place].name} from ${format("distance", from_m)} to ${format("distance", to_m)}`,
+          )
+          .join("; ")}
+      </p>
+    </div>
+  );
+}
+
+/** Names with where they stand; those that would write over the one before are left out: the table has them all. */
+function namesWithRoom(
+  names: Props["names"],
+  x: (distance_m: number) => number,
+  width: number,
+): { name: string; distance_m: number; left: number }[] {
+  let taken = -Infinity;
+  return names.flatMap(({ name, distance_m }) => {
+    const wide = name.length * LETTER_PX;
+    const left = Math.min(Math.max(x(distance_m) - wide / 2, ROOM.left), width - ROOM.right - wide);
+    if (left < taken) return [];
+    taken = left + wide + 8;
+    return [{ name, distance_m, left }];
+  });
+}
+
+/** Which place holds which part of the flight. */
+function Ribbon({
+  answer: { stretches, places },
+  x,
+  top,
+}: {
+  answer: RouteAnswer;
+  x: (distance_m: number) => number;
+  top: number;
+}) {
+  return stretches.map(({ place, from_m, to_m }) => {
+    const [left, wide] = [x(from_m), x(to_m) - x(from_m)];
+    const name = place < 0 ? "no place" : places[place].name;
+    return (
+      <g key={from_m}>
+        <rect
+          x={left}
+          y={top}
+          width={wide}
+          height={ROOM.ribbon - 5}
+          fill={place < 0 ? "url(#hatch-gap)" : "var(--sheet)"}
+          stroke={place < 0 ? "var(--brick)" : "var(--pine)"}
+        />
+        {wide > name.length * 6.4 + 6 && (
+          <text
+            x={left + wide / 2}
+            y={top + 11.5}
+            fontSize="12"
+            fontWeight={place < 0 ? 700 : 500}
+            textAnchor="middle"
+            fill={place < 0 ? "var(--brick)" : "var(--ink)"}
+            stroke="var(--sheet)"
+            strokeWidth={place < 0 ? 5 : 0}
+            paintOrder="stroke"
+          >
+            {name}
+          </text>
+        )}
+      </g>
+    );
+  });
+}

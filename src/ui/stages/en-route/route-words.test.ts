@@ -1,0 +1,133 @@
+// What the En route stage says of the demo's flight, and of flights made for it.
+import { describe, expect, it } from "vitest";
+import { detours } from "@/core/route/detour";
+import { routeAnswer } from "@/core/route/route-answer";
+import { routeField } from "@/core/route/route-field";
+import { routeHere } from "@/core/route/route-here";
+import { routeQuestion } from "@/core/route/route-question";
+import { DEFAULT_UNITS } from "@/core/quantities/units";
+import { formatIn } from "@/ui/kit/units/units-store";
+import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../../demo/read-demo";
+import {
+  closingInWords,
+  gapInWords,
+  gapLabel,
+  hereInWords,
+  howKnown,
+  minutes,
+  nextGap,
+  routeHeadline,
+  withoutPlace,
+} from "./route-words";
+
+const format = formatIn(DEFAULT_UNITS);
+const terrain = demoTerrain();
+const question = routeQuestion(demoSituation(), demoAircraft("alder-s1"), demoPlaces());
+const cover = routeField(question, terrain, terrain.origin, "nominal");
+if (!cover.ok) throw new Error(cover.issue.message);
+const flight = routeAnswer(question, cover.value, terrain);
+if (!flight.ok) throw new Error(flight.issue.message);
+const answer = flight.value;
+const round = detours(question, cover.value, answer, terrain);
+const here = (distance_m: number) => routeHere(question, cover.value, answer, distance_m);
+const said = (distance_m: number) => {
+  const at = here(distance_m);
+  return hereInWords(at, at.point.track_rad, null, format);
+};
+const plain = (text: string) => text.replace(/[\u00a0\u202f]/g, " ");
+
+describe("what is said at the cursor", () => {
+  it("names the place, how it lies and what is in hand", () => {
+    const { headline, text, tone } = said(40_000);
+    expect(plain(headline)).toMatch(/^Here: [A-Z][\w ]+, \d+ o’clock, \d+\.\d NM\.$/);
+    expect(plain(text)).toMatch(/^[\d ]+ ft in hand after 200 ft reserve, at 6 500 ft\./);
+    expect(tone).toBe("text-pine");
+  });
+
+  it("says where there is none, and by how much the nearest is missed", () => {
+    const { headline, text, tone } = said(answer.gaps[1].worstAt_m);
+    expect(headline).toBe("Here: no place in reach.");
+    expect(plain(text)).toMatch(/ is the nearest to being reached: [\d ]+ ft short\.$/);
+    expect(tone).toBe("text-brick");
+  });
+
+  it("a few feet in hand are told as few", () => {
+    const at = here(answer.gaps[1].from_m);
+    const [best] = at.places;
+    const few = { ...at, places: [{ ...best, margin_m: 20 }] };
+    const { text, tone } = hereInWords(few, at.point.track_rad, null, format);
+    expect(plain(text)).toMatch(/^Only 60 ft in hand/);
+    expect(tone).toBe("text-ochre");
+  });
+});
+
+describe("what is said of the next gap", () => {
+  const at = (distance_m: number) => {
+    const { point } = here(distance_m);
+    return gapInWords(answer, round, point, question.route.altitude_m, format);
+  };
+
+  it("when it comes, how long and deep it is, and both ways to close it", () => {
+    const told = at(40_000);
+    expect(told?.index).toBe(1);
+    expect(plain(told?.headline ?? "")).toMatch(/^Next gap in \d+ min: \d+ min, [\d ]+ ft short at worst\.$/);
+    expect(plain(told?.text ?? "")).toMatch(/^[\d ]+ ft closes it; or \d+ min more by the way round\./);
+  });
+
+  it("inside it says so, and after the last there is none", () => {
+    expect(at(answer.gaps[1].worstAt_m)?.headline).toMatch(/^In a gap: /);
+    expect(at(answer.length_m - 100)).toBeNull();
+    expect(nextGap(answer, 0)).toBe(0);
+  });
+
+  it("the climb-out is not closed by a cruise altitude, and that is said", () => {
+    expect(at(0)?.text).toContain("part of the climb-out");
+  });
+
+  it("a descent that is too flat is closed by a steeper one, alone or with an altitude", () => {
+    const [gap] = answer.gaps;
+    const words = (altitude_m: number) =>
+      plain(
+        closingInWords(
+          { ...gap, closing: { altitude_m, descent_mps: 7.62 } },
+          undefined,
+          { altitude_m: 1981.2, inClimb: false },
+          format,
+        ),
+      );
+    expect(words(1981.2)).toBe("down at 1 500 ft/min closes it. No way round was found.");
+    expect(words(2133.6)).toBe("7 000 ft and down at 1 500 ft/min closes it. No way round was found.");
+    const none = { ...gap, closing: null };
+    const where = { altitude_m: 1981.2, inClimb: false };
+    expect(closingInWords(none, undefined, where, format)).toBe("Neither an altitude nor a way round closes it.");
+    expect(closingInWords(none, { ...round[0], extra_s: 130 }, where, format)).toBe(
+      "No altitude closes it; 3 min more by the way round does.",
+    );
+  });
+});
+
+describe("times and places", () => {
+  it("times are rounded up, and the gaps add up to what the spine says", () => {
+    expect([minutes(4), minutes(100), minutes(101), minutes(121), minutes(300)]).toEqual([
+      "10 s",
+      "100 s",
+      "2 min",
+      "2 min",
+      "5 min",
+    ]);
+    const sum = answer.gaps.reduce((total, gap) => total + Number(/^(\d+) min/.exec(gapLabel(gap, format))?.[1]), 0);
+    expect(withoutPlace(answer)).toBe(`${sum} min`);
+    expect(routeHeadline(answer)).toEqual({ text: `${sum} min no place`, tone: "text-brick" });
+    expect(routeHeadline({ gaps: [] }).tone).toBe("text-pine");
+  });
+
+  it("a place says how it is known, and when that is old", () => {
+    const [place] = question.places;
+    const of = (kind: "runway" | "field", lookedAt: string | null) =>
+      howKnown({ ...place, kind, lookedAt }, "2026-11-24");
+    expect(of("runway", null)).toBe("runway");
+    expect(of("field", null)).toBe("field, never looked at");
+    expect(of("field", "2026-04-20")).toBe("field, looked at 2026-04-20");
+    expect(of("field", "2025-04-20")).toContain("over a year ago");
+  });
+});

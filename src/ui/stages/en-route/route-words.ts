@@ -1,0 +1,157 @@
+// What the En route stage says: where one could land now, when that ends, and what would change it.
+import { oClock, threeFigures } from "@/core/quantities/angle";
+import { formatNumber } from "@/core/quantities/units";
+import type { LeftOut } from "@/core/route/counted-places";
+import type { Detour } from "@/core/route/detour";
+import type { Closing, Gap, RouteAnswer } from "@/core/route/route-answer";
+import type { PlaceHere, RouteHere } from "@/core/route/route-here";
+import type { RoutePlace } from "@/core/route/route-question";
+import type { Format } from "@/ui/kit/units/units-store";
+import type { Headline } from "../stage-face";
+
+/** A time rounded up as it is told: to ten seconds, from a hundred on to whole minutes. */
+const told_s = (time_s: number) => (time_s <= 100 ? Math.ceil(time_s / 10) * 10 : Math.ceil(time_s / 60 - 0.05) * 60);
+
+/** A time, rounded up: "50 s", "6 min". */
+export function minutes(time_s: number): string {
+  const told = told_s(time_s);
+  return told <= 100 ? `${told} s` : `${told / 60} min`;
+}
+
+/** Time without a place; the gaps that are told add up to it. */
+export function withoutPlace({ gaps }: Pick<RouteAnswer, "gaps">): string {
+  const sum_s = gaps.reduce((sum, { time_s }) => sum + told_s(time_s), 0);
+  return minutes(sum_s);
+}
+
+/** An altitude of a route: in hundreds of feet, or tens of metres, up. */
+export function plannedAltitude(altitude_m: number, format: Format): string {
+  return format("height", altitude_m, "up");
+}
+
+/** How much is missing at worst. */
+export function shortInWords({ short_m }: Pick<Gap, "short_m">, format: Format): string {
+  return short_m === null ? "no altitude helps" : `${format("height", short_m, "up")} short`;
+}
+
+/** A gap beside the way: "8 min, 1 750 ft short". */
+export function gapLabel(gap: Gap, format: Format): string {
+  return `${minutes(gap.time_s)}, ${shortInWords(gap, format)}`;
+}
+
+/** How a place lies from the cursor: "11 o’clock, 6.0 NM". */
+export function lies({ bearingTrue_rad, distance_m }: PlaceHere, track_rad: number, format: Format): string {
+  return `${oClock(bearingTrue_rad, track_rad)} o’clock, ${format("distance", distance_m)}`;
+}
+
+/** Less than this in hand is told as little, m: 300 ft. */
+const LITTLE_M = 91.44;
+
+/** Of where one could land at the cursor. */
+export function hereInWords(
+  { places, point }: RouteHere,
+  track_rad: number,
+  variation_rad: number | null,
+  format: Format,
+): { headline: string; text: string; tone: string } {
+  const [best] = places;
+  if (!best || best.margin_m < 0) {
+    const missing = best
+      ? `${best.place.name} is the nearest to being reached: ${format("height", -best.margin_m, "up")} short.`
+      : "No place can be reached from any altitude that was looked at.";
+    return { headline: "Here: no place in reach.", text: missing, tone: "text-brick" };
+  }
+  const magnetic = variation_rad === null ? "" : `, ${threeFigures(best.bearingTrue_rad - variation_rad)}° magnetic`;
+  const round = best.round ? " The way leads round the ground." : "";
+  const little = best.margin_m < LITTLE_M;
+  return {
+    headline: `Here: ${best.place.name}, ${lies(best, track_rad, format)}${magnetic}.`,
+    text: `${little ? "Only " : ""}${format("height", best.margin_m, "down")} in hand after ${format("height", best.reserve_m)} reserve, at ${format("height", point.altitude_m)}.${round}`,
+    tone: little ? "text-ochre" : "text-pine",
+  };
+}
+
+/** An altitude, a steeper descent, or both. */
+export function closing({ altitude_m, descent_mps }: Closing, planned_m: number, format: Format): string {
+  const down = descent_mps === null ? null : `down at ${format("verticalSpeed", descent_mps)}`;
+  const up = altitude_m > planned_m + 1 ? plannedAltitude(altitude_m, format) : null;
+  return [up, down].filter(Boolean).join(" and ");
+}
+
+/** What closes a gap. */
+export function closingInWords(
+  gap: Gap,
+  detour: Detour | undefined,
+  { altitude_m, inClimb }: { readonly altitude_m: number; readonly inClimb: boolean },
+  format: Format,
+): string {
+  const closed = gap.closing ? `${closing(gap.closing, altitude_m, format)} closes it` : null;
+  const round = detour ? `${minutes(detour.extra_s)} more by the way round` : null;
+  if (closed && round) return `${closed}; or ${round}.`;
+  if (closed) return `${closed}. No way round was found.`;
+  if (round) return `No altitude closes it; ${round} does.`;
+  return inClimb
+    ? "It is part of the climb-out: no cruise altitude closes it. Climb over land or overhead first."
+    : "Neither an altitude nor a way round closes it.";
+}
+
+/** The gap that the cursor is in, or the next one. */
+export function nextGap({ gaps }: Pick<RouteAnswer, "gaps">, cursor_m: number): number {
+  return gaps.findIndex(({ to_m }) => to_m > cursor_m);
+}
+
+/** The second sentence: the gap that comes next, and what closes it. */
+export function gapInWords(
+  answer: RouteAnswer,
+  detours: readonly Detour[],
+  cursor: { readonly distance_m: number; readonly time_s: number },
+  altitude_m: number,
+  format: Format,
+): { headline: string; text: string; index: number } | null {
+  const index = nextGap(answer, cursor.distance_m);
+  if (index < 0) return null;
+  const gap = answer.gaps[index];
+  const wait_s = gap.fromTime_s - cursor.time_s;
+  const inside = gap.from_m <= cursor.distance_m;
+  const when = inside ? "In a gap" : wait_s < 30 ? "Next gap now" : `Next gap in ${minutes(wait_s)}`;
+  const why = gap.groundDecides && gap.short_m !== null ? " Ground is in the way." : "";
+  return {
+    index,
+    headline: `${when}: ${minutes(gap.time_s)}, ${shortInWords(gap, format)}${gap.short_m === null ? "" : " at worst"}.`,
+    text: `${closingInWords(
+      gap,
+      detours.find((detour) => detour.gap === index),
+      { altitude_m, inClimb: gap.from_m === 0 },
+      format,
+    )}${why}`,
+  };
+}
+
+/** Why a place does not count. */
+export const WHY_LEFT_OUT: Record<LeftOut["why"], string> = {
+  kind: "left out by the route plan",
+  short: "shorter than the route plan asks for",
+  "too-short": "too short for this aircraft by the landing plan",
+  wind: "too much wind from behind or the side today",
+  beyond: "beyond the terrain in use",
+};
+
+/** How it is known that one can land there. */
+export function howKnown({ kind, lookedAt }: RoutePlace, today: string): string {
+  if (kind === "runway") return "runway";
+  if (lookedAt === null) return `${kind}, never looked at`;
+  const old = Date.parse(today) - Date.parse(lookedAt) > 365.25 * 86_400_000;
+  return `${kind}, looked at ${lookedAt}${old ? ": over a year ago" : ""}`;
+}
+
+/** What the spine says. */
+export function routeHeadline(answer: Pick<RouteAnswer, "gaps">): Headline {
+  if (answer.gaps.length === 0) return { text: "a place all the way", tone: "text-pine" };
+  return { text: `${withoutPlace(answer)} no place`, tone: "text-brick" };
+}
+
+/** Length and time of a flight. */
+export function flightInWords({ length_m, time_s, profile }: RouteAnswer, format: Format): string {
+  const fuel = profile.fuel_m3 === null ? "" : ` · ${format("volume", profile.fuel_m3)}`;
+  return `${format("distance", length_m)} · ${formatNumber(Math.round(time_s / 60))} min${fuel}`;
+}

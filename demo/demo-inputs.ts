@@ -3,7 +3,7 @@
 import { isAerodrome } from "@/core/places/place";
 import { landingEnds } from "@/core/landing/landing-end";
 import { reachQuestion } from "@/core/landing/reach-question";
-import { routeQuestion } from "@/core/route/route-question";
+import { routeQuestion } from "@/core/route/asked-route";
 import { demoDepartureQuestion } from "./demo-departure";
 import { demoTakeOffQuestion } from "./demo-take-off";
 import { demoTwinQuestion } from "./demo-twin";

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { routeQuestion } from "@/core/route/route-question";
+import { routeQuestion } from "@/core/route/asked-route";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../demo/read-demo";
 import { coverPixels } from "./cover-pixels";
 import { routeWork } from "./route-work";

@@ -16,7 +16,8 @@ import { type RouteAnswer, flownAs, routeAnswer } from "./route-answer";
 import { type RouteField, routeField } from "./route-field";
 import { routeHere } from "./route-here";
 import { routeLine } from "./route-line";
-import { type RouteQuestion, routePlaces, routeQuestion } from "./route-question";
+import { routePlaces, routeQuestion } from "./asked-route";
+import type { RouteQuestion } from "./route-question";
 
 const terrain = demoTerrain();
 const alder = demoAircraft("alder-s1");

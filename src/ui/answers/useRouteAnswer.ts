@@ -2,7 +2,8 @@
 import { useEffect, useMemo, useState } from "react";
 import type { LatLon } from "@/core/earth/geodesic";
 import { success } from "@/core/outcome";
-import { type RouteQuestion, routeQuestion } from "@/core/route/route-question";
+import { routeQuestion } from "@/core/route/asked-route";
+import type { RouteQuestion } from "@/core/route/route-question";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
 import { useAircraft } from "@/ui/situation/useAircraft";

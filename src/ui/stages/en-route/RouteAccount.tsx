@@ -8,7 +8,8 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useVariation } from "@/ui/situation/useVariation";
 import { PlaceLedgers } from "./PlaceLedgers";
-import { closing, gapInWords, hereInWords, minutes } from "./route-words";
+import { minutes } from "./route-headline";
+import { closing, gapInWords, hereInWords } from "./route-words";
 import { useRouteHere } from "./useRouteHere";
 
 /** The ledgers at the cursor, and the answer in two sentences with what closes the next gap. */

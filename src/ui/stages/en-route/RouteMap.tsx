@@ -21,7 +21,8 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { movedPoints } from "./route-change";
-import { gapLabel, minutes } from "./route-words";
+import { minutes } from "./route-headline";
+import { gapLabel } from "./route-words";
 
 interface Drawn extends BaseMap {
   readonly cover: ImageLayer<ImageSource>;

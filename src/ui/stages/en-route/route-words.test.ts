@@ -4,21 +4,12 @@ import { detours } from "@/core/route/detour";
 import { routeAnswer } from "@/core/route/route-answer";
 import { routeField } from "@/core/route/route-field";
 import { routeHere } from "@/core/route/route-here";
-import { routeQuestion } from "@/core/route/route-question";
+import { routeQuestion } from "@/core/route/asked-route";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../../demo/read-demo";
-import {
-  closingInWords,
-  gapInWords,
-  gapLabel,
-  hereInWords,
-  howKnown,
-  minutes,
-  nextGap,
-  routeHeadline,
-  withoutPlace,
-} from "./route-words";
+import { minutes, routeHeadline, withoutPlace } from "./route-headline";
+import { closingInWords, gapInWords, gapLabel, hereInWords, howKnown, nextGap } from "./route-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const terrain = demoTerrain();

@@ -7,22 +7,7 @@ import type { Closing, Gap, RouteAnswer } from "@/core/route/route-answer";
 import type { PlaceHere, RouteHere } from "@/core/route/route-here";
 import type { RoutePlace } from "@/core/route/route-question";
 import type { Format } from "@/ui/kit/units/units-store";
-import type { Headline } from "../stage-face";
-
-/** A time rounded up as it is told: to ten seconds, from a hundred on to whole minutes. */
-const told_s = (time_s: number) => (time_s <= 100 ? Math.ceil(time_s / 10) * 10 : Math.ceil(time_s / 60 - 0.05) * 60);
-
-/** A time, rounded up: "50 s", "6 min". */
-export function minutes(time_s: number): string {
-  const told = told_s(time_s);
-  return told <= 100 ? `${told} s` : `${told / 60} min`;
-}
-
-/** Time without a place; the gaps that are told add up to it. */
-export function withoutPlace({ gaps }: Pick<RouteAnswer, "gaps">): string {
-  const sum_s = gaps.reduce((sum, { time_s }) => sum + told_s(time_s), 0);
-  return minutes(sum_s);
-}
+import { minutes } from "./route-headline";
 
 /** An altitude of a route: in hundreds of feet, or tens of metres, up. */
 export function plannedAltitude(altitude_m: number, format: Format): string {
@@ -142,12 +127,6 @@ export function howKnown({ kind, lookedAt }: RoutePlace, today: string): string 
   if (lookedAt === null) return `${kind}, never looked at`;
   const old = Date.parse(today) - Date.parse(lookedAt) > 365.25 * 86_400_000;
   return `${kind}, looked at ${lookedAt}${old ? ": over a year ago" : ""}`;
-}
-
-/** What the spine says. */
-export function routeHeadline(answer: Pick<RouteAnswer, "gaps">): Headline {
-  if (answer.gaps.length === 0) return { text: "a place all the way", tone: "text-pine" };
-  return { text: `${withoutPlace(answer)} no place`, tone: "text-brick" };
 }
 
 /** Length and time of a flight. */

@@ -9,7 +9,8 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import type { RouteCardContent } from "./RouteCardPdf";
-import { flightInWords, gapInWords, withoutPlace } from "./route-words";
+import { withoutPlace } from "./route-headline";
+import { flightInWords, gapInWords } from "./route-words";
 
 /** Every so many points of the flight one is drawn on paper. */
 const EVERY = 4;

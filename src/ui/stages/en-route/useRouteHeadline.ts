@@ -2,7 +2,7 @@
 import { useRoute } from "@/ui/answers/route-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import type { Headline } from "../stage-face";
-import { routeHeadline } from "./route-words";
+import { routeHeadline } from "./route-headline";
 
 /** Minutes without a place. */
 export function useRouteHeadline(): Headline | undefined {

@@ -12,7 +12,8 @@ export function WhatIfTable({ lines, kind }: { lines: readonly WhatIfLine[]; kin
   const issued = lines.some(({ figures }) => figures?.issue);
   return (
     <DataTable
-      className="w-full text-[13px]"
+      // A figure with a long difference takes two lines rather than be cut off.
+      className="w-full text-[12.5px] [&_td]:whitespace-normal"
       label="What if"
       rows={lines}
       rowKey={(line) => whatIfName(line, units)}

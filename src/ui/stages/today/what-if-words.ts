@@ -76,12 +76,22 @@ function changeName({ kind, by }: WhatIf, units: UnitChoice): string {
   }
 }
 
-/** A figure with how much it differs from today's, in brackets; nothing there where that is rounded away. */
+const figureOf = (shown: string) =>
+  Number(
+    shown
+      .split("\u00a0")[0]
+      .replace(/\u202f/g, "")
+      .replace("−", "-"),
+  );
+
+/**
+ * A figure with how much it differs from today's, in brackets: of the figures as they are shown, so that they add up.
+ */
 function beside(value: number, today: number | null, { kind, rounding }: WhatIfColumn, format: Format): string {
   const shown = format(kind, value, rounding);
   if (today === null) return shown;
-  const by = format(kind, Math.abs(value - today));
-  return by === format(kind, 0) ? shown : `${shown} (${sign(value - today)}${by.split("\u00a0")[0]})`;
+  const by = figureOf(shown) - figureOf(format(kind, today, rounding));
+  return by === 0 ? shown : `${shown} (${sign(by)}${formatNumber(Math.abs(by), Number.isInteger(by) ? 0 : 1)})`;
 }
 
 /** The two figures of a day as they are written; its issue is told elsewhere. */

@@ -1,0 +1,24 @@
+// What the spine says of a flight. Apart from what the stage says, which comes when it is opened.
+import type { RouteAnswer } from "@/core/route/route-answer";
+import type { Headline } from "../stage-face";
+
+/** A time rounded up as it is told: to ten seconds, from a hundred on to whole minutes. */
+const told_s = (time_s: number) => (time_s <= 100 ? Math.ceil(time_s / 10) * 10 : Math.ceil(time_s / 60 - 0.05) * 60);
+
+/** A time, rounded up: "50 s", "6 min". */
+export function minutes(time_s: number): string {
+  const told = told_s(time_s);
+  return told <= 100 ? `${told} s` : `${told / 60} min`;
+}
+
+/** Time without a place; the gaps that are told add up to it. */
+export function withoutPlace({ gaps }: Pick<RouteAnswer, "gaps">): string {
+  const sum_s = gaps.reduce((sum, { time_s }) => sum + told_s(time_s), 0);
+  return minutes(sum_s);
+}
+
+/** What the spine says. */
+export function routeHeadline(answer: Pick<RouteAnswer, "gaps">): Headline {
+  if (answer.gaps.length === 0) return { text: "a place all the way", tone: "text-pine" };
+  return { text: `${withoutPlace(answer)} no place`, tone: "text-brick" };
+}

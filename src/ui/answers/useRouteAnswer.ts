@@ -51,8 +51,11 @@ round.subscribe(() => {
   useRoute.getState().set({ detours: (!stale && value) || [] });
 });
 
-/** While another stage is open the flight is worked out when nothing has changed for so long, ms. */
-const REST_MS = 1500;
+/**
+ * While another stage is open the flight is worked out when nothing has changed for so long, ms: it takes a core for
+ * seconds, which the stage that is open may want.
+ */
+const REST_MS = 15_000;
 
 /** What the situation asks about its flight; null without a route of two points. */
 function useRouteQuestion(): RouteQuestion | null {

@@ -38,7 +38,7 @@ test("from the first page to the first path by keyboard alone", async ({ page })
   await expect.poll(() => leftTo(page, "Skerrow 11")).toBe(before);
   await page.keyboard.press("3");
   await expect(
-    page.getByRole("heading", { name: "Where along this route is a landing place in reach?" }),
+    page.getByRole("heading", { name: "Where along this flight is a landing place in reach?" }),
   ).toBeVisible();
   await page.keyboard.press("6");
   await answered(page);

@@ -30,8 +30,7 @@ export async function flyAircraft(page: Page, name: string): Promise<void> {
 
 /** Waits until the ledger stands and the map is drawn. */
 export async function answered(page: Page): Promise<void> {
-  // The first answer comes after workers and terrain, and two journeys may share the cores.
-  await expect(page.getByRole("row", { name: /Skerrow 11/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("row", { name: /Skerrow 11/ })).toBeVisible();
   await expect(page.locator("[role=application] canvas").first()).toBeVisible();
 }
 

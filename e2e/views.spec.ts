@@ -97,8 +97,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   "today, and an aircraft that is followed": async (page) => {
     await page.keyboard.press("0");
-    // The departure is long work, and two pages share two cores here.
-    await expect(page.getByText(/^Gate /).first()).toBeVisible({ timeout: 40_000 });
+    await expect(page.getByText(/^Gate /).first()).toBeVisible();
     for (const tab of ["Brief", "At arm’s length"]) {
       await page.getByRole("tab", { name: tab }).click();
       await cleanAndWhole(page);

@@ -72,7 +72,7 @@ export function coverAt(
   y_m: number,
   price_m: ((turn: WayPoint) => number) | null = null,
 ): CoverHere | null {
-  const { grid, anchor, site, altitude_m, metric } = field;
+  const { grid, anchor, site, metric } = field;
   const { columns, rows, cell_m } = grid;
   const cells = columns * rows;
   const column = (x_m - grid.west_m) / cell_m;
@@ -104,7 +104,7 @@ export function coverAt(
   for (const turn of new Set([...corners, ...about].map((cell) => anchor[cell]))) tryTurn(turn, true);
   // Seen from none of its corners' turn points, it goes by a corner.
   if (bestTurn < 0) for (const cell of corners) tryTurn(cell, false);
-  if (bestTurn < 0 || !Number.isFinite(altitude_m[corners[0]])) return null;
+  if (bestTurn < 0) return null;
   return {
     altitude_m: Math.max(best_m, floor_m),
     price_m: bestPriced_m - best_m,

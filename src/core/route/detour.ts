@@ -3,7 +3,7 @@
 // Cells of a coarser grid may be flown over where the cover, with the reaction and a quarter turn, lies under the
 // planned altitude. A* over sixteen directions finds the quickest way of cells (P. Hart et al., 1968, from memory);
 // bends that need not be are then pulled straight. What is offered is flown once more as a route before it is offered.
-import { destination } from "../earth/geodesic";
+import { BucketQueue } from "../cover/bucket-queue";
 import type { TerrainGrid } from "../earth/terrain";
 import type { RoutePlan, RoutePoint } from "../situation/route-plan";
 import { type FlightPoint, type Gap, type RouteAnswer, routeAnswer } from "./route-answer";
@@ -29,6 +29,8 @@ const SPARE_M = 30;
 /** A detour has at most so many bends, and takes at most so much longer, s. */
 const MOST_BENDS = 12;
 const LONGEST_S = 3600;
+/** No way is looked for that takes longer than this, s. */
+const LONGEST_WAY_S = 6 * 3600;
 
 const STEPS = [
   [1, 0],
@@ -84,17 +86,17 @@ function detour(
   const way = search(map, cover, start, end);
   if (!way || way.length > MOST_BENDS) return null;
   const { plane } = cover;
+  const { route } = question;
   const bends = way.map(({ x_m, y_m }, i): RoutePoint => ({
     name: `Round ${i + 1}`,
     position: plane.toLatLon({ x_m, y_m }),
-    altitude_m: null,
+    altitude_m: route.points[start.leg].altitude_m,
   }));
-  const { route } = question;
   const inserted: RoutePoint[] = [
     ...route.points.slice(0, start.leg + 1),
-    ...along(start, "Off"),
+    { name: "Off", position: start.position, altitude_m: route.points[start.leg].altitude_m },
     ...bends,
-    ...along(end, "Back"),
+    { name: "Back", position: end.position, altitude_m: route.points[end.leg].altitude_m },
     ...route.points.slice(end.leg + 1),
   ];
   if (inserted.length > 200) return null;
@@ -111,11 +113,6 @@ function detour(
   return open || extra_s > LONGEST_S
     ? null
     : { extra_s, route: round, points: inserted.slice(start.leg + 1, start.leg + 3 + bends.length) };
-}
-
-/** A point on the way, a little short of where the gap is: not a point of the route already. */
-function along(point: FlightPoint, name: string): RoutePoint[] {
-  return [{ name, position: destination(point.position, 0, 0), altitude_m: null }];
 }
 
 interface FreeCells {
@@ -187,31 +184,33 @@ function search(map: FreeCells, { wind }: RouteField, start: FlightPoint, end: F
   const [from, goal] = [a[1] * columns + a[0], b[1] * columns + b[0]];
   const cost = new Float64Array(columns * rows).fill(Infinity);
   const before = new Int32Array(columns * rows).fill(-1);
-  const done = new Uint8Array(columns * rows);
   const left_s = (cell: number) =>
     (Math.hypot((cell % columns) - b[0], Math.floor(cell / columns) - b[1]) * cell_m) / fastest_mps;
-  const heap = new TimeHeap();
-  cost[from] = 0;
-  heap.push(from, left_s(from));
-  for (let cell = heap.pop(); cell >= 0; cell = heap.pop()) {
-    if (done[cell]) continue;
-    done[cell] = 1;
+  // No step is quicker than this: what comes first is done with first, to a part of it.
+  const width_s = cell_m / fastest_mps / 4;
+  const queue = new BucketQueue(columns * rows, Math.ceil(LONGEST_WAY_S / width_s));
+  const put = (cell: number, time_s: number, over: number) => {
+    queue.remove(cell);
+    cost[cell] = time_s;
+    before[cell] = over;
+    queue.put(cell, Math.floor((time_s + left_s(cell)) / width_s));
+  };
+  put(from, 0, -1);
+  for (let cell = queue.take(); cell >= 0; cell = queue.take()) {
+    queue.finish(cell);
     if (cell === goal) break;
     const [column, row] = [cell % columns, Math.floor(cell / columns)];
     for (const [dx, dy] of STEPS) {
       const next = [column + dx, row + dy];
       if (!inside(next)) continue;
       const neighbour = next[1] * columns + next[0];
-      if (done[neighbour] || (!free[neighbour] && neighbour !== goal)) continue;
+      if (queue.isDone(neighbour) || (!free[neighbour] && neighbour !== goal)) continue;
       if (!clear(map, column, row, dx, dy)) continue;
       const cost_s = cost[cell] + time(dx * cell_m, dy * cell_m);
-      if (!(cost_s < cost[neighbour])) continue;
-      cost[neighbour] = cost_s;
-      before[neighbour] = cell;
-      heap.push(neighbour, cost_s + left_s(neighbour));
+      if (cost_s < cost[neighbour]) put(neighbour, cost_s, cell);
     }
   }
-  if (!done[goal]) return null;
+  if (!queue.isDone(goal)) return null;
   const cells: number[] = [];
   for (let cell = goal; cell >= 0; cell = before[cell]) cells.unshift(cell);
   // Pulled straight: from each point to the farthest that is seen from it.
@@ -249,47 +248,4 @@ function clear({ columns, free }: FreeCells, column: number, row: number, dx: nu
     if (!atEnd && !free[y * columns + x]) return false;
   }
   return true;
-}
-
-/** Cells by the time that leads over them. */
-class TimeHeap {
-  private readonly cells: number[] = [];
-  private readonly times: number[] = [];
-
-  push(cell: number, time_s: number): void {
-    let at = this.cells.length;
-    while (at > 0) {
-      const above = (at - 1) >> 1;
-      if (this.times[above] <= time_s) break;
-      this.cells[at] = this.cells[above];
-      this.times[at] = this.times[above];
-      at = above;
-    }
-    this.cells[at] = cell;
-    this.times[at] = time_s;
-  }
-
-  /** The cell with the least time; −1 when there is none. */
-  pop(): number {
-    if (this.cells.length === 0) return -1;
-    const first = this.cells[0];
-    const cell = this.cells.pop() ?? -1;
-    const time_s = this.times.pop() ?? 0;
-    const size = this.cells.length;
-    if (size > 0) {
-      let at = 0;
-      for (;;) {
-        let least = 2 * at + 1;
-        if (least >= size) break;
-        if (least + 1 < size && this.times[least + 1] < this.times[least]) least += 1;
-        if (this.times[least] >= time_s) break;
-        this.cells[at] = this.cells[least];
-        this.times[at] = this.times[least];
-        at = least;
-      }
-      this.cells[at] = cell;
-      this.times[at] = time_s;
-    }
-    return first;
-  }
 }

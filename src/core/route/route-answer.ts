@@ -159,7 +159,7 @@ function endsOf(
   const { cover_m } = coverOn(question, cover, end, { altitude_m: route.altitude_m, groundSpeed_mps: fast_mps });
   const over_m = Math.ceil(((cover_m ?? route.altitude_m) + END_SPARE_M) / ALTITUDE_STEP_M) * ALTITUDE_STEP_M;
   return {
-    first_m: first.altitude_m ?? from?.elevation_m ?? route.altitude_m,
+    first_m: from?.elevation_m ?? first.altitude_m ?? route.altitude_m,
     last_m: last.altitude_m ?? (to ? Math.min(over_m, route.altitude_m) : route.altitude_m),
   };
 }
@@ -278,7 +278,7 @@ export function flownAs(route: RoutePlan, { altitude_m, descent_mps }: Closing):
     altitude_m: Math.max(route.altitude_m, altitude_m),
     descent_mps: descent_mps ?? route.descent_mps,
     points: route.points.map((point, i) =>
-      i === 0 || i === route.points.length - 1 || point.altitude_m === null || point.altitude_m >= altitude_m
+      i === route.points.length - 1 || point.altitude_m === null || point.altitude_m >= altitude_m
         ? point
         : { ...point, altitude_m },
     ),

@@ -1,5 +1,5 @@
 // A flight's cursor: at one point of it, what each place would cost, the best first.
-import { type LatLon, geodesicBetween } from "../earth/geodesic";
+import { geodesicBetween } from "../earth/geodesic";
 import { type WayPoint, wayFrom } from "../cover/cover-way";
 import { CoverLeg } from "../cover/cover-metric";
 import { legClears } from "../cover/leg-clearance";
@@ -35,7 +35,6 @@ export interface RouteHere {
   readonly places: readonly PlaceHere[];
   /** The way to the best, in the plane. */
   readonly way: readonly WayPoint[];
-  readonly position: LatLon;
 }
 
 const MOST_PLACES = 3;
@@ -59,7 +58,7 @@ export function routeHere(
   distance_m: number,
 ): RouteHere {
   const point = pointAt(answer.points, distance_m);
-  const { field, plane, places, glide, performance } = cover;
+  const { field, places, glide, performance } = cover;
   const { overhead_m } = question.route;
   const { reserve_m } = question.plan;
   const reaction_s = plannedReaction_s(question.pilot);
@@ -116,7 +115,6 @@ export function routeHere(
     point,
     places: best,
     way: first && first.margin_m >= 0 ? (wayFrom(field, x, y, point.altitude_m - reaction_m - first.turn_m) ?? []) : [],
-    position: plane.toLatLon(point),
   };
 }
 

@@ -84,13 +84,7 @@ export function routeProfile(
   const ready = poweredFlight(aircraft, mass_kg, configuration, air);
   if (!ready.ok) return ready;
   const flight = ready.value;
-  const planned = (leg: number) => {
-    for (let i = leg; i >= 0; i -= 1) {
-      const own = route.points[i].altitude_m;
-      if (own !== null) return own;
-    }
-    return route.altitude_m;
-  };
+  const planned = (leg: number) => route.points[leg].altitude_m ?? route.altitude_m;
   const low_m = Math.min(ends.first_m, ends.last_m);
   const high_m = Math.max(route.altitude_m, ...route.points.map(({ altitude_m }) => altitude_m ?? route.altitude_m));
   const climb = climbTable(flight, question, low_m, Math.max(high_m, low_m + BAND_M));
@@ -131,7 +125,7 @@ export function routeProfile(
     if (!(speed_mps > 0.5))
       return failure(
         "wind_exceeds_airspeed",
-        "The wind is as fast as the aircraft: on this leg it makes no headway.",
+        `The wind is as fast as the aircraft: from ${route.points[line[i].leg].name} on it makes no headway.`,
         `route.points.${line[i].leg}`,
       );
     points.push({

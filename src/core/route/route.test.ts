@@ -99,6 +99,17 @@ describe("the line and the time of a flight", () => {
     expect(last.altitude_m - (last.cover_m ?? Infinity)).toBeGreaterThan(0);
   });
 
+  it("from a place it takes off, whatever altitude is typed for its first leg; each leg has its own", () => {
+    const points = demo.route.points.map((at, i) => ({ ...at, altitude_m: i === 0 ? 900 : i === 3 ? 2400 : null }));
+    const own = value(routeAnswer(withRoute(demo, { points }), cover, terrain));
+    expect(own.points[0].altitude_m).toBeCloseTo(10.67, 1);
+    const most = (leg: number) =>
+      Math.max(...own.points.filter((at) => at.leg === leg).map(({ altitude_m }) => altitude_m));
+    expect(most(0)).toBeCloseTo(900, 3);
+    expect(most(2)).toBeLessThanOrEqual(demo.route.altitude_m + 1e-6);
+    expect(most(3)).toBeGreaterThan(2300);
+  });
+
   it("burns what the flow says", () => {
     expect(flight.profile.fuel_m3).toBeCloseTo((0.032 * flight.time_s) / 3600, 9);
     expect(value(routeAnswer(withRoute(demo, { flow_m3ph: null }), cover, terrain)).profile.fuel_m3).toBeNull();
@@ -120,7 +131,8 @@ describe("the gaps of a flight", () => {
     const question: RouteQuestion = {
       ...withRoute(demo, {
         points: [
-          point("Over it", latitude_deg, longitude_deg, 2000),
+          // Beside it, or it would be where the flight begins on the ground.
+          point("Beside it", latitude_deg, longitude_deg + 0.04, 2000),
           point("East", latitude_deg, longitude_deg + 0.5, 2000),
         ],
         altitude_m: 2000,
@@ -140,8 +152,9 @@ describe("the gaps of a flight", () => {
     const reach_m = height_m * bestGlide(polar).ratio;
     // The true airspeed falls on the way down: what it loses carries on, half a per cent. The line has a point every
     // 100 m, and a gap begins at the last that is covered.
-    expect(gap.from_m).toBeGreaterThan(reach_m - 100);
-    expect(gap.from_m).toBeLessThan(1.015 * reach_m);
+    const beside_m = geodesicBetween(places[0].position, question.route.points[0].position).distance_m;
+    expect(beside_m + gap.from_m).toBeGreaterThan(reach_m - 100);
+    expect(beside_m + gap.from_m).toBeLessThan(1.015 * reach_m);
     expect(gap.to_m).toBeCloseTo(answer.length_m, 3);
     expect(answer.withoutPlace_s).toBeCloseTo(gap.time_s, 6);
   });
@@ -186,6 +199,13 @@ describe("the gaps of a flight", () => {
     expect(round.extra_s).toBeGreaterThan(0);
     const own = flown.points.filter(({ leg }) => leg >= 4);
     for (const { cover_m, altitude_m } of own) expect(altitude_m - (cover_m ?? Infinity)).toBeGreaterThanOrEqual(0);
+  });
+
+  it("the way round keeps the altitude of the leg that it leaves", () => {
+    const points = demo.route.points.map((at) => ({ ...at, altitude_m: 2000 }));
+    const own = withRoute(demo, { points: points.map((at, i) => (i === 5 ? { ...at, altitude_m: null } : at)) });
+    const [round] = detours(own, cover, value(routeAnswer(own, cover, terrain)), terrain);
+    expect(round.points.map(({ altitude_m }) => altitude_m)).toEqual(round.points.map(() => 2000));
   });
 
   it("a place less never closes one: without fields and beaches the flight has more of it without a place", () => {

@@ -8,7 +8,7 @@ const altitude_m = range(-500, 15_000, "An altitude is −500 m to 15 000 m (49 
 export const RoutePoint = z.strictObject({
   name: z.string().trim().min(1, "A point needs a name.").max(40, "At most 40 characters."),
   position: LatLon,
-  /** Planned from this point on; null keeps the altitude of the route. */
+  /** Of the leg that begins here, of the last point that of the end; null: the altitude of the route. */
   altitude_m: altitude_m.nullable(),
 });
 /** @see RoutePoint */

@@ -29,12 +29,9 @@ export function movedPoints(
   return [...before.slice(0, at), put, ...before.slice(at)];
 }
 
-/** The route flown the other way. Altitudes belong to what follows a point: they go with the leg. */
+/** The route flown the other way. An altitude belongs to the leg after its point: it goes with the leg. */
 export function reversed(points: readonly RoutePoint[]): RoutePoint[] {
-  const last = points.length - 1;
-  return points
-    .map((point, i) => ({ ...point, altitude_m: i === 0 || i === last ? point.altitude_m : points[i - 1].altitude_m }))
-    .reverse();
+  return points.map((point, i) => ({ ...point, altitude_m: i === 0 ? null : points[i - 1].altitude_m })).reverse();
 }
 
 /** A point more at the end. */

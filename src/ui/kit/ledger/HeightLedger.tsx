@@ -5,7 +5,8 @@ import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import type { WorkingSource } from "@/ui/kit/working/working-store";
 import { ACCOUNT_FILL } from "./accounts";
-import { blocksOf, markLabel, markStep, spread } from "./ledger-layout";
+import { blocksOf, markLabel, marksBetween, spread } from "./ledger-layout";
+import { ReserveHatch, ShortHatch } from "./Hatch";
 
 /** Where the column stands, px. */
 const COLUMN = { left: 44, width: 54, top: 30 };
@@ -52,14 +53,7 @@ export function HeightLedger({
   const marginRow = margin_m >= 0 ? (y(margin_m) + y(0)) / 2 : y(low_m) - 4;
   // A margin stands above the ground line, whatever little it is; a shortfall hangs below it.
   const placed = spread([...rows, marginRow], margin_m >= 0 ? y(0) - 17 : bottom + 2);
-  const step = markStep(fromSi("height", unit, have_m - low_m));
-  const marks: number[] = [];
-  for (
-    let mark = Math.ceil(fromSi("height", unit, low_m) / step) * step;
-    mark <= fromSi("height", unit, have_m);
-    mark += step
-  )
-    marks.push(mark);
+  const marks = marksBetween(fromSi("height", unit, low_m), fromSi("height", unit, have_m));
   const right = COLUMN.left + COLUMN.width;
   const figure = format("height", Math.abs(margin_m), margin_m >= 0 ? "down" : "up");
 
@@ -67,13 +61,8 @@ export function HeightLedger({
     <figure className="relative" style={{ height }} aria-label={`Height ledger to ${name}`}>
       <svg width="100%" height={height} aria-hidden="true">
         <defs>
-          <pattern id="hatch-reserve" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-            <rect width="7" height="7" fill="var(--sheet)" />
-            <line x1="0" y1="0" x2="0" y2="7" stroke="var(--ink2)" strokeWidth="2.4" />
-          </pattern>
-          <pattern id="hatch-short" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
-            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--brick)" strokeWidth="3" />
-          </pattern>
+          <ReserveHatch id="hatch-reserve" />
+          <ShortHatch id="hatch-short" />
         </defs>
         {marks.map((mark) => {
           const level = y(toSi("height", unit, mark));

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { blocksOf, markLabel, markStep, spread } from "./ledger-layout";
+import { blocksOf, markLabel, markStep, marksBetween, spread } from "./ledger-layout";
 
 const entry = (name: string, height_m: number) => ({ account: "turn" as const, name, height_m, time_s: 1 });
 
@@ -50,5 +50,16 @@ describe("height ledger layout", () => {
     [35_000, 5000],
   ])("a range of %i is marked every %i", (range, step) => {
     expect(markStep(range)).toBe(step);
+  });
+});
+
+describe("marks of a scale", () => {
+  it("stand at round values from end to end, below zero too", () => {
+    expect(marksBetween(-450, 2240)).toEqual([0, 500, 1000, 1500, 2000]);
+    expect(marksBetween(-1310, 40)).toEqual([-1200, -1000, -800, -600, -400, -200, 0]);
+  });
+
+  it("there are none where there is nothing to measure", () => {
+    expect(marksBetween(100, 100)).toEqual([]);
   });
 });

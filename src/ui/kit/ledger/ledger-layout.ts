@@ -45,6 +45,13 @@ export function markStep(range: number): number {
   return [1, 2, 5, 10].map((factor) => factor * power).find((step) => step >= rough) ?? 10 * power;
 }
 
+/** Marks of a scale from one value to another, about seven of them. */
+export function marksBetween(low: number, high: number): number[] {
+  const step = markStep(high - low);
+  const [first, last] = [Math.ceil(low / step), Math.floor(high / step)];
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => (first + i) * step);
+}
+
 /** A mark as it is written beside the column, which has room for four digits: "500", "−500", "12k". */
 export function markLabel(mark: number): string {
   const size = Math.abs(mark);

@@ -4,10 +4,11 @@ import { oClock } from "@/core/quantities/angle";
 import { fromSi, toSi } from "@/core/quantities/units";
 import { workingOfRoute } from "@/ui/answers/workings";
 import { ACCOUNT_FILL } from "@/ui/kit/ledger/accounts";
-import { markLabel, markStep } from "@/ui/kit/ledger/ledger-layout";
+import { markLabel, marksBetween } from "@/ui/kit/ledger/ledger-layout";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { formatMargin } from "@/ui/kit/units/margin";
 import { Figure } from "@/ui/kit/working/Figure";
+import { ReserveHatch, ShortHatch } from "@/ui/kit/ledger/Hatch";
 
 const WIDE = 58;
 const GAP = 7;
@@ -23,31 +24,13 @@ export function PlaceLedgers({ here, height }: { here: RouteHere; height: number
   const low_m = Math.min(0, ...places.map(({ place, margin_m }) => place.elevation_m + Math.min(margin_m, 0)));
   const top_m = Math.max(point.altitude_m, 100);
   const y = (altitude_m: number) => TOP + ((top_m - altitude_m) / (top_m - low_m)) * (bottom - TOP);
-  const step = markStep(fromSi("height", unit, top_m - low_m));
-  const marks = Array.from({ length: Math.floor(fromSi("height", unit, top_m) / step) + 1 }, (_, i) => i * step);
+  const marks = marksBetween(fromSi("height", unit, low_m), fromSi("height", unit, top_m));
   return (
     <figure className="relative" style={{ height }} aria-label="Height ledgers of the best places">
       <svg width="100%" height={bottom + 6} aria-hidden="true">
         <defs>
-          <pattern
-            id="hatch-reserve-route"
-            width="7"
-            height="7"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <rect width="7" height="7" fill="var(--sheet)" />
-            <line x1="0" y1="0" x2="0" y2="7" stroke="var(--ink2)" strokeWidth="2.4" />
-          </pattern>
-          <pattern
-            id="hatch-short-route"
-            width="6"
-            height="6"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(-45)"
-          >
-            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--brick)" strokeWidth="3" />
-          </pattern>
+          <ReserveHatch id="hatch-reserve-route" />
+          <ShortHatch id="hatch-short-route" />
         </defs>
         {marks.map((mark) => (
           <g key={mark}>

@@ -1,13 +1,13 @@
 "use client";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
-import { fromSi, toSi, unitOf } from "@/core/quantities/units";
-import { formatNumber } from "@/core/quantities/units";
+import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import { M_PER_NMI } from "@/core/quantities/constants";
 import type { FlightPoint, RouteAnswer } from "@/core/route/route-answer";
 import { moveCursor, useRoute } from "@/ui/answers/route-store";
-import { markStep } from "@/ui/kit/ledger/ledger-layout";
+import { marksBetween } from "@/ui/kit/ledger/ledger-layout";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { shortInWords } from "./route-words";
+import { ShortHatch } from "@/ui/kit/ledger/Hatch";
 
 /** Room about the drawing, px. */
 const ROOM = { left: 46, right: 14, top: 24, ribbon: 20, bottom: 20 };
@@ -80,13 +80,8 @@ export function ProfileChart({ answer, names }: Props) {
       ? ""
       : `M${[...within.map(spot(upper)), ...[...within].reverse().map(spot(lower))].join("L")}Z`;
   };
-  const step = markStep(fromSi("height", unit, top_m - low_m));
-  const marks = Array.from({ length: Math.floor(fromSi("height", unit, top_m) / step) + 1 }, (_, i) => i * step);
-  const farStep = markStep(fromSi("distance", far, length_m));
-  const farMarks = Array.from(
-    { length: Math.floor(fromSi("distance", far, length_m) / farStep) + 1 },
-    (_, i) => i * farStep,
-  );
+  const marks = marksBetween(fromSi("height", unit, Math.max(low_m, 0)), fromSi("height", unit, top_m));
+  const farMarks = marksBetween(0, fromSi("distance", far, length_m));
   const to = (event: PointerEvent<SVGSVGElement>) => {
     const left = event.currentTarget.getBoundingClientRect().left;
     moveCursor(((event.clientX - left - ROOM.left) / (width - ROOM.left - ROOM.right)) * length_m);
@@ -130,9 +125,7 @@ export function ProfileChart({ answer, names }: Props) {
         onKeyDown={keys}
       >
         <defs>
-          <pattern id="hatch-gap" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
-            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--brick)" strokeWidth="2.4" />
-          </pattern>
+          <ShortHatch id="hatch-gap" />
         </defs>
         {marks.map((mark) => (
           <g key={mark}>

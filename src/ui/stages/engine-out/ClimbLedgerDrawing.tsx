@@ -1,10 +1,11 @@
 "use client";
 import { fromSi } from "@/core/quantities/units";
-import { markStep } from "@/ui/kit/ledger/ledger-layout";
+import { marksBetween } from "@/ui/kit/ledger/ledger-layout";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import type { WorkingSource } from "@/ui/kit/working/working-store";
 import type { LedgerRow } from "./ledger-rows";
+import { ShortHatch } from "@/ui/kit/ledger/Hatch";
 
 /** Height of a row and width of its words, px. */
 const ROW = 40;
@@ -19,9 +20,7 @@ export function ClimbLedgerDrawing({ rows, source }: { rows: readonly LedgerRow[
   const high = Math.max(0.5, ...rows.flatMap((row) => [row.from_mps, row.to_mps]));
   const percent = (value: number) => `${(100 * (value - low)) / (high - low)}%`;
   const [lowShown, highShown] = [fromSi("verticalSpeed", unit, low), fromSi("verticalSpeed", unit, high)];
-  const step = markStep(highShown - lowShown);
-  const marks: number[] = [];
-  for (let mark = Math.ceil(lowShown / step) * step; mark <= highShown; mark += step) marks.push(mark);
+  const marks = marksBetween(lowShown, highShown);
   const share = (mark: number) => `${(100 * (mark - lowShown)) / (highShown - lowShown)}%`;
   const height = rows.length * ROW;
   return (
@@ -44,15 +43,7 @@ export function ClimbLedgerDrawing({ rows, source }: { rows: readonly LedgerRow[
             </g>
           ))}
           <defs>
-            <pattern
-              id="hatch-descent"
-              width="6"
-              height="6"
-              patternUnits="userSpaceOnUse"
-              patternTransform="rotate(-45)"
-            >
-              <line x1="0" y1="0" x2="0" y2="6" stroke="var(--brick)" strokeWidth="3" />
-            </pattern>
+            <ShortHatch id="hatch-descent" />
           </defs>
           {rows.map((row, i) => {
             const [from, to] = [Math.min(row.from_mps, row.to_mps), Math.max(row.from_mps, row.to_mps)];

@@ -1,6 +1,6 @@
 "use client";
 import type VectorLayer from "ol/layer/Vector";
-import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { runwayFrame } from "@/core/departure/runway-frame";
 import { localPlane } from "@/core/earth/local-plane";
 import { useDeparture } from "@/ui/answers/departure-store";
@@ -17,6 +17,7 @@ import { type BaseMap, baseMap, watchPointed } from "@/ui/kit/map/base-map";
 import { fillFlight, flightLayer } from "@/ui/kit/map/flight-layer";
 import { mapPalette } from "@/ui/kit/map/map-palette";
 import { reliefSource } from "@/ui/kit/map/relief-source";
+import { zoomByKey } from "@/ui/kit/map/zoom-key";
 
 interface Drawn extends BaseMap {
   readonly flight: VectorLayer;
@@ -101,14 +102,6 @@ export function DepartureMap() {
     drawn?.relief.setSource(terrain && reliefSource(drawn.palette));
   }, [drawn, terrain]);
 
-  const zoom = (event: KeyboardEvent) => {
-    const factor = { "+": 1 / 1.4, "=": 1 / 1.4, "-": 1.4 }[event.key];
-    const view = drawn?.map.getView();
-    if (factor === undefined || !view || event.ctrlKey || event.metaKey) return;
-    event.preventDefault();
-    view.setResolution((view.getResolution() ?? 8) * factor);
-  };
-
   return (
     <div className="relative min-h-0">
       <div
@@ -118,7 +111,7 @@ export function DepartureMap() {
         role="application"
         aria-roledescription="map"
         aria-label="Map of the departure: the climb ticked by height and the way of the chosen option. Plus and minus zoom. The list and the ledger say the same in words."
-        onKeyDown={zoom}
+        onKeyDown={(event) => zoomByKey(event, drawn?.map)}
       />
       <div className="pointer-events-none absolute bottom-2 left-3">
         <ScaleBar resolution_m={resolution_m} />

@@ -1,7 +1,7 @@
 "use client";
 import ImageLayer from "ol/layer/Image";
 import type ImageSource from "ol/source/Image";
-import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { type PlanePoint, localPlane } from "@/core/earth/local-plane";
 import type { RouteHere } from "@/core/route/route-here";
 import { moveCursor, useRoute } from "@/ui/answers/route-store";
@@ -13,6 +13,7 @@ import { type BaseMap, baseMap } from "@/ui/kit/map/base-map";
 import { drawnSource } from "@/ui/kit/map/drawn-source";
 import { mapPalette } from "@/ui/kit/map/map-palette";
 import { reliefSource } from "@/ui/kit/map/relief-source";
+import { zoomByKey } from "@/ui/kit/map/zoom-key";
 import { type RouteLayers, routeLayers } from "@/ui/kit/map/route-layer";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { MapBackground } from "@/ui/library/MapBackground";
@@ -110,7 +111,9 @@ export function RouteMap({ here }: { here: RouteHere | null }) {
 
   useEffect(() => {
     if (!drawn) return;
-    if (!answer || !answered || answered.stale) return;
+    // What was in reach before a refusal is not any more.
+    if (!answer || !answered) return drawn.cover.setSource(null);
+    if (answered.stale) return;
     const { question } = answered;
     const ink = rgb(drawn.palette.of("pine"));
     drawn.cover.setSource(
@@ -142,14 +145,6 @@ export function RouteMap({ here }: { here: RouteHere | null }) {
     });
   }, [drawn, answer, detours, points, plane, here, format]);
 
-  const keys = (event: KeyboardEvent) => {
-    const factor = { "+": 1 / 1.4, "=": 1 / 1.4, "-": 1.4 }[event.key];
-    const view = drawn?.map.getView();
-    if (factor === undefined || !view || event.ctrlKey || event.metaKey) return;
-    event.preventDefault();
-    view.setResolution((view.getResolution() ?? 60) * factor);
-  };
-
   return (
     <div className="relative min-h-0">
       <div
@@ -159,15 +154,18 @@ export function RouteMap({ here }: { here: RouteHere | null }) {
         role="application"
         aria-roledescription="map"
         aria-label="Map of the route. Plus and minus change its scale. The profile, the ledger and the table of points say the same in words; points are moved in the table."
-        onKeyDown={keys}
+        onKeyDown={(event) => zoomByKey(event, drawn?.map)}
       />
-      <p className="pointer-events-none absolute top-7 left-3 flex w-fit items-center gap-2 rounded bg-sheet/85 px-2 text-[13px]">
-        <svg width="26" height="14" aria-hidden="true">
-          <rect x="1" y="1" width="24" height="12" fill="none" stroke="var(--pine)" strokeWidth="2" />
-          <path d="M4 12 10 2M11 12 17 2M18 12 24 2" stroke="var(--pine)" strokeWidth="1" />
-        </svg>
-        in reach from {format("height", answered?.question.route.altitude_m ?? 0)}, place by place
-      </p>
+      {answer && answered && (
+        <p className="pointer-events-none absolute top-7 left-3 flex w-fit items-center gap-2 rounded bg-sheet/85 px-2 text-[13px]">
+          <svg width="26" height="14" aria-hidden="true">
+            <rect x="1" y="1" width="24" height="12" fill="none" stroke="var(--pine)" strokeWidth="2" />
+            <path d="M4 12 10 2M11 12 17 2M18 12 24 2" stroke="var(--pine)" strokeWidth="1" />
+          </svg>
+          in reach from {format("height", answered.question.route.altitude_m)}, place by place
+          {answered.stale && <span role="status">, computing …</span>}
+        </p>
+      )}
       <div className="pointer-events-none absolute bottom-2 left-3">
         <ScaleBar resolution_m={resolution_m} />
       </div>

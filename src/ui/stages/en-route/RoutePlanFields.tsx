@@ -1,12 +1,11 @@
 "use client";
 import { RoutePlan } from "@/core/situation/route-plan";
-import { ApproachPlan } from "@/core/situation/situation-document";
 import { useRoute } from "@/ui/answers/route-store";
 import { CheckField } from "@/ui/kit/forms/CheckField";
-import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { ClearanceField, GlideSpeedField, ReserveField } from "@/ui/situation/ApproachFields";
 import { useSituation } from "@/ui/situation/situation-store";
 
 const { shape } = RoutePlan;
@@ -17,17 +16,14 @@ const descentCheck = checkBy(shape.descent_mps);
 const overheadCheck = checkBy(shape.overhead_m);
 const leastCheck = checkBy(shape.places.shape.least_m);
 const flowCheck = checkBy(shape.flow_m3ph);
-const clearanceCheck = checkBy(ApproachPlan.shape.clearance_m);
-const reserveCheck = checkBy(ApproachPlan.shape.reserve_m);
 
 /** Altitude and speeds, which places count, and what is wanted over them. */
 export function RoutePlanFields() {
-  const { route, plan } = useSituation((state) => state.current);
+  const route = useSituation((state) => state.current.route);
   const change = useSituation((state) => state.change);
   const profile = useRoute((state) => state.route?.answer?.profile ?? null);
   const format = useFormat();
   const set = (patch: Partial<RoutePlan>) => change((current) => ({ route: { ...current.route, ...patch } }));
-  const setPlan = (patch: Partial<ApproachPlan>) => change((current) => ({ plan: { ...current.plan, ...patch } }));
   const setPlaces = (patch: Partial<RoutePlan["places"]>) => set({ places: { ...route.places, ...patch } });
   return (
     <>
@@ -89,22 +85,8 @@ export function RoutePlanFields() {
           check={overheadCheck}
           onChange={(overhead_m) => set({ overhead_m })}
         />
-        <QuantityField
-          label="Reserve besides"
-          kind="height"
-          value={plan.reserve_m}
-          step={50}
-          check={reserveCheck}
-          onChange={(reserve_m) => setPlan({ reserve_m })}
-        />
-        <QuantityField
-          label="Clearance over ground"
-          kind="height"
-          value={plan.clearance_m}
-          step={50}
-          check={clearanceCheck}
-          onChange={(clearance_m) => setPlan({ clearance_m })}
-        />
+        <ReserveField label="Reserve besides" />
+        <ClearanceField />
       </div>
       <fieldset className="flex flex-col gap-1">
         <legend className="text-sm text-ink2">Places that count</legend>
@@ -124,15 +106,7 @@ export function RoutePlanFields() {
         check={leastCheck}
         onChange={(least_m) => setPlaces({ least_m })}
       />
-      <ChoiceField
-        label="Glide speed"
-        value={plan.glideSpeed}
-        choices={[
-          { value: "book", label: "the book’s best glide" },
-          { value: "wind", label: "corrected for the wind along the way" },
-        ]}
-        onChange={(glideSpeed) => setPlan({ glideSpeed })}
-      />
+      <GlideSpeedField />
     </>
   );
 }

@@ -4,13 +4,22 @@ import { renderToBuffer } from "@react-pdf/renderer";
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { type ReactElement, createElement } from "react";
 import { describe, expect, it } from "vitest";
+import { routeQuestion } from "@/core/route/asked-route";
+import type { Detour } from "@/core/route/detour";
+import { type RouteAnswer, routeAnswer } from "@/core/route/route-answer";
+import { routeField } from "@/core/route/route-field";
+import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { NumbersCardPdf } from "@/ui/stages/aircraft/NumbersCardPdf";
 import { DepartureCardPdf } from "@/ui/stages/departure/DepartureCardPdf";
+import { RouteCardPdf } from "@/ui/stages/en-route/RouteCardPdf";
+import { routeCardContent } from "@/ui/stages/en-route/route-card";
 import { LandingCardPdf } from "@/ui/stages/landing/LandingCardPdf";
 import { SpeedsCardPdf } from "@/ui/stages/engine-out/SpeedsCardPdf";
 import { TakeOffCardPdf } from "@/ui/stages/departure/take-off/TakeOffCardPdf";
 import { offerCard, printCard } from "@/ui/kit/print/card-store";
 import { forPaper, freshFace } from "@/ui/kit/print/make-pdf";
+import { formatIn } from "@/ui/kit/units/units-store";
+import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../demo/read-demo";
 
 const require = createRequire(import.meta.url);
 const face = (weight: number) =>
@@ -248,5 +257,45 @@ describe("landing and ditching card", () => {
     );
     expect(pages).toBe(1);
     expect(text).toContain("Item 18:");
+  });
+});
+
+describe("route card", () => {
+  const terrain = demoTerrain();
+  const question = routeQuestion(demoSituation(), demoAircraft("alder-s1"), demoPlaces());
+  const cover = routeField(question, terrain, terrain.origin, "nominal");
+  if (!cover.ok) throw new Error(cover.issue.message);
+  const answered = routeAnswer(question, cover.value, terrain);
+  if (!answered.ok) throw new Error(answered.issue.message);
+  const content = (flight: RouteAnswer, round: readonly Detour[] = []) =>
+    routeCardContent(flight, round, question.route, "Alder S1, 1\u202f000\u00a0kg", formatIn(DEFAULT_UNITS));
+
+  it("is one A5 page with the gaps, what closes them, and the places by stretch", async () => {
+    const { text, pages, size } = await read(createElement(RouteCardPdf, { content: content(answered.value) }));
+    expect([pages, Math.round(size[2]), Math.round(size[3])]).toEqual([1, 420, 595]);
+    expect(text).toMatch(/Mossgarth . Cape Orrin/);
+    expect(text).toMatch(/2\. [\d.]+ NM to [\d.]+ NM: \d+ min, [\d ]+ ft short at worst\./);
+    for (const { place } of answered.value.stretches)
+      expect(text).toContain(place < 0 ? "no place" : answered.value.places[place].name);
+    expect(text).not.toContain("see the screen");
+  });
+
+  it("stays one page for a flight of many gaps, and says what is left out", async () => {
+    const { gaps, stretches } = answered.value;
+    const long = {
+      ...answered.value,
+      gaps: Array.from({ length: 20 }, () => ({
+        ...gaps[1],
+        groundDecides: true,
+        closing: { altitude_m: 3000, descent_mps: 7.62 },
+      })),
+      stretches: Array.from({ length: 40 }, (_, i) => stretches[i % stretches.length]),
+    };
+    // The longest that is said of a gap: altitude, descent, way round, ground.
+    const round = long.gaps.map((_, gap) => ({ gap, extra_s: 620, route: question.route, points: [] }));
+    const { text, pages } = await read(createElement(RouteCardPdf, { content: content(long, round) }));
+    expect(pages).toBe(1);
+    expect(text).toContain("16 more gaps: see the screen");
+    expect(text).toContain("32 more stretches: see the screen");
   });
 });

@@ -45,13 +45,7 @@ export function PointsView() {
       name: "Point",
       className: "min-w-36 px-1 py-1",
       cell: (point, i) => (
-        <TextField
-          bare
-          label={`Name of point ${i + 1}`}
-          value={point.name}
-          fault={nameCheck(point.name)}
-          onChange={(name) => name.trim() !== "" && patch(i, { name: name.slice(0, 40) })}
-        />
+        <PointName label={`Name of point ${i + 1}`} name={point.name} onChange={(name) => patch(i, { name })} />
       ),
     },
     {
@@ -61,7 +55,6 @@ export function PointsView() {
       cell: (point, i) => (
         <PositionField
           bare
-          key={`${point.position.latitude_deg},${point.position.longitude_deg}`}
           label={`Position of point ${i + 1}`}
           value={point.position}
           onChange={(position) => patch(i, { position })}
@@ -69,7 +62,7 @@ export function PointsView() {
       ),
     },
     {
-      name: "Altitude from here",
+      name: "Altitude from here, if not the route’s",
       kind: "words",
       cell: (point, i) => (
         <QuantityField
@@ -166,6 +159,26 @@ export function PointsView() {
           </button>
         </p>
       )}
+    </div>
+  );
+}
+
+/** A name as it is typed: what is none changes nothing, and says so. */
+function PointName({ label, name, onChange }: { label: string; name: string; onChange: (name: string) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const fault = typed === null ? null : nameCheck(typed);
+  return (
+    <div onBlur={() => setTyped(null)}>
+      <TextField
+        bare
+        label={label}
+        value={typed ?? name}
+        fault={fault}
+        onChange={(text) => {
+          setTyped(text);
+          if (nameCheck(text) === null) onChange(text);
+        }}
+      />
     </div>
   );
 }

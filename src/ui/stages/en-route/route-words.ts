@@ -76,7 +76,7 @@ export function closingInWords(
   if (closed) return `${closed}. No way round was found.`;
   if (round) return `No altitude closes it; ${round} does.`;
   return inClimb
-    ? "It is part of the climb-out: no cruise altitude closes it. Climb over land or overhead first."
+    ? "It is part of the climb-out: no cruise altitude closes it. Climb over land or overhead first; low down, see Departure."
     : "Neither an altitude nor a way round closes it.";
 }
 

@@ -77,6 +77,18 @@ test("a route of one's own by keyboard, out as a file and in again; places that 
   await next.fill("");
   await expect(page.getByRole("textbox", { name: "Name of point 2" })).toHaveValue("P1");
   await page.getByRole("textbox", { name: "Altitude from point 1" }).fill("3000");
+  // What is typed letter by letter keeps the focus, and what cannot be is said and changes nothing.
+  const position = page.getByRole("textbox", { name: "Position of point 2" });
+  await position.fill("");
+  await position.pressSequentially("47°06'S 131°21'W");
+  await expect(position).toHaveValue("47°06'S 131°21'W");
+  await position.press("Tab");
+  await expect(position).toHaveValue(/^47°06\.000′S 131°21\.000′W$/);
+  const name = page.getByRole("textbox", { name: "Name of point 2" });
+  await name.fill("");
+  await expect(page.getByRole("alert").filter({ hasText: "A point needs a name." })).toBeVisible();
+  await name.press("Tab");
+  await expect(name).toHaveValue("P1");
   await page.getByRole("button", { name: "The other way" }).press("Enter");
   await expect(page.getByRole("textbox", { name: "Name of point 1" })).toHaveValue("Tolvane");
   await page.getByRole("tab", { name: "Cover" }).click();

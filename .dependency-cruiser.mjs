@@ -24,7 +24,7 @@ const CORE = [
   ["glide"],
   ["asymmetric", "identify"],
   ["landing"],
-  ["cover", "route"],
+  ["cover", "route", "drift"],
   ["restart", "departure", "take-off"],
   ["fitting"],
   ["calculations"],

@@ -3,6 +3,8 @@
 import { isAerodrome } from "@/core/places/place";
 import { landingEnds } from "@/core/landing/landing-end";
 import { reachQuestion } from "@/core/landing/reach-question";
+import { cleanGlide } from "@/core/aircraft/configuration";
+import { driftQuestion } from "@/core/drift/asked-drift";
 import { routeQuestion } from "@/core/route/asked-route";
 import { demoDepartureQuestion } from "./demo-departure";
 import { demoTakeOffQuestion } from "./demo-take-off";
@@ -35,6 +37,8 @@ function withoutEnds({ ends: [end], ...question }: ReturnType<typeof reachQuesti
 }
 
 const route = routeQuestion(situation, alder, places);
+const larch = demoAircraft("larch-t2");
+const twin = { ...situation, mass_kg: larch.mass.maximum_kg, configuration: cleanGlide(larch) };
 
 /** By the calculation's name. */
 export const DEMO_INPUTS: Readonly<Record<string, object>> = {
@@ -52,6 +56,7 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
   },
   cover: { ...route, points: [situation.position, route.route.points[0].position] },
   route: { ...route, at_m: 20_000 },
+  "one-engine-route": { ...driftQuestion(twin, larch, places), at_m: 20_000 },
   "equal-time": {
     points: route.route.points,
     first: route.route.points[0].position,

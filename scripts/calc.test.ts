@@ -35,6 +35,7 @@ describe("npm run -s calc", () => {
       "path",
       "cover",
       "route",
+      "one-engine-route",
       "equal-time",
       "turnback",
       "departure",

@@ -27,6 +27,7 @@ import { polarCalculation } from "./calculations/polar";
 import { relightCalculation } from "./calculations/relight";
 import { restartBudgetCalculation } from "./calculations/restart-budget";
 import { segmentsCalculation } from "./calculations/segments";
+import { oneEngineRouteCalculation } from "./calculations/one-engine-route";
 import { routeCalculation } from "./calculations/route";
 import { sitesCalculation } from "./calculations/sites";
 import { touchdownCalculation } from "./calculations/touchdown";
@@ -49,6 +50,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   pathCalculation,
   coverCalculation,
   routeCalculation,
+  oneEngineRouteCalculation,
   equalTimeCalculation,
   turnbackCalculation,
   departureCalculation,

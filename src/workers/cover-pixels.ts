@@ -3,20 +3,26 @@
 import type { CoverField } from "@/core/cover/cover-field";
 import type { ReliefView } from "./relief";
 
+/** What of a cover is drawn. */
+export type DrawnCover = Pick<CoverField, "grid" | "altitude_m" | "site">;
+
 /** Distance of two lines of a hatch, px. */
 const HATCH_PX = 9;
 /** Directions of the hatches, one place after the other. */
 const ANGLES = [20, 65, 110, 155].map((angle_deg) => (angle_deg * Math.PI) / 180);
-/** How strong a hatch, a border between two places and the edge of all reach are. */
-const [HATCH, BORDER, EDGE] = [92, 150, 255];
+const NONE_ANGLE = (40 * Math.PI) / 180;
+/** Pixels that no place holds. */
+const [NONE, BEYOND] = [-1, -2];
+/** How strong a hatch, a border between two places, the edge of all reach and the hatch beyond it are. */
+const [HATCH, BORDER, EDGE, NO_REACH] = [92, 150, 255, 190];
 /** Pixels on either side of the edge that belong to it. */
 const EDGE_PX = 2;
 
-/** Index of the place that holds each pixel, row by row from the north; −1 where none is in reach. */
-function labels({ grid, altitude_m, site }: CoverField, view: ReliefView, from_m: number): Int16Array {
+/** Index of the place that holds each pixel, by rows from the north; NONE where none does, BEYOND outside the grid. */
+function labels({ grid, altitude_m, site }: DrawnCover, view: ReliefView, from_m: number): Int16Array {
   const { width, height, resolution_m, west_m, south_m } = view;
   const { columns, rows, cell_m } = grid;
-  const out = new Int16Array(width * height).fill(-1);
+  const out = new Int16Array(width * height).fill(BEYOND);
   for (let row = 0; row < height; row += 1) {
     const y = (south_m + (height - row - 0.5) * resolution_m - grid.south_m) / cell_m;
     const j = Math.floor(y);
@@ -31,7 +37,7 @@ function labels({ grid, altitude_m, site }: CoverField, view: ReliefView, from_m
       const needed_m =
         (1 - v) * ((1 - u) * altitude_m[cell] + u * altitude_m[cell + 1]) +
         v * ((1 - u) * altitude_m[cell + columns] + u * altitude_m[cell + columns + 1]);
-      if (needed_m <= from_m) out[row * width + column] = site[cell + (u > 0.5 ? 1 : 0) + (v > 0.5 ? columns : 0)];
+      out[row * width + column] = needed_m <= from_m ? site[cell + (u > 0.5 ? 1 : 0) + (v > 0.5 ? columns : 0)] : NONE;
     }
   }
   return out;
@@ -42,40 +48,46 @@ function labels({ grid, altitude_m, site }: CoverField, view: ReliefView, from_m
  *
  * @param from_m - altitude, less what the reaction and a turn cost
  * @param ink - [r, g, b] of hatch and borders
+ * @param none - likewise of a hatch where none is in reach; null to leave that bare
  * @returns RGBA, owned by the caller
  */
 export function coverPixels(
-  field: CoverField,
+  field: DrawnCover,
   view: ReliefView,
   from_m: number,
   ink: readonly [number, number, number],
+  none: readonly [number, number, number] | null = null,
 ): Uint8ClampedArray<ArrayBuffer> {
   const { width, height, resolution_m, west_m, south_m } = view;
   const held = labels(field, view, from_m);
   const pixels = new Uint8ClampedArray(width * height * 4);
   const at = (column: number, row: number) =>
     column >= 0 && row >= 0 && column < width && row < height ? held[row * width + column] : null;
+  /** The hatch stands on the ground, not on the screen: it does not swim when the map is moved. */
+  const hatched = (column: number, row: number, angle: number) => {
+    const along =
+      (west_m / resolution_m + column) * Math.cos(angle) + (south_m / resolution_m + height - row) * Math.sin(angle);
+    return ((along % HATCH_PX) + HATCH_PX) % HATCH_PX < 1;
+  };
   /** How strong a pixel is. */
   const strength = (column: number, row: number, place: number): number => {
     for (let d = 1; d <= EDGE_PX; d += 1)
       for (const other of [at(column + d, row), at(column - d, row), at(column, row + d), at(column, row - d)])
-        if (other === -1) return EDGE;
+        if (other !== null && other < 0) return EDGE;
     for (const other of [at(column + 1, row), at(column, row + 1)])
       if (other !== null && other !== place) return BORDER;
-    // The hatch stands on the ground, not on the screen: it does not swim when the map is moved.
-    const angle = ANGLES[place % ANGLES.length];
-    const along =
-      (west_m / resolution_m + column) * Math.cos(angle) + (south_m / resolution_m + height - row) * Math.sin(angle);
-    return ((along % HATCH_PX) + HATCH_PX) % HATCH_PX < 1 ? HATCH : 0;
+    return hatched(column, row, ANGLES[place % ANGLES.length]) ? HATCH : 0;
   };
   for (let row = 0; row < height; row += 1)
     for (let column = 0; column < width; column += 1) {
       const place = held[row * width + column];
-      if (place < 0) continue;
-      const alpha = strength(column, row, place);
-      if (alpha === 0) continue;
       const pixel = (row * width + column) * 4;
-      pixels.set([ink[0], ink[1], ink[2], alpha], pixel);
+      if (place < 0) {
+        if (none && place === NONE && hatched(column, row, NONE_ANGLE)) pixels.set([...none, NO_REACH], pixel);
+        continue;
+      }
+      const alpha = strength(column, row, place);
+      if (alpha > 0) pixels.set([...ink, alpha], pixel);
     }
   return pixels;
 }

@@ -1,5 +1,9 @@
 // What the En route stage asks of the worker. The cover of a question is kept for what else is asked about it: a moved
 // point, the cursor, the map. No formulas here.
+import { type DriftAnswer, driftAnswer } from "@/core/drift/drift-answer";
+import { type DriftField, driftField } from "@/core/drift/drift-field";
+import { type DriftHere, driftHere, driftWorking } from "@/core/drift/drift-here";
+import type { DriftQuestion } from "@/core/drift/drift-question";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { type Outcome, success } from "@/core/outcome";
@@ -10,6 +14,7 @@ import { type RouteHere, routeHere, routeWorking } from "@/core/route/route-here
 import type { RouteQuestion } from "@/core/route/route-question";
 import type { WorkingStep } from "@/core/working";
 import { coverPixels } from "./cover-pixels";
+import { oneEngineCover } from "./one-engine-cover";
 import type { ReliefView } from "./relief";
 
 interface Kept<T> {
@@ -25,6 +30,12 @@ function kept<T>(): (key: string, terrain: TerrainGrid | null, work: () => T) =>
     if (last?.key !== key || last.terrain !== terrain) last = { key, terrain, value: work() };
     return last.value;
   };
+}
+
+interface OneEngine {
+  readonly cover: RouteField;
+  readonly drift: DriftField;
+  readonly answer: DriftAnswer;
 }
 
 /** The part of the worker that routes ask. */
@@ -54,7 +65,57 @@ export function routeWork(terrain: () => TerrainGrid | null) {
     return answer.ok ? success(work(cover.value, answer.value)) : answer;
   };
 
+  const flownOnOne = kept<Outcome<OneEngine>>();
+  const onOneEngine = (question: DriftQuestion, origin: LatLon) => {
+    // The same question with all engines, so that its cover is found.
+    const { centreOfGravity: _cg, feather_s: _feather, ...all } = question;
+    return flownOnOne(JSON.stringify([question, origin]), terrain(), () => {
+      const [cover, flight] = [fieldOf(all, origin, "nominal"), answerOf(all, origin)];
+      if (!cover.ok) return cover;
+      if (!flight.ok) return flight;
+      const drift = driftField(question, cover.value, terrain());
+      if (!drift.ok) return drift;
+      const answer = driftAnswer(question, cover.value, drift.value, flight.value);
+      return success({ cover: cover.value, drift: drift.value, answer });
+    });
+  };
+  const ofOneEngine = <T>(question: DriftQuestion, origin: LatLon, work: (all: OneEngine) => T): Outcome<T> => {
+    const all = onOneEngine(question, origin);
+    return all.ok ? success(work(all.value)) : all;
+  };
+  const hereOnOne = ({ cover, drift, answer }: OneEngine, distance_m: number) =>
+    driftHere(cover, drift, answer, distance_m);
+
   return {
+    oneEngine: (question: DriftQuestion, origin: LatLon): Outcome<DriftAnswer> =>
+      ofOneEngine(question, origin, ({ answer }) => answer),
+
+    oneEngineHere: (question: DriftQuestion, origin: LatLon, distance_m: number): Outcome<DriftHere> =>
+      ofOneEngine(question, origin, (all) => hereOnOne(all, distance_m)),
+
+    /** @param index - of the ways at the cursor */
+    oneEngineWorking: (
+      question: DriftQuestion,
+      origin: LatLon,
+      distance_m: number,
+      index: number,
+    ): Outcome<WorkingStep[]> =>
+      ofOneEngine(question, origin, (all) => driftWorking(hereOnOne(all, distance_m), index)),
+
+    /** From where an alternate is reached on one engine at an altitude, and from where none, as an image. */
+    oneEngineImage: async (
+      question: DriftQuestion,
+      origin: LatLon,
+      altitude_m: number,
+      view: ReliefView,
+      inks: { readonly reach: readonly [number, number, number]; readonly none: readonly [number, number, number] },
+    ): Promise<ImageBitmap | null> => {
+      const all = onOneEngine(question, origin);
+      if (!all.ok) return null;
+      const pixels = coverPixels(oneEngineCover(all.value.drift, altitude_m), view, altitude_m, inks.reach, inks.none);
+      return createImageBitmap(new ImageData(pixels, view.width, view.height));
+    },
+
     route: (question: RouteQuestion, origin: LatLon): { outcome: Outcome<RouteAnswer>; took_ms: number } => {
       const began = performance.now();
       const outcome = answerOf(question, origin);

@@ -12,7 +12,7 @@ import type { RoutePlace, RouteQuestion } from "./route-question";
 /** A place that does not count, and why. */
 export interface LeftOut {
   readonly place: RoutePlace;
-  readonly why: "kind" | "short" | "too-short" | "wind" | "beyond";
+  readonly why: "hand" | "kind" | "short" | "too-short" | "wind" | "beyond";
 }
 
 /** What is asked about the places. */
@@ -30,13 +30,14 @@ export function countedPlaces(question: Asked): Outcome<{ counted: RoutePlace[];
   const { aircraft, mass_kg, configuration, landing, air, route } = question;
   const figures = landingFigures(aircraft, mass_kg, configuration, landing.flap);
   if (!figures.ok) return figures;
-  const { runways, fields, beaches, least_m } = route.places;
+  const { runways, fields, beaches, least_m, except } = route.places;
   const kinds = { runway: runways, field: fields, beach: beaches };
   const crosswindLimit_mps = crosswindLimitOf(landing, figures.value);
   const counted: RoutePlace[] = [];
   const left: LeftOut[] = [];
   for (const place of question.places) {
-    if (!kinds[place.kind]) left.push({ place, why: "kind" });
+    if (except.includes(place.id)) left.push({ place, why: "hand" });
+    else if (!kinds[place.kind]) left.push({ place, why: "kind" });
     else if (place.length_m < least_m) left.push({ place, why: "short" });
     else {
       const wind = windProfile(question.wind, place.elevation_m);

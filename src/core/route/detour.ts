@@ -6,7 +6,8 @@
 import { BucketQueue } from "../cover/bucket-queue";
 import type { TerrainGrid } from "../earth/terrain";
 import type { RoutePlan, RoutePoint } from "../situation/route-plan";
-import { type FlightPoint, type Gap, type RouteAnswer, routeAnswer } from "./route-answer";
+import type { Gap } from "./gap";
+import { type FlightPoint, type RouteAnswer, routeAnswer } from "./route-answer";
 import { type RouteField, quarterTurn_m } from "./route-field";
 import type { RouteQuestion } from "./route-question";
 

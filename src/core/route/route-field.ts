@@ -18,6 +18,7 @@ import { type Outcome, failure, success } from "../outcome";
 import { MPS_PER_KT } from "../quantities/constants";
 import { plannedReaction_s } from "../situation/pilot-practice";
 import { type LeftOut, countedPlaces } from "./counted-places";
+import { flatGround } from "./flat-ground";
 import type { RoutePlace, RouteQuestion } from "./route-question";
 
 /** What the field is made from; the route's points and altitudes are not part of it. */
@@ -45,9 +46,6 @@ export interface RouteField {
 
 /** Pessimistic: so much of the glide's ratio, and so much wind against. Common practice. */
 const PESSIMISTIC = { ratioShare: 0.94, against_mps: 5 * MPS_PER_KT };
-/** Without terrain the ground is looked at so far about the places, in cells of a size that gives at most so many. */
-const ABOUT_M = 40_000;
-const FLAT_CELLS = 250_000;
 /** Altitudes that the glide's table holds above the highest ground. */
 const ABOVE_M = 3500;
 const HIGHEST_M = 15_000;
@@ -151,20 +149,4 @@ function heightsOf({ floor_m }: CoverGrid, ground_m: number): [number, number] {
   let highest_m = ground_m;
   for (const floor of floor_m) if (floor > highest_m && floor !== Infinity) highest_m = floor;
   return [ground_m - 100, Math.min(highest_m + ABOVE_M, HIGHEST_M)];
-}
-
-/** Flat ground about some points. */
-function flatGround(
-  points: readonly { readonly x_m: number; readonly y_m: number }[],
-  elevation_m: number,
-  origin: LatLon,
-): TerrainGrid {
-  const xs = points.map(({ x_m }) => x_m);
-  const ys = points.map(({ y_m }) => y_m);
-  const [west_m, south_m] = [Math.min(...xs) - ABOUT_M, Math.min(...ys) - ABOUT_M];
-  const [wide_m, high_m] = [Math.max(...xs) + ABOUT_M - west_m, Math.max(...ys) + ABOUT_M - south_m];
-  const cell_m = Math.max(100, Math.ceil(Math.sqrt((wide_m * high_m) / FLAT_CELLS)));
-  const [columns, rows] = [Math.ceil(wide_m / cell_m) + 1, Math.ceil(high_m / cell_m) + 1];
-  const elevations_m = new Float32Array(columns * rows).fill(elevation_m);
-  return { origin, west_m, south_m, cell_m, columns, rows, elevations_m };
 }

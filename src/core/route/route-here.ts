@@ -40,7 +40,7 @@ export interface RouteHere {
 const MOST_PLACES = 3;
 
 /** The point of a flight nearest to a distance along it. */
-export function pointAt(points: readonly FlightPoint[], distance_m: number): FlightPoint {
+export function pointAt<P extends { readonly distance_m: number }>(points: readonly P[], distance_m: number): P {
   let [low, high] = [0, points.length - 1];
   while (high - low > 1) {
     const middle = (low + high) >> 1;

@@ -128,18 +128,17 @@ export function routeProfile(
         `The wind is as fast as the aircraft: from ${route.points[line[i].leg].name} on it makes no headway.`,
         `route.points.${line[i].leg}`,
       );
-    points.push({
-      altitude_m,
-      time_s,
-      groundSpeed_mps: speed_mps,
-      phase: climbs ? "climb" : tooHigh ? "descent" : "level",
-    });
-    if (i === line.length - 1) break;
+    const here = { altitude_m, time_s, groundSpeed_mps: speed_mps };
+    if (i === line.length - 1) {
+      points.push({ ...here, phase: points[i - 1]?.phase ?? "level" });
+      break;
+    }
     const step_s = (line[i + 1].distance_m - line[i].distance_m) / speed_mps;
     time_s += step_s;
     const cap_m = Math.min(wanted_m, mostToEnd_m[i + 1]);
     if (climbs) altitude_m = Math.min(altitude_m + rate_mps * step_s, cap_m);
     else if (altitude_m > cap_m) altitude_m = Math.max(altitude_m - descent_mps * step_s, cap_m);
+    points.push({ ...here, phase: climbs ? "climb" : altitude_m < here.altitude_m ? "descent" : "level" });
   }
   return success({
     points,

@@ -12,7 +12,8 @@ import { MPS_PER_KT, M_PER_FT } from "../quantities/constants";
 import { RoutePlan, type RoutePoint } from "../situation/route-plan";
 import { countedPlaces } from "./counted-places";
 import { detours } from "./detour";
-import { type RouteAnswer, flownAs, routeAnswer } from "./route-answer";
+import { flownAs } from "./gap";
+import { type RouteAnswer, routeAnswer } from "./route-answer";
 import { type RouteField, routeField } from "./route-field";
 import { routeHere } from "./route-here";
 import { routeLine } from "./route-line";
@@ -336,9 +337,9 @@ describe("the places that count", () => {
   });
 
   it("not those of a kind or length that is left out", () => {
-    const places = { runways: true, fields: false, beaches: true, least_m: 600 };
+    const places = { runways: true, fields: false, beaches: true, least_m: 600, except: ["mossgarth"] };
     const { left } = named(withRoute(demo, { places }));
-    expect([left["dunnet-field"], left["north-spit"]]).toEqual(["kind", "short"]);
+    expect([left["dunnet-field"], left["north-spit"], left.mossgarth]).toEqual(["kind", "short", "hand"]);
   });
 });
 

@@ -33,12 +33,44 @@ export const RoutePlan = z.strictObject({
     fields: z.boolean(),
     beaches: z.boolean(),
     least_m: range(0, 5000, "A least length is 0 to 5 000 m."),
+    /** Ids of places that are left out by hand. */
+    except: z.array(z.string().min(1).max(64)).max(400, "At most 400 places are left out."),
+  }),
+  /** One engine of two, en route. */
+  oneEngine: z.strictObject({
+    /** Height wanted over the ground on the way. */
+    clearance_m: range(0, 1500, "A clearance is 0 to 1 500 m (4 920 ft); 2 000 ft is an example of a rule."),
+    /** Ground so far to either side counts. */
+    beside_m: range(0, 10_000, "Ground counts 0 to 10 km (5.4 NM) to either side."),
+    /** Taken off the gradient for the net path. */
+    decrement: range(0, 0.05, "A decrement is 0 to 5 %; 1.1 % is that of a transport with two engines."),
+    /** Ids of the alternates; none: those that are nearest to the route. */
+    alternates: z.array(z.string().min(1).max(64)).max(4, "At most 4 alternates."),
+  }),
+  /** How the climb-out may be flown, where it is asked for the way with the least time without a place. */
+  climbOut: z.strictObject({
+    /** No turn under this height over the runway. */
+    earliestTurn_m: range(30, 1000, "An earliest turn is at 30 to 1 000 m (100 to 3 280 ft); 500 ft is usual."),
+    side: z.enum(["either", "left", "right"]),
+    /** What is not flown over. */
+    avoid: z
+      .array(
+        z.strictObject({
+          name: z.string().trim().min(1, "It needs a name.").max(40, "At most 40 characters."),
+          position: LatLon,
+          radius_m: range(50, 10_000, "A radius is 50 m to 10 km."),
+        }),
+      )
+      .max(10, "At most 10 places are kept clear of."),
   }),
 });
 /** @see RoutePlan */
 export type RoutePlan = z.infer<typeof RoutePlan>;
 
-/** What a route starts from; a thousand feet overhead is common practice. */
+/**
+ * What a route starts from. A thousand feet overhead and no turn under 500 ft are common practice; 2,000 ft over the
+ * ground and 1.1 % are examples of rules: 14 CFR 121.191, 25.123 (memory).
+ */
 export const DEFAULT_ROUTE: RoutePlan = {
   points: [],
   altitude_m: 1066.8,
@@ -47,5 +79,7 @@ export const DEFAULT_ROUTE: RoutePlan = {
   descent_mps: null,
   flow_m3ph: null,
   overhead_m: 304.8,
-  places: { runways: true, fields: true, beaches: true, least_m: 250 },
+  places: { runways: true, fields: true, beaches: true, least_m: 250, except: [] },
+  oneEngine: { clearance_m: 609.6, beside_m: 2963.2, decrement: 0.011, alternates: [] },
+  climbOut: { earliestTurn_m: 152.4, side: "either", avoid: [] },
 };

@@ -42,7 +42,7 @@ export type ApproachPlan = z.infer<typeof ApproachPlan>;
  */
 export const SituationDocument = z.strictObject({
   schema: z.literal("utrimax/situation"),
-  version: z.literal(6),
+  version: z.literal(7),
   name: z.string().trim().min(1, "A situation needs a name.").max(80, "At most 80 characters."),
   aircraftId: z.string().min(1).max(64),
   mass_kg: range(50, 700_000, "A mass is between 50 kg and 700 t."),

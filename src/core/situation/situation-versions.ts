@@ -36,12 +36,24 @@ const withLoad = (old: OldDocument): OldDocument => ({ load: null, aloftAt: null
 /** Version 5 had no route. */
 const withRoute = (old: OldDocument): OldDocument => ({ route: DEFAULT_ROUTE, ...old });
 
+/** Version 6 had no alternates, no climb-out and no places that are left out by hand. */
+const withAlternates = (old: OldDocument): OldDocument => {
+  const route = z.looseObject({ places: z.unknown() }).safeParse(old.route);
+  return {
+    ...old,
+    route: route.success
+      ? completed({ ...route.data, places: completed(route.data.places, DEFAULT_ROUTE.places) }, DEFAULT_ROUTE)
+      : old.route,
+  };
+};
+
 const versions = versionedDocument("utrimax/situation", "situation", SituationDocument, [
   withDeparture,
   withOneEngine,
   nothingLeftOut,
   withLoad,
   withRoute,
+  withAlternates,
 ]);
 
 /** A situation of this or an earlier version, brought up to this one. */

@@ -1,4 +1,6 @@
 import { create } from "zustand";
+import type { DriftAnswer } from "@/core/drift/drift-answer";
+import type { DriftQuestion } from "@/core/drift/drift-question";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { Issue } from "@/core/outcome";
 import type { Detour } from "@/core/route/detour";
@@ -16,8 +18,19 @@ export interface AnsweredRoute {
   readonly took_ms: number;
 }
 
+/** The same on one engine of two. */
+export interface AnsweredDrift {
+  readonly question: DriftQuestion;
+  readonly origin: LatLon;
+  readonly answer: DriftAnswer | null;
+  readonly issue: Issue | null;
+  readonly stale: boolean;
+}
+
 interface RouteState {
   readonly route: AnsweredRoute | null;
+  /** Null for an aircraft without two engines. */
+  readonly drift: AnsweredDrift | null;
   /** What is needed at each point when less is counted on; null until it has come. */
   readonly pessimistic_m: readonly (number | null)[] | null;
   readonly detours: readonly Detour[];
@@ -31,6 +44,7 @@ interface RouteState {
 /** The answer to "where along this flight is a landing place in reach?" and what of it is looked at. */
 export const useRoute = create<RouteState>()((set) => ({
   route: null,
+  drift: null,
   pessimistic_m: null,
   detours: [],
   cursor_m: 0,

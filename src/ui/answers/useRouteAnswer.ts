@@ -1,5 +1,7 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
+import { driftQuestion } from "@/core/drift/asked-drift";
+import type { DriftQuestion } from "@/core/drift/drift-question";
 import type { LatLon } from "@/core/earth/geodesic";
 import { success } from "@/core/outcome";
 import { routeQuestion } from "@/core/route/asked-route";
@@ -18,6 +20,12 @@ interface Asked {
   readonly origin: LatLon;
 }
 
+/** The same on one engine. */
+interface AskedOfOneEngine {
+  readonly question: DriftQuestion;
+  readonly origin: LatLon;
+}
+
 const aboutAircraft = ({ question }: Asked) => JSON.stringify(question.aircraft);
 
 const flight = asking(
@@ -26,6 +34,11 @@ const flight = asking(
   aboutAircraft,
 );
 const pessimistic = asking("cover", (core, { question, origin }: Asked) => core.routePessimistic(question, origin));
+const oneEngine = asking(
+  "cover",
+  (core, { question, origin }: AskedOfOneEngine) => core.oneEngine(question, origin),
+  ({ question }) => JSON.stringify(question.aircraft),
+);
 const round = asking("cover", (core, { question, origin }: Asked) => core.routeDetours(question, origin));
 
 flight.subscribe(() => {
@@ -41,6 +54,10 @@ flight.subscribe(() => {
       took_ms: value?.took_ms ?? 0,
     },
   });
+});
+oneEngine.subscribe(() => {
+  const { question: asked, value, issue, stale } = oneEngine.get();
+  useRoute.getState().set({ drift: asked ? { ...asked, answer: value, issue, stale } : null });
 });
 pessimistic.subscribe(() => {
   const { value, stale } = pessimistic.get();
@@ -68,6 +85,22 @@ function useRouteQuestion(): RouteQuestion | null {
   );
 }
 
+/** The same on one engine, for an aeroplane with two. */
+function useOneEngineQuestion(): AskedOfOneEngine | null {
+  const situation = useSituation((state) => state.current);
+  const { document } = useAircraft();
+  const places = useNearPlaces();
+  const origin = usePlaneOrigin();
+  const asked = situation.route.points.length > 1 && document.asymmetric !== null;
+  const question = useMemo(
+    () => (asked ? driftQuestion(situation, document, places) : null),
+    [asked, situation, document, places],
+  );
+  const key = JSON.stringify([question, origin]);
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  return useMemo(() => question && { question, origin }, [key]);
+}
+
 /** The same a while later, unless it is wanted at once. */
 function useRested<T>(now: T, atOnce: boolean): T | null {
   const [rested, setRested] = useState<T | null>(null);
@@ -89,6 +122,7 @@ export function useRouteAnswer(): void {
   const asked = useMemo(() => question && { question, origin }, [key]);
   const rested = useRested(asked, open);
   useKept(flight, rested);
+  useKept(oneEngine, useRested(useOneEngineQuestion(), open));
   useKept(pessimistic, open ? rested : null);
   useKept(round, open ? rested : null);
   const situationId = useSituation((state) => state.id);

@@ -26,3 +26,11 @@ export function workingOfRoute(distance_m: number): WorkingSource {
     ask: async (core) => (asked ? core.routeWorking(asked.question, asked.origin, distance_m) : GONE),
   };
 }
+
+/** How the height in hand of a way on one engine comes about. */
+export function workingOfOneEngine(distance_m: number, index: number): WorkingSource {
+  const asked = useRoute.getState().drift;
+  return {
+    ask: async (core) => (asked ? core.oneEngineWorking(asked.question, asked.origin, distance_m, index) : GONE),
+  };
+}

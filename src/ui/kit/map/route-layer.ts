@@ -21,6 +21,10 @@ export interface RouteDrawing {
   /** The cursor, and the way from there to a place. */
   readonly cursor: (PlanePoint & { readonly track_rad: number; readonly label: string }) | null;
   readonly way: readonly PlanePoint[];
+  /** Ways that one could fly from the cursor, with what is said of each. */
+  readonly options: readonly { readonly points: readonly PlanePoint[]; readonly label: string }[];
+  /** Points of the flight that are named. */
+  readonly named: readonly (PlanePoint & { readonly track_rad: number; readonly label: string })[];
 }
 
 /** A route on a map: drawn, dragged, points put in between. */
@@ -74,6 +78,24 @@ export function routeLayers(palette: MapPalette): RouteLayers {
           return line(harbour, 2.6, [9, 6]);
         case "detour-label":
           return new Style({ text: text(label, harbour, 600, 12, 16), zIndex: 4 });
+        case "option":
+          return line(ink, 1.8, [6, 5]);
+        case "option-label":
+          return new Style({ text: text(label, ink, 600, 10, 14), zIndex: 6 });
+        // Two strokes across the way.
+        case "named":
+          return new Style({
+            image: new RegularShape({
+              points: 2,
+              radius: 11,
+              rotation: feature.get("track_rad") + Math.PI / 2,
+              rotateWithView: true,
+              stroke: new Stroke({ color: pine, width: 4 }),
+              declutterMode: "none",
+            }),
+            text: text(label, pine, 600, -16, 2),
+            zIndex: 7,
+          });
         case "way":
           return line(pine, 2.4);
         case "cursor":
@@ -111,7 +133,7 @@ export function routeLayers(palette: MapPalette): RouteLayers {
   let moving = false;
   return {
     layers: [upper, lower],
-    show: ({ points, gaps, detours, cursor, way }) => {
+    show: ({ points, gaps, detours, cursor, way, options, named }) => {
       // While a point is dragged the map is ahead of what it told.
       if (!moving) {
         route.clear(true);
@@ -132,6 +154,10 @@ export function routeLayers(palette: MapPalette): RouteLayers {
       marks.addFeatures([
         ...labelled("gap", gaps),
         ...labelled("detour", detours),
+        ...labelled("option", options),
+        ...named.map((point) =>
+          feature("named", new Point(at(point)), { label: point.label, track_rad: point.track_rad }),
+        ),
         ...(way.length > 1 ? [feature("way", new LineString(way.map(at)))] : []),
         ...points.map((point) => feature("point", new Point(at(point)), { label: point.name })),
         ...(cursor

@@ -1,11 +1,21 @@
 "use client";
 import dynamic from "next/dynamic";
 import { useMemo } from "react";
+import { localPlane } from "@/core/earth/local-plane";
 import type { RouteAnswer } from "@/core/route/route-answer";
-import { useRoute } from "@/ui/answers/route-store";
-import { useSituation } from "@/ui/situation/situation-store";
+import type { RouteHere } from "@/core/route/route-here";
+import { type AnsweredRoute, useRoute } from "@/ui/answers/route-store";
+import { askCore } from "@/ui/kit/lanes/lanes";
+import type { RouteDrawing } from "@/ui/kit/map/route-layer";
+import { useFormat } from "@/ui/kit/units/units-store";
+import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
+import { Legend } from "./Legend";
 import { ProfileChart } from "./ProfileChart";
+import type { ReachImage } from "./RouteMap";
+import { cursorDrawing, gapDrawings } from "./route-drawing";
+import { minutes } from "./route-headline";
 import { useRouteHere } from "./useRouteHere";
+import { useRouteNames } from "./useRouteNames";
 
 const RouteMap = dynamic(() => import("./RouteMap").then((module) => module.RouteMap), {
   ssr: false,
@@ -16,9 +26,26 @@ const RouteMap = dynamic(() => import("./RouteMap").then((module) => module.Rout
 export function CoverView() {
   const route = useRoute((state) => state.route);
   const here = useRouteHere();
+  const drawing = useDrawing(here);
+  const origin = usePlaneOrigin();
+  const format = useFormat();
+  const answered = route?.origin === origin && route.answer ? route : null;
+  const reach = useMemo(() => reachOf(answered), [answered]);
   return (
     <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_minmax(190px,36%)]">
-      <RouteMap here={here} />
+      <RouteMap
+        reach={reach}
+        drawing={drawing}
+        wind={windAt(here)}
+        legend={
+          answered && (
+            <Legend tone="pine">
+              in reach from {format("height", answered.question.route.altitude_m)}, place by place
+              {answered.stale && <span role="status">, computing …</span>}
+            </Legend>
+          )
+        }
+      />
       {route?.answer ? (
         <Profile answer={route.answer} />
       ) : (
@@ -33,14 +60,74 @@ export function CoverView() {
   );
 }
 
+/** The image of what is in reach; what was there stays until the newest has come, but not over a refusal. */
+function reachOf(answered: AnsweredRoute | null): ReachImage | null | undefined {
+  if (!answered) return null;
+  if (answered.stale) return undefined;
+  const { question, origin } = answered;
+  return (view, { pine }) =>
+    askCore("cover", (core) => core.coverImage(question, origin, question.route.altitude_m, view, pine));
+}
+
+/** What lies over the map: gaps, ways round, the cursor with the way to its best place. */
+function useDrawing(here: RouteHere | null): Omit<RouteDrawing, "points"> {
+  const answered = useRoute((state) => state.route);
+  const detours = useRoute((state) => state.detours);
+  const origin = usePlaneOrigin();
+  const format = useFormat();
+  return useMemo(() => {
+    const answer = answered?.origin === origin ? answered.answer : null;
+    const plane = localPlane(origin);
+    return {
+      gaps: gapDrawings(answer, format),
+      detours: detours.map(({ points, extra_s }) => ({
+        points: points.map(({ position }) => plane.toPlane(position)),
+        label: `+${minutes(extra_s)}, no gap`,
+      })),
+      cursor: here && cursorDrawing(here.point, format),
+      way: here?.way ?? [],
+      options: [],
+      named: [],
+    };
+  }, [answered, detours, origin, here, format]);
+}
+
+function windAt(here: RouteHere | null) {
+  if (!here) return null;
+  const { ground_m, altitude_m, track_rad } = here.point;
+  return { ground_m: Math.max(0, ground_m ?? 0), altitude_m, heading_rad: track_rad };
+}
+
 function Profile({ answer }: { answer: RouteAnswer }) {
-  const points = useSituation((state) => state.current.route.points);
-  const names = useMemo(() => {
-    const last = answer.points[answer.points.length - 1];
-    return points.flatMap(({ name }, i) => {
-      const point = i === points.length - 1 ? last : answer.points.find(({ leg }) => leg === i);
-      return point ? [{ name, distance_m: point.distance_m }] : [];
-    });
-  }, [points, answer]);
-  return <ProfileChart answer={answer} names={names} />;
+  const names = useRouteNames(answer.points);
+  const pessimistic_m = useRoute((state) => state.pessimistic_m);
+  const { points } = answer;
+  const lines = useMemo(
+    () =>
+      pessimistic_m?.length === points.length
+        ? [
+            {
+              name: "pessimistic",
+              colour: "var(--ochre)",
+              dash: "5 4",
+              points: points.map(({ distance_m }, i) => ({ distance_m, altitude_m: pessimistic_m[i] })),
+            },
+          ]
+        : [],
+    [pessimistic_m, points],
+  );
+  return (
+    <ProfileChart
+      points={points}
+      gaps={answer.gaps}
+      stretches={answer.stretches}
+      places={answer.places}
+      length_m={answer.length_m}
+      names={names}
+      words={{ none: "no place", needed: "cover" }}
+      lines={lines}
+      levels={[]}
+      marks={[]}
+    />
+  );
 }

@@ -8,15 +8,18 @@ import { StageView } from "@/ui/kit/page/StageTabs";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import { CoverView } from "./CoverView";
+import { OneEngineAccount } from "./OneEngineAccount";
+import { OneEngineView } from "./OneEngineView";
 import { PlacesView } from "./PlacesView";
 import { PointsView } from "./PointsView";
 import { RouteAccount } from "./RouteAccount";
 import { RouteExport } from "./RouteExport";
 import { RoutePlanEditor } from "./RoutePlanEditor";
 
-const VIEWS = ["cover", "points", "places"] as const;
+const VIEWS = ["cover", "one-engine", "points", "places"] as const;
 const QUESTIONS = {
   cover: "Where along this flight is a landing place in reach?",
+  "one-engine": "Where along this flight does one engine carry me?",
   points: "Where does this flight lead, and how high?",
   places: "Which places count, and how are they known?",
 };
@@ -27,7 +30,13 @@ const CAUTIONS = [
   "Wind over hills sinks and rises: the glide is that of still air in it.",
 ];
 
-const ALL_OUT = "Held against the glide with all engines stopped. What one engine still does: see Engine out.";
+const ALL_OUT = "Held against the glide with all engines stopped. What one engine still does: see One engine.";
+
+const ONE_ENGINE_CAUTIONS = [
+  "Estimate for planning. The flight manual, local rules and your instructor come first.",
+  "Height over the ground on the way and the net gradient are examples of rules. Yours come first.",
+  "Figures for everything mended, no turbulence, no ice.",
+];
 
 /** A flight held against the places beside it. */
 export function EnRouteStage() {
@@ -39,10 +48,12 @@ export function EnRouteStage() {
     useRoute.setState({ open: true });
     return () => useRoute.setState({ open: false });
   }, []);
-  const shown = planned ? view : "points";
+  const twin = document.asymmetric !== null;
+  const shown = !planned ? "points" : view === "one-engine" && !twin ? "cover" : view;
   const views: Record<string, string> = planned
-    ? { cover: "Cover", points: "Points", places: "Places" }
+    ? { cover: "Cover", ...(twin ? { "one-engine": "One engine" } : {}), points: "Points", places: "Places" }
     : { points: "Points" };
+  const cautions = document.engines.count > 1 ? [ALL_OUT, ...CAUTIONS] : CAUTIONS;
   return (
     <StageFrame
       label="En route"
@@ -67,14 +78,19 @@ export function EnRouteStage() {
       }
       aside={
         <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledgers">
-          <RouteAccount />
-          <Cautions texts={document.engines.count > 1 ? [ALL_OUT, ...CAUTIONS] : CAUTIONS} />
+          {shown === "one-engine" ? <OneEngineAccount /> : <RouteAccount />}
+          <Cautions texts={shown === "one-engine" ? ONE_ENGINE_CAUTIONS : cautions} />
         </aside>
       }
     >
       {planned && (
         <StageView value="cover">
           <CoverView />
+        </StageView>
+      )}
+      {planned && twin && (
+        <StageView value="one-engine">
+          <OneEngineView />
         </StageView>
       )}
       <StageView value="points">

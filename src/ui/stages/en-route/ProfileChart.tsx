@@ -2,7 +2,7 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import { M_PER_NMI } from "@/core/quantities/constants";
-import type { FlightPoint, RouteAnswer } from "@/core/route/route-answer";
+import type { Gap, Stretch } from "@/core/route/gap";
 import { moveCursor, useRoute } from "@/ui/answers/route-store";
 import { marksBetween } from "@/ui/kit/ledger/ledger-layout";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
@@ -10,25 +10,55 @@ import { shortInWords } from "./route-words";
 import { ShortHatch } from "@/ui/kit/ledger/Hatch";
 
 /** Room about the drawing, px. */
-const ROOM = { left: 46, right: 14, top: 24, ribbon: 20, bottom: 20 };
+const ROOM = { left: 46, right: 14, top: 42, ribbon: 20, bottom: 20 };
 /** A key moves the cursor by this, ten times that with Shift. */
 const STEP_M = M_PER_NMI / 2;
 /** Width of a letter of a name, px. */
 const LETTER_PX = 7;
+/** Writing that lies over lines. */
+const CASED = { stroke: "var(--sheet)", strokeWidth: 4, paintOrder: "stroke" } as const;
 /** Altitudes above all lines that still are drawn. */
 const HEADROOM = 1.08;
 
+/** A point of the flight, as far as it is drawn. */
+export interface DrawnPoint {
+  readonly distance_m: number;
+  readonly altitude_m: number;
+  readonly cover_m: number | null;
+  readonly ground_m: number | null;
+}
+
+/** A line besides plan and cover. */
+export interface DrawnLine {
+  readonly name: string;
+  readonly colour: string;
+  readonly dash: string;
+  readonly points: readonly { readonly distance_m: number; readonly altitude_m: number | null }[];
+}
+
 interface Props {
-  readonly answer: RouteAnswer;
+  readonly points: readonly DrawnPoint[];
+  readonly gaps: readonly Gap[];
+  readonly stretches: readonly Stretch[];
+  readonly places: readonly { readonly name: string }[];
+  readonly length_m: number;
+  /** Points that the route leads over. */
   readonly names: readonly { readonly name: string; readonly distance_m: number }[];
+  /** What a stretch without a place is called, and the line of what is needed. */
+  readonly words: { readonly none: string; readonly needed: string };
+  readonly lines: readonly DrawnLine[];
+  /** Altitudes that hold all along. */
+  readonly levels: readonly { readonly name: string; readonly altitude_m: number }[];
+  /** Places along the flight. */
+  readonly marks: readonly { readonly name: string; readonly distance_m: number }[];
 }
 
 /** Ground, plan and cover along the flight, which place holds which part, and the cursor. */
-export function ProfileChart({ answer, names }: Props) {
+export function ProfileChart(props: Props) {
+  const { points, gaps, stretches, places, length_m, names, words, lines, levels } = props;
   const box = useRef<HTMLDivElement>(null);
   const [{ width, height }, setSize] = useState({ width: 740, height: 220 });
   const cursor_m = useRoute((state) => state.cursor_m);
-  const pessimistic_m = useRoute((state) => state.pessimistic_m);
   const unit = useUnits((state) => state.units.height);
   const far = useUnits((state) => state.units.distance);
   const format = useFormat();
@@ -40,41 +70,38 @@ export function ProfileChart({ answer, names }: Props) {
     observer.observe(box.current);
     return () => observer.disconnect();
   }, []);
-  const { points, gaps, stretches, places, length_m } = answer;
-  const worse = pessimistic_m?.length === points.length ? pessimistic_m : null;
   const top_m =
     HEADROOM *
     Math.max(
       ...points.map(({ altitude_m, cover_m, ground_m }) => Math.max(altitude_m, cover_m ?? 0, ground_m ?? 0)),
-      ...(worse ?? []).map((cover_m) => cover_m ?? 0),
+      ...lines.flatMap((line) => line.points.map(({ altitude_m }) => altitude_m ?? 0)),
     );
   const low_m = Math.min(0, ...points.map(({ ground_m }) => ground_m ?? 0));
   const bottom = height - ROOM.bottom - ROOM.ribbon;
   const x = (distance_m: number) => ROOM.left + (distance_m / length_m) * (width - ROOM.left - ROOM.right);
   const y = (altitude_m: number) => bottom - ((altitude_m - low_m) / (top_m - low_m)) * (bottom - ROOM.top);
-  const path = (of: (point: FlightPoint, i: number) => number | null) => {
+  const path = (line: DrawnLine["points"]) => {
     let open = false;
-    return points
-      .map((point, i) => {
-        const altitude_m = of(point, i);
+    return line
+      .map(({ distance_m, altitude_m }) => {
         if (altitude_m === null) {
           open = false;
           return "";
         }
         const command = open ? "L" : "M";
         open = true;
-        return `${command}${x(point.distance_m).toFixed(1)} ${y(altitude_m).toFixed(1)}`;
+        return `${command}${x(distance_m).toFixed(1)} ${y(altitude_m).toFixed(1)}`;
       })
       .join("");
   };
   const area = (
     from_m: number,
     to_m: number,
-    upper: (point: FlightPoint) => number,
-    lower: (point: FlightPoint) => number,
+    upper: (point: DrawnPoint) => number,
+    lower: (point: DrawnPoint) => number,
   ) => {
     const within = points.filter(({ distance_m }) => distance_m >= from_m && distance_m <= to_m);
-    const spot = (of: (point: FlightPoint) => number) => (point: FlightPoint) =>
+    const spot = (of: (point: DrawnPoint) => number) => (point: DrawnPoint) =>
       `${x(point.distance_m).toFixed(1)} ${y(of(point)).toFixed(1)}`;
     return within.length < 2
       ? ""
@@ -191,21 +218,53 @@ export function ProfileChart({ answer, names }: Props) {
             {name}
           </text>
         ))}
-        {worse && (
-          <path
-            d={path((_, i) => worse[i])}
-            fill="none"
-            stroke="var(--ochre)"
-            strokeWidth="1.6"
-            strokeDasharray="5 4"
-          />
-        )}
-        <path d={path(({ cover_m }) => cover_m)} fill="none" stroke="var(--pine)" strokeWidth="2" />
-        <path d={path(({ altitude_m }) => altitude_m)} fill="none" stroke="var(--harbour)" strokeWidth="2.4" />
-        {gaps.map((gap) => (
+        {levels
+          .filter(({ altitude_m }) => altitude_m > low_m && altitude_m < top_m)
+          .map(({ name, altitude_m }) => (
+            <g key={name}>
+              <line
+                x1={ROOM.left}
+                x2={width - ROOM.right}
+                y1={y(altitude_m)}
+                y2={y(altitude_m)}
+                stroke="var(--ink2)"
+                strokeDasharray="1 4"
+              />
+              <text x={ROOM.left + 4} y={y(altitude_m) - 4} fontSize="12" fill="var(--ink2)" {...CASED}>
+                {name} {formatNumber(Math.floor(fromSi("height", unit, altitude_m) / 10) * 10)}
+              </text>
+            </g>
+          ))}
+        {props.marks.map(({ name, distance_m }) => (
+          <g key={name}>
+            <line
+              x1={x(distance_m)}
+              x2={x(distance_m)}
+              y1={ROOM.top}
+              y2={bottom}
+              stroke="var(--pine)"
+              strokeWidth="1.6"
+              strokeDasharray="8 3 2 3"
+            />
+            <text x={x(distance_m) + 5} y={bottom - 6} fontSize="12" fill="var(--pine)" {...CASED}>
+              {name}
+            </text>
+          </g>
+        ))}
+        {lines.map(({ name, colour, dash, points: line }) => (
+          <path key={name} d={path(line)} fill="none" stroke={colour} strokeWidth="1.6" strokeDasharray={dash} />
+        ))}
+        <path
+          d={path(points.map(({ distance_m, cover_m }) => ({ distance_m, altitude_m: cover_m })))}
+          fill="none"
+          stroke="var(--pine)"
+          strokeWidth="2"
+        />
+        <path d={path(points)} fill="none" stroke="var(--harbour)" strokeWidth="2.4" />
+        {gapLabels(gaps, x, (gap) => shortInWords(gap, format)).map(({ gap, label, middle }) => (
           <text
             key={gap.from_m}
-            x={Math.min(Math.max(x(gap.worstAt_m), ROOM.left + 60), width - ROOM.right - 60)}
+            x={Math.min(Math.max(middle, ROOM.left + 60), width - ROOM.right - 60)}
             y={Math.max(
               ROOM.top + 10,
               y(points.find(({ distance_m }) => distance_m >= gap.worstAt_m)?.cover_m ?? top_m) - 6,
@@ -214,14 +273,12 @@ export function ProfileChart({ answer, names }: Props) {
             fontWeight="700"
             textAnchor="middle"
             fill="var(--brick)"
-            stroke="var(--sheet)"
-            strokeWidth="4"
-            paintOrder="stroke"
+            {...CASED}
           >
-            {shortInWords(gap, format)}
+            {label}
           </text>
         ))}
-        <Ribbon answer={answer} x={x} top={bottom + 3} />
+        <Ribbon stretches={stretches} places={places} none={words.none} x={x} top={bottom + 3} />
         {farMarks.map((mark) => (
           <text
             key={mark}
@@ -256,16 +313,20 @@ export function ProfileChart({ answer, names }: Props) {
           <circle cx={x(here.distance_m)} cy={y(here.cover_m)} r="3.5" fill="var(--pine)" stroke="var(--sheet)" />
         )}
       </svg>
-      <p className="pointer-events-none absolute top-5 right-4 flex gap-3 text-[12.5px]">
+      <p className="pointer-events-none absolute top-5 right-4 flex gap-3 rounded bg-sheet/85 px-1 text-[12.5px]">
         <span className="text-harbour">planned</span>
-        <span className="text-pine">cover</span>
-        {worse && <span className="text-ochre">pessimistic</span>}
+        <span className="text-pine">{words.needed}</span>
+        {lines.map(({ name, colour }) => (
+          <span key={name} style={{ color: colour }}>
+            {name}
+          </span>
+        ))}
       </p>
       <p className="sr-only">
         {stretches
           .map(
             ({ place, from_m, to_m }) =>
-              `${place < 0 ? "no place" : places[place].name} from ${format("distance", from_m)} to ${format("distance", to_m)}`,
+              `${place < 0 ? words.none : places[place].name} from ${format("distance", from_m)} to ${format("distance", to_m)}`,
           )
           .join("; ")}
       </p>
@@ -289,19 +350,38 @@ function namesWithRoom(
   });
 }
 
+/** What is said of the gaps, the worst first; what would write over another is left out. */
+function gapLabels(
+  gaps: readonly Gap[],
+  x: (distance_m: number) => number,
+  label: (gap: Gap) => string,
+): { gap: Gap; label: string; middle: number }[] {
+  const kept: { gap: Gap; label: string; middle: number }[] = [];
+  for (const gap of [...gaps].sort((a, b) => (b.short_m ?? Infinity) - (a.short_m ?? Infinity))) {
+    const text = label(gap);
+    const middle = x(gap.worstAt_m);
+    const clear = (other: { label: string; middle: number }) =>
+      Math.abs(other.middle - middle) > ((other.label.length + text.length) / 2) * LETTER_PX + 8;
+    if (kept.every(clear)) kept.push({ gap, label: text, middle });
+  }
+  return kept;
+}
+
 /** Which place holds which part of the flight. */
 function Ribbon({
-  answer: { stretches, places },
+  stretches,
+  places,
+  none,
   x,
   top,
-}: {
-  answer: RouteAnswer;
+}: Pick<Props, "stretches" | "places"> & {
+  none: string;
   x: (distance_m: number) => number;
   top: number;
 }) {
   return stretches.map(({ place, from_m, to_m }) => {
     const [left, wide] = [x(from_m), x(to_m) - x(from_m)];
-    const name = place < 0 ? "no place" : places[place].name;
+    const name = place < 0 ? none : places[place].name;
     return (
       <g key={from_m}>
         <rect

@@ -1,6 +1,6 @@
 "use client";
 import type { RouteHere } from "@/core/route/route-here";
-import { flownAs } from "@/core/route/route-answer";
+import { flownAs } from "@/core/route/gap";
 import { formatClock } from "@/core/quantities/clock";
 import { type AnsweredRoute, useRoute } from "@/ui/answers/route-store";
 import { useHeight } from "@/ui/kit/ledger/useHeight";

@@ -1,12 +1,10 @@
 "use client";
 import ImageLayer from "ol/layer/Image";
 import type ImageSource from "ol/source/Image";
-import { useEffect, useMemo, useRef, useState } from "react";
-import { type PlanePoint, localPlane } from "@/core/earth/local-plane";
-import type { RouteHere } from "@/core/route/route-here";
+import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
+import { localPlane } from "@/core/earth/local-plane";
 import { moveCursor, useRoute } from "@/ui/answers/route-store";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
-import { askCore } from "@/ui/kit/lanes/lanes";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { ScaleBar } from "@/ui/kit/map/ScaleBar";
 import { type BaseMap, baseMap } from "@/ui/kit/map/base-map";
@@ -14,16 +12,14 @@ import { drawnSource } from "@/ui/kit/map/drawn-source";
 import { mapPalette } from "@/ui/kit/map/map-palette";
 import { reliefSource } from "@/ui/kit/map/relief-source";
 import { zoomByKey } from "@/ui/kit/map/zoom-key";
-import { type RouteLayers, routeLayers } from "@/ui/kit/map/route-layer";
-import { useFormat } from "@/ui/kit/units/units-store";
+import { type RouteDrawing, type RouteLayers, routeLayers } from "@/ui/kit/map/route-layer";
 import { MapBackground } from "@/ui/library/MapBackground";
 import { WindSign } from "@/ui/situation/map/WindSign";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
+import type { ReliefView } from "@/workers/relief";
 import { movedPoints } from "./route-change";
-import { minutes } from "./route-headline";
-import { gapLabel } from "./route-words";
 
 interface Drawn extends BaseMap {
   readonly cover: ImageLayer<ImageSource>;
@@ -38,22 +34,34 @@ const rgb = (colour: string): [number, number, number] => {
   return hex ? [parseInt(hex[1], 16), parseInt(hex[2], 16), parseInt(hex[3], 16)] : [46, 125, 91];
 };
 
-/** The flight over what is in reach from its altitude, place by place. */
-export function RouteMap({ here }: { here: RouteHere | null }) {
+/** Inks of what is drawn over the ground. */
+export type Inks = Record<"pine" | "brick", readonly [number, number, number]>;
+
+/** An image of what is in reach, for what is in view. */
+export type ReachImage = (view: ReliefView, inks: Inks) => Promise<ImageBitmap | null>;
+
+interface Props {
+  /** Null draws none; undefined leaves the one that is there. */
+  readonly reach: ReachImage | null | undefined;
+  readonly drawing: Omit<RouteDrawing, "points">;
+  /** Where the aircraft is at the cursor, for the wind's sign. */
+  readonly wind: { readonly ground_m: number; readonly altitude_m: number; readonly heading_rad: number } | null;
+  /** What is said of the image. */
+  readonly legend: ReactNode;
+}
+
+/** The flight over what is in reach along it. */
+export function RouteMap({ reach, drawing, wind, legend }: Props) {
   const element = useRef<HTMLDivElement>(null);
   const near = useNearPlaces();
   const origin = usePlaneOrigin();
   const plane = useMemo(() => localPlane(origin), [origin]);
-  const answered = useRoute((state) => state.route);
-  const detours = useRoute((state) => state.detours);
   const points = useSituation((state) => state.current.route.points);
   const situationId = useSituation((state) => state.id);
   const terrain = useTerrain((state) => state.grid);
   const appearance = useAppearance();
-  const format = useFormat();
   const [drawn, setDrawn] = useState<Drawn | null>(null);
   const [resolution_m, setResolution] = useState(60);
-  const answer = answered?.origin === origin ? answered.answer : null;
 
   useEffect(() => {
     if (!element.current) return;
@@ -110,40 +118,17 @@ export function RouteMap({ here }: { here: RouteHere | null }) {
   }, [drawn, terrain]);
 
   useEffect(() => {
-    if (!drawn) return;
-    // What was in reach before a refusal is not any more.
-    if (!answer || !answered) return drawn.cover.setSource(null);
-    if (answered.stale) return;
-    const { question } = answered;
-    const ink = rgb(drawn.palette.of("pine"));
-    drawn.cover.setSource(
-      drawnSource((view) =>
-        askCore("cover", (core) => core.coverImage(question, origin, question.route.altitude_m, view, ink)),
-      ),
-    );
-  }, [drawn, answer, answered, origin]);
+    if (!drawn || reach === undefined) return;
+    const inks = { pine: rgb(drawn.palette.of("pine")), brick: rgb(drawn.palette.of("brick")) };
+    drawn.cover.setSource(reach && drawnSource((view) => reach(view, inks)));
+  }, [drawn, reach]);
 
   useEffect(() => {
-    if (!drawn) return;
-    const flown = answer?.points ?? [];
-    const part = (from_m: number, to_m: number): PlanePoint[] =>
-      flown.filter(({ distance_m }) => distance_m >= from_m && distance_m <= to_m);
-    drawn.route.show({
+    drawn?.route.show({
+      ...drawing,
       points: points.map(({ name, position }) => ({ name, ...plane.toPlane(position) })),
-      gaps: (answer?.gaps ?? []).map((gap) => ({ points: part(gap.from_m, gap.to_m), label: gapLabel(gap, format) })),
-      detours: detours.map(({ points: round, extra_s }) => ({
-        points: round.map(({ position }) => plane.toPlane(position)),
-        label: `+${minutes(extra_s)}, no gap`,
-      })),
-      cursor: here && {
-        x_m: here.point.x_m,
-        y_m: here.point.y_m,
-        track_rad: here.point.track_rad,
-        label: `here, ${format("height", here.point.altitude_m)}`,
-      },
-      way: here?.way ?? [],
     });
-  }, [drawn, answer, detours, points, plane, here, format]);
+  }, [drawn, drawing, points, plane]);
 
   return (
     <div className="relative min-h-0">
@@ -156,25 +141,13 @@ export function RouteMap({ here }: { here: RouteHere | null }) {
         aria-label="Map of the route. Plus and minus change its scale. The profile, the ledger and the table of points say the same in words; points are moved in the table."
         onKeyDown={(event) => zoomByKey(event, drawn?.map)}
       />
-      {answer && answered && (
-        <p className="pointer-events-none absolute top-7 left-3 flex w-fit items-center gap-2 rounded bg-sheet/85 px-2 text-[13px]">
-          <svg width="26" height="14" aria-hidden="true">
-            <rect x="1" y="1" width="24" height="12" fill="none" stroke="var(--pine)" strokeWidth="2" />
-            <path d="M4 12 10 2M11 12 17 2M18 12 24 2" stroke="var(--pine)" strokeWidth="1" />
-          </svg>
-          in reach from {format("height", answered.question.route.altitude_m)}, place by place
-          {answered.stale && <span role="status">, computing …</span>}
-        </p>
-      )}
+      <div className="pointer-events-none absolute top-7 left-3 flex flex-col gap-1 text-[13px]">{legend}</div>
       <div className="pointer-events-none absolute bottom-2 left-3">
         <ScaleBar resolution_m={resolution_m} />
       </div>
       <MapBackground map={drawn} />
-      {here && (
-        <WindSign
-          ground_m={Math.max(0, here.point.ground_m ?? 0)}
-          at={{ altitude_m: here.point.altitude_m, heading_rad: here.point.track_rad }}
-        />
+      {wind && (
+        <WindSign ground_m={wind.ground_m} at={{ altitude_m: wind.altitude_m, heading_rad: wind.heading_rad }} />
       )}
     </div>
   );

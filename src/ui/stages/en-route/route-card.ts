@@ -1,6 +1,7 @@
 // What the card of a flight says.
 import type { Detour } from "@/core/route/detour";
-import type { Gap, RouteAnswer, Stretch } from "@/core/route/route-answer";
+import type { Gap, Stretch } from "@/core/route/gap";
+import type { RouteAnswer } from "@/core/route/route-answer";
 import type { RoutePlan } from "@/core/situation/route-plan";
 import type { Format } from "@/ui/kit/units/units-store";
 import type { RouteCardContent } from "./RouteCardPdf";

@@ -17,6 +17,12 @@ export function withoutPlace({ gaps }: Pick<RouteAnswer, "gaps">): string {
   return minutes(sum_s);
 }
 
+/** What the spine says of a flight on one engine. */
+export function oneEngineHeadline(answer: Pick<RouteAnswer, "gaps">): Headline {
+  if (answer.gaps.length === 0) return { text: "a way all along", tone: "text-pine" };
+  return { text: `${withoutPlace(answer)} no way`, tone: "text-brick" };
+}
+
 /** What the spine says. */
 export function routeHeadline(answer: Pick<RouteAnswer, "gaps">): Headline {
   if (answer.gaps.length === 0) return { text: "a place all the way", tone: "text-pine" };

@@ -3,7 +3,8 @@ import { oClock, threeFigures } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import type { LeftOut } from "@/core/route/counted-places";
 import type { Detour } from "@/core/route/detour";
-import type { Closing, Gap, RouteAnswer } from "@/core/route/route-answer";
+import type { Closing, Gap } from "@/core/route/gap";
+import type { RouteAnswer } from "@/core/route/route-answer";
 import type { PlaceHere, RouteHere } from "@/core/route/route-here";
 import type { RoutePlace } from "@/core/route/route-question";
 import type { Format } from "@/ui/kit/units/units-store";
@@ -114,6 +115,7 @@ export function gapInWords(
 
 /** Why a place does not count. */
 export const WHY_LEFT_OUT: Record<LeftOut["why"], string> = {
+  hand: "left out by hand",
   kind: "left out by the route plan",
   short: "shorter than the route plan asks for",
   "too-short": "too short for this aircraft by the landing plan",

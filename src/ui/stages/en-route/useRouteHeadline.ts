@@ -2,13 +2,15 @@
 import { useRoute } from "@/ui/answers/route-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import type { Headline } from "../stage-face";
-import { routeHeadline } from "./route-headline";
+import { oneEngineHeadline, routeHeadline } from "./route-headline";
 
-/** Minutes without a place. */
+/** Minutes without a place; with two engines, without a way on one. */
 export function useRouteHeadline(): Headline | undefined {
   const route = useRoute((state) => state.route);
+  const drift = useRoute((state) => state.drift);
   const planned = useSituation((state) => state.current.route.points.length > 1);
   if (!planned) return { text: "no route" };
+  if (drift?.answer) return oneEngineHeadline(drift.answer);
   if (route?.issue) return { text: "no answer", tone: "text-brick" };
   return route?.answer ? routeHeadline(route.answer) : undefined;
 }

@@ -1,0 +1,215 @@
+"use client";
+import type { ReactNode } from "react";
+import { fromSi, toSi } from "@/core/quantities/units";
+import { ReserveHatch, ShortHatch } from "@/ui/kit/ledger/Hatch";
+import { markLabel, marksBetween } from "@/ui/kit/ledger/ledger-layout";
+import { useUnits } from "@/ui/kit/units/units-store";
+
+const WIDE = 58;
+const GAP = 7;
+const LEFT = 44;
+const TOP = 8;
+/** Of a block that is hatched as what is wanted and not spent. */
+export const WANTED = "url(#hatch-wanted-route)";
+
+/** A height that is spent, from the top down. */
+export interface Block {
+  readonly name: string;
+  readonly height_m: number;
+  readonly fill: string;
+}
+
+/** One account: from an altitude down to the ground. */
+export interface Column {
+  readonly id: string;
+  readonly name: string;
+  readonly title: string;
+  /** Lines under the name. */
+  readonly notes: readonly string[];
+  readonly blocks: readonly Block[];
+  readonly margin_m: number;
+  /** Where the account ends. */
+  readonly ground_m: number;
+  /** What is in hand, as a figure with its working. */
+  readonly figure: ReactNode;
+}
+
+/** Accounts side by side to one scale, from the altitude down to the ground. */
+export function LedgerColumns({
+  columns,
+  altitude_m,
+  height,
+  label,
+}: {
+  columns: readonly Column[];
+  altitude_m: number;
+  height: number;
+  label: string;
+}) {
+  const unit = useUnits((state) => state.units.height);
+  const bottom = height - 78;
+  const low_m = Math.min(0, ...columns.map(({ ground_m, margin_m }) => ground_m + Math.min(margin_m, 0)));
+  const top_m = Math.max(altitude_m, 100);
+  const y = (at_m: number) => TOP + ((top_m - at_m) / (top_m - low_m)) * (bottom - TOP);
+  const marks = marksBetween(fromSi("height", unit, low_m), fromSi("height", unit, top_m));
+  return (
+    <figure className="relative" style={{ height }} aria-label={label}>
+      <svg width="100%" height={bottom + 6} aria-hidden="true">
+        <defs>
+          <ReserveHatch id="hatch-wanted-route" />
+          <ShortHatch id="hatch-short-route" />
+        </defs>
+        {marks.map((mark) => {
+          const at = y(toSi("height", unit, mark));
+          return (
+            <g key={mark}>
+              <line x1={LEFT - 8} x2={LEFT} y1={at} y2={at} stroke="var(--ink2)" />
+              <text x={LEFT - 11} y={at + 4} textAnchor="end" fontSize="12" className="num" fill="var(--ink2)">
+                {markLabel(mark)}
+              </text>
+            </g>
+          );
+        })}
+        {columns.map((column, i) => (
+          <Account
+            key={column.id}
+            column={column}
+            altitude_m={altitude_m}
+            left={LEFT + i * (WIDE + GAP)}
+            y={y}
+            ground={y(low_m)}
+          />
+        ))}
+      </svg>
+      <ul className="absolute bottom-0 flex text-[13px]" style={{ left: LEFT, gap: GAP }}>
+        {columns.map(({ id, name, title, notes, figure }) => (
+          <li key={id} className="text-center leading-tight" style={{ width: WIDE }}>
+            <span className="block truncate font-semibold" title={title}>
+              {name}
+            </span>
+            {notes.map((note) => (
+              <span key={note} className="num block text-[12px] whitespace-nowrap text-ink2">
+                {note}
+              </span>
+            ))}
+            {figure}
+          </li>
+        ))}
+      </ul>
+      <Names
+        left={LEFT + columns.length * (WIDE + GAP)}
+        column={columns[columns.length - 1]}
+        altitude_m={altitude_m}
+        y={y}
+      />
+    </figure>
+  );
+}
+
+/** Lower than this a block is none, m. */
+const NONE_M = 0.5;
+
+/** The blocks with the altitudes between which they stand. */
+function stacked(blocks: readonly Block[], altitude_m: number): (Block & { top_m: number; bottom_m: number })[] {
+  let now_m = altitude_m;
+  return blocks
+    .filter(({ height_m }) => height_m >= NONE_M)
+    .map((block) => {
+      const top_m = now_m;
+      now_m -= block.height_m;
+      return { ...block, top_m, bottom_m: now_m };
+    });
+}
+
+/** Tops of names beside marks, spread so that none writes over another, px. */
+function spread(middles: readonly number[]): number[] {
+  let before = -Infinity;
+  return middles.map((middle) => (before = Math.max(middle - 9, before + 16)));
+}
+
+/** From the top: what it costs; then what is left, above the ground. */
+function Account({
+  column: { blocks, margin_m, ground_m },
+  altitude_m,
+  left,
+  y,
+  ground,
+}: {
+  column: Column;
+  altitude_m: number;
+  left: number;
+  y: (altitude_m: number) => number;
+  ground: number;
+}) {
+  return (
+    <g>
+      {stacked(blocks, altitude_m).map(({ name, fill, top_m, bottom_m }) => (
+        <rect
+          key={name}
+          x={left}
+          width={WIDE}
+          y={y(top_m)}
+          height={Math.max(1, y(bottom_m) - y(top_m))}
+          fill={fill}
+          stroke="var(--ink)"
+        />
+      ))}
+      {margin_m >= 0 ? (
+        <rect
+          x={left}
+          width={WIDE}
+          y={y(ground_m + margin_m)}
+          height={Math.max(2, y(ground_m) - y(ground_m + margin_m))}
+          fill="var(--sheet)"
+          stroke="var(--pine)"
+          strokeWidth="2.5"
+        />
+      ) : (
+        <rect
+          x={left}
+          width={WIDE}
+          y={y(ground_m)}
+          height={Math.max(2, y(ground_m + margin_m) - y(ground_m))}
+          fill="url(#hatch-short-route)"
+          stroke="var(--brick)"
+          strokeWidth="2"
+        />
+      )}
+      <rect
+        x={left}
+        width={WIDE}
+        y={y(ground_m)}
+        height={Math.max(0, ground - y(ground_m))}
+        fill="var(--wheat)"
+        fillOpacity={margin_m >= 0 ? 0.45 : 0}
+      />
+      <line x1={left - 4} x2={left + WIDE + 4} y1={y(ground_m)} y2={y(ground_m)} stroke="var(--ink)" strokeWidth="2" />
+    </g>
+  );
+}
+
+/** Names beside the last account, spread so that none writes over another. */
+function Names({
+  left,
+  column,
+  altitude_m,
+  y,
+}: {
+  left: number;
+  column: Column | undefined;
+  altitude_m: number;
+  y: (altitude_m: number) => number;
+}) {
+  if (!column) return null;
+  const blocks = stacked(column.blocks, altitude_m);
+  const tops = spread(blocks.map(({ top_m, bottom_m }) => y((top_m + bottom_m) / 2)));
+  return (
+    <ul className="text-[12px] font-semibold" aria-hidden="true">
+      {blocks.map(({ name }, i) => (
+        <li key={name} className="absolute whitespace-nowrap" style={{ left: left + 2, top: tops[i] }}>
+          {name}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -117,12 +117,59 @@ test("a route of one's own by keyboard, out as a file and in again; places that 
   const words = await pdfText(await (await card).path());
   for (const part of ["Tolvane", "Skerrow", "least altitude", "flight manual"]) expect(words).toContain(part);
 
+  // Left out by hand it does not count, until it is counted again.
+  await page.getByRole("tab", { name: "Places" }).click();
+  await page.getByRole("button", { name: "Leave Dunnet Field out" }).press("Enter");
+  const left = page.getByRole("region", { name: "Places that do not count" });
+  await expect(left).toContainText(/Dunnet Field, [\d\s]+\sm: left out by hand/);
+  await page.getByRole("button", { name: "Count Dunnet Field again" }).press("Enter");
+  await expect(page.getByRole("button", { name: "Leave Dunnet Field out" })).toBeVisible();
+
   // A jet does not land on fields: they do not count, and it is said why.
   await flyAircraft(page, "Cedar J2");
   await page.getByRole("tab", { name: "Places" }).click();
-  await expect(page.getByRole("region", { name: "Places that do not count" })).toContainText(
-    /Dunnet Field, [\d\s]+\sm: too short for this aircraft/,
-  );
+  await expect(left).toContainText(/Dunnet Field, [\d\s]+\sm: too short for this aircraft/);
   await flyAircraft(page, "Hazel H2");
   await expect(page.getByText("No cover for this aircraft.")).toBeVisible();
+});
+
+test("on one engine: no way over the ridge, an altitude closes it, the alternate chosen, by keyboard", async ({
+  page,
+}) => {
+  test.slow();
+  await openDemo(page);
+  await flyAircraft(page, "Larch T2");
+  await spine(page).press("Enter");
+  await expect(page.getByRole("heading", { name: /^Where along this flight is/ })).toBeVisible();
+  await page.getByRole("tab", { name: "One engine" }).press("Enter");
+  await expect(decision(page)).toContainText(/Here: Mossgarth/);
+  await expect(spine(page)).toContainText(/no way/);
+  await expect(decision(page)).toContainText(/with no way, [\d\s]+\sft short at worst\. [\d\s]+\sft closes it\./);
+  const cursor = page.getByRole("slider", { name: /^Cursor/ });
+  await cursor.focus();
+  await page.keyboard.press("PageDown");
+  await expect(decision(page)).toContainText(/In a stretch/);
+  await expect(page.getByRole("figure", { name: "Height ledgers of the ways on one engine" })).toContainText("Orrin");
+  await page
+    .getByRole("button", { name: /^\+|^−/ })
+    .first()
+    .press("Enter");
+  await expect(page.getByRole("dialog")).toContainText("highest ground that counts there");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: /^Plan / }).press("Enter");
+  await expect(decision(page)).not.toContainText(/In a stretch/);
+
+  await page.getByRole("button", { name: "Route plan" }).press("Enter");
+  await page.getByRole("checkbox", { name: "Skerrow" }).press("Space");
+  await page.keyboard.press("Escape");
+  await cursor.focus();
+  await page.keyboard.press("Home");
+  await expect(decision(page)).toContainText(/Here: Skerrow, \d+ min\./);
+
+  // With some minutes of an engine left, over the ground from the cursor.
+  await page.getByRole("tab", { name: "Minutes left" }).press("Enter");
+  const left = page.getByRole("region", { name: "Minutes left" });
+  await type(page, "It runs for another", "4");
+  await expect(left).toContainText(/(in hand when it stops after 4 min|in hand now)\./);
+  await expect(left.getByRole("row", { name: /Shut it down now/ })).toBeVisible();
 });

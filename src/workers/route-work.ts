@@ -10,7 +10,8 @@ import { type Outcome, success } from "@/core/outcome";
 import { type Detour, detours } from "@/core/route/detour";
 import { type RouteAnswer, coverOn, routeAnswer } from "@/core/route/route-answer";
 import { type Outlook, type RouteField, quarterTurn_m, routeField } from "@/core/route/route-field";
-import { type RouteHere, routeHere, routeWorking } from "@/core/route/route-here";
+import { type MinutesByGround, minutesByGround } from "@/core/restart/minutes-by-ground";
+import { type RouteHere, pointAt, routeHere, routeWorking } from "@/core/route/route-here";
 import type { RouteQuestion } from "@/core/route/route-question";
 import type { WorkingStep } from "@/core/working";
 import { coverPixels } from "./cover-pixels";
@@ -139,6 +140,19 @@ export function routeWork(terrain: () => TerrainGrid | null) {
 
     routeWorking: (question: RouteQuestion, origin: LatLon, distance_m: number): Outcome<WorkingStep[]> =>
       both(question, origin, (cover, answer) => routeWorking(routeHere(question, cover, answer, distance_m))),
+
+    /** What becomes of an engine that has some minutes left at the cursor. */
+    routeMinutes: (
+      question: RouteQuestion,
+      origin: LatLon,
+      distance_m: number,
+      left_s: number,
+    ): Outcome<MinutesByGround[]> => {
+      const [cover, answer] = [fieldOf(question, origin, "nominal"), answerOf(question, origin)];
+      if (!cover.ok) return cover;
+      if (!answer.ok) return answer;
+      return minutesByGround(question, cover.value, pointAt(answer.value.points, distance_m), left_s);
+    },
 
     /** What is in reach from an altitude, as an image; null without a cover. */
     coverImage: async (

@@ -15,7 +15,7 @@ const NO_GROUND_M = -1000;
  * Near an aerodrome its own departure and approach rules hold: nothing is asked for up to the first distance, all of it
  * from the second on. Common practice.
  */
-export const NEAR_AERODROME = { from_m: 2000, to_m: 15_000 };
+export const NEAR_AERODROME = { from_m: 1000, to_m: 15_000 };
 
 /** The ground as the way on one engine sees it. */
 export interface Corridor extends Omit<CoverGrid, "floor_m"> {
@@ -67,7 +67,7 @@ export function clearanceShare(point: PlanePoint, aerodromes: readonly PlanePoin
 
 /**
  * The lowest altitude of the way at each point: over the highest ground with all of the clearance; about the aerodromes
- * less of both, down to their own elevation, but over the ground below all the same.
+ * less of both, down to their own elevation, but over the ground below all the same, except overhead.
  */
 export function corridorFloor(
   ground: Corridor,
@@ -85,7 +85,8 @@ export function corridorFloor(
       if (share === 1 || floor_m[cell] === Infinity) continue;
       const near = aerodromes.reduce((best, other) => (away_m(point, other) < away_m(point, best) ? other : best));
       const tapered_m = near.elevation_m + share * (floor_m[cell] - near.elevation_m);
-      floor_m[cell] = Math.min(floor_m[cell], Math.max(tapered_m, own_m[cell] + share * clearance_m));
+      const own = share === 0 ? near.elevation_m : own_m[cell] + share * clearance_m;
+      floor_m[cell] = Math.min(floor_m[cell], Math.max(tapered_m, own));
     }
   return { west_m, south_m, cell_m, columns, rows, floor_m };
 }

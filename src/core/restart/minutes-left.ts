@@ -5,10 +5,10 @@ import { z } from "zod";
 import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
 import { WindColumn, windProfile } from "../air/wind";
-import { poweredFlight } from "../engine/powered-flight";
+import { type PoweredFlight, poweredFlight } from "../engine/powered-flight";
 import { accelerationFactor } from "../glide/acceleration-factor";
 import { heldCas_mps, steadyDescent } from "../glide/steady-descent";
-import { bestGlide } from "../glide/straight-glide";
+import { type StraightGlide, bestGlide } from "../glide/straight-glide";
 import { goldenMinimum } from "../numeric/golden-section";
 import { type Outcome, failure, success } from "../outcome";
 import { RestartPlan } from "../situation/restart-plan";
@@ -59,45 +59,74 @@ export interface MinutesLeft {
   readonly climb_mps: number;
 }
 
-const STEP_S = 5;
-/** The wind of a glide is taken in bands of this height. */
-const BAND_M = 50;
+/** The speeds that an engine's minutes are flown at. */
+export interface MinutesSpeeds {
+  readonly flight: PoweredFlight;
+  readonly glide: StraightGlide;
+  /** Where a minute reaches farthest, its height glided out. */
+  readonly climb_mps: number;
+  /** Fastest level; null where it does not hold its height. */
+  readonly level_mps: number | null;
+  /** Rate of climb at the first of them, at the start. */
+  readonly rate_mps: number;
+}
 
 /**
- * Compares the three.
+ * The speeds: to climb at, the V at which a minute reaches farthest, r(V) = V + G·(T − D)V/W with the glide ratio G;
+ * level, the fastest V with T ≥ D.
  *
- * Climb: the V at which a minute reaches farthest, r(V) = V + G·(T − D)V/W with the glide ratio G, climbing at (T −
- * D)V/W/(1 + AF); level: fastest V with T ≥ D; glide: best ratio from there, as every steady descent. Every place
- * reached lies on a circle of the way through the air about the point that the wind alone would carry it to.
- *
- * @returns failures of the polar and of the wind; `no_power` for rotorcraft, `under_ground`
+ * @returns failures of the polar; `no_power` for rotorcraft
  */
-export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
-  const { aircraft, mass_kg, configuration, air, altitude_m, ground_m } = question;
-  if (!(altitude_m > ground_m))
-    return failure("under_ground", "The aircraft is at or below the ground that the glide would end at.", "ground_m");
+export function minutesSpeeds(
+  { aircraft, mass_kg, configuration, air }: Pick<MinutesQuestion, "aircraft" | "mass_kg" | "configuration" | "air">,
+  altitude_m: number,
+): Outcome<MinutesSpeeds> {
   const ready = poweredFlight(aircraft, mass_kg, configuration, air);
   if (!ready.ok) return ready;
   const flight = ready.value;
-  const wind = windProfile(question.wind, ground_m);
-  if (!wind.ok) return wind;
   const glide = bestGlide(flight.gliding);
   const rate = (eas: number) => {
     const { tas_mps, sine } = flight.excess(eas, altitude_m);
     return sine * tas_mps;
   };
   const bestRate = flight.bestRate_mps(altitude_m);
-  const levelSpeed = flight.level_mps(altitude_m);
+  const level_mps = flight.level_mps(altitude_m);
   // Between best rate and level flight: what is flown on now against what the height gained glides later.
-  const climbSpeed =
-    levelSpeed === null
+  const climb_mps =
+    level_mps === null
       ? bestRate
       : goldenMinimum(
           (eas) => -(flight.excess(eas, altitude_m).tas_mps + glide.ratio * rate(eas)),
           bestRate,
-          levelSpeed,
+          level_mps,
           0.05,
         );
+  const factor = 1 + accelerationFactor(heldCas_mps(climb_mps, altitude_m, air), altitude_m, air);
+  return success({ flight, glide, climb_mps, level_mps, rate_mps: rate(climb_mps) / factor });
+}
+
+/** Steps of the flight with the engine, s. */
+export const STEP_S = 5;
+/** The wind of a glide is taken in bands of this height. */
+const BAND_M = 50;
+
+/**
+ * Compares the three.
+ *
+ * Climb at (T − D)V/W/(1 + AF), level, glide with the best ratio from there, as every steady descent. Every place
+ * reached lies on a circle of the way through the air about the point that the wind alone would carry it to.
+ *
+ * @returns failures of the polar and of the wind; `no_power` for rotorcraft, `under_ground`
+ */
+export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
+  const { air, altitude_m, ground_m } = question;
+  if (!(altitude_m > ground_m))
+    return failure("under_ground", "The aircraft is at or below the ground that the glide would end at.", "ground_m");
+  const speeds = minutesSpeeds(question, altitude_m);
+  if (!speeds.ok) return speeds;
+  const { flight, glide, climb_mps: climbSpeed, level_mps: levelSpeed, rate_mps: climb_mps } = speeds.value;
+  const wind = windProfile(question.wind, ground_m);
+  if (!wind.ok) return wind;
   const glideFrom = (top_m: number) => {
     const down = steadyDescent(glide, heldCas_mps(glide.eas_mps, top_m, air), air);
     let [time_s, east_m, north_m] = [0, 0, 0];
@@ -145,8 +174,6 @@ export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   };
   const issues: { choice: MinutesChoice; message: string }[] = [];
   const plans = [powered("shut-down", glide.eas_mps, false)];
-  const climb_mps =
-    rate(climbSpeed) / (1 + accelerationFactor(heldCas_mps(climbSpeed, altitude_m, air), altitude_m, air));
   if (climb_mps > 0) plans.push(powered("climb", climbSpeed, true));
   else issues.push({ choice: "climb", message: "It does not climb at this height and mass." });
   if (levelSpeed !== null) plans.push(powered("level", levelSpeed, false));

@@ -6,6 +6,9 @@ import { type ReactElement, createElement } from "react";
 import { describe, expect, it } from "vitest";
 import { routeQuestion } from "@/core/route/asked-route";
 import type { Detour } from "@/core/route/detour";
+import { cleanGlide } from "@/core/aircraft/configuration";
+import { driftQuestion } from "@/core/drift/asked-drift";
+import { routeWork } from "@/workers/route-work";
 import { type RouteAnswer, routeAnswer } from "@/core/route/route-answer";
 import { routeField } from "@/core/route/route-field";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
@@ -268,7 +271,7 @@ describe("route card", () => {
   const answered = routeAnswer(question, cover.value, terrain);
   if (!answered.ok) throw new Error(answered.issue.message);
   const content = (flight: RouteAnswer, round: readonly Detour[] = []) =>
-    routeCardContent(flight, round, question.route, "Alder S1, 1\u202f000\u00a0kg", formatIn(DEFAULT_UNITS));
+    routeCardContent(flight, null, round, question.route, "Alder S1, 1\u202f000\u00a0kg", formatIn(DEFAULT_UNITS));
 
   it("is one A5 page with the gaps, what closes them, and the places by stretch", async () => {
     const { text, pages, size } = await read(createElement(RouteCardPdf, { content: content(answered.value) }));
@@ -278,6 +281,21 @@ describe("route card", () => {
     for (const { place } of answered.value.stretches)
       expect(text).toContain(place < 0 ? "no place" : answered.value.places[place].name);
     expect(text).not.toContain("see the screen");
+  });
+
+  it("of a twin has its ceilings, the time without a way and the point of equal time", async () => {
+    const larch = demoAircraft("larch-t2");
+    const situation = { ...demoSituation(), mass_kg: larch.mass.maximum_kg, configuration: cleanGlide(larch) };
+    const asked = driftQuestion(situation, larch, demoPlaces());
+    const work = routeWork(() => terrain);
+    const [flight, drift] = [work.route(asked, terrain.origin).outcome, work.oneEngine(asked, terrain.origin)];
+    if (!flight.ok || !drift.ok) throw new Error("no flight");
+    const twin = routeCardContent(flight.value, drift.value, [], asked.route, "Larch T2", formatIn(DEFAULT_UNITS));
+    const { text, pages } = await read(createElement(RouteCardPdf, { content: twin }));
+    expect(pages).toBe(1);
+    expect(text).toMatch(/One engine: service and absolute ceiling\s*[\d ]+ ft, [\d ]+ ft/);
+    expect(text).toMatch(/\d+ (s|min); [\d ]+ ft short/);
+    expect(text).toMatch(/Equal time on one engine, Mossgarth and Cape Orrin\s*at [\d.]+ NM: \d+ min/);
   });
 
   it("stays one page for a flight of many gaps, and says what is left out", async () => {

@@ -107,15 +107,12 @@ function CellOf<T extends object>({
 }) {
   const figure = isFigure(column, at) ? "num py-0.5 whitespace-nowrap" : "py-0.5";
   const className = `${placeOf(column, at)} ${figure} ${column?.tone?.(cell.row.original, i) ?? ""}`;
-  if (at > 0)
-    return (
-      <td className={className}>
-        <FlexRender cell={cell} />
-      </td>
-    );
+  // Called, not rendered as a component: a cell of new columns stays the field that is typed in.
+  const content = column?.cell(cell.row.original, i);
+  if (at > 0) return <td className={className}>{content}</td>;
   return (
     <th scope={tall ? "rowgroup" : "row"} rowSpan={tall ? 2 : undefined} className={`font-normal ${className}`}>
-      <FlexRender cell={cell} />
+      {content}
     </th>
   );
 }
@@ -135,6 +132,5 @@ function definition<T extends object>(column: Column<T> | ColumnGroup<T>): Colum
   return {
     id: column.name,
     header: () => column.head ?? column.name,
-    cell: ({ row }) => column.cell(row.original, row.index),
   };
 }

@@ -4,16 +4,15 @@ import { useMemo } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import type { RouteAnswer } from "@/core/route/route-answer";
 import type { RouteHere } from "@/core/route/route-here";
-import { type AnsweredRoute, useRoute } from "@/ui/answers/route-store";
-import { askCore } from "@/ui/kit/lanes/lanes";
+import { useRoute } from "@/ui/answers/route-store";
 import type { RouteDrawing } from "@/ui/kit/map/route-layer";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { Legend } from "./Legend";
 import { ProfileChart } from "./ProfileChart";
-import type { ReachImage } from "./RouteMap";
 import { cursorDrawing, gapDrawings } from "./route-drawing";
 import { minutes } from "./route-headline";
+import { useCoverImage } from "./useCoverImage";
 import { useRouteHere } from "./useRouteHere";
 import { useRouteNames } from "./useRouteNames";
 
@@ -30,7 +29,7 @@ export function CoverView() {
   const origin = usePlaneOrigin();
   const format = useFormat();
   const answered = route?.origin === origin && route.answer ? route : null;
-  const reach = useMemo(() => reachOf(answered), [answered]);
+  const reach = useCoverImage(answered);
   return (
     <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_minmax(190px,36%)]">
       <RouteMap
@@ -58,15 +57,6 @@ export function CoverView() {
       )}
     </div>
   );
-}
-
-/** The image of what is in reach; what was there stays until the newest has come, but not over a refusal. */
-function reachOf(answered: AnsweredRoute | null): ReachImage | null | undefined {
-  if (!answered) return null;
-  if (answered.stale) return undefined;
-  const { question, origin } = answered;
-  return (view, { pine }) =>
-    askCore("cover", (core) => core.coverImage(question, origin, question.route.altitude_m, view, pine));
 }
 
 /** What lies over the map: gaps, ways round, the cursor with the way to its best place. */

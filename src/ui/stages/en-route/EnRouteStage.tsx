@@ -5,21 +5,26 @@ import { useRoute } from "@/ui/answers/route-store";
 import { Cautions } from "@/ui/kit/page/Cautions";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
+import { FollowMenu } from "@/ui/situation/follow/FollowMenu";
+import { useFollow } from "@/ui/situation/follow/follow-store";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import { CoverView } from "./CoverView";
+import { MinutesView } from "./MinutesView";
 import { OneEngineAccount } from "./OneEngineAccount";
 import { OneEngineView } from "./OneEngineView";
 import { PlacesView } from "./PlacesView";
 import { PointsView } from "./PointsView";
 import { RouteAccount } from "./RouteAccount";
 import { RouteExport } from "./RouteExport";
+import { RouteFollowed } from "./RouteFollowed";
 import { RoutePlanEditor } from "./RoutePlanEditor";
 
-const VIEWS = ["cover", "one-engine", "points", "places"] as const;
+const VIEWS = ["cover", "one-engine", "minutes", "points", "places"] as const;
 const QUESTIONS = {
   cover: "Where along this flight is a landing place in reach?",
   "one-engine": "Where along this flight does one engine carry me?",
+  minutes: "The engine has minutes left here: climb, fly on or shut it down?",
   points: "Where does this flight lead, and how high?",
   places: "Which places count, and how are they known?",
 };
@@ -43,6 +48,7 @@ export function EnRouteStage() {
   const [asked, setView] = useQueryState("route", parseAsStringLiteral(VIEWS));
   const view = asked ?? "cover";
   const { document } = useAircraft();
+  const followed = useFollow((state) => state.source !== null || state.fault !== null);
   const planned = useSituation((state) => state.current.route.points.length > 1);
   useEffect(() => {
     useRoute.setState({ open: true });
@@ -51,7 +57,13 @@ export function EnRouteStage() {
   const twin = document.asymmetric !== null;
   const shown = !planned ? "points" : view === "one-engine" && !twin ? "cover" : view;
   const views: Record<string, string> = planned
-    ? { cover: "Cover", ...(twin ? { "one-engine": "One engine" } : {}), points: "Points", places: "Places" }
+    ? {
+        cover: "Cover",
+        ...(twin ? { "one-engine": "One engine" } : {}),
+        minutes: "Minutes left",
+        points: "Points",
+        places: "Places",
+      }
     : { points: "Points" };
   const cautions = document.engines.count > 1 ? [ALL_OUT, ...CAUTIONS] : CAUTIONS;
   return (
@@ -60,6 +72,7 @@ export function EnRouteStage() {
       question={QUESTIONS[shown]}
       actions={
         <>
+          {planned && <FollowMenu />}
           <RouteExport />
           <RoutePlanEditor />
         </>
@@ -78,6 +91,7 @@ export function EnRouteStage() {
       }
       aside={
         <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledgers">
+          {followed && <RouteFollowed onOneEngine={shown === "one-engine"} />}
           {shown === "one-engine" ? <OneEngineAccount /> : <RouteAccount />}
           <Cautions texts={shown === "one-engine" ? ONE_ENGINE_CAUTIONS : cautions} />
         </aside>
@@ -91,6 +105,11 @@ export function EnRouteStage() {
       {planned && twin && (
         <StageView value="one-engine">
           <OneEngineView />
+        </StageView>
+      )}
+      {planned && (
+        <StageView value="minutes">
+          <MinutesView />
         </StageView>
       )}
       <StageView value="points">

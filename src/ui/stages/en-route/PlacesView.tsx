@@ -19,7 +19,11 @@ interface Row {
 export function PlacesView() {
   const answer = useRoute((state) => state.route?.answer ?? null);
   const day = useSituation((state) => state.current.day);
+  const except = useSituation((state) => state.current.route.places.except);
+  const change = useSituation((state) => state.change);
   const format = useFormat();
+  const leave = (ids: readonly string[]) =>
+    change(({ route }) => ({ route: { ...route, places: { ...route.places, except: [...ids] } } }));
   const rows = useMemo(
     () =>
       (answer?.places ?? [])
@@ -43,6 +47,20 @@ export function PlacesView() {
     { name: "Length", cell: ({ place }) => format("length", place.length_m) },
     { name: "Elevation", cell: ({ place }) => format("height", place.elevation_m) },
     { name: "How it is known", kind: "words", cell: ({ place }) => howKnown(place, day) },
+    {
+      name: "Counts",
+      kind: "words",
+      cell: ({ place }) => (
+        <button
+          type="button"
+          className="btn btn-quiet px-2 py-0"
+          aria-label={`Leave ${place.name} out`}
+          onClick={() => leave([...except, place.id])}
+        >
+          Leave out
+        </button>
+      ),
+    },
   ];
   return (
     <div className="min-h-0 overflow-auto bg-sheet" tabIndex={0} role="region" aria-label="Places that count">
@@ -61,10 +79,27 @@ export function PlacesView() {
             {answer.left.map(({ place, why }) => (
               <li key={place.id}>
                 {place.name}, {format("length", place.length_m)}: {WHY_LEFT_OUT[why]}
+                {why === "hand" && (
+                  <button
+                    type="button"
+                    className="btn btn-quiet ml-2 px-2 py-0"
+                    aria-label={`Count ${place.name} again`}
+                    onClick={() => leave(except.filter((id) => id !== place.id))}
+                  >
+                    Count again
+                  </button>
+                )}
               </li>
             ))}
           </ul>
         </section>
+      )}
+      {except.length > 0 && (
+        <p className="p-3">
+          <button type="button" className="btn" onClick={() => leave([])}>
+            Count all {except.length} again that were left out by hand
+          </button>
+        </p>
       )}
     </div>
   );

@@ -1,12 +1,13 @@
 // What the card of a flight says.
+import type { DriftAnswer } from "@/core/drift/drift-answer";
 import type { Detour } from "@/core/route/detour";
 import type { Gap, Stretch } from "@/core/route/gap";
 import type { RouteAnswer } from "@/core/route/route-answer";
 import type { RoutePlan } from "@/core/situation/route-plan";
 import type { Format } from "@/ui/kit/units/units-store";
 import type { RouteCardContent } from "./RouteCardPdf";
-import { withoutPlace } from "./route-headline";
-import { flightInWords, gapInWords } from "./route-words";
+import { minutes, withoutPlace } from "./route-headline";
+import { flightInWords, gapInWords, shortInWords } from "./route-words";
 
 /** Every so many points of the flight one is drawn on paper. */
 const EVERY = 4;
@@ -30,9 +31,33 @@ const [MOST_GAPS, MOST_STRETCHES] = [4, 8];
 
 const more = (count: number, noun: string) => (count > 0 ? [`${count} more ${noun}: see the screen`] : []);
 
-/** The card's text in the user's units. */
+/** What one engine does, for the aeroplane that has two. */
+function oneEngineRows(drift: DriftAnswer, format: Format): RouteCardContent["rows"] {
+  const { gaps, service_m, absolute_m, equalTime, places } = drift;
+  const height = (value_m: number | null) =>
+    value_m === null ? "above all looked at" : format("height", value_m, "down");
+  const worst = gaps.reduce<Gap | null>((most, gap) => ((gap.short_m ?? 0) > (most?.short_m ?? -1) ? gap : most), null);
+  return [
+    { name: "One engine: service and absolute ceiling", value: `${height(service_m)}, ${height(absolute_m)}` },
+    {
+      name: `One engine: no way to ${places.map(({ name }) => name).join(", ")}`,
+      value: worst ? `${withoutPlace(drift)}; ${shortInWords(worst, format)}` : "never",
+    },
+    ...(equalTime
+      ? [
+          {
+            name: `Equal time on one engine, ${equalTime.first.name} and ${equalTime.second.name}`,
+            value: `at ${format("distance", equalTime.distance_m)}: ${minutes(equalTime.time_s)}`,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** The card's text in the user's units. @param drift - on one engine; null for an aircraft without two */
 export function routeCardContent(
   answer: RouteAnswer,
+  drift: DriftAnswer | null,
   detours: readonly Detour[],
   route: RoutePlan,
   aircraft: string,
@@ -65,6 +90,7 @@ export function routeCardContent(
         value: answer.gaps.length === 0 ? "never" : withoutPlace(answer),
       },
       { name: "Wanted overhead a place", value: format("height", route.overhead_m) },
+      ...(drift ? oneEngineRows(drift, format) : []),
     ],
     profile: profileOf(answer),
     gaps: [...answer.gaps.slice(0, MOST_GAPS).map(gapLine), ...more(answer.gaps.length - MOST_GAPS, "gaps")],

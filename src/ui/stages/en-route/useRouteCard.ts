@@ -12,6 +12,7 @@ import { routeCardContent } from "./route-card";
 /** The card of the flight as a PDF; offered to the print command while the stage is open. */
 export function useRouteCard(): () => void {
   const answer = useRoute((state) => state.route?.answer ?? null);
+  const drift = useRoute((state) => state.drift?.answer ?? null);
   const detours = useRoute((state) => state.detours);
   const { route, mass_kg } = useSituation((state) => state.current);
   const { document } = useAircraft();
@@ -19,14 +20,21 @@ export function useRouteCard(): () => void {
   const make = useCallback(() => {
     if (!answer) return void toast("There is no flight to print: see what the view says.");
     const [first, last] = [route.points[0], route.points[route.points.length - 1]];
-    const content = routeCardContent(answer, detours, route, `${document.name}, ${format("mass", mass_kg)}`, format);
+    const content = routeCardContent(
+      answer,
+      drift,
+      detours,
+      route,
+      `${document.name}, ${format("mass", mass_kg)}`,
+      format,
+    );
     // The PDF library is large: it comes when a card is asked for.
     void Promise.all([import("@/ui/kit/print/make-pdf"), import("./RouteCardPdf")])
       .then(([{ makePdf }, { RouteCardPdf }]) =>
         makePdf(createElement(RouteCardPdf, { content }), `route-${fileName(first.name)}-${fileName(last.name)}.pdf`),
       )
       .catch(() => toast("The card could not be made. Try again."));
-  }, [answer, detours, route, mass_kg, document, format]);
+  }, [answer, drift, detours, route, mass_kg, document, format]);
   useEffect(() => {
     offerCard(make);
     return () => offerCard(null);

@@ -7,6 +7,7 @@ import type { DriftQuestion } from "@/core/drift/drift-question";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { type Outcome, success } from "@/core/outcome";
+import { type ClimbOuts, climbOutTracks } from "@/core/route/climb-out-tracks";
 import { type Detour, detours } from "@/core/route/detour";
 import { type RouteAnswer, coverOn, routeAnswer } from "@/core/route/route-answer";
 import { type Outlook, type RouteField, quarterTurn_m, routeField } from "@/core/route/route-field";
@@ -140,6 +141,10 @@ export function routeWork(terrain: () => TerrainGrid | null) {
 
     routeWorking: (question: RouteQuestion, origin: LatLon, distance_m: number): Outcome<WorkingStep[]> =>
       both(question, origin, (cover, answer) => routeWorking(routeHere(question, cover, answer, distance_m))),
+
+    /** The climb-outs from the runway that the route begins at. */
+    routeClimbOut: (question: RouteQuestion, origin: LatLon, endId: string | null): Outcome<ClimbOuts> =>
+      climbOutTracks(question, terrain(), origin, endId),
 
     /** What becomes of an engine that has some minutes left at the cursor. */
     routeMinutes: (

@@ -1,5 +1,6 @@
 // What a leg on one engine costs in height: the net path's sink over the ground, in the wind of each altitude.
 import type { WindVector } from "../air/wind";
+import { groundSpeed_mps } from "../air/wind-triangle";
 import { type CoverMetric, coverMetric } from "../cover/cover-metric";
 import type { OneEnginePath } from "./one-engine-path";
 
@@ -30,10 +31,8 @@ export function driftMetric(
   };
   return coverMetric(
     (east, north, altitude_m) => {
-      const { east_mps, north_mps, tas_mps, sink_mps } = levelAt(altitude_m);
-      const across = east_mps * north - north_mps * east;
-      const forward2 = tas_mps * tas_mps - across * across;
-      return forward2 > 0 ? (Math.sqrt(forward2) + east_mps * east + north_mps * north) / sink_mps : 0;
+      const level = levelAt(altitude_m);
+      return groundSpeed_mps(level.tas_mps, level, east, north) / level.sink_mps;
     },
     { low_m: path.low_m, high_m: path.high_m, step_m: STEP_M },
   );

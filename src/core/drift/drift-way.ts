@@ -1,6 +1,7 @@
-// A way on one engine, flown: how high the gross and the net path are along it, over what ground, and how long it takes.
+// A way on one engine, flown: how high the gross and the net path are along it, over what ground, and for how long.
 import type { PlanePoint } from "../earth/local-plane";
 import type { WindVector } from "../air/wind";
+import { groundSpeed_mps } from "../air/wind-triangle";
 import type { CoverField } from "../cover/cover-field";
 import { type CoverGrid, floorAt_m } from "../cover/cover-grid";
 import { CoverLeg, type CoverMetric } from "../cover/cover-metric";
@@ -73,13 +74,6 @@ export function flyWay(ground: WayGround, turns: readonly PlanePoint[], from_m: 
     }
   });
   return flown;
-}
-
-/** Speed over the ground along a track (a unit vector); 0 where there is no headway. */
-function groundSpeed_mps(tas_mps: number, { east_mps, north_mps }: WindVector, east: number, north: number): number {
-  const across = east_mps * north - north_mps * east;
-  const forward2 = tas_mps * tas_mps - across * across;
-  return forward2 > 0 ? Math.max(0, Math.sqrt(forward2) + east_mps * east + north_mps * north) : 0;
 }
 
 /**

@@ -1,5 +1,6 @@
 // An engine with N minutes left at a point of a planned flight, over the ground and with the places that count: climb
 // with it, fly level or shut it down now; from when on a place is in reach, and which way.
+import { groundSpeed_mps } from "../air/wind-triangle";
 import { coverAt } from "../cover/cover-way";
 import { floorAt_m } from "../cover/cover-grid";
 import type { PlanePoint } from "../earth/local-plane";
@@ -76,10 +77,7 @@ export function minutesByGround(
     for (let time_s = 0; time_s < left_s - 1e-9;) {
       const step_s = Math.min(STEP_S, left_s - time_s);
       const { tas_mps, sine } = flight.excess(eas_mps, altitude_m);
-      const { east_mps, north_mps } = cover.wind(altitude_m);
-      const across = east_mps * north - north_mps * east;
-      const forward2 = tas_mps * tas_mps - across * across;
-      const speed_mps = forward2 > 0 ? Math.sqrt(forward2) + east_mps * east + north_mps * north : 0;
+      const speed_mps = groundSpeed_mps(tas_mps, cover.wind(altitude_m), east, north);
       if (!(speed_mps > 0)) return null;
       const factor = 1 + accelerationFactor(cas, altitude_m, question.air);
       if (choice === "climb") altitude_m += (tas_mps * Math.max(sine, 0) * step_s) / factor;

@@ -3,6 +3,7 @@
 // Cells of a coarser grid may be flown over where the cover, with the reaction and a quarter turn, lies under the
 // planned altitude. A* over sixteen directions finds the quickest way of cells (P. Hart et al., 1968, from memory);
 // bends that need not be are then pulled straight. What is offered is flown once more as a route before it is offered.
+import { groundSpeed_mps } from "../air/wind-triangle";
 import { BucketQueue } from "../cover/bucket-queue";
 import type { TerrainGrid } from "../earth/terrain";
 import type { RoutePlan, RoutePoint } from "../situation/route-plan";
@@ -175,10 +176,7 @@ function search(map: FreeCells, { wind }: RouteField, start: FlightPoint, end: F
   const tas_mps = airspeedOf(start, east_mps, north_mps);
   const time = (dx_m: number, dy_m: number) => {
     const length_m = Math.hypot(dx_m, dy_m);
-    const along = (east_mps * dx_m + north_mps * dy_m) / length_m;
-    const across = (east_mps * dy_m - north_mps * dx_m) / length_m;
-    const forward2 = tas_mps ** 2 - across ** 2;
-    const speed_mps = forward2 > 0 ? Math.sqrt(forward2) + along : 0;
+    const speed_mps = groundSpeed_mps(tas_mps, { east_mps, north_mps }, dx_m / length_m, dy_m / length_m);
     return speed_mps > 1 ? length_m / speed_mps : Infinity;
   };
   const fastest_mps = tas_mps + Math.hypot(east_mps, north_mps);

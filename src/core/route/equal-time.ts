@@ -1,6 +1,7 @@
 // Where on a flight it takes as long to one alternate as to another: the point to turn back, or to press on.
 import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import type { WindVector } from "../air/wind";
+import { groundSpeed_mps } from "../air/wind-triangle";
 import { bisect, halvingsTo } from "../numeric/bisect";
 import { type Outcome, failure, success } from "../outcome";
 
@@ -29,15 +30,10 @@ export interface EqualTime {
  *
  * @returns seconds; Infinity where there is no headway
  */
-export function timeTo_s(from: LatLon, to: LatLon, tas_mps: number, { east_mps, north_mps }: WindVector): number {
+export function timeTo_s(from: LatLon, to: LatLon, tas_mps: number, wind: WindVector): number {
   const { distance_m, azimuthStart_rad } = geodesicBetween(from, to);
   if (distance_m === 0) return 0;
-  const [sin, cos] = [Math.sin(azimuthStart_rad), Math.cos(azimuthStart_rad)];
-  const along = east_mps * sin + north_mps * cos;
-  const across = east_mps * cos - north_mps * sin;
-  const forward2 = tas_mps ** 2 - across ** 2;
-  const speed_mps = forward2 > 0 ? Math.sqrt(forward2) + along : 0;
-  return speed_mps > 0 ? distance_m / speed_mps : Infinity;
+  return distance_m / groundSpeed_mps(tas_mps, wind, Math.sin(azimuthStart_rad), Math.cos(azimuthStart_rad));
 }
 
 /**

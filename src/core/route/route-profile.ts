@@ -1,11 +1,11 @@
 // The planned flight along its line: altitude, speed, time and fuel.
 import { airAtAltitude } from "../air/altimetry";
 import type { WindVector } from "../air/wind";
+import { groundSpeed_mps } from "../air/wind-triangle";
 import { type PoweredFlight, poweredFlight } from "../engine/powered-flight";
-import { accelerationFactor } from "../glide/acceleration-factor";
-import { heldCas_mps } from "../glide/steady-descent";
 import { type Outcome, failure, success } from "../outcome";
 import { M_PER_FT } from "../quantities/constants";
+import { BAND_M, CEILING_MPS, climbTable } from "./climb-table";
 import type { LinePoint } from "./route-line";
 import type { RouteQuestion } from "./route-question";
 
@@ -33,34 +33,6 @@ export interface RouteProfile {
 const CRUISE_SETTING = 0.65;
 /** Rate of descent where none is given. Common practice. */
 const DESCENT_MPS = (500 * M_PER_FT) / 60;
-/** It climbs no farther when the rate has fallen to this. Service ceiling of one engine: 100 ft/min. */
-const CEILING_MPS = (100 * M_PER_FT) / 60;
-/** Steps of the climb's table, m. */
-const BAND_M = 100;
-
-/** Rate of climb and true airspeed by altitude. */
-function climbTable(flight: PoweredFlight, question: RouteQuestion, low_m: number, high_m: number) {
-  const count = Math.max(2, Math.ceil((high_m - low_m) / BAND_M) + 1);
-  const eas_mps = flight.bestRate_mps(low_m);
-  const rows = Array.from({ length: count }, (_, i) => {
-    const altitude_m = low_m + i * BAND_M;
-    const { tas_mps, sine } = flight.excess(eas_mps, altitude_m);
-    const factor = 1 + accelerationFactor(heldCas_mps(eas_mps, altitude_m, question.air), altitude_m, question.air);
-    return { rate_mps: question.route.climb_mps ?? (tas_mps * sine) / factor, tas_mps };
-  });
-  const last = rows.findIndex(({ rate_mps }) => rate_mps <= CEILING_MPS);
-  return {
-    eas_mps,
-    ceiling_m: last < 0 ? Infinity : low_m + Math.max(0, last - 1) * BAND_M,
-    at: (altitude_m: number) => {
-      const place = Math.min(Math.max((altitude_m - low_m) / BAND_M, 0), count - 1);
-      const i = Math.min(Math.floor(place), count - 2);
-      const mix = (of: "rate_mps" | "tas_mps") => rows[i][of] + (place - i) * (rows[i + 1][of] - rows[i][of]);
-      return { rate_mps: mix("rate_mps"), tas_mps: mix("tas_mps") };
-    },
-  };
-}
-
 /** True airspeed of the cruise at the usual power, or at all of it; null when that does not hold the height. */
 function cruiseTas_mps(flight: PoweredFlight, altitude_m: number, air: RouteQuestion["air"]): number | null {
   const eas_mps = flight.level_mps(altitude_m, CRUISE_SETTING) ?? flight.level_mps(altitude_m);
@@ -97,13 +69,8 @@ export function routeProfile(
       "route.altitude_m",
     );
   const descent_mps = route.descent_mps ?? DESCENT_MPS;
-  const groundSpeed = (tas_mps: number, altitude_m: number, track_rad: number) => {
-    const { east_mps, north_mps } = wind(altitude_m);
-    const along = east_mps * Math.sin(track_rad) + north_mps * Math.cos(track_rad);
-    const across = east_mps * Math.cos(track_rad) - north_mps * Math.sin(track_rad);
-    const forward2 = tas_mps * tas_mps - across * across;
-    return forward2 > 0 ? Math.sqrt(forward2) + along : 0;
-  };
+  const groundSpeed = (tas_mps: number, altitude_m: number, track_rad: number) =>
+    groundSpeed_mps(tas_mps, wind(altitude_m), Math.sin(track_rad), Math.cos(track_rad));
   // Down to the end, seen from there: what may be left of the altitude at each point.
   const mostToEnd_m = new Float64Array(line.length);
   mostToEnd_m[line.length - 1] = ends.last_m;

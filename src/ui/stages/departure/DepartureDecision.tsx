@@ -9,6 +9,7 @@ import { Figure } from "@/ui/kit/working/Figure";
 import { useAirspeed } from "@/ui/situation/useAirspeed";
 import { gateDecision } from "@/ui/answers/departure-words";
 import { currentChance, sideOf, turnsBack, useDeparture, type DepartureScan } from "@/ui/answers/departure-store";
+import { SpotAhead } from "./SpotAhead";
 import { STANDING_TONE, nearestAhead, optionsAt, standingOf } from "./options";
 
 /** What to do at this height in a sentence, and the figures of the way that is looked at. */
@@ -30,6 +31,7 @@ export function DepartureDecision() {
         <strong className="block text-[22px] leading-7">{said.lead}</strong>{" "}
         <span className="text-[14px] text-ink2">{said.rest}</span>
       </p>
+      {scan.question.plan.school === "spot-ahead" && <SpotAhead runway={scan.question.runway} />}
       <Sentence gate_m={gates ? gates.gate_m : undefined} />
       {turnsBack(choice) && account && account.leastStallMargin < account.technique.stallMargin - 0.005 && (
         <p className="text-[13px] text-ochre">

@@ -11,7 +11,7 @@ import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { Legend } from "./Legend";
 import { ProfileChart } from "./ProfileChart";
 import { cursorDrawing, gapDrawings } from "./route-drawing";
-import { minutes } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
 import { useCoverImage } from "./useCoverImage";
 import { useRouteHere } from "./useRouteHere";
 import { useRouteNames } from "./useRouteNames";

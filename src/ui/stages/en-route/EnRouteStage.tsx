@@ -9,6 +9,7 @@ import { FollowMenu } from "@/ui/situation/follow/FollowMenu";
 import { useFollow } from "@/ui/situation/follow/follow-store";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
+import { ClimbOutView } from "./ClimbOutView";
 import { CoverView } from "./CoverView";
 import { MinutesView } from "./MinutesView";
 import { OneEngineAccount } from "./OneEngineAccount";
@@ -20,11 +21,12 @@ import { RouteExport } from "./RouteExport";
 import { RouteFollowed } from "./RouteFollowed";
 import { RoutePlanEditor } from "./RoutePlanEditor";
 
-const VIEWS = ["cover", "one-engine", "minutes", "points", "places"] as const;
+const VIEWS = ["cover", "one-engine", "climb-out", "minutes", "points", "places"] as const;
 const QUESTIONS = {
   cover: "Where along this flight is a landing place in reach?",
-  "one-engine": "Where along this flight does one engine carry me?",
-  minutes: "The engine has minutes left here: climb, fly on or shut it down?",
+  "one-engine": "Where does one engine carry me?",
+  "climb-out": "Climbing out, where is no place in reach?",
+  minutes: "Minutes left: climb, fly on or shut it down?",
   points: "Where does this flight lead, and how high?",
   places: "Which places count, and how are they known?",
 };
@@ -60,6 +62,7 @@ export function EnRouteStage() {
     ? {
         cover: "Cover",
         ...(twin ? { "one-engine": "One engine" } : {}),
+        "climb-out": "Climb-out",
         minutes: "Minutes left",
         points: "Points",
         places: "Places",
@@ -105,6 +108,11 @@ export function EnRouteStage() {
       {planned && twin && (
         <StageView value="one-engine">
           <OneEngineView />
+        </StageView>
+      )}
+      {planned && (
+        <StageView value="climb-out">
+          <ClimbOutView />
         </StageView>
       )}
       {planned && (

@@ -21,7 +21,7 @@ import { useVariation } from "@/ui/situation/useVariation";
 import { Legend } from "./Legend";
 import { CHOICES, minutesInWords, reachInWords } from "./minutes-words";
 import { cursorDrawing } from "./route-drawing";
-import { minutes } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
 import { useCoverImage } from "./useCoverImage";
 import { useRouteHere } from "./useRouteHere";
 

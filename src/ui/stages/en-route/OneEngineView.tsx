@@ -13,7 +13,7 @@ import { type DrawnLine, ProfileChart } from "./ProfileChart";
 import type { ReachImage } from "./RouteMap";
 import { wayLabel } from "./drift-words";
 import { cursorDrawing, gapDrawings } from "./route-drawing";
-import { minutes } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
 import { useDriftHere } from "./useDriftHere";
 import { useRouteNames } from "./useRouteNames";
 

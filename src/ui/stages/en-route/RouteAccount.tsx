@@ -8,7 +8,7 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useVariation } from "@/ui/situation/useVariation";
 import { PlaceLedgers } from "./PlaceLedgers";
-import { minutes } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
 import { closing, gapInWords, hereInWords } from "./route-words";
 import { useRouteHere } from "./useRouteHere";
 

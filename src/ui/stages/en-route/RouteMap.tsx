@@ -2,7 +2,7 @@
 import ImageLayer from "ol/layer/Image";
 import type ImageSource from "ol/source/Image";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
-import { localPlane } from "@/core/earth/local-plane";
+import { type PlanePoint, localPlane } from "@/core/earth/local-plane";
 import { moveCursor, useRoute } from "@/ui/answers/route-store";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
@@ -34,6 +34,14 @@ const rgb = (colour: string): [number, number, number] => {
   return hex ? [parseInt(hex[1], 16), parseInt(hex[2], 16), parseInt(hex[3], 16)] : [46, 125, 91];
 };
 
+function fit(map: BaseMap["map"], points: readonly PlanePoint[]): void {
+  const [xs, ys] = [points.map(({ x_m }) => x_m), points.map(({ y_m }) => y_m)];
+  map.getView().fit([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)], {
+    padding: FIT_PADDING,
+    size: map.getSize(),
+  });
+}
+
 /** Inks of what is drawn over the ground. */
 export type Inks = Record<"pine" | "brick", readonly [number, number, number]>;
 
@@ -46,12 +54,14 @@ interface Props {
   readonly drawing: Omit<RouteDrawing, "points">;
   /** Where the aircraft is at the cursor, for the wind's sign. */
   readonly wind: { readonly ground_m: number; readonly altitude_m: number; readonly heading_rad: number } | null;
+  /** What is looked at first, when it is not the whole route. */
+  readonly focus?: readonly PlanePoint[] | null;
   /** What is said of the image. */
   readonly legend: ReactNode;
 }
 
 /** The flight over what is in reach along it. */
-export function RouteMap({ reach, drawing, wind, legend }: Props) {
+export function RouteMap({ reach, drawing, wind, focus, legend }: Props) {
   const element = useRef<HTMLDivElement>(null);
   const near = useNearPlaces();
   const origin = usePlaneOrigin();
@@ -81,11 +91,7 @@ export function RouteMap({ reach, drawing, wind, legend }: Props) {
       onResolution: setResolution,
     });
     if (!element.current.dataset.view && planned.length > 1) {
-      const [xs, ys] = [planned.map(({ x_m }) => x_m), planned.map(({ y_m }) => y_m)];
-      base.map.getView().fit([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)], {
-        padding: FIT_PADDING,
-        size: base.map.getSize(),
-      });
+      fit(base.map, planned);
     }
     route.edit(base.map, (moved) => {
       const { current, change } = useSituation.getState();
@@ -129,6 +135,13 @@ export function RouteMap({ reach, drawing, wind, legend }: Props) {
       points: points.map(({ name, position }) => ({ name, ...plane.toPlane(position) })),
     });
   }, [drawn, drawing, points, plane]);
+
+  const looked = useRef(false);
+  useEffect(() => {
+    if (!drawn || !focus || focus.length === 0 || looked.current) return;
+    looked.current = true;
+    fit(drawn.map, focus);
+  }, [drawn, focus]);
 
   return (
     <div className="relative min-h-0">

@@ -6,7 +6,7 @@ import { formatMargin } from "@/ui/kit/units/margin";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { LedgerColumns, WANTED } from "./LedgerColumns";
-import { minutes } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
 
 const BY = { straight: "direct", round: "round", route: "by route" };
 

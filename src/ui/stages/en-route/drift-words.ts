@@ -2,8 +2,8 @@
 import type { DriftAnswer } from "@/core/drift/drift-answer";
 import type { DriftHere, WayHere } from "@/core/drift/drift-here";
 import type { Format } from "@/ui/kit/units/units-store";
-import { minutes } from "./route-headline";
-import { closing, nextGap, shortInWords } from "./route-words";
+import { minutes } from "@/ui/kit/units/minutes";
+import { closing, nextGap, sentence, shortInWords } from "./route-words";
 
 /** Less than this in hand is told as little, m: 200 ft. */
 const LITTLE_M = 60.96;
@@ -69,6 +69,8 @@ export function noWayInWords(
   return {
     index,
     headline: `${when}: ${minutes(gap.time_s)} with no way, ${shortInWords(gap, format)}${gap.short_m === null ? "" : " at worst"}.`,
-    text: closed ? `${closing(closed, altitude_m, format)} closes it.` : "No altitude that it climbs to closes it.",
+    text: closed
+      ? `${sentence(closing(closed, altitude_m, format))} closes it.`
+      : "No altitude that it climbs to closes it.",
   };
 }

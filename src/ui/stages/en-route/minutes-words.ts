@@ -3,7 +3,7 @@ import type { MinutesByGround } from "@/core/restart/minutes-by-ground";
 import type { MinutesChoice } from "@/core/restart/minutes-left";
 import { threeFigures } from "@/core/quantities/angle";
 import type { Format } from "@/ui/kit/units/units-store";
-import { minutes } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
 
 /** What is done with the minutes. */
 export const CHOICES: Record<MinutesChoice, string> = {

@@ -1,7 +1,7 @@
 // What is called out while an aircraft is followed along its planned flight: only what has changed.
 import type { Gap } from "@/core/route/gap";
 import type { Format } from "@/ui/kit/units/units-store";
-import { minutes } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
 import { nextGap, shortInWords } from "./route-words";
 
 /** Where the followed aircraft is beside its flight. */

@@ -6,7 +6,8 @@ import type { RouteAnswer } from "@/core/route/route-answer";
 import type { RoutePlan } from "@/core/situation/route-plan";
 import type { Format } from "@/ui/kit/units/units-store";
 import type { RouteCardContent } from "./RouteCardPdf";
-import { minutes, withoutPlace } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
+import { withoutPlace } from "./route-headline";
 import { flightInWords, gapInWords, shortInWords } from "./route-words";
 
 /** Every so many points of the flight one is drawn on paper. */

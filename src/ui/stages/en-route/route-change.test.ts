@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { localPlane } from "@/core/earth/local-plane";
 import type { RoutePoint } from "@/core/situation/route-plan";
-import { freeName, movedPoints, reversed, shifted, withPoint } from "./route-change";
+import { DEFAULT_ROUTE } from "@/core/situation/route-plan";
+import { freeName, movedPoints, reversed, shifted, withClimbOut, withPoint } from "./route-change";
 
 const plane = localPlane({ latitude_deg: -47, longitude_deg: -131 });
 const at = (x_m: number, y_m: number) => plane.toLatLon({ x_m, y_m });
@@ -43,5 +44,14 @@ describe("a route that is changed", () => {
     expect(names(shifted(route, 2, -1))).toBe("ACB");
     const [added] = withPoint([], "x".repeat(60), at(0, 0));
     expect(added.name).toHaveLength(40);
+  });
+
+  it("a climb-out that is planned takes the place of the one before", () => {
+    const plan = { ...DEFAULT_ROUTE, points: route };
+    const one = withClimbOut(plan, [...line(1000), { x_m: 2000, y_m: 900 }], plane);
+    expect(one.points.map(({ name }) => name)).toEqual(["A", "Turn out 1", "Turn out 2", "B", "C"]);
+    const other = withClimbOut(one, line(1500), plane);
+    expect(other.points.map(({ name }) => name)).toEqual(["A", "Turn out 1", "B", "C"]);
+    expect(plane.toPlane(other.points[1].position).x_m).toBeCloseTo(1500, 3);
   });
 });

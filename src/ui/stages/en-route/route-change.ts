@@ -1,7 +1,7 @@
 // Changes of a route's points.
 import type { LatLon } from "@/core/earth/geodesic";
 import type { LocalPlane, PlanePoint } from "@/core/earth/local-plane";
-import type { RoutePoint } from "@/core/situation/route-plan";
+import type { RoutePlan, RoutePoint } from "@/core/situation/route-plan";
 
 /** A point has not been moved while it lies within this of where it was, m. */
 const STILL_M = 1;
@@ -45,4 +45,18 @@ export function shifted(points: readonly RoutePoint[], index: number, by: 1 | -1
   const [point] = next.splice(index, 1);
   next.splice(index + by, 0, point);
   return next;
+}
+
+/** Name of the points of a climb-out that was planned. */
+const TURN = "Turn out";
+
+/** The route with its climb-out by these turns, in place of the one that was planned before. */
+export function withClimbOut(route: RoutePlan, turns: readonly PlanePoint[], plane: LocalPlane): RoutePlan {
+  const [first, ...rest] = route.points.filter(({ name }) => !name.startsWith(TURN));
+  const put = turns.map((turn, i): RoutePoint => ({
+    name: `${TURN} ${i + 1}`,
+    position: plane.toLatLon(turn),
+    altitude_m: first.altitude_m,
+  }));
+  return { ...route, points: [first, ...put, ...rest] };
 }

@@ -1,15 +1,7 @@
 // What the spine says of a flight. Apart from what the stage says, which comes when it is opened.
 import type { RouteAnswer } from "@/core/route/route-answer";
+import { minutes, told_s } from "@/ui/kit/units/minutes";
 import type { Headline } from "../stage-face";
-
-/** A time rounded up as it is told: to ten seconds, from a hundred on to whole minutes. */
-const told_s = (time_s: number) => (time_s <= 100 ? Math.ceil(time_s / 10) * 10 : Math.ceil(time_s / 60 - 0.05) * 60);
-
-/** A time, rounded up: "50 s", "6 min". */
-export function minutes(time_s: number): string {
-  const told = told_s(time_s);
-  return told <= 100 ? `${told} s` : `${told / 60} min`;
-}
 
 /** Time without a place; the gaps that are told add up to it. */
 export function withoutPlace({ gaps }: Pick<RouteAnswer, "gaps">): string {

@@ -8,7 +8,8 @@ import { routeQuestion } from "@/core/route/asked-route";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../../demo/read-demo";
-import { minutes, routeHeadline, withoutPlace } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
+import { routeHeadline, withoutPlace } from "./route-headline";
 import { closingInWords, gapInWords, gapLabel, hereInWords, howKnown, nextGap } from "./route-words";
 
 const format = formatIn(DEFAULT_UNITS);
@@ -86,7 +87,7 @@ describe("what is said of the next gap", () => {
           format,
         ),
       );
-    expect(words(1981.2)).toBe("down at 1 500 ft/min closes it. No way round was found.");
+    expect(words(1981.2)).toBe("Down at 1 500 ft/min closes it. No way round was found.");
     expect(words(2133.6)).toBe("7 000 ft and down at 1 500 ft/min closes it. No way round was found.");
     const none = { ...gap, closing: null };
     const where = { altitude_m: 1981.2, inClimb: false };

@@ -8,7 +8,7 @@ import type { RouteAnswer } from "@/core/route/route-answer";
 import type { PlaceHere, RouteHere } from "@/core/route/route-here";
 import type { RoutePlace } from "@/core/route/route-question";
 import type { Format } from "@/ui/kit/units/units-store";
-import { minutes } from "./route-headline";
+import { minutes } from "@/ui/kit/units/minutes";
 
 /** An altitude of a route: in hundreds of feet, or tens of metres, up. */
 export function plannedAltitude(altitude_m: number, format: Format): string {
@@ -64,6 +64,11 @@ export function closing({ altitude_m, descent_mps }: Closing, planned_m: number,
   return [up, down].filter(Boolean).join(" and ");
 }
 
+/** With a capital at its beginning. */
+export function sentence(text: string): string {
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+}
+
 /** What closes a gap. */
 export function closingInWords(
   gap: Gap,
@@ -71,7 +76,7 @@ export function closingInWords(
   { altitude_m, inClimb }: { readonly altitude_m: number; readonly inClimb: boolean },
   format: Format,
 ): string {
-  const closed = gap.closing ? `${closing(gap.closing, altitude_m, format)} closes it` : null;
+  const closed = gap.closing ? `${sentence(closing(gap.closing, altitude_m, format))} closes it` : null;
   const round = detour ? `${minutes(detour.extra_s)} more by the way round` : null;
   if (closed && round) return `${closed}; or ${round}.`;
   if (closed) return `${closed}. No way round was found.`;

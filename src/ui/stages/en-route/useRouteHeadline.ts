@@ -20,6 +20,6 @@ export function useRouteStatus(): string | null {
   const route = useRoute((state) => state.route);
   if (!route?.answer) return null;
   const { places, points, flat } = route.answer;
-  const took = `${places.length} places, ${points.length} points in ${Math.max(1, Math.round(route.took_ms))} ms`;
+  const took = `${places.length} ${places.length === 1 ? "place" : "places"}, ${points.length} points in ${Math.max(1, Math.round(route.took_ms))} ms`;
   return `${took} · ${flat ? "no terrain: flat ground" : "terrain with clearance"} · pessimistic: glide −6 %, 5 kt against`;
 }

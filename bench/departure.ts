@@ -1,7 +1,8 @@
 // One full scan of a departure (58 heights, both sides, intercept angle and extension searched) against an exhaustive
 // grid of the same flights, in shuffled rounds of one process; and what the stage asks while a height is scrubbed.
 import { performance } from "node:perf_hooks";
-import { USUAL_SCATTER, countChance, draws } from "@/core/departure/chance";
+import { countChance } from "@/core/departure/chance";
+import { USUAL_SCATTER, draws } from "@/core/situation/scatter";
 import { failureStart } from "@/core/departure/failure-start";
 import { SCAN_HEIGHTS_M, betterSide, groundAhead, plannedFailure, turnbackAt } from "@/core/departure/scan";
 import { turnbackAccount } from "@/core/departure/turnback-account";

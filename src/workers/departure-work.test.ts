@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { USUAL_SCATTER } from "@/core/departure/chance";
+import { USUAL_SCATTER } from "@/core/situation/scatter";
 import { SCAN_HEIGHTS_M, betterSide } from "@/core/departure/scan";
 import { demoDepartureQuestion } from "../../demo/demo-departure";
 import { DEMO_ORIGIN, demoAircraft, demoTerrain } from "../../demo/read-demo";

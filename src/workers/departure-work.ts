@@ -1,14 +1,8 @@
 // The departure's computations as the worker offers them. No formulas here; what is set up for a question is kept for
 // the next about the same.
 import { bestBank } from "@/core/departure/best-bank";
-import {
-  type ChanceCount,
-  type PlannedHeight,
-  type Scatter,
-  countChance,
-  draws,
-  pilotScatter,
-} from "@/core/departure/chance";
+import { type ChanceCount, type PlannedHeight, countChance } from "@/core/departure/chance";
+import { type Scatter, draws, pilotScatter } from "@/core/situation/scatter";
 import { type DepartureDay, type DepartureQuestion, departureDay } from "@/core/departure/departure-day";
 import { type PracticeTarget, practiceTarget } from "@/core/departure/practice";
 import { type AheadAtHeight, type TurnbackAtHeight, aheadAt, turnbackAt } from "@/core/departure/scan";

@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { calculation } from "../calculation";
 import { bestBank } from "../departure/best-bank";
-import { type ChanceCount, chanceHeights_m, countChance, draws, pilotScatter } from "../departure/chance";
+import { type ChanceCount, chanceHeights_m, countChance } from "../departure/chance";
+import { draws, pilotScatter } from "../situation/scatter";
 import { DepartureQuestion, TOP_M, departureDay } from "../departure/departure-day";
 import { chanceCurve, chanceGates } from "../departure/chance-curve";
 import { failure, success } from "../outcome";

@@ -2,18 +2,8 @@ import { describe, expect, it } from "vitest";
 import { demoDeparture } from "../../../demo/demo-departure";
 import { radians } from "../quantities/angle";
 import { M_PER_FT } from "../quantities/constants";
-import {
-  SCATTER_KINDS,
-  USUAL_SCATTER,
-  pilotScatter,
-  addCounts,
-  chanceHeights_m,
-  countChance,
-  delay_s,
-  draws,
-  wilson,
-  without,
-} from "./chance";
+import { addCounts, chanceHeights_m, countChance, wilson } from "./chance";
+import { SCATTER_KINDS, USUAL_SCATTER, pilotScatter, delay_s, draws, without } from "../situation/scatter";
 import { gateOf, schoolGates } from "./gate";
 import { practiceTarget } from "./practice";
 import { bandsOf, betterSide, turnbackAt } from "./scan";

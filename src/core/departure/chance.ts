@@ -1,81 +1,20 @@
 // The chance that a turn back works when the pilot and the air are not exactly as planned. Monte Carlo, seeded, in
 // slices that can be computed anywhere and added up. Not here: gusts within a flight, a pilot who gives up halfway.
 import { clamp } from "../numeric/clamp";
-import { randomLcg, randomNormal } from "d3-random";
-import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
-import { plannedReaction_s, practiceFactor } from "../situation/pilot-practice";
-import type { Pilot } from "../situation/situation-document";
+import { M_PER_FT } from "../quantities/constants";
+import { plannedReaction_s } from "../situation/pilot-practice";
+import { type Draw, type Scatter, delay_s } from "../situation/scatter";
 import type { AirColumn } from "../flight/air-column";
 import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import { failureStart, motionFrom } from "./failure-start";
 import { worth_m } from "./option";
 import { type Technique, type TurnbackResult, flyTurnback } from "./turnback-flight";
 
-/** What scatters: the seconds before acting, bank, speed, wind, glide ratio, intercept angle. */
-export const SCATTER_KINDS = ["delay", "bank", "speed", "headwind", "crosswind", "glide", "intercept"] as const;
-
-/** One of `SCATTER_KINDS`. */
-export type ScatterKind = (typeof SCATTER_KINDS)[number];
-
-/** Standard deviations. */
-export interface Scatter {
-  readonly delay_s: number;
-  readonly bank_rad: number;
-  /** Of the speed, as a share. */
-  readonly speed: number;
-  readonly headwind_mps: number;
-  readonly crosswind_mps: number;
-  /** Of the glide ratio, as a share. */
-  readonly glide: number;
-  readonly intercept_rad: number;
-}
-
-/** How far pilots and days differ from their plan. Common practice: no survey stands behind these figures. */
-export const USUAL_SCATTER: Scatter = {
-  delay_s: 1.5,
-  bank_rad: (5 * Math.PI) / 180,
-  speed: 0.04,
-  headwind_mps: 3 * MPS_PER_KT,
-  crosswind_mps: 3 * MPS_PER_KT,
-  glide: 0.06,
-  intercept_rad: (8 * Math.PI) / 180,
-};
-
-/**
- * The usual scatter of a pilot: what the pilot does scatters more after a time without practice, wind and glide do not.
- */
-export function pilotScatter({ daysSincePractised }: Pick<Pilot, "daysSincePractised">): Scatter {
-  const factor = practiceFactor(daysSincePractised);
-  const { delay_s, bank_rad, speed, intercept_rad } = USUAL_SCATTER;
-  return {
-    ...USUAL_SCATTER,
-    delay_s: factor * delay_s,
-    bank_rad: factor * bank_rad,
-    speed: factor * speed,
-    intercept_rad: factor * intercept_rad,
-  };
-}
-
-/** The delay lies between these, s: nobody acts at once, and after this long nobody turns back. */
-const DELAY_LEAST_S = 1;
-const DELAY_MOST_S = 12;
 const BANK_LEAST_RAD = Math.PI / 36;
 const BANK_MOST_RAD = (75 * Math.PI) / 180;
 const INTERCEPT_LEAST_RAD = Math.PI / 90;
 /** No pilot flies a glide turn slower than this over the stall for long: the shaker, the buffet or the nose tells. */
 const SPEED_LEAST = 1.02;
-
-/** One pilot on one day: how far each thing is from its plan, in standard deviations. */
-export type Draw = Readonly<Record<ScatterKind, number>>;
-
-/** The draws of a seed: the same for every height, so that the curve is smooth and slices add up. */
-export function draws(seed: number, count: number): Draw[] {
-  const normal = randomNormal.source(randomLcg(seed))(0, 1);
-  return Array.from(
-    { length: count },
-    () => Object.fromEntries(SCATTER_KINDS.map((kind) => [kind, normal()])) as Record<ScatterKind, number>,
-  );
-}
 
 /** A technique planned for a height. */
 export interface PlannedHeight {
@@ -185,18 +124,6 @@ function shiftedAir(air: AirColumn, along_mps: number, across_mps: number): AirC
 }
 
 /**
- * Lognormal delay with the mean and standard deviation given, within 1…12 s.
- *
- * σ² = ln(1 + sd²/mean²), μ = ln(mean) − σ²/2.
- */
-export function delay_s(mean_s: number, deviation_s: number, draw: number): number {
-  if (deviation_s === 0) return mean_s;
-  const mean = Math.max(mean_s, DELAY_LEAST_S);
-  const variance = Math.log(1 + (deviation_s / mean) ** 2);
-  return clamp(Math.exp(Math.log(mean) - variance / 2 + Math.sqrt(variance) * draw), DELAY_LEAST_S, DELAY_MOST_S);
-}
-
-/**
  * Confidence band of a share: Wilson's score interval at 95 %.
  *
  * @see E. B. Wilson, J. Amer. Statist. Assoc. 22 (1927) (memory)
@@ -229,20 +156,6 @@ export function addCounts(slices: readonly (readonly ChanceCount[])[]): ChanceCo
     );
   }
   return [...sums.values()].sort((a, b) => a.height_m - b.height_m);
-}
-
-/** The scatter with one of its kinds exact. */
-export function without(scatter: Scatter, kind: ScatterKind): Scatter {
-  const field: Record<ScatterKind, keyof Scatter> = {
-    delay: "delay_s",
-    bank: "bank_rad",
-    speed: "speed",
-    headwind: "headwind_mps",
-    crosswind: "crosswind_mps",
-    glide: "glide",
-    intercept: "intercept_rad",
-  };
-  return { ...scatter, [field[kind]]: 0 };
 }
 
 /** Eleven heights about where turning back begins to work, rounded to 25 ft; 200 to 1,200 ft where it never does. */

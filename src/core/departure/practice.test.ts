@@ -7,7 +7,7 @@ import { liftCoefficientAt } from "../glide/straight-glide";
 import { radians } from "../quantities/angle";
 import { G0 } from "../quantities/constants";
 import { plannedReaction_s } from "../situation/pilot-practice";
-import { type Draw, SCATTER_KINDS, USUAL_SCATTER, delay_s } from "./chance";
+import { type Draw, SCATTER_KINDS, USUAL_SCATTER, delay_s } from "../situation/scatter";
 import { type PracticeEntry, practiceTarget } from "./practice";
 
 const { day, question } = demoDeparture({ mass_kg: 1000, plain: { length_m: 1200, headwind_kt: 0 } });

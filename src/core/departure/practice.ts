@@ -5,7 +5,7 @@ import type { AirMass } from "../air/altimetry";
 import { RHO0 } from "../quantities/constants";
 import { type AirColumn, airColumn, airSample, readAir } from "../flight/air-column";
 import { plannedReaction_s } from "../situation/pilot-practice";
-import { type Draw, type Scatter, delay_s } from "./chance";
+import { type Draw, type Scatter, delay_s } from "../situation/scatter";
 import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import {
   type Body,

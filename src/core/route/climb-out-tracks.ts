@@ -30,6 +30,8 @@ export interface ClimbOutTurn extends PlanePoint {
   /** From the end of the take-off run, along the runway's line. */
   readonly distance_m: number;
   readonly side: "left" | "right";
+  /** Angle of a turn that is held; null where it leads to the route's next point. */
+  readonly by_rad: number | null;
 }
 
 /** A way to climb out. */
@@ -121,7 +123,12 @@ export function climbOutTracks(
   const line = fly({ ...flight, question: free }, ahead);
   if (!line) return failure("no_climb", `${question.aircraft.name} does not climb away here.`, "mass_kg");
   const plans = [ahead, ...plansOf(flight, line, about)];
-  const flown = plans.flatMap((plan) => fly(flight, plan) ?? []);
+  const allowed = plans.flatMap((plan) => fly(flight, plan) ?? []);
+  const { side } = question.route.climbOut;
+  // What turns to the other side, or would turn only when the climb-out is over, is none.
+  const flown = allowed.filter(({ kind, turn }) =>
+    turn ? side === "either" || turn.side === side : kind === "straight",
+  );
   const named = flown.filter(({ kind }) => kind !== "fewest");
   const [fewest] = flown.filter(({ kind }) => kind === "fewest").sort(inOrder(flight));
   const least_s = Math.min(...named.map(({ without_s }) => without_s));
@@ -135,7 +142,7 @@ export function climbOutTracks(
       "Every climb-out inside the limits leads over what is not to be flown over.",
       "route.climbOut",
     );
-  return success({ end, tracks, barred: plans.length - flown.length });
+  return success({ end, tracks, barred: plans.length - allowed.length });
 }
 
 interface Flight {
@@ -274,15 +281,22 @@ class Steering {
 
   private begin({ x_m, y_m, height_m, out_m }: Heading, towards: number): void {
     if (this.turn) return;
-    this.turn = { x_m, y_m, height_m, distance_m: out_m, side: towards > 0 ? "right" : "left" };
+    this.turn = {
+      x_m,
+      y_m,
+      height_m,
+      distance_m: out_m,
+      side: towards > 0 ? "right" : "left",
+      by_rad: this.plan.by?.angle_rad ?? null,
+    };
     this.turns.push({ x_m, y_m });
   }
 }
 
-/** Flies a plan; null where it leads over what is not flown over, turns to the wrong side, or does not turn at all. */
+/** Flies a plan; null where it leads over what is not flown over, or does not climb. */
 function fly({ question, cover, climb, end }: Flight, plan: Plan): ClimbOutTrack | null {
   const { plane } = cover;
-  const { side, avoid } = question.route.climbOut;
+  const { avoid } = question.route.climbOut;
   const runway_rad = end.headingTrue_rad + plane.convergence_rad(end.threshold);
   const threshold = plane.toPlane(end.threshold);
   const run_m = end.length_m * RUN_SHARE;
@@ -315,7 +329,6 @@ function fly({ question, cover, climb, end }: Flight, plan: Plan): ClimbOutTrack
     time_s += STEP_S;
   }
   const { turn, turns } = steering;
-  if (turn ? side !== "either" && turn.side !== side : plan.kind !== "straight") return null;
   const none = points.filter(({ inReach }) => !inReach);
   return {
     kind: plan.kind,

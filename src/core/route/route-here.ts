@@ -6,7 +6,9 @@ import { legClears } from "../cover/leg-clearance";
 import { airAtAltitude } from "../air/altimetry";
 import { wrapHalfTurn } from "../quantities/angle";
 import { plannedReaction_s } from "../situation/pilot-practice";
+import { draws, pilotScatter } from "../situation/scatter";
 import type { WorkingStep } from "../working";
+import { chanceOfPlace } from "./chance-of-place";
 import { type FlightPoint, type RouteAnswer, coverOn } from "./route-answer";
 import type { RouteField } from "./route-field";
 import type { RoutePlace, RouteQuestion } from "./route-question";
@@ -33,11 +35,15 @@ export interface RouteHere {
   readonly point: FlightPoint;
   /** At most three, the best first. */
   readonly places: readonly PlaceHere[];
+  /** Share of seeded draws that reach some place; null where none is known. */
+  readonly chance: number | null;
   /** The way to the best, in the plane. */
   readonly way: readonly WayPoint[];
 }
 
 const MOST_PLACES = 3;
+/** A share of so many draws is known to 2 in 100. */
+const SAMPLE = draws(1, 2000);
 
 /** The point of a flight nearest to a distance along it. */
 export function pointAt<P extends { readonly distance_m: number }>(points: readonly P[], distance_m: number): P {
@@ -111,17 +117,23 @@ export function routeHere(
     .sort((a, b) => b.margin_m - a.margin_m)
     .slice(0, MOST_PLACES);
   const first = best[0];
+  const accounts = costs
+    .filter(({ margin_m }) => Number.isFinite(margin_m))
+    .map((cost) => ({ ...cost, bearing_rad: cost.bearingTrue_rad, spare_m: cost.margin_m + cost.reserve_m }));
+  const planned = { reaction_s, bank_rad: question.pilot.bank_rad, sink_mps: glide.sinkEas_mps / Math.sqrt(sigma) };
   return {
+    chance: chanceOfPlace(accounts, planned, pilotScatter(question.pilot), SAMPLE),
     point,
     places: best,
     way: first && first.margin_m >= 0 ? (wayFrom(field, x, y, point.altitude_m - reaction_m - first.turn_m) ?? []) : [],
   };
 }
 
+const CHANCE = "2 000 seeded draws; scatter of reaction, bank, speed, wind and glide: common practice";
 const GLIDE = "equilibrium of the straight glide; wind triangle at every height";
 
 /** The working of the best place at the cursor. */
-export function routeWorking({ point, places }: RouteHere): WorkingStep[] {
+export function routeWorking({ point, places, chance }: RouteHere): WorkingStep[] {
   const step = (symbol: string, meaning: string, formula: string, value: number, source: string): WorkingStep => ({
     figure: "margin",
     symbol,
@@ -153,5 +165,10 @@ export function routeWorking({ point, places }: RouteHere): WorkingStep[] {
     step("Δh_0", "reserve", "", best.reserve_m, "approach plan"),
     step("z", `elevation of ${best.place.name}`, "", best.place.elevation_m, "places"),
     step("Δh", "in hand", "h − Δh_r − Δh_t − Δh_s − Δh_a − Δh_0 − z", best.margin_m, GLIDE),
+    {
+      ...step("P", "draws that reach some place, the reserve spent", "", chance ?? 0, CHANCE),
+      figure: "chance",
+      unit: "",
+    },
   ];
 }

@@ -9,7 +9,10 @@ const track = (kind: ClimbOutTrack["kind"], without_s: number, height_m: number 
   kind,
   without_s,
   first_m: 100,
-  turn: height_m === null ? null : { x_m: 0, y_m: 0, height_m, distance_m: 1000, side: "left" },
+  turn:
+    height_m === null
+      ? null
+      : { x_m: 0, y_m: 0, height_m, distance_m: 1000, side: "left", by_rad: kind === "fewest" ? Math.PI / 2 : null },
   points: [],
   turns: [],
 });
@@ -23,7 +26,7 @@ describe("climb-outs in words", () => {
   it.each([
     [
       [track("fewest", 50, 200), straight],
-      "Turn for the fewest seconds, left at 660 ft: 50 s without a place. From Skerrow 29: 30 s less than straight on.",
+      "Turn for the fewest seconds, left by 90° at 660 ft: 50 s without a place. From Skerrow 29: 30 s less than straight on.",
     ],
     [[straight], "Straight on: 80 s without a place. From Skerrow 29: no turn inside the limits has fewer."],
     [

@@ -1,5 +1,6 @@
 // What the En route stage says of climb-outs.
 import type { ClimbOutTrack } from "@/core/route/climb-out-tracks";
+import { degrees } from "@/core/quantities/angle";
 import type { Format } from "@/ui/kit/units/units-store";
 
 const WHERE: Record<ClimbOutTrack["kind"], string> = {
@@ -12,7 +13,9 @@ const WHERE: Record<ClimbOutTrack["kind"], string> = {
 
 /** How a track turns: "Turn over the shore, right at 2 130 ft". */
 export function trackInWords({ kind, turn }: ClimbOutTrack, format: Format): string {
-  return turn ? `${WHERE[kind]}, ${turn.side} at ${format("height", turn.height_m, "up")}` : WHERE[kind];
+  if (!turn) return WHERE[kind];
+  const by = turn.by_rad === null ? "" : ` by ${Math.round(degrees(turn.by_rad))}°`;
+  return `${WHERE[kind]}, ${turn.side}${by} at ${format("height", turn.height_m, "up")}`;
 }
 
 /** How long it has no place. */

@@ -1,13 +1,5 @@
-import {
-  type ChanceCount,
-  type PlannedHeight,
-  SCATTER_KINDS,
-  type Scatter,
-  addCounts,
-  chanceHeights_m,
-  pilotScatter,
-  without,
-} from "@/core/departure/chance";
+import { type ChanceCount, type PlannedHeight, addCounts, chanceHeights_m } from "@/core/departure/chance";
+import { SCATTER_KINDS, type Scatter, pilotScatter, without } from "@/core/situation/scatter";
 import { chanceAt, chanceCurve, chanceGates, gateBracket_m } from "@/core/departure/chance-curve";
 import { type DepartureQuestion, TOP_M } from "@/core/departure/departure-day";
 import type { Outcome } from "@/core/outcome";

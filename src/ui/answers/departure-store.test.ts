@@ -6,7 +6,7 @@ import { type TurnbackAtHeight, aheadAt, turnbackAt } from "@/core/departure/sca
 import { turnbackAccount } from "@/core/departure/turnback-account";
 import { localPlane } from "@/core/earth/local-plane";
 import type { DepartureAtHeight, DepartureFacts } from "@/core/departure/departure-answer";
-import { SCATTER_KINDS, USUAL_SCATTER } from "@/core/departure/chance";
+import { SCATTER_KINDS, USUAL_SCATTER } from "@/core/situation/scatter";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
 import { type DepartureScan, flownNear, scanOf, sideOf, turnsBack } from "./departure-store";

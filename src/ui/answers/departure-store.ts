@@ -1,6 +1,6 @@
 import { create } from "zustand";
 import { allowedBanks, bestOf, type BestAtHeight, bestByHeight } from "@/core/departure/best-bank";
-import type { ScatterKind } from "@/core/departure/chance";
+import type { ScatterKind } from "@/core/situation/scatter";
 import type { DepartureQuestion } from "@/core/departure/departure-day";
 import type { ChanceCurvePoint } from "@/core/departure/chance-curve";
 import type { SchoolGates } from "@/core/departure/gate";

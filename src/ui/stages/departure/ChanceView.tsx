@@ -2,7 +2,7 @@
 import { clamp } from "@/core/numeric/clamp";
 import { workingOfTurnback } from "@/ui/answers/workings";
 import { useCallback } from "react";
-import { pilotScatter } from "@/core/departure/chance";
+import { pilotScatter } from "@/core/situation/scatter";
 import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import { Chart } from "@/ui/kit/charts/Chart";
 import { type ChartInk, apart, endLabel } from "@/ui/kit/charts/chart-ink";

@@ -1,4 +1,4 @@
-import { type Scatter, type ScatterKind } from "@/core/departure/chance";
+import type { Scatter, ScatterKind } from "@/core/situation/scatter";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import type { Format } from "@/ui/kit/units/units-store";

@@ -61,7 +61,10 @@ export function ClimbOutView() {
       named: [],
     };
   }, [climbs]);
-  const focus = useMemo(() => climbs?.tracks.flatMap(({ points }) => points) ?? null, [climbs]);
+  const focus = useMemo(
+    () => climbs && { key: climbs.end.id, points: climbs.tracks.flatMap(({ points }) => points) },
+    [climbs],
+  );
   const said = climbs && climbOutInWords(climbs.tracks, climbs.end.name, format);
   return (
     <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]">

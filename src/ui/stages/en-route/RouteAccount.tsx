@@ -7,9 +7,11 @@ import { useHeight } from "@/ui/kit/ledger/useHeight";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useVariation } from "@/ui/situation/useVariation";
+import { workingOfRoute } from "@/ui/answers/workings";
+import { Figure } from "@/ui/kit/working/Figure";
 import { PlaceLedgers } from "./PlaceLedgers";
 import { minutes } from "@/ui/kit/units/minutes";
-import { closing, gapInWords, hereInWords } from "./route-words";
+import { chanceInWords, closing, gapInWords, hereInWords } from "./route-words";
 import { useRouteHere } from "./useRouteHere";
 
 /** The ledgers at the cursor, and the answer in two sentences with what closes the next gap. */
@@ -64,6 +66,14 @@ function Decision({
     <section className="flex flex-col gap-2 border-t border-rule px-4 py-3" aria-label="Decision" aria-live="polite">
       <p>
         <strong className={said.tone}>{said.headline}</strong> {said.text}
+        {here.chance !== null && (
+          <>
+            {" "}
+            <Figure title="Chance of a place" figure="chance" source={workingOfRoute(here.point.distance_m)}>
+              {chanceInWords(here.chance)}
+            </Figure>
+          </>
+        )}
       </p>
       {next ? (
         <p>

@@ -54,8 +54,8 @@ interface Props {
   readonly drawing: Omit<RouteDrawing, "points">;
   /** Where the aircraft is at the cursor, for the wind's sign. */
   readonly wind: { readonly ground_m: number; readonly altitude_m: number; readonly heading_rad: number } | null;
-  /** What is looked at first, when it is not the whole route. */
-  readonly focus?: readonly PlanePoint[] | null;
+  /** What is looked at once for a key, when it is not the whole route. */
+  readonly focus?: { readonly key: string; readonly points: readonly PlanePoint[] } | null;
   /** What is said of the image. */
   readonly legend: ReactNode;
 }
@@ -136,11 +136,11 @@ export function RouteMap({ reach, drawing, wind, focus, legend }: Props) {
     });
   }, [drawn, drawing, points, plane]);
 
-  const looked = useRef(false);
+  const looked = useRef<string | null>(null);
   useEffect(() => {
-    if (!drawn || !focus || focus.length === 0 || looked.current) return;
-    looked.current = true;
-    fit(drawn.map, focus);
+    if (!drawn || !focus || focus.points.length === 0 || looked.current === focus.key) return;
+    looked.current = focus.key;
+    fit(drawn.map, focus.points);
   }, [drawn, focus]);
 
   return (

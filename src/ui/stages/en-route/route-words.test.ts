@@ -10,7 +10,7 @@ import { formatIn } from "@/ui/kit/units/units-store";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../../demo/read-demo";
 import { minutes } from "@/ui/kit/units/minutes";
 import { routeHeadline, withoutPlace } from "./route-headline";
-import { closingInWords, gapInWords, gapLabel, hereInWords, howKnown, nextGap } from "./route-words";
+import { chanceInWords, closingInWords, gapInWords, gapLabel, hereInWords, howKnown, nextGap } from "./route-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const terrain = demoTerrain();
@@ -41,6 +41,19 @@ describe("what is said at the cursor", () => {
     expect(headline).toBe("Here: no place in reach.");
     expect(plain(text)).toMatch(/ is the nearest to being reached: [\d ]+ ft short\.$/);
     expect(tone).toBe("text-brick");
+  });
+
+  it("tells the chance of a place, never as certain and never as none", () => {
+    expect([1, 0.985, 0.6049, 0.01, 0].map(chanceInWords)).toEqual([
+      "over 98 in 100 reach one",
+      "over 98 in 100 reach one",
+      "60 in 100 reach one",
+      "under 2 in 100 reach one",
+      "under 2 in 100 reach one",
+    ]);
+    // Where a place is in hand with its reserve it is likelier than where none is.
+    expect(here(40_000).chance).toBeGreaterThan(0.9);
+    expect(here(answer.gaps[1].worstAt_m).chance).toBeLessThan(0.5);
   });
 
   it("a few feet in hand are told as few", () => {

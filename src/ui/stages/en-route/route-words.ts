@@ -57,6 +57,12 @@ export function hereInWords(
   };
 }
 
+/** The chance of a place: "in 97 of 100"; never certain, never none. */
+export function chanceInWords(chance: number): string {
+  const of = Math.round(chance * 100);
+  return of >= 99 ? "over 98 in 100 reach one" : of <= 1 ? "under 2 in 100 reach one" : `${of} in 100 reach one`;
+}
+
 /** An altitude, a steeper descent, or both. */
 export function closing({ altitude_m, descent_mps }: Closing, planned_m: number, format: Format): string {
   const down = descent_mps === null ? null : `down at ${format("verticalSpeed", descent_mps)}`;

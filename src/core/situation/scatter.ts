@@ -1,0 +1,93 @@
+// How far a pilot and a day differ from their plan, and seeded draws of that.
+import { randomLcg, randomNormal } from "d3-random";
+import { clamp } from "../numeric/clamp";
+import { MPS_PER_KT } from "../quantities/constants";
+import { practiceFactor } from "./pilot-practice";
+import type { Pilot } from "./situation-document";
+
+/** What scatters: the seconds before acting, bank, speed, wind, glide ratio, intercept angle. */
+export const SCATTER_KINDS = ["delay", "bank", "speed", "headwind", "crosswind", "glide", "intercept"] as const;
+
+/** One of `SCATTER_KINDS`. */
+export type ScatterKind = (typeof SCATTER_KINDS)[number];
+
+/** Standard deviations. */
+export interface Scatter {
+  readonly delay_s: number;
+  readonly bank_rad: number;
+  /** Of the speed, as a share. */
+  readonly speed: number;
+  readonly headwind_mps: number;
+  readonly crosswind_mps: number;
+  /** Of the glide ratio, as a share. */
+  readonly glide: number;
+  readonly intercept_rad: number;
+}
+
+/** How far pilots and days differ from their plan. Common practice: no survey stands behind these figures. */
+export const USUAL_SCATTER: Scatter = {
+  delay_s: 1.5,
+  bank_rad: (5 * Math.PI) / 180,
+  speed: 0.04,
+  headwind_mps: 3 * MPS_PER_KT,
+  crosswind_mps: 3 * MPS_PER_KT,
+  glide: 0.06,
+  intercept_rad: (8 * Math.PI) / 180,
+};
+
+/**
+ * The usual scatter of a pilot: what the pilot does scatters more after a time without practice, wind and glide do not.
+ */
+export function pilotScatter({ daysSincePractised }: Pick<Pilot, "daysSincePractised">): Scatter {
+  const factor = practiceFactor(daysSincePractised);
+  const { delay_s, bank_rad, speed, intercept_rad } = USUAL_SCATTER;
+  return {
+    ...USUAL_SCATTER,
+    delay_s: factor * delay_s,
+    bank_rad: factor * bank_rad,
+    speed: factor * speed,
+    intercept_rad: factor * intercept_rad,
+  };
+}
+
+/** The delay lies between these, s: nobody acts at once, and after this long nobody turns back. */
+const DELAY_LEAST_S = 1;
+const DELAY_MOST_S = 12;
+
+/** One pilot on one day: how far each thing is from its plan, in standard deviations. */
+export type Draw = Readonly<Record<ScatterKind, number>>;
+
+/** The draws of a seed: the same for every height, so that the curve is smooth and slices add up. */
+export function draws(seed: number, count: number): Draw[] {
+  const normal = randomNormal.source(randomLcg(seed))(0, 1);
+  return Array.from(
+    { length: count },
+    () => Object.fromEntries(SCATTER_KINDS.map((kind) => [kind, normal()])) as Record<ScatterKind, number>,
+  );
+}
+
+/**
+ * Lognormal delay with the mean and standard deviation given, within 1…12 s.
+ *
+ * σ² = ln(1 + sd²/mean²), μ = ln(mean) − σ²/2.
+ */
+export function delay_s(mean_s: number, deviation_s: number, draw: number): number {
+  if (deviation_s === 0) return mean_s;
+  const mean = Math.max(mean_s, DELAY_LEAST_S);
+  const variance = Math.log(1 + (deviation_s / mean) ** 2);
+  return clamp(Math.exp(Math.log(mean) - variance / 2 + Math.sqrt(variance) * draw), DELAY_LEAST_S, DELAY_MOST_S);
+}
+
+/** The scatter with one of its kinds exact. */
+export function without(scatter: Scatter, kind: ScatterKind): Scatter {
+  const field: Record<ScatterKind, keyof Scatter> = {
+    delay: "delay_s",
+    bank: "bank_rad",
+    speed: "speed",
+    headwind: "headwind_mps",
+    crosswind: "crosswind_mps",
+    glide: "glide",
+    intercept: "intercept_rad",
+  };
+  return { ...scatter, [field[kind]]: 0 };
+}

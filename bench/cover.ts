@@ -3,6 +3,7 @@ import { performance } from "node:perf_hooks";
 import { coverGrid } from "@/core/cover/cover-grid";
 import { forwardField, inverseField } from "@/core/cover/cover-field";
 import { CoverLeg, coverMetric } from "@/core/cover/cover-metric";
+import { solvePlain } from "@/core/cover/plain-solver";
 import { demoTerrain } from "../demo/read-demo";
 import { referenceCover } from "./reference-cover";
 
@@ -40,6 +41,8 @@ const works: Record<string, () => unknown> = {
   "inverse, one wind": () => inverseField(grids[5], sites(5), uniform),
   "inverse, wind by height": () => inverseField(grids[5], sites(5), layered),
   "inverse, 200 places": () => inverseField(grids[200], sites(200), uniform),
+  "inverse, one wind, not compiled": () => inverseField(grids[5], sites(5), uniform, undefined, solvePlain),
+  "inverse, wind by height, not compiled": () => inverseField(grids[5], sites(5), layered, undefined, solvePlain),
   "forward, one wind": () => forwardField(grids[5], above, uniform),
   "forward, wind by height": () => forwardField(grids[5], above, layered),
   "arrays streamed once": () => {

@@ -111,6 +111,16 @@ test("a route of one's own by keyboard, out as a file and in again; places that 
     buffer: Buffer.from("name,lat,lon\nA,47,8\nB,147,8\n"),
   });
   await expect(page.getByText(/No route was taken\. Line 3/)).toBeVisible();
+  for (const [item, name, part] of [
+    ["Reach by altitude as GeoJSON", "reach-by-altitude.geojson", "fromAltitude_ft"],
+    ["Cover as a grid (Esri ASCII)", "cover.asc", "ncols"],
+  ]) {
+    await page.getByRole("button", { name: "File" }).click();
+    const made = page.waitForEvent("download");
+    await page.getByRole("menuitem", { name: item }).click();
+    expect((await made).suggestedFilename()).toBe(name);
+    expect(await readFile(await (await made).path(), "utf8")).toContain(part);
+  }
   await page.getByRole("button", { name: "File" }).click();
   const card = page.waitForEvent("download");
   await page.getByRole("menuitem", { name: "Card as PDF" }).click();
@@ -142,7 +152,7 @@ test("on one engine: no way over the ridge, an altitude closes it, the alternate
   await spine(page).press("Enter");
   await expect(page.getByRole("heading", { name: /^Where along this flight is/ })).toBeVisible();
   await page.getByRole("tab", { name: "One engine" }).press("Enter");
-  await expect(decision(page)).toContainText(/Here: Mossgarth/);
+  await expect(decision(page)).toContainText(/Here: over Mossgarth/);
   await expect(spine(page)).toContainText(/no way/);
   await expect(decision(page)).toContainText(/with no way, [\d\s]+\sft short at worst\. [\d\s]+\sft closes it\./);
   const cursor = page.getByRole("slider", { name: /^Cursor/ });
@@ -164,7 +174,17 @@ test("on one engine: no way over the ridge, an altitude closes it, the alternate
   await page.keyboard.press("Escape");
   await cursor.focus();
   await page.keyboard.press("Home");
-  await expect(decision(page)).toContainText(/Here: Skerrow, \d+ min\./);
+  await expect(decision(page)).toContainText(/Here: no way to an alternate|Here: Skerrow, \d+ min\./);
+
+  // The climb-out by track: the one with the fewest seconds is planned.
+  await page.getByRole("tab", { name: "Climb-out" }).press("Enter");
+  const climb = page.getByRole("region", { name: "Climb-out" });
+  await expect(climb.getByRole("row", { name: /^Straight on/ })).toBeVisible();
+  await type(page, "Earliest turn at", "700");
+  await expect(climb.getByRole("row", { name: /^Turn at a height, right at 7[0-3]0\sft/ })).toBeVisible();
+  await climb.getByRole("button", { name: /^Plan: Turn at a height/ }).press("Enter");
+  await page.getByRole("tab", { name: "Points" }).press("Enter");
+  await expect(page.getByRole("textbox", { name: "Name of point 2" })).toHaveValue("Turn out 1");
 
   // With some minutes of an engine left, over the ground from the cursor.
   await page.getByRole("tab", { name: "Minutes left" }).press("Enter");

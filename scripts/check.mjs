@@ -12,6 +12,9 @@ try {
   await step("types", () => run(bin("tsc"), ["--noEmit"], { cwd: ROOT }));
   await step("the core without DOM and Node", () => run(bin("tsc"), ["-p", "tsconfig.core.json"], { cwd: ROOT }));
   await step("what works without a network", () => run(bin("tsc"), ["-p", "tsconfig.sw.json"], { cwd: ROOT }));
+  await step("the compiled solver is what its source makes", () =>
+    run("node", [path.join(ROOT, "scripts/compile.mjs"), "--check"], { cwd: ROOT }),
+  );
   await step("format", () =>
     run(bin("prettier"), ["--check", "--log-level=warn", "--cache", "--cache-location=.next/prettier", "."], {
       cwd: ROOT,

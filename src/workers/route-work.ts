@@ -146,6 +146,20 @@ export function routeWork(terrain: () => TerrainGrid | null) {
     routeClimbOut: (question: RouteQuestion, origin: LatLon, endId: string | null): Outcome<ClimbOuts> =>
       climbOutTracks(question, terrain(), origin, endId),
 
+    /** The cover as a file. */
+    coverFile: async (
+      question: RouteQuestion,
+      origin: LatLon,
+      format: "ascii" | "geojson",
+    ): Promise<Outcome<string>> => {
+      const cover = fieldOf(question, origin, "nominal");
+      if (!cover.ok) return cover;
+      // What traces contours comes when they are asked for.
+      const { coverAreas, coverAscii } = await import("./cover-export");
+      const { field, plane } = cover.value;
+      return success(format === "ascii" ? coverAscii(field) : coverAreas(field, plane));
+    },
+
     /** What becomes of an engine that has some minutes left at the cursor. */
     routeMinutes: (
       question: RouteQuestion,

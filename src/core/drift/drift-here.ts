@@ -6,6 +6,7 @@ import { pointAt } from "../route/route-here";
 import type { RoutePlace } from "../route/route-question";
 import type { WorkingStep } from "../working";
 import { type DriftAnswer, type DriftPoint, wayGround } from "./drift-answer";
+import { clearanceShare } from "./corridor";
 import type { Alternate, DriftField } from "./drift-field";
 import { type FlownPoint, closestOf, flyWay, groundOf, turnsTo } from "./drift-way";
 import type { OneEngineState } from "./one-engine-path";
@@ -40,11 +41,15 @@ export interface DriftHere {
   readonly climb_mps: number;
   /** The nearest in time that clears first; at most three. */
   readonly ways: readonly WayHere[];
+  /** The alternate that it is over, low: its take-off and approach have their own figures; null anywhere else. */
+  readonly over: RoutePlace | null;
   /** On by the route, from the cursor; null where it leads to none of the alternates. */
   readonly onward: WayHere | null;
 }
 
 const MOST_WAYS = 3;
+/** A circuit is flown no higher over its aerodrome than this, m: 1,000 ft. */
+const CIRCUIT_M = 304.8;
 /** A route that ends so near to an alternate leads there, m. */
 const LEADS_TO_M = 5000;
 
@@ -96,7 +101,17 @@ export function driftHere(
   const ways = known.sort((a, b) =>
     clears(a) !== clears(b) ? (clears(a) ? -1 : 1) : clears(a) ? a.time_s - b.time_s : b.margin_m - a.margin_m,
   );
-  return { point, state, climb_mps: path.climb_mps(point.altitude_m, 0), ways: ways.slice(0, MOST_WAYS), onward };
+  const over = alternates.find(
+    ({ spot, place }) => clearanceShare(point, [spot]) === 0 && point.altitude_m < place.elevation_m + CIRCUIT_M,
+  );
+  return {
+    point,
+    state,
+    over: over?.place ?? null,
+    climb_mps: path.climb_mps(point.altitude_m, 0),
+    ways: ways.slice(0, MOST_WAYS),
+    onward,
+  };
 }
 
 const NET = "equilibrium on one engine; sinγ − decrement";

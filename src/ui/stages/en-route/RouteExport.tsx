@@ -3,6 +3,10 @@ import { Download } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useRef } from "react";
 import { toast } from "sonner";
+import type { Outcome } from "@/core/outcome";
+import { useRoute } from "@/ui/answers/route-store";
+import { download } from "@/ui/kit/download";
+import { askCore } from "@/ui/kit/lanes/lanes";
 import { useSituation } from "@/ui/situation/situation-store";
 import { ROUTE_FORMATS, exportRoute, readRoute } from "./route-exchange";
 import { useRouteCard } from "./useRouteCard";
@@ -18,6 +22,16 @@ export function RouteExport() {
   const change = useSituation((state) => state.change);
   const makeCard = useRouteCard();
   const input = useRef<HTMLInputElement>(null);
+  const answered = useRoute((state) => (state.route?.answer ? state.route : null));
+  const coverFile = async (format: "ascii" | "geojson") => {
+    if (!answered) return;
+    const made = await askCore<Outcome<string>>("cover", (core) =>
+      core.coverFile(answered.question, answered.origin, format),
+    );
+    if (!made.ok) return void toast(`No file was made. ${made.issue.message}`);
+    if (format === "ascii") download("cover.asc", "text/plain", made.value);
+    else download("reach-by-altitude.geojson", "application/geo+json", made.value);
+  };
   const take = async (file: File) => {
     if (file.size > MOST_BYTES) return void toast("This file is too large for a route.");
     const read = await readRoute(file.name, await file.text());
@@ -43,6 +57,12 @@ export function RouteExport() {
                 Route as {NAMES[format]}
               </DropdownMenu.Item>
             ))}
+            <DropdownMenu.Item className={ITEM} disabled={!answered} onSelect={() => void coverFile("geojson")}>
+              Reach by altitude as GeoJSON
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} disabled={!answered} onSelect={() => void coverFile("ascii")}>
+              Cover as a grid (Esri ASCII)
+            </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} disabled={points.length < 2} onSelect={makeCard}>
               Card as PDF
             </DropdownMenu.Item>

@@ -50,6 +50,11 @@ describe("what is said on one engine", () => {
     expect(driftHereInWords({ ...at, ways: [] }, clearance_m, format).text).toMatch(/^The ground is not known/);
   });
 
+  it("over the aerodrome that it begins from, low, refers to the take-off", () => {
+    expect(driftHereInWords(here(0), clearance_m, format).headline).toBe("Here: over Mossgarth.");
+    expect(here(40_000).over).toBeNull();
+  });
+
   it("a few feet in hand are told as few, and how the way leads", () => {
     const at = here(40_000);
     const few = { ...at, ways: [{ ...at.ways[0], margin_m: 30, by: "round" as const }] };

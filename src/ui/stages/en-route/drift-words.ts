@@ -23,7 +23,7 @@ export function wayLabel({ time_s, margin_m }: WayHere, format: Format): string 
 
 /** Where one engine carries to from the cursor. */
 export function driftHereInWords(
-  { ways, point, climb_mps }: DriftHere,
+  { ways, point, climb_mps, over }: DriftHere,
   clearance_m: number,
   format: Format,
 ): { headline: string; text: string; tone: string } {
@@ -31,6 +31,12 @@ export function driftHereInWords(
   const rate = Math.abs(climb_mps);
   const goes = `At ${format("height", point.altitude_m)} one engine ${climb_mps >= 0 ? "climbs" : "sinks"} ${format("verticalSpeed", rate)}.`;
   const below = point.floor_m !== null && point.floor_m > point.altitude_m;
+  if (over)
+    return {
+      headline: `Here: over ${over.name}.`,
+      text: `What a failure does this low is the take-off’s and the approach’s: see Departure and Landing. ${goes}`,
+      tone: "text-ink",
+    };
   if (!best)
     return {
       headline: "Here: no way to an alternate.",

@@ -1,0 +1,34 @@
+// What a solver of fields is given, and what it gives back.
+import type { Progress } from "../calculation";
+import type { CoverGrid, CoverSite } from "./cover-grid";
+import type { CoverMetric } from "./cover-metric";
+
+/** A field to be solved. */
+export interface SolverTask {
+  readonly inverse: boolean;
+  readonly grid: CoverGrid;
+  readonly sites: readonly CoverSite[];
+  /** Places of the sites in cells, with fractions. */
+  readonly siteColumn: Float64Array;
+  readonly siteRow: Float64Array;
+  readonly metric: CoverMetric;
+  /** Key of the first bucket, width of each, and how many there are. */
+  readonly first_m: number;
+  readonly width_m: number;
+  readonly buckets: number;
+  readonly progress?: Progress;
+}
+
+/** A field that was solved. */
+export interface Solved {
+  /** Altitude of each cell's leg, not yet raised to the floor. */
+  readonly legAltitude_m: Float32Array;
+  /** Its turn point: a cell, or a site as cells + its index; −1. */
+  readonly anchor: Int32Array;
+}
+
+/** Solves a field. @returns null when it was cancelled */
+export type Solver = (task: SolverTask) => Solved | null;
+
+/** Progress is told every so many cells. */
+export const TELL_EVERY = 1 << 15;

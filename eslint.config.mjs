@@ -25,6 +25,7 @@ const config = [
       "test-results/**",
       "playwright-report/**",
       "public/sw.js",
+      "src/core/cover/solver-wasm.ts",
     ],
   },
   ...nextVitals,

@@ -24,7 +24,7 @@ let levels: i32 = 0;
 let uniform: bool = false;
 let walled: bool = false;
 
-/** All of a cell side by side, so that its neighbours lie near: floor, altitude, turn point, next and before in the queue. */
+/** All of a cell side by side, so that neighbours lie near: floor, altitude, turn point, and two of the queue. */
 const CELL: usize = 20;
 const ALTITUDE: usize = 4;
 const ANCHOR: usize = 8;
@@ -132,7 +132,7 @@ function anchorOf(cell: i32): i32 {
   return load<i32>(cellAt(cell), ANCHOR);
 }
 function isDone(cell: i32): bool {
-  return load<i32>(cellAt(cell), NEXT) == DONE;
+  return load<i32>(cellAt(cell), NEXT) === DONE;
 }
 
 // The queue.
@@ -161,7 +161,7 @@ function putCell(cell: i32, wanted: f64): void {
 function takeCell(): i32 {
   while (current < buckets) {
     const cell = load<i32>(headsAt + ((<usize>current) << 2));
-    if (cell != END) {
+    if (cell !== END) {
       removeCell(cell);
       return cell;
     }
@@ -194,7 +194,7 @@ function setLeg(end_m: f64, columnsAway: f64, rowsAway: f64): void {
   const dy = -sign * rowsAway * cell_m;
   legEnd_m = end_m;
   legSign = sign;
-  if (dx == 0 && dy == 0) {
+  if (dx === 0 && dy === 0) {
     legCost_m = 0;
     legLength_m = 0;
     return;
@@ -205,7 +205,7 @@ function setLeg(end_m: f64, columnsAway: f64, rowsAway: f64): void {
   const share = place - i;
   if (uniform) {
     const low = load<f64>(tableAt + ((<usize>i) << 3));
-    legCost_m = sum * (share == 0 ? low : (1 - share) * low + share * load<f64>(tableAt + ((<usize>i + 1) << 3)));
+    legCost_m = sum * (share === 0 ? low : (1 - share) * low + share * load<f64>(tableAt + ((<usize>i + 1) << 3)));
     return;
   }
   legAt = <i32>i * levels;
@@ -218,8 +218,8 @@ function setLeg(end_m: f64, columnsAway: f64, rowsAway: f64): void {
 }
 
 function legAltitude(share: f64): f64 {
-  if (uniform) return share == 0 ? legEnd_m : legEnd_m + legSign * share * legCost_m;
-  if (legLength_m == 0) return legEnd_m;
+  if (uniform) return share === 0 ? legEnd_m : legEnd_m + legSign * share * legCost_m;
+  if (legLength_m === 0) return legEnd_m;
   const wanted = legReach + legSign * share * legLength_m;
   let j = levelOf((legEnd_m - low_m) / step_m);
   let low = reachOf(j);
@@ -305,7 +305,7 @@ function turnAltitude(turn: i32): f64 {
 function offer(cell: i32, turn: i32, altitude_m: f64): void {
   if (!(sign * altitude_m < sign * legAltitudeOf(cell))) return;
   const floor_m = floorOf(cell);
-  if (floor_m == Infinity || (!inverse && altitude_m < floor_m)) return;
+  if (floor_m === Infinity || (!inverse && altitude_m < floor_m)) return;
   removeCell(cell);
   store<f32>(cellAt(cell), <f32>altitude_m, ALTITUDE);
   store<i32>(cellAt(cell), turn, ANCHOR);
@@ -317,17 +317,17 @@ function middleFloor(cell: i32, dx: i32, dy: i32): f64 {
 }
 
 function sees(neighbour: i32, turn: i32): bool {
-  return anchorOf(neighbour) == turn && isDone(neighbour) && !(legAltitudeOf(neighbour) < floorOf(neighbour));
+  return anchorOf(neighbour) === turn && isDone(neighbour) && !(legAltitudeOf(neighbour) < floorOf(neighbour));
 }
 
 function seenByNeighbours(cell: i32, turn: i32, dx: f64, dy: f64): bool {
-  const across = dx != 0 && dy != 0;
+  const across = dx !== 0 && dy !== 0;
   const east = dx > 0 ? -1 : 1;
   const north = dy > 0 ? -columns : columns;
   if (across && !sees(cell + north + east, turn)) return false;
   const wide = abs<f64>(dx);
   const high = abs<f64>(dy);
-  return (across && wide == high) || sees(wide > high ? cell + east : cell + north, turn);
+  return (across && wide === high) || sees(wide > high ? cell + east : cell + north, turn);
 }
 
 function isSeen(cell: i32, column: i32, row: i32): bool {
@@ -337,7 +337,7 @@ function isSeen(cell: i32, column: i32, row: i32): bool {
   const dx = <f64>column - x0;
   const dy = <f64>row - y0;
   if (dx >= -1 && dx <= 1 && dy >= -1 && dy <= 1) {
-    if (turn >= cells || dx == 0 || dy == 0) return true;
+    if (turn >= cells || dx === 0 || dy === 0) return true;
     setLeg(turnAltitude(turn), dx, dy);
     return legAltitude(0.5) >= middleFloor(cell, -(<i32>dx), -(<i32>dy)) - GRAZE_M;
   }
@@ -347,10 +347,10 @@ function isSeen(cell: i32, column: i32, row: i32): bool {
 }
 
 function stepX(i: i32): i32 {
-  return i == 0 || i == 4 || i == 7 ? 1 : i == 2 || i == 5 || i == 6 ? -1 : 0;
+  return i === 0 || i === 4 || i === 7 ? 1 : i === 2 || i === 5 || i === 6 ? -1 : 0;
 }
 function stepY(i: i32): i32 {
-  return i == 1 || i == 4 || i == 5 ? 1 : i == 3 || i == 6 || i == 7 ? -1 : 0;
+  return i === 1 || i === 4 || i === 5 ? 1 : i === 3 || i === 6 || i === 7 ? -1 : 0;
 }
 
 function repair(cell: i32, column: i32, row: i32): bool {
@@ -407,7 +407,7 @@ function handOn(cell: i32, column: i32, row: i32): void {
     const y = row + stepY(i);
     if (!inner && (x < 0 || y < 0 || x >= columns || y >= rows)) continue;
     const neighbour = y * columns + x;
-    if (anchorOf(neighbour) == handed || isDone(neighbour)) continue;
+    if (anchorOf(neighbour) === handed || isDone(neighbour)) continue;
     setLeg(end_m, <f64>x - x0, <f64>y - y0);
     offer(neighbour, handed, legAltitude(1));
   }

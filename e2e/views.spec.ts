@@ -119,10 +119,15 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   "the En route stage": async (page) => {
     await page.keyboard.press("3");
     await expect(page.getByRole("region", { name: "Decision" })).toBeVisible({ timeout: 40_000 });
-    for (const tab of ["Cover", "Points", "Places"]) {
+    for (const tab of ["Cover", "Climb-out", "Minutes left", "Points", "Places"]) {
       await page.getByRole("tab", { name: tab }).click();
+      await expect(page.getByText("Computing …")).toHaveCount(0);
       await cleanAndWhole(page);
     }
+    await flyAircraft(page, "Larch T2");
+    await page.getByRole("tab", { name: "One engine" }).click();
+    await expect(page.getByRole("figure", { name: /ways on one engine$/ })).toBeVisible();
+    await cleanAndWhole(page);
     await cleanDialog(page, () => page.getByRole("button", { name: "Route plan" }).click());
   },
   "the Engine out stage": async (page) => {
@@ -304,6 +309,20 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   [
+    "en-route-one-engine",
+    "light",
+    async (page: Page) => {
+      await flyAircraft(page, "Larch T2");
+      await page.keyboard.press("3");
+      await page.getByRole("heading", { name: /^Where along/ }).waitFor();
+      await page.getByRole("tab", { name: "One engine" }).click();
+      await page.getByRole("slider", { name: /^Cursor/ }).focus();
+      for (let i = 0; i < 6; i += 1) await page.keyboard.press("Shift+ArrowRight");
+      await expect(page.getByRole("button", { name: /^Plan / })).toBeVisible({ timeout: 40_000 });
+      await page.waitForTimeout(4000);
+    },
+  ],
+  [
     "engine-out-identify",
     "light",
     async (page: Page) => {
@@ -332,17 +351,6 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   ["landing-choose", "light", async (page: Page) => page.getByRole("tab", { name: "Choose" }).click()],
-  [
-    "landing-keys",
-    "light",
-    async (page: Page) => {
-      await page.getByRole("tab", { name: "Keys" }).click();
-      await page.getByRole("slider", { name: "Flown to" }).focus();
-      for (let i = 0; i < 45; i += 1) await page.keyboard.press("ArrowRight");
-      await page.getByRole("slider", { name: "Height there" }).focus();
-      for (let i = 0; i < 15; i += 1) await page.keyboard.press("ArrowRight");
-    },
-  ],
   [
     "landing-ditching",
     "light",

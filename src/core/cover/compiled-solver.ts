@@ -58,7 +58,7 @@ function tableOf({ uniform, reach_m, wall_m }: CoverMetric): { table: Float64Arr
   return uniform ? { table: uniform, wall: null } : { table: reach_m, wall: wall_m };
 }
 
-/** Solves a field. @returns undefined where that cannot be compiled or has not the memory: the plain one does it then */
+/** Solves a field. @returns undefined where it cannot be compiled or has not the memory: the plain one does it then */
 export function solveCompiled(task: SolverTask): Solved | null | undefined {
   const made = moduleOf();
   if (!made) return undefined;

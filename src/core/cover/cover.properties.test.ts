@@ -168,7 +168,7 @@ describe("over any hills, in any wind", () => {
           expect(leg.altitude_m(0.6)).toBeCloseTo(middle_m, 6);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 25 },
     );
   });
 });

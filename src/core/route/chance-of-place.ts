@@ -1,5 +1,6 @@
-// The chance that some place is reached from a point of a flight, when the pilot and the air are not exactly as planned.
-// Seeded draws over the accounts of the places about. Not here: rising and sinking air, a turn to another place half-way.
+// The chance that some place is reached from a point of a flight, when the pilot and the air are not exactly as
+// planned. Seeded draws over the accounts of the places about. Not here: rising and sinking air, a turn to another
+// place half-way.
 import { clamp } from "../numeric/clamp";
 import { type Draw, type Scatter, delay_s } from "../situation/scatter";
 

@@ -9,6 +9,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useVariation } from "@/ui/situation/useVariation";
 import { workingOfRoute } from "@/ui/answers/workings";
 import { Figure } from "@/ui/kit/working/Figure";
+import { RelightsHere } from "./RelightsHere";
 import { PlaceLedgers } from "./PlaceLedgers";
 import { minutes } from "@/ui/kit/units/minutes";
 import { chanceInWords, closing, gapInWords, hereInWords } from "./route-words";
@@ -100,6 +101,7 @@ function Decision({
           )}
         </p>
       )}
+      {question.aircraft.relight && <RelightsHere point={here.point} />}
       {answer.flat && (
         <p className="text-sm text-ochre">No terrain is known here: ground in the way is not looked at.</p>
       )}

@@ -159,7 +159,7 @@ test("on one engine: no way over the ridge, an altitude closes it, the alternate
   await cursor.focus();
   await page.keyboard.press("PageDown");
   await expect(decision(page)).toContainText(/In a stretch/);
-  await expect(page.getByRole("figure", { name: "Height ledgers of the ways on one engine" })).toContainText("Orrin");
+  await expect(page.getByRole("figure", { name: "Height ledgers of the ways on one engine" })).toContainText("Brannoc");
   await page
     .getByRole("button", { name: /^\+|^−/ })
     .first()

@@ -107,6 +107,16 @@ describe("climb-outs", () => {
     });
   });
 
+  it("says so where no place about the runway counts", () => {
+    const { route, places } = asked();
+    const except = places.map(({ id }) => id).filter((id) => id !== "mossgarth");
+    const far = { ...route, places: { ...route.places, except }, points: [...situation.route.points].reverse() };
+    expect(climbOutTracks({ ...asked(), route: far }, terrain, terrain.origin, null)).toMatchObject({
+      ok: false,
+      issue: { code: "no_place_near" },
+    });
+  });
+
   it("is refused where the route begins at no runway", () => {
     const route = { ...asked().route, points: situation.route.points.slice(4) };
     expect(climbOutTracks({ ...asked(), route }, terrain, terrain.origin, null)).toMatchObject({

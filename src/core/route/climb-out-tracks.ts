@@ -112,7 +112,14 @@ export function climbOutTracks(
   };
   const about = terrain && cropped(terrain, origin, end);
   const cover = routeField(near, about, origin, "nominal");
-  if (!cover.ok) return cover;
+  if (!cover.ok)
+    return cover.issue.code === "no_place_on_ground"
+      ? failure(
+          "no_place_near",
+          `No place that counts for ${question.aircraft.name} lies within 16 km (8 NM) of this runway: none is in reach until the climb-out is over.`,
+          "route.places",
+        )
+      : cover;
   const ready = poweredFlight(question.aircraft, question.mass_kg, question.configuration, question.air);
   if (!ready.ok) return ready;
   const climb = climbTable(ready.value, question, end.elevation_m, end.elevation_m + UNTIL_M);

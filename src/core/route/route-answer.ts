@@ -35,6 +35,8 @@ export interface RouteAnswer {
   readonly length_m: number;
   readonly time_s: number;
   readonly withoutPlace_s: number;
+  /** Where the plan leads deepest under the highest ground near, away from its ends; null where it stays over it. */
+  readonly under: { readonly distance_m: number; readonly by_m: number } | null;
   /** Names of the places, by index. */
   readonly places: RouteField["places"];
   readonly flat: boolean;
@@ -90,6 +92,7 @@ export function routeAnswer(
     length_m: last.distance_m,
     time_s: last.time_s,
     withoutPlace_s: gaps.reduce((sum, { time_s }) => sum + time_s, 0),
+    under: underGround(points),
     places: cover.places,
     flat: cover.flat,
     left: cover.left,
@@ -124,6 +127,17 @@ export function endsOf(
     first_m: from?.elevation_m ?? first.altitude_m ?? route.altitude_m,
     last_m: last.altitude_m ?? (to ? Math.min(over_m, route.altitude_m) : route.altitude_m),
   };
+}
+
+function underGround(points: readonly FlightPoint[]): RouteAnswer["under"] {
+  const length_m = points[points.length - 1].distance_m;
+  let deepest: RouteAnswer["under"] = null;
+  for (const { distance_m, altitude_m, ground_m } of points) {
+    if (ground_m === null || distance_m < AT_PLACE_M || distance_m > length_m - AT_PLACE_M) continue;
+    const by_m = ground_m - altitude_m;
+    if (by_m > (deepest?.by_m ?? 0)) deepest = { distance_m, by_m };
+  }
+  return deepest;
 }
 
 /** Highest ground across the way. */

@@ -12,7 +12,7 @@ import { Figure } from "@/ui/kit/working/Figure";
 import { RelightsHere } from "./RelightsHere";
 import { PlaceLedgers } from "./PlaceLedgers";
 import { minutes } from "@/ui/kit/units/minutes";
-import { chanceInWords, closing, gapInWords, hereInWords } from "./route-words";
+import { chanceInWords, closing, gapInWords, hereInWords, underInWords } from "./route-words";
 import { useRouteHere } from "./useRouteHere";
 
 /** The ledgers at the cursor, and the answer in two sentences with what closes the next gap. */
@@ -61,6 +61,7 @@ function Decision({
   const { altitude_m } = question.route;
   const said = hereInWords(here, here.point.track_rad, variation?.variation_rad ?? null, format);
   const next = gapInWords(answer, detours, here.point, altitude_m, format);
+  const under = underInWords(answer, format);
   const closed = next && answer.gaps[next.index].closing;
   const detour = next && detours.find(({ gap }) => gap === next.index);
   return (
@@ -101,6 +102,7 @@ function Decision({
           )}
         </p>
       )}
+      {under && <p className="font-bold text-brick">{under}</p>}
       {question.aircraft.relight && <RelightsHere point={here.point} />}
       {answer.flat && (
         <p className="text-sm text-ochre">No terrain is known here: ground in the way is not looked at.</p>

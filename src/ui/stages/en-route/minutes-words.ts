@@ -32,9 +32,11 @@ export function minutesInWords(
   if (best.inReach_s === null)
     return {
       headline: "No choice brings a place into reach.",
-      text: Number.isFinite(best.margin_m)
-        ? `${CHOICES[best.choice]} ${towards} comes nearest: ${format("height", -best.margin_m, "up")} short when it stops.`
-        : "No altitude helps here.",
+      text: !Number.isFinite(best.margin_m)
+        ? "No altitude helps here."
+        : best.choice === "shut-down"
+          ? `Shut down now it is ${format("height", -best.margin_m, "up")} short; no way with the engine is better that clears the ground.`
+          : `${CHOICES[best.choice]} ${towards} comes nearest: ${format("height", -best.margin_m, "up")} short when it stops.`,
       tone: "text-brick",
     };
   const stops = `${format("height", best.margin_m, "down")} in hand when it stops after ${minutes(left_s)}`;

@@ -10,7 +10,16 @@ import { formatIn } from "@/ui/kit/units/units-store";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../../demo/read-demo";
 import { minutes } from "@/ui/kit/units/minutes";
 import { routeHeadline, withoutPlace } from "./route-headline";
-import { chanceInWords, closingInWords, gapInWords, gapLabel, hereInWords, howKnown, nextGap } from "./route-words";
+import {
+  chanceInWords,
+  closingInWords,
+  gapInWords,
+  gapLabel,
+  hereInWords,
+  howKnown,
+  nextGap,
+  underInWords,
+} from "./route-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const terrain = demoTerrain();
@@ -41,6 +50,15 @@ describe("what is said at the cursor", () => {
     expect(headline).toBe("Here: no place in reach.");
     expect(plain(text)).toMatch(/ is the nearest to being reached: [\d ]+ ft short\.$/);
     expect(tone).toBe("text-brick");
+  });
+
+  it("says of a plan that it leads into the ground", () => {
+    expect(underInWords(answer, format)).toBeNull();
+    const low = routeAnswer({ ...question, route: { ...question.route, altitude_m: 609.6 } }, cover.value, terrain);
+    if (!low.ok) throw new Error(low.issue.message);
+    expect(plain(underInWords(low.value, format) ?? "")).toMatch(
+      /^The plan leads into the ground: [\d ]+ ft under it at 3\d\.\d NM\. Fly higher or round it\.$/,
+    );
   });
 
   it("tells the chance of a place, never as certain and never as none", () => {

@@ -124,6 +124,14 @@ export function gapInWords(
   };
 }
 
+/** A plan that leads into the ground; null for one that does not. */
+export function underInWords({ under }: Pick<RouteAnswer, "under">, format: Format): string | null {
+  return (
+    under &&
+    `The plan leads into the ground: ${format("height", under.by_m, "up")} under it at ${format("distance", under.distance_m)}. Fly higher or round it.`
+  );
+}
+
 /** Why a place does not count. */
 export const WHY_LEFT_OUT: Record<LeftOut["why"], string> = {
   hand: "left out by hand",

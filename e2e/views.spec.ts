@@ -314,7 +314,7 @@ for (const [name, colorScheme, prepare] of [
     async (page: Page) => {
       await flyAircraft(page, "Larch T2");
       await page.keyboard.press("3");
-      await page.getByRole("heading", { name: /^Where along/ }).waitFor();
+      await page.getByRole("heading", { name: "Where is a landing place in reach?" }).waitFor();
       await page.getByRole("tab", { name: "One engine" }).click();
       await page.getByRole("slider", { name: /^Cursor/ }).focus();
       for (let i = 0; i < 6; i += 1) await page.keyboard.press("Shift+ArrowRight");

@@ -23,7 +23,7 @@ import { RoutePlanEditor } from "./RoutePlanEditor";
 
 const VIEWS = ["cover", "one-engine", "climb-out", "minutes", "points", "places"] as const;
 const QUESTIONS = {
-  cover: "Where along this flight is a landing place in reach?",
+  cover: "Where is a landing place in reach?",
   "one-engine": "Where does one engine carry me?",
   "climb-out": "Climbing out, where is no place in reach?",
   minutes: "Minutes left: climb, fly on or shut it down?",

@@ -71,6 +71,7 @@ function Decision({
         {here.chance !== null && (
           <>
             {" "}
+            Chance:{" "}
             <Figure title="Chance of a place" figure="chance" source={workingOfRoute(here.point.distance_m)}>
               {chanceInWords(here.chance)}
             </Figure>

@@ -63,11 +63,11 @@ describe("what is said at the cursor", () => {
 
   it("tells the chance of a place, never as certain and never as none", () => {
     expect([1, 0.985, 0.6049, 0.01, 0].map(chanceInWords)).toEqual([
-      "over 98 in 100 reach one",
-      "over 98 in 100 reach one",
-      "60 in 100 reach one",
-      "under 2 in 100 reach one",
-      "under 2 in 100 reach one",
+      "over 98 in 100",
+      "over 98 in 100",
+      "60 in 100",
+      "under 2 in 100",
+      "under 2 in 100",
     ]);
     // Where a place is in hand with its reserve it is likelier than where none is.
     expect(here(40_000).chance).toBeGreaterThan(0.9);

@@ -60,7 +60,7 @@ export function hereInWords(
 /** The chance of a place: "in 97 of 100"; never certain, never none. */
 export function chanceInWords(chance: number): string {
   const of = Math.round(chance * 100);
-  return of >= 99 ? "over 98 in 100 reach one" : of <= 1 ? "under 2 in 100 reach one" : `${of} in 100 reach one`;
+  return of >= 99 ? "over 98 in 100" : of <= 1 ? "under 2 in 100" : `${of} in 100`;
 }
 
 /** An altitude, a steeper descent, or both. */

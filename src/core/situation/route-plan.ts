@@ -39,24 +39,24 @@ export const RoutePlan = z.strictObject({
   /** One engine of two, en route. */
   oneEngine: z.strictObject({
     /** Height wanted over the ground on the way. */
-    clearance_m: range(0, 1500, "A clearance is 0 to 1 500 m (4 920 ft); 2 000 ft is an example of a rule."),
+    clearance_m: range(0, 1500, "A clearance is 0 to 1 500 m (4 920 ft)."),
     /** Ground so far to either side counts. */
     beside_m: range(0, 10_000, "Ground counts 0 to 10 km (5.4 NM) to either side."),
     /** Taken off the gradient for the net path. */
-    decrement: range(0, 0.05, "A decrement is 0 to 5 %; 1.1 % is that of a transport with two engines."),
+    decrement: range(0, 0.05, "A decrement is 0 to 5 %."),
     /** Ids of the alternates; none: those that are nearest to the route. */
     alternates: z.array(z.string().min(1).max(64)).max(4, "At most 4 alternates."),
   }),
   /** How the climb-out may be flown, where it is asked for the way with the least time without a place. */
   climbOut: z.strictObject({
     /** No turn under this height over the runway. */
-    earliestTurn_m: range(30, 1000, "An earliest turn is at 30 to 1 000 m (100 to 3 280 ft); 500 ft is usual."),
+    earliestTurn_m: range(30, 1000, "An earliest turn is at 30 to 1 000 m (100 to 3 280 ft)."),
     side: z.enum(["either", "left", "right"]),
     /** What is not flown over. */
     avoid: z
       .array(
         z.strictObject({
-          name: z.string().trim().min(1, "It needs a name.").max(40, "At most 40 characters."),
+          name: RoutePoint.shape.name,
           position: LatLon,
           radius_m: range(50, 10_000, "A radius is 50 m to 10 km."),
         }),

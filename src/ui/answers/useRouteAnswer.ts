@@ -33,13 +33,11 @@ const flight = asking(
   async (core, { question, origin }: Asked) => success(await core.route(question, origin)),
   aboutAircraft,
 );
-const pessimistic = asking("cover", (core, { question, origin }: Asked) => core.routePessimistic(question, origin));
 const oneEngine = asking(
   "cover",
   (core, { question, origin }: AskedOfOneEngine) => core.oneEngine(question, origin),
   ({ question }) => JSON.stringify(question.aircraft),
 );
-const round = asking("cover", (core, { question, origin }: Asked) => core.routeDetours(question, origin));
 
 flight.subscribe(() => {
   const { question: asked, value, issue, stale } = flight.get();
@@ -58,14 +56,6 @@ flight.subscribe(() => {
 oneEngine.subscribe(() => {
   const { question: asked, value, issue, stale } = oneEngine.get();
   useRoute.getState().set({ drift: asked ? { ...asked, answer: value, issue, stale } : null });
-});
-pessimistic.subscribe(() => {
-  const { value, stale } = pessimistic.get();
-  useRoute.getState().set({ pessimistic_m: stale ? null : value });
-});
-round.subscribe(() => {
-  const { value, stale } = round.get();
-  useRoute.getState().set({ detours: (!stale && value) || [] });
 });
 
 /**
@@ -111,7 +101,7 @@ function useRested<T>(now: T, atOnce: boolean): T | null {
   return atOnce ? now : rested;
 }
 
-/** Keeps the answer about the planned flight up to date; what only its own stage shows is asked when that is open. */
+/** Keeps the answer about the planned flight up to date; what only its own stage shows is asked there. */
 export function useRouteAnswer(): void {
   const question = useRouteQuestion();
   const origin = usePlaneOrigin();
@@ -123,8 +113,6 @@ export function useRouteAnswer(): void {
   const rested = useRested(asked, open);
   useKept(flight, rested);
   useKept(oneEngine, useRested(useOneEngineQuestion(), open));
-  useKept(pessimistic, open ? rested : null);
-  useKept(round, open ? rested : null);
   const situationId = useSituation((state) => state.id);
   useEffect(() => useRoute.setState({ cursor_m: 0 }), [situationId]);
 }

@@ -18,15 +18,19 @@ import { keepDrafts } from "@/ui/library/aircraft-drafts";
 import { usePlaceSaving } from "@/ui/library/usePlaceSaving";
 import { SituationStrip } from "./SituationStrip";
 import { SkipLink } from "./SkipLink";
-import { useUnreadableNotice } from "./UnreadableRows";
+import { useUnreadableNotice } from "./useUnreadableNotice";
 import { Spine } from "./Spine";
 import { StatusBar } from "./StatusBar";
 import { type WorkspaceData, WorkspaceProvider } from "@/ui/library/workspace";
 import { useOffline } from "./useOffline";
 import { ShellKeys } from "./ShellKeys";
 import { adoptPreferences } from "@/ui/library/preferences";
-import { SharedSituation } from "@/ui/situation/SharedSituation";
 
+/** A link with a situation in it is rare: what opens it comes after the first view. */
+const SharedSituation = dynamic(
+  () => import("@/ui/situation/SharedSituation").then((module) => module.SharedSituation),
+  { ssr: false },
+);
 const Dialogs = dynamic(() => import("./Dialogs").then((module) => module.Dialogs), { ssr: false });
 
 /**

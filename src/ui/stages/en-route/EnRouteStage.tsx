@@ -2,6 +2,7 @@
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useEffect } from "react";
 import { useRoute } from "@/ui/answers/route-store";
+import { useRouteBesides } from "@/ui/answers/useRouteBesides";
 import { Cautions } from "@/ui/kit/page/Cautions";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
@@ -52,6 +53,7 @@ export function EnRouteStage() {
   const { document } = useAircraft();
   const followed = useFollow((state) => state.source !== null || state.fault !== null);
   const planned = useSituation((state) => state.current.route.points.length > 1);
+  useRouteBesides();
   useEffect(() => {
     useRoute.setState({ open: true });
     return () => useRoute.setState({ open: false });

@@ -1,0 +1,34 @@
+"use client";
+import { useMemo } from "react";
+import type { LatLon } from "@/core/earth/geodesic";
+import type { RouteQuestion } from "@/core/route/route-question";
+import { asking } from "@/ui/kit/lanes/asking";
+import { useKept } from "@/ui/kit/lanes/useAnswer";
+import { useRoute } from "./route-store";
+
+interface Asked {
+  readonly question: RouteQuestion;
+  readonly origin: LatLon;
+}
+
+const pessimistic = asking("cover", (core, { question, origin }: Asked) => core.routePessimistic(question, origin));
+const round = asking("cover", (core, { question, origin }: Asked) => core.routeDetours(question, origin));
+
+pessimistic.subscribe(() => {
+  const { value, stale } = pessimistic.get();
+  useRoute.getState().set({ pessimistic_m: stale ? null : value });
+});
+round.subscribe(() => {
+  const { value, stale } = round.get();
+  useRoute.getState().set({ detours: (!stale && value) || [] });
+});
+
+/** Keeps up to date what only the stage of the planned flight shows of it: less counted on, and the ways round. */
+export function useRouteBesides(): void {
+  const route = useRoute((state) => state.route);
+  const question = route?.stale ? null : (route?.question ?? null);
+  const origin = route?.origin ?? null;
+  const asked = useMemo(() => (question && origin ? { question, origin } : null), [question, origin]);
+  useKept(pessimistic, asked);
+  useKept(round, asked);
+}

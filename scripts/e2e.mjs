@@ -55,6 +55,7 @@ try {
     const together = [
       "account.spec.ts",
       "aircraft.spec.ts",
+      "departure.spec.ts",
       "en-route.spec.ts",
       "engine-out.spec.ts",
       "forced-landing.spec.ts",

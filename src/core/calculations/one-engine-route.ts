@@ -11,6 +11,9 @@ import { routeAnswer } from "../route/route-answer";
 import { routeField } from "../route/route-field";
 import { WorkingStep } from "../working";
 
+/** Altitude, m; or why there is none. */
+const Ceiling = z.union([z.number(), z.enum(["above", "none"])]);
+
 /** A planned flight on one engine of two: which alternate is reached over the ground, and from where none is. */
 export const oneEngineRouteCalculation = calculation({
   name: "one-engine-route",
@@ -27,9 +30,9 @@ export const oneEngineRouteCalculation = calculation({
   }),
   output: z.object({
     alternates: z.array(z.string()),
-    service_m: z.number().nullable(),
-    absolute_m: z.number().nullable(),
-    net_m: z.number().nullable(),
+    service: Ceiling,
+    absolute: Ceiling,
+    net: Ceiling,
     withoutWay_s: z.number(),
     gaps: z.array(
       z.object({
@@ -76,9 +79,9 @@ export const oneEngineRouteCalculation = calculation({
     const here = driftHere(cover.value, drift.value, answer, at_m);
     return success({
       alternates: answer.places.map(({ name }) => name),
-      service_m: answer.service_m,
-      absolute_m: answer.absolute_m,
-      net_m: answer.net_m,
+      service: answer.service,
+      absolute: answer.absolute,
+      net: answer.net,
       withoutWay_s: answer.withoutWay_s,
       gaps: answer.gaps.map(({ from_m, to_m, time_s, short_m, closing }) => ({
         from_m,

@@ -13,6 +13,7 @@ import { clearanceShare } from "./corridor";
 import type { DriftField } from "./drift-field";
 import { driftMetric } from "./drift-metric";
 import type { DriftQuestion } from "./drift-question";
+import type { Ceiling } from "./one-engine-path";
 import { COARSE_M, type WayGround, flyWay, groundOf, turnsTo } from "./drift-way";
 
 /** A point of the flight, with what is needed there on one engine. */
@@ -39,10 +40,10 @@ export interface DriftAnswer {
   readonly withoutWay_s: number;
   /** Alternates, by index. */
   readonly places: readonly RoutePlace[];
-  /** Ceilings on one engine, and where the net path levels off; null where it climbs through all that was looked at. */
-  readonly service_m: number | null;
-  readonly absolute_m: number | null;
-  readonly net_m: number | null;
+  /** Ceilings on one engine, and where the net path levels off. */
+  readonly service: Ceiling;
+  readonly absolute: Ceiling;
+  readonly net: Ceiling;
   readonly equalTime: EqualTimeOfTwo | null;
   readonly flat: boolean;
 }
@@ -147,9 +148,9 @@ export function driftAnswer(
     length_m: flight.length_m,
     withoutWay_s: gaps.reduce((sum, { time_s }) => sum + time_s, 0),
     places: alternates.map(({ place }) => place),
-    service_m: path.service_m,
-    absolute_m: path.absolute_m,
-    net_m: path.net_m(decrement),
+    service: path.service,
+    absolute: path.absolute,
+    net: path.net(decrement),
     equalTime: equalTimeOf(question, cover, drift, points),
     flat: flight.flat,
   };
@@ -169,7 +170,7 @@ function equalTimeOf(
   const [first, second] = [nearest(points[0]), nearest(points[points.length - 1])];
   if (first === second) return null;
   // Where it is held: at the altitude of the route, or as high as one engine holds it.
-  const altitude_m = Math.min(route.altitude_m, path.absolute_m ?? Infinity);
+  const altitude_m = typeof path.absolute === "number" ? Math.min(route.altitude_m, path.absolute) : route.altitude_m;
   const { east_mps, north_mps } = wind(altitude_m);
   const { tas_mps } = path.at(altitude_m);
   // The plane's wind, turned back to true north.

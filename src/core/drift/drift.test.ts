@@ -65,9 +65,18 @@ describe("the path on one engine", () => {
 
   it("has the ceilings of the bisection, which are cross-checked", () => {
     const mended = demoTwinQuestion({ deadPropeller: "feathered" });
-    expect(Math.abs((path.service_m ?? NaN) - value(ceiling_m(mended, SERVICE_ONE_MPS, 1)))).toBeLessThan(3);
-    expect(Math.abs((path.absolute_m ?? NaN) - value(ceiling_m(mended, 0, 1)))).toBeLessThan(3);
-    expect(path.net_m(0.011)).toBeLessThan(path.service_m ?? NaN);
+    expect(Math.abs(Number(path.service) - value(ceiling_m(mended, SERVICE_ONE_MPS, 1)))).toBeLessThan(3);
+    expect(Math.abs(Number(path.absolute) - value(ceiling_m(mended, 0, 1)))).toBeLessThan(3);
+    expect(path.net(0.011)).toBeLessThan(Number(path.service));
+  });
+
+  it("tells a ceiling above what was looked at from none at all", () => {
+    const low = value(oneEnginePath(asked({}, standard), 300));
+    expect([low.service, low.absolute]).toEqual(["above", "above"]);
+    const heavy = { ...standard, mass_kg: 1.4 * larch.mass.maximum_kg };
+    const sinks = value(oneEnginePath(asked({}, heavy), 3000));
+    expect([sinks.service, sinks.absolute, sinks.net(0.011)]).toEqual(["none", "none", "none"]);
+    expect(sinks.climb_mps(0, 0)).toBeLessThan(0);
   });
 
   // 14,000 to 9,000 ft at a fixed 81 KEAS: 50.419 NM gross, 29.532 net (cross-check). At the best rate of each height,

@@ -27,30 +27,36 @@ export interface OneEngineState {
   readonly feathering_m: number;
 }
 
+/**
+ * An altitude where a climb ends, m; "above": not within the altitudes that were looked at, "none": at none of them
+ * does it climb so.
+ */
+export type Ceiling = number | "above" | "none";
+
 /** The path on one engine. */
 export interface OneEnginePath {
   /** Altitudes that it was worked out for. */
   readonly low_m: number;
   readonly high_m: number;
-  /** Between the altitudes that were worked out, joined linearly. */
+  /** Between the altitudes worked out, joined linearly; beyond them as at the nearest: no route leads there. */
   at(altitude_m: number): OneEngineState;
   /** Rate of climb, m/s, with a decrement of the gradient; 0 gross. */
   climb_mps(altitude_m: number, decrement: number): number;
-  /** Altitude at which the climb falls to 50 ft/min, and to nothing; null where none of those looked at is. */
-  readonly service_m: number | null;
-  readonly absolute_m: number | null;
+  /** Altitude at which the climb falls to 50 ft/min, and to nothing. */
+  readonly service: Ceiling;
+  readonly absolute: Ceiling;
   /** Where the net path levels off. */
-  net_m(decrement: number): number | null;
+  net(decrement: number): Ceiling;
 }
 
 /** Step of the table, m: over it the gradient bends by less than 1e-5. */
 const STEP_M = 150;
 /** Altitudes of a table. */
 const LOWEST_M = -300;
-const HIGHEST_M = 14_500;
+const HIGHEST_M = 15_000;
 
 /** One engine of two, as the situation is. */
-export function askedOfOneEngine(question: Omit<DriftQuestion, "places" | "route">): AsymmetricQuestion {
+function askedOfOneEngine(question: Omit<DriftQuestion, "places" | "route">): AsymmetricQuestion {
   const { aircraft, mass_kg, centreOfGravity, air } = question;
   return {
     aircraft,
@@ -117,9 +123,10 @@ export function oneEnginePath(
     };
   };
   /** Lowest altitude at which something has fallen to a value, between the altitudes worked out. */
-  const fallsTo = (of: (row: OneEngineState) => number, least: number) => {
+  const fallsTo = (of: (row: OneEngineState) => number, least: number): Ceiling => {
+    if (of(rows[0]) <= least) return "none";
     const i = rows.findIndex((row, j) => j > 0 && of(row) <= least && of(rows[j - 1]) > least);
-    if (i < 0) return null;
+    if (i < 0) return "above";
     const [above, below] = [of(rows[i - 1]), of(rows[i])];
     return LOWEST_M + (i - 1 + (above - least) / (above - below)) * STEP_M;
   };
@@ -131,8 +138,8 @@ export function oneEnginePath(
       const { sine, tas_mps, af } = at(altitude_m);
       return ((sine - decrement) / (1 + af)) * tas_mps;
     },
-    service_m: fallsTo(({ sine, tas_mps }) => sine * tas_mps, SERVICE_ONE_MPS),
-    absolute_m: fallsTo(({ sine }) => sine, 0),
-    net_m: (decrement) => fallsTo(({ sine }) => sine - decrement, 0),
+    service: fallsTo(({ sine, tas_mps }) => sine * tas_mps, SERVICE_ONE_MPS),
+    absolute: fallsTo(({ sine }) => sine, 0),
+    net: (decrement) => fallsTo(({ sine }) => sine - decrement, 0),
   });
 }

@@ -1,10 +1,9 @@
 // The climb-out as the first leg: for how many seconds no landable place is in reach, straight on, with a turn at a
 // height or at a place, and by the track that has the fewest. Not here: the runway itself (the departure's), traffic,
 // noise; the height that a turn costs.
-import { coverOn } from "./route-answer";
 import { groundSpeed_mps } from "../air/wind-triangle";
 import { geodesicBetween } from "../earth/geodesic";
-import type { PlanePoint } from "../earth/local-plane";
+import { type PlanePoint, localPlane } from "../earth/local-plane";
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
 import { poweredFlight } from "../engine/powered-flight";
 import type { LandingEnd } from "../landing/landing-end";
@@ -12,6 +11,7 @@ import { type Outcome, failure, success } from "../outcome";
 import { wrapHalfTurn } from "../quantities/angle";
 import { G0 } from "../quantities/constants";
 import { type ClimbTable, climbTable } from "./climb-table";
+import { coverOn } from "./route-answer";
 import { type RouteField, routeField } from "./route-field";
 import type { RouteQuestion } from "./route-question";
 
@@ -177,11 +177,7 @@ function takeOffEnd({ route, places, wind }: RouteQuestion, endId: string | null
 
 /** The terrain about a runway, on the same plane. */
 function cropped(terrain: TerrainGrid, origin: RouteField["plane"]["origin"], end: LandingEnd): TerrainGrid {
-  const line = geodesicBetween(origin, end.threshold);
-  const [x_m, y_m] = [
-    line.distance_m * Math.sin(line.azimuthStart_rad),
-    line.distance_m * Math.cos(line.azimuthStart_rad),
-  ];
+  const { x_m, y_m } = localPlane(origin).toPlane(end.threshold);
   const { west_m, south_m, cell_m, columns, rows, elevations_m } = terrain;
   const range = (middle_m: number, first_m: number, count: number): [number, number] => {
     const from = Math.min(Math.max(Math.floor((middle_m - ABOUT_M - first_m) / cell_m), 0), count - 2);

@@ -18,6 +18,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { climbOutInWords, trackInWords, withoutInWords } from "@/ui/answers/climb-out-words";
+import { AnswerLine } from "./AnswerLine";
 import { withClimbOut } from "./route-change";
 
 const RouteMap = dynamic(() => import("./RouteMap").then((module) => module.RouteMap), {
@@ -83,21 +84,7 @@ export function ClimbOutView() {
         tabIndex={0}
         role="region"
       >
-        {answer && !answer.ok ? (
-          <p role="alert" className="text-brick">
-            {answer.issue.message}
-          </p>
-        ) : (
-          <p aria-live="polite">
-            {said ? (
-              <>
-                <strong className={said.tone}>{said.headline}</strong> {said.text}
-              </>
-            ) : (
-              "Computing …"
-            )}
-          </p>
-        )}
+        <AnswerLine issue={answer && !answer.ok ? answer.issue : null} said={said} />
         {climbs && (
           <DataTable
             className="mt-1 w-full text-[14px]"

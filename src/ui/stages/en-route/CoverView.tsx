@@ -10,7 +10,7 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { Legend } from "./Legend";
 import { ProfileChart } from "./ProfileChart";
-import { cursorDrawing, gapDrawings } from "./route-drawing";
+import { cursorDrawing, gapDrawings, windAt } from "./route-drawing";
 import { minutes } from "@/ui/kit/units/minutes";
 import { useCoverImage } from "./useCoverImage";
 import { useRouteHere } from "./useRouteHere";
@@ -35,7 +35,7 @@ export function CoverView() {
       <RouteMap
         reach={reach}
         drawing={drawing}
-        wind={windAt(here)}
+        wind={here && windAt(here.point)}
         legend={
           answered && (
             <Legend tone="pine">
@@ -80,12 +80,6 @@ function useDrawing(here: RouteHere | null): Omit<RouteDrawing, "points"> {
       named: [],
     };
   }, [answered, detours, origin, here, format]);
-}
-
-function windAt(here: RouteHere | null) {
-  if (!here) return null;
-  const { ground_m, altitude_m, track_rad } = here.point;
-  return { ground_m: Math.max(0, ground_m ?? 0), altitude_m, heading_rad: track_rad };
 }
 
 function Profile({ answer }: { answer: RouteAnswer }) {

@@ -18,9 +18,10 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useVariation } from "@/ui/situation/useVariation";
+import { AnswerLine } from "./AnswerLine";
 import { Legend } from "./Legend";
 import { CHOICES, minutesInWords, reachInWords } from "./minutes-words";
-import { cursorDrawing } from "./route-drawing";
+import { cursorDrawing, windAt } from "./route-drawing";
 import { minutes } from "@/ui/kit/units/minutes";
 import { useCoverImage } from "./useCoverImage";
 import { useRouteHere } from "./useRouteHere";
@@ -82,13 +83,7 @@ export function MinutesView() {
       <RouteMap
         reach={reach}
         drawing={drawing}
-        wind={
-          here && {
-            ground_m: Math.max(0, here.point.ground_m ?? 0),
-            altitude_m: here.point.altitude_m,
-            heading_rad: here.point.track_rad,
-          }
-        }
+        wind={here && windAt(here.point)}
         legend={
           route?.answer && (
             <Legend tone="pine">
@@ -117,21 +112,7 @@ export function MinutesView() {
               }))
             }
           />
-          {answer && !answer.ok ? (
-            <p role="alert" className="text-brick">
-              {answer.issue.message}
-            </p>
-          ) : (
-            <p aria-live="polite">
-              {said ? (
-                <>
-                  <strong className={said.tone}>{said.headline}</strong> {said.text}
-                </>
-              ) : (
-                "Computing …"
-              )}
-            </p>
-          )}
+          <AnswerLine issue={route?.issue ?? (answer && !answer.ok ? answer.issue : null)} said={said} />
         </div>
         {choices.length > 0 && (
           <DataTable

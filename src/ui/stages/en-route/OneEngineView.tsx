@@ -12,7 +12,7 @@ import { Legend } from "./Legend";
 import { type DrawnLine, ProfileChart } from "./ProfileChart";
 import type { ReachImage } from "./RouteMap";
 import { wayLabel } from "./drift-words";
-import { cursorDrawing, gapDrawings } from "./route-drawing";
+import { cursorDrawing, gapDrawings, windAt } from "./route-drawing";
 import { minutes } from "@/ui/kit/units/minutes";
 import { useDriftHere } from "./useDriftHere";
 import { useRouteNames } from "./useRouteNames";
@@ -50,13 +50,7 @@ export function OneEngineView() {
       <RouteMap
         reach={reach}
         drawing={drawing}
-        wind={
-          here && {
-            ground_m: Math.max(0, here.point.ground_m ?? 0),
-            altitude_m: here.point.altitude_m,
-            heading_rad: here.point.track_rad,
-          }
-        }
+        wind={here && windAt(here.point)}
         legend={
           answered && (
             <>
@@ -114,7 +108,7 @@ function Profile({ answer, here }: { answer: DriftAnswer; here: DriftHere | null
     const within = ({ distance_m }: { readonly distance_m: number }) => distance_m <= answer.length_m;
     return driftLines(here).map((line) => ({ ...line, points: line.points.filter(within) }));
   }, [answer, here]);
-  const { service_m, absolute_m, equalTime } = answer;
+  const { service, absolute, equalTime } = answer;
   return (
     <ProfileChart
       points={answer.points}
@@ -126,9 +120,9 @@ function Profile({ answer, here }: { answer: DriftAnswer; here: DriftHere | null
       words={{ none: "no way", needed: "needed for an alternate" }}
       lines={lines}
       levels={[
-        ...(service_m === null ? [] : [{ name: "service", altitude_m: service_m }]),
-        ...(absolute_m === null ? [] : [{ name: "absolute", altitude_m: absolute_m }]),
-      ]}
+        { name: "service", altitude_m: service },
+        { name: "absolute", altitude_m: absolute },
+      ].flatMap(({ name, altitude_m }) => (typeof altitude_m === "number" ? [{ name, altitude_m }] : []))}
       marks={equalTime ? [{ name: "equal time", distance_m: equalTime.distance_m }] : []}
     />
   );

@@ -3,7 +3,7 @@ import type { DriftAnswer } from "@/core/drift/drift-answer";
 import type { DriftHere, WayHere } from "@/core/drift/drift-here";
 import type { Format } from "@/ui/kit/units/units-store";
 import { minutes } from "@/ui/kit/units/minutes";
-import { closing, nextGap, sentence, shortInWords } from "./route-words";
+import { closing, comingGap, sentence, worstInWords } from "./route-words";
 
 /** Less than this in hand is told as little, m: 200 ft. */
 const LITTLE_M = 60.96;
@@ -66,15 +66,14 @@ export function noWayInWords(
   altitude_m: number,
   format: Format,
 ): { headline: string; text: string; index: number } | null {
-  const index = nextGap(answer, cursor.distance_m);
-  if (index < 0) return null;
-  const gap = answer.gaps[index];
-  const wait_s = gap.fromTime_s - cursor.time_s;
-  const when = wait_s <= 0 ? "In a stretch" : wait_s < 30 ? "From here" : `From ${minutes(wait_s)} on`;
+  const coming = comingGap(answer, cursor);
+  if (!coming) return null;
+  const { index, gap, wait_s, inside } = coming;
+  const when = inside ? "In a stretch" : wait_s < 30 ? "From here" : `From ${minutes(wait_s)} on`;
   const closed = gap.closing;
   return {
     index,
-    headline: `${when}: ${minutes(gap.time_s)} with no way, ${shortInWords(gap, format)}${gap.short_m === null ? "" : " at worst"}.`,
+    headline: `${when}: ${minutes(gap.time_s)} with no way, ${worstInWords(gap, format)}.`,
     text: closed
       ? `${sentence(closing(closed, altitude_m, format))} closes it.`
       : "No altitude that it climbs to closes it.",

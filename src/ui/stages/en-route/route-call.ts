@@ -2,7 +2,7 @@
 import type { Gap } from "@/core/route/gap";
 import type { Format } from "@/ui/kit/units/units-store";
 import { minutes } from "@/ui/kit/units/minutes";
-import { nextGap, shortInWords } from "./route-words";
+import { comingGap, worstInWords } from "./route-words";
 
 /** Where the followed aircraft is beside its flight. */
 export interface BesideRoute {
@@ -60,12 +60,11 @@ export function routeCall(
     return { about: "off", text: `Off the route by ${format("distance", off_m)}: what is told holds along it.` };
   const low_m = planned_m - altitude_m;
   const low = low_m > LOW_M ? ` ${format("height", low_m, "up")} below the plan.` : "";
-  const index = nextGap({ gaps }, distance_m);
-  const gap = gaps.at(index);
-  if (index < 0 || !gap) return { about: `clear${low && " low"}`, text: `No more gaps on this route.${low}` };
-  const wait_s = gap.fromTime_s - time_s;
-  const short = `${shortInWords(gap, format)}${gap.short_m === null ? "" : " at worst"}`;
-  if (wait_s <= 0)
+  const coming = comingGap({ gaps }, { distance_m, time_s });
+  if (!coming) return { about: `clear${low && " low"}`, text: `No more gaps on this route.${low}` };
+  const { index, gap, wait_s, inside } = coming;
+  const short = worstInWords(gap, format);
+  if (inside)
     return {
       about: `in ${index}${low && " low"}`,
       text: `In a gap, ${none}: ${minutes(Math.max(0, gap.time_s + wait_s))} more, ${short}.${low}`,

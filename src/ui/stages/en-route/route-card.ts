@@ -1,5 +1,6 @@
 // What the card of a flight says.
 import type { DriftAnswer } from "@/core/drift/drift-answer";
+import type { Ceiling } from "@/core/drift/one-engine-path";
 import type { Detour } from "@/core/route/detour";
 import type { Gap, Stretch } from "@/core/route/gap";
 import type { RouteAnswer } from "@/core/route/route-answer";
@@ -34,12 +35,12 @@ const more = (count: number, noun: string) => (count > 0 ? [`${count} more ${nou
 
 /** What one engine does, for the aeroplane that has two. */
 function oneEngineRows(drift: DriftAnswer, format: Format): RouteCardContent["rows"] {
-  const { gaps, service_m, absolute_m, equalTime, places } = drift;
-  const height = (value_m: number | null) =>
-    value_m === null ? "above all looked at" : format("height", value_m, "down");
+  const { gaps, service, absolute, equalTime, places } = drift;
+  const height = (ceiling: Ceiling) =>
+    ceiling === "none" ? "none" : ceiling === "above" ? "above this flight" : format("height", ceiling, "down");
   const worst = gaps.reduce<Gap | null>((most, gap) => ((gap.short_m ?? 0) > (most?.short_m ?? -1) ? gap : most), null);
   return [
-    { name: "One engine: service and absolute ceiling", value: `${height(service_m)}, ${height(absolute_m)}` },
+    { name: "One engine: service and absolute ceiling", value: `${height(service)}, ${height(absolute)}` },
     {
       name: `One engine: no way to ${places.map(({ name }) => name).join(", ")}`,
       value: worst ? `${withoutPlace(drift)}; ${shortInWords(worst, format)}` : "never",

@@ -26,3 +26,16 @@ export function cursorDrawing(
 ): NonNullable<RouteDrawing["cursor"]> {
   return { x_m, y_m, track_rad, label: `here, ${format("height", altitude_m)}` };
 }
+
+/** Where the wind at the cursor is told. */
+export function windAt({
+  ground_m,
+  altitude_m,
+  track_rad,
+}: {
+  readonly ground_m: number | null;
+  readonly altitude_m: number;
+  readonly track_rad: number;
+}): { ground_m: number; altitude_m: number; heading_rad: number } {
+  return { ground_m: Math.max(0, ground_m ?? 0), altitude_m, heading_rad: track_rad };
+}

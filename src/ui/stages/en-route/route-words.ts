@@ -93,8 +93,24 @@ export function closingInWords(
 }
 
 /** The gap that the cursor is in, or the next one. */
-export function nextGap({ gaps }: Pick<RouteAnswer, "gaps">, cursor_m: number): number {
+export function nextGap({ gaps }: { readonly gaps: readonly Gap[] }, cursor_m: number): number {
   return gaps.findIndex(({ to_m }) => to_m > cursor_m);
+}
+
+/** The gap that the cursor is in or that comes next, and when; null where none does. */
+export function comingGap(
+  answer: { readonly gaps: readonly Gap[] },
+  cursor: { readonly distance_m: number; readonly time_s: number },
+): { index: number; gap: Gap; wait_s: number; inside: boolean } | null {
+  const index = nextGap(answer, cursor.distance_m);
+  if (index < 0) return null;
+  const gap = answer.gaps[index];
+  return { index, gap, wait_s: gap.fromTime_s - cursor.time_s, inside: gap.from_m <= cursor.distance_m };
+}
+
+/** How short a gap is, and that it is so at its worst. */
+export function worstInWords(gap: Gap, format: Format): string {
+  return `${shortInWords(gap, format)}${gap.short_m === null ? "" : " at worst"}`;
 }
 
 /** The second sentence: the gap that comes next, and what closes it. */
@@ -105,16 +121,14 @@ export function gapInWords(
   altitude_m: number,
   format: Format,
 ): { headline: string; text: string; index: number } | null {
-  const index = nextGap(answer, cursor.distance_m);
-  if (index < 0) return null;
-  const gap = answer.gaps[index];
-  const wait_s = gap.fromTime_s - cursor.time_s;
-  const inside = gap.from_m <= cursor.distance_m;
+  const coming = comingGap(answer, cursor);
+  if (!coming) return null;
+  const { index, gap, wait_s, inside } = coming;
   const when = inside ? "In a gap" : wait_s < 30 ? "Next gap now" : `Next gap in ${minutes(wait_s)}`;
   const why = gap.groundDecides && gap.short_m !== null ? " Ground is in the way." : "";
   return {
     index,
-    headline: `${when}: ${minutes(gap.time_s)}, ${shortInWords(gap, format)}${gap.short_m === null ? "" : " at worst"}.`,
+    headline: `${when}: ${minutes(gap.time_s)}, ${worstInWords(gap, format)}.`,
     text: `${closingInWords(
       gap,
       detours.find((detour) => detour.gap === index),

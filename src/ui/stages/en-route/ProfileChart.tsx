@@ -6,6 +6,8 @@ import type { Gap, Stretch } from "@/core/route/gap";
 import { moveCursor, useRoute } from "@/ui/answers/route-store";
 import { marksBetween } from "@/ui/kit/ledger/ledger-layout";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
+import { ProfileRibbon } from "./ProfileRibbon";
+import { gapLabels, namesWithRoom } from "./profile-labels";
 import { shortInWords } from "./route-words";
 import { ShortHatch } from "@/ui/kit/ledger/Hatch";
 
@@ -13,8 +15,6 @@ import { ShortHatch } from "@/ui/kit/ledger/Hatch";
 const ROOM = { left: 46, right: 14, top: 42, ribbon: 20, bottom: 20 };
 /** A key moves the cursor by this, ten times that with Shift. */
 const STEP_M = M_PER_NMI / 2;
-/** Width of a letter of a name, px. */
-const LETTER_PX = 7;
 /** Writing that lies over lines. */
 const CASED = { stroke: "var(--sheet)", strokeWidth: 4, paintOrder: "stroke" } as const;
 /** Altitudes above all lines that still are drawn. */
@@ -130,7 +130,7 @@ export function ProfileChart(props: Props) {
   const here = points.reduce((near, point) =>
     Math.abs(point.distance_m - cursor_m) < Math.abs(near.distance_m - cursor_m) ? point : near,
   );
-  const named = namesWithRoom(names, x, width);
+  const named = namesWithRoom(names, x, ROOM.left, width - ROOM.right);
   return (
     <div ref={box} className="relative h-full min-h-0 border-t border-rule bg-sheet">
       <svg
@@ -278,7 +278,7 @@ export function ProfileChart(props: Props) {
             {label}
           </text>
         ))}
-        <Ribbon stretches={stretches} places={places} none={words.none} x={x} top={bottom + 3} />
+        <ProfileRibbon stretches={stretches} places={places} none={words.none} x={x} top={bottom + 3} />
         {farMarks.map((mark) => (
           <text
             key={mark}
@@ -332,82 +332,4 @@ export function ProfileChart(props: Props) {
       </p>
     </div>
   );
-}
-
-/** Names with where they stand; those that would write over the one before are left out: the table has them all. */
-function namesWithRoom(
-  names: Props["names"],
-  x: (distance_m: number) => number,
-  width: number,
-): { name: string; distance_m: number; left: number }[] {
-  let taken = -Infinity;
-  return names.flatMap(({ name, distance_m }) => {
-    const wide = name.length * LETTER_PX;
-    const left = Math.min(Math.max(x(distance_m) - wide / 2, ROOM.left), width - ROOM.right - wide);
-    if (left < taken) return [];
-    taken = left + wide + 8;
-    return [{ name, distance_m, left }];
-  });
-}
-
-/** What is said of the gaps, the worst first; what would write over another is left out. */
-function gapLabels(
-  gaps: readonly Gap[],
-  x: (distance_m: number) => number,
-  label: (gap: Gap) => string,
-): { gap: Gap; label: string; middle: number }[] {
-  const kept: { gap: Gap; label: string; middle: number }[] = [];
-  for (const gap of [...gaps].sort((a, b) => (b.short_m ?? Infinity) - (a.short_m ?? Infinity))) {
-    const text = label(gap);
-    const middle = x(gap.worstAt_m);
-    const clear = (other: { label: string; middle: number }) =>
-      Math.abs(other.middle - middle) > ((other.label.length + text.length) / 2) * LETTER_PX + 8;
-    if (kept.every(clear)) kept.push({ gap, label: text, middle });
-  }
-  return kept;
-}
-
-/** Which place holds which part of the flight. */
-function Ribbon({
-  stretches,
-  places,
-  none,
-  x,
-  top,
-}: Pick<Props, "stretches" | "places"> & {
-  none: string;
-  x: (distance_m: number) => number;
-  top: number;
-}) {
-  return stretches.map(({ place, from_m, to_m }) => {
-    const [left, wide] = [x(from_m), x(to_m) - x(from_m)];
-    const name = place < 0 ? none : places[place].name;
-    return (
-      <g key={from_m}>
-        <rect
-          x={left}
-          y={top}
-          width={wide}
-          height={ROOM.ribbon - 5}
-          fill={place < 0 ? "url(#hatch-gap)" : "var(--sheet)"}
-          stroke={place < 0 ? "var(--brick)" : "var(--pine)"}
-        />
-        {wide > name.length * 6.4 + 6 && (
-          <text
-            x={left + wide / 2}
-            y={top + 11.5}
-            fontSize="12"
-            fontWeight={place < 0 ? 700 : 500}
-            textAnchor="middle"
-            fill={place < 0 ? "var(--brick)" : "var(--ink)"}
-            stroke="var(--sheet)"
-            strokeWidth={place < 0 ? 5 : 0}
-            paintOrder="stroke"
-          >
-            {name}
-          </text>
-        )}
-      </g>
-    );
-  });
 }

@@ -52,6 +52,14 @@ describe("what is said at the cursor", () => {
     expect(tone).toBe("text-brick");
   });
 
+  it("a gap that lasts beyond the climb is not told as part of the climb-out", () => {
+    const [first] = answer.gaps;
+    const told = (gap: typeof first) =>
+      gapInWords({ ...answer, gaps: [gap] }, [], { distance_m: 0, time_s: 0 }, 1981.2, format)?.text;
+    expect(told(first)).toMatch(/^It is part of the climb-out/);
+    expect(told({ ...first, to_m: answer.length_m, short_m: null })).toMatch(/^Neither an altitude/);
+  });
+
   it("says of a plan that it leads into the ground", () => {
     expect(underInWords(answer, format)).toBeNull();
     const low = routeAnswer({ ...question, route: { ...question.route, altitude_m: 609.6 } }, cover.value, terrain);

@@ -113,6 +113,11 @@ export function worstInWords(gap: Gap, format: Format): string {
   return `${shortInWords(gap, format)}${gap.short_m === null ? "" : " at worst"}`;
 }
 
+/** A gap that lasts beyond the climb is none of the climb-out. */
+function endsInClimb({ points }: Pick<RouteAnswer, "points">, { to_m }: Gap): boolean {
+  return points.findLast(({ distance_m }) => distance_m < to_m)?.phase === "climb";
+}
+
 /** The second sentence: the gap that comes next, and what closes it. */
 export function gapInWords(
   answer: RouteAnswer,
@@ -132,7 +137,7 @@ export function gapInWords(
     text: `${closingInWords(
       gap,
       detours.find((detour) => detour.gap === index),
-      { altitude_m, inClimb: gap.from_m === 0 },
+      { altitude_m, inClimb: gap.from_m === 0 && endsInClimb(answer, gap) },
       format,
     )}${why}`,
   };

@@ -22,6 +22,7 @@ const CORE = [
   ["situation"],
   ["flight", "engine"],
   ["glide"],
+  ["rotor"],
   ["asymmetric", "identify"],
   ["landing"],
   ["cover", "route", "drift"],

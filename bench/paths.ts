@@ -3,7 +3,7 @@
 import { glidePerformance } from "@/core/glide/glide-performance";
 import { readFileSync } from "node:fs";
 import { performance } from "node:perf_hooks";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { Aeroplane } from "@/core/aircraft/aeroplane";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { polarOf } from "@/core/aircraft/polar";
 import { windProfile } from "@/core/air/wind";
@@ -19,7 +19,7 @@ import { referenceMargins } from "./reference-path";
 
 const read = (file: string) => JSON.parse(readFileSync(file, "utf8"));
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
-const alder = AircraftDocument.parse(read("demo/aircraft/alder-s1.json"));
+const alder = Aeroplane.parse(read("demo/aircraft/alder-s1.json"));
 const configured = polarOf(alder, 1000, cleanGlide(alder));
 const air = { qnh_Pa: 101_600, deviation_K: -3 };
 const wind = windProfile(

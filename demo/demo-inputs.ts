@@ -9,7 +9,7 @@ import { routeQuestion } from "@/core/route/asked-route";
 import { demoDepartureQuestion } from "./demo-departure";
 import { demoTakeOffQuestion } from "./demo-take-off";
 import { demoTwinQuestion } from "./demo-twin";
-import { demoAircraft, demoPlaces, demoSituation } from "./read-demo";
+import { demoAircraft, demoGyroplane, demoHelicopter, demoPlaces, demoSituation } from "./read-demo";
 
 const alder = demoAircraft("alder-s1");
 const places = demoPlaces();
@@ -39,6 +39,10 @@ function withoutEnds({ ends: [end], ...question }: ReturnType<typeof reachQuesti
 const route = routeQuestion(situation, alder, places);
 const larch = demoAircraft("larch-t2");
 const twin = { ...situation, mass_kg: larch.mass.maximum_kg, configuration: cleanGlide(larch) };
+
+const hazel = demoHelicopter();
+const hover = { aircraft: hazel, mass_kg: 2800, altitude_m: 300, air: situation.air };
+const gyro = { aircraft: demoGyroplane(), mass_kg: 450, altitude_m: 300, air: situation.air };
 
 /** By the calculation's name. */
 export const DEMO_INPUTS: Readonly<Record<string, object>> = {
@@ -187,4 +191,24 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     station: null,
   },
   "departure-chance": { ...demoDepartureQuestion(), heights_m: [150, 250], samples: 20, hindsight: true },
+  "oei-hover": { ...hover, wind_mps: 5, skids_m: 12, needed_s: 25 },
+  ratings: {
+    ...hover,
+    samples: [
+      { time_s: 0, power_W: 540_000 },
+      { time_s: 20, power_W: 400_000 },
+      { time_s: 60, power_W: 400_000 },
+    ],
+  },
+  "fly-away": { ...hover, wind_mps: 5, rating: "30 s" },
+  autorotation: { ...hover, headwind_mps: 5 },
+  "gyro-glide": { ...gyro, headwind_mps: 5 },
+  "gyro-recovery": { ...gyro, from_mps: 10 },
+  "rudder-authority": gyro,
+  "trim-tab": {
+    checks: [
+      { tab_rad: 0, string: 0.14 },
+      { tab_rad: 0.087, string: 0.07 },
+    ],
+  },
 };

@@ -2,8 +2,9 @@
 import { readFileSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
+import { Aeroplane } from "@/core/aircraft/aeroplane";
+import { Gyroplane } from "@/core/aircraft/gyroplane";
+import { Helicopter } from "@/core/aircraft/helicopter";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { Place } from "@/core/places/place";
@@ -15,9 +16,19 @@ const read = (file: string) => readFileSync(path.resolve(import.meta.dirname, fi
 /** Place of the plane's x 0, y 0. */
 export const DEMO_ORIGIN = { latitude_deg: -47, longitude_deg: -131 };
 
-/** An aircraft by the name of its file. */
-export function demoAircraft(name: string): AircraftDocument {
-  return AircraftOfAnyVersion.parse(JSON.parse(read(`aircraft/${name}.json`)));
+/** An aeroplane by the name of its file. */
+export function demoAircraft(name: string): Aeroplane {
+  return Aeroplane.parse(JSON.parse(read(`aircraft/${name}.json`)));
+}
+
+/** The helicopter of the fleet. */
+export function demoHelicopter(): Helicopter {
+  return Helicopter.parse(JSON.parse(read("aircraft/hazel-h2.json")));
+}
+
+/** The gyroplane of the fleet. */
+export function demoGyroplane(): Gyroplane {
+  return Gyroplane.parse(JSON.parse(read("aircraft/osier-g1.json")));
 }
 
 /** Aerodromes, surveyed fields and beaches. */

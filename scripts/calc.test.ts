@@ -58,6 +58,14 @@ describe("npm run -s calc", () => {
       "touchdown",
       "ditching",
       "call",
+      "oei-hover",
+      "ratings",
+      "fly-away",
+      "autorotation",
+      "gyro-glide",
+      "gyro-recovery",
+      "rudder-authority",
+      "trim-tab",
     ]);
   });
 

@@ -119,7 +119,7 @@ function terrain(chance: Chance): string {
 function bodyFor(path: string, chance: Chance): string {
   if (chance.int(0, 4) === 0) return chance.pick(TEXTS);
   if (path.startsWith("/api/terrains")) return terrain(chance);
-  const aircraft = demoAircraft(chance.pick(["alder-s1", "larch-t2", "cedar-j2", "osier-g1"]));
+  const aircraft = demoAircraft(chance.pick(["alder-s1", "larch-t2", "cedar-j2"]));
   const bases: readonly unknown[] = [
     demoSituation(),
     aircraft,

@@ -35,6 +35,14 @@ import { turnCalculation } from "./calculations/turn";
 import { turnbackCalculation } from "./calculations/turnback";
 import { vmcaCalculation } from "./calculations/vmca";
 import { zeroThrustCalculation } from "./calculations/zero-thrust";
+import { autorotationCalculation } from "./calculations/autorotation";
+import { flyAwayCalculation } from "./calculations/fly-away";
+import { gyroGlideCalculation } from "./calculations/gyro-glide";
+import { gyroRecoveryCalculation } from "./calculations/gyro-recovery";
+import { oeiHoverCalculation } from "./calculations/oei-hover";
+import { ratingsCalculation } from "./calculations/ratings";
+import { rudderAuthorityCalculation } from "./calculations/rudder-authority";
+import { trimTabCalculation } from "./calculations/trim-tab";
 import { type Issue, issuesOf } from "./outcome";
 
 /** In the order in which they are listed. */
@@ -73,6 +81,14 @@ export const CALCULATIONS: readonly Calculation[] = [
   touchdownCalculation,
   ditchingCalculation,
   callCalculation,
+  oeiHoverCalculation,
+  ratingsCalculation,
+  flyAwayCalculation,
+  autorotationCalculation,
+  gyroGlideCalculation,
+  gyroRecoveryCalculation,
+  rudderAuthorityCalculation,
+  trimTabCalculation,
 ];
 
 /** A result, or every fault of the input. */

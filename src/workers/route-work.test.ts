@@ -43,13 +43,13 @@ describe("routes as the stage asks for them", () => {
   });
 
   it("why there is no answer is handed on", () => {
-    const helicopter = { ...question, aircraft: demoAircraft("hazel-h2") };
+    const blank = { ...question, aircraft: { ...question.aircraft, polar: null } };
     for (const asked of [
-      work.routeDetours(helicopter, origin),
-      work.routeHere(helicopter, origin, 0),
-      work.routePessimistic(helicopter, origin),
+      work.routeDetours(blank, origin),
+      work.routeHere(blank, origin, 0),
+      work.routePessimistic(blank, origin),
     ])
-      expect(asked).toMatchObject({ ok: false, issue: { code: "no_wing_polar" } });
+      expect(asked).toMatchObject({ ok: false, issue: { code: "no_polar" } });
   });
 });
 

@@ -2,6 +2,7 @@
 import { z } from "zod";
 import { type OldDocument, completed, versionedDocument } from "../versions";
 import { AircraftDocument } from "./aircraft-document";
+import { OldRecord, gyroplaneOfVersion5, helicopterOfVersion5 } from "./rotorcraft-of-version-5";
 
 const JetOfVersion1 = z.looseObject({
   wing: z.looseObject({ area_m2: z.number() }),
@@ -62,11 +63,36 @@ function withLoading(old: OldDocument): OldDocument {
   };
 }
 
+/** Fields of an aeroplane that version 5 had for rotorcraft too, and the other way round. */
+function ofItsKind(old: OldDocument): OldDocument {
+  const { rotor, ...aeroplane } = old;
+  if (old.category !== "helicopter" && old.category !== "gyroplane") return aeroplane;
+  const { schema, version, name, description, category, speedUnit, airspeedCalibration, loading, causeFlow } = old;
+  const common = { schema, version, name, description, category, speedUnit, airspeedCalibration, loading, causeFlow };
+  const { calibration_kg: _, ...mass } = OldRecord.parse(old.mass);
+  const printed = OldRecord.parse(old.handbook);
+  // Without a rotor the book was that of wings.
+  const book = rotor ? printed : { mass_kg: printed.mass_kg };
+  const limits = { vne_mps: OldRecord.parse(old.limits).vne_mps ?? null };
+  const known = Object.fromEntries(
+    Object.entries(OldRecord.catch({}).parse(rotor)).filter(([, value]) => value !== null),
+  );
+  return {
+    ...common,
+    mass,
+    limits,
+    ...(category === "helicopter"
+      ? helicopterOfVersion5(OldRecord.parse(old.engines), known, book)
+      : gyroplaneOfVersion5(OldRecord.parse(old.engines), known, book)),
+  };
+}
+
 const versions = versionedDocument("utrimax/aircraft", "aircraft", AircraftDocument, [
   deadEnginesOnce,
   nothingLeftOut,
   withOneEngineClimb,
   withLoading,
+  ofItsKind,
 ]);
 
 /** @see VersionedDocument.upgraded */

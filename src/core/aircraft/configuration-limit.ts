@@ -1,4 +1,4 @@
-import type { AircraftDocument } from "./aircraft-document";
+import type { Aeroplane } from "./aeroplane";
 
 /** What binds a speed. */
 export interface SpeedLimit {
@@ -14,7 +14,7 @@ export interface SpeedLimit {
  * @returns null where the document names none of them
  */
 export function configurationLimit(
-  { limits, polar }: Pick<AircraftDocument, "limits" | "polar">,
+  { limits, polar }: Pick<Aeroplane, "limits" | "polar">,
   flap: number,
   gear: "up" | "down" | "moving",
 ): SpeedLimit | null {

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { type AircraftDocument, PropellerState } from "./aircraft-document";
+import { type Aeroplane, PropellerState } from "./aeroplane";
+import { type AircraftDocument, isAeroplane } from "./aircraft-document";
 
 /** What is out, open or turning. */
 export const Configuration = z.strictObject({
@@ -17,7 +18,7 @@ export const Configuration = z.strictObject({
 export type Configuration = z.infer<typeof Configuration>;
 
 /** The glide a pilot sets up first: flap and gear up, everything shut, propeller as the dead engine leaves it. */
-export function cleanGlide(aircraft: AircraftDocument): Configuration {
+export function cleanGlide(aircraft: Aeroplane): Configuration {
   return {
     propeller: aircraft.polar?.deadPropeller ? "windmilling" : "none",
     flap: 0,
@@ -25,4 +26,11 @@ export function cleanGlide(aircraft: AircraftDocument): Configuration {
     slip: 0,
     items: [],
   };
+}
+
+/** What a situation begins with: an aeroplane's clean glide; a rotorcraft has nothing to set. */
+export function firstConfiguration(aircraft: AircraftDocument): Configuration {
+  return isAeroplane(aircraft)
+    ? cleanGlide(aircraft)
+    : { propeller: "none", flap: 0, gearDown: true, slip: 0, items: [] };
 }

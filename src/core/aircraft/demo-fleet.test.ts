@@ -4,6 +4,7 @@ import { describe, expect, it } from "vitest";
 import { demoDeparture } from "../../../demo/demo-departure";
 import { demoAircraft } from "../../../demo/read-demo";
 import { bestGlide } from "../glide/straight-glide";
+import { Aeroplane } from "./aeroplane";
 import { AircraftDocument } from "./aircraft-document";
 import { cleanGlide } from "./configuration";
 import { fitOf, withFit } from "./fitted-aircraft";
@@ -40,7 +41,7 @@ describe("demo fleet", () => {
     ["alder-s1.json", 1100, 9.0, 66.7, 51.9],
     ["rowan-r1.json", 1650, 9.98, 89.9, 65.2],
   ])("%s glides as its handbook says", (file, mass_kg, ratio, vbg_kt, vs1_kt) => {
-    const aircraft = AircraftDocument.parse(documents.find(([name]) => name === file)?.[1]);
+    const aircraft = Aeroplane.parse(documents.find(([name]) => name === file)?.[1]);
     const found = polarOf(aircraft, mass_kg, cleanGlide(aircraft));
     if (!found.ok) throw new Error(found.issue.message);
     expect(bestGlide(found.value.polar).ratio).toBeCloseTo(ratio, 1);
@@ -53,7 +54,7 @@ describe("demo fleet", () => {
     ["feathered", 14.3, 108.2],
     ["windmilling", 11.8, 98.1],
   ] as const)("the turboprop glides %s as its numbers say", (propeller, ratio, vbg_kt) => {
-    const aircraft = AircraftDocument.parse(documents.find(([name]) => name === "fir-p1.json")?.[1]);
+    const aircraft = Aeroplane.parse(documents.find(([name]) => name === "fir-p1.json")?.[1]);
     const found = polarOf(aircraft, 3900, { ...cleanGlide(aircraft), propeller });
     if (!found.ok) throw new Error(found.issue.message);
     const best = bestGlide(found.value.polar);
@@ -63,7 +64,7 @@ describe("demo fleet", () => {
   });
 
   it("gives the jet 17.5 at 182 KEAS and 41 t, 170.5 at 36 t (square root of mass)", () => {
-    const aircraft = AircraftDocument.parse(documents.find(([name]) => name === "cedar-j2.json")?.[1]);
+    const aircraft = Aeroplane.parse(documents.find(([name]) => name === "cedar-j2.json")?.[1]);
     const at = (mass_kg: number) => {
       const found = polarOf(aircraft, mass_kg, cleanGlide(aircraft));
       if (!found.ok) throw new Error(found.issue.message);

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { demoAircraft } from "../../../demo/read-demo";
 import { bestGlide } from "../glide/straight-glide";
 import { MPS_PER_KT } from "../quantities/constants";
-import { AircraftDocument } from "./aircraft-document";
+import { Aeroplane } from "./aeroplane";
 import { cleanGlide } from "./configuration";
 import { figuresOf, fitOf, withFit } from "./fitted-aircraft";
 import { readGlidePoints, writeGlidePoints } from "./glide-points-csv";
@@ -14,7 +14,7 @@ const kt = (speed: number) => speed * MPS_PER_KT;
 const UNITS = { speed: "kt", verticalSpeed: "fpm" };
 
 /** A light single as its book prints it. */
-function typed(): AircraftDocument {
+function typed(): Aeroplane {
   const blank = newAircraft("Test single");
   return {
     ...blank,
@@ -33,7 +33,7 @@ function typed(): AircraftDocument {
 describe("an aircraft from its handbook", () => {
   it("begins as a valid document without speeds, and says what the fit still needs", () => {
     const blank = newAircraft("New");
-    expect(AircraftDocument.safeParse(blank).success).toBe(true);
+    expect(Aeroplane.safeParse(blank).success).toBe(true);
     const codes = [
       blank,
       { ...blank, wing: { area_m2: 16, span_m: 11 } },
@@ -50,7 +50,7 @@ describe("an aircraft from its handbook", () => {
     if (!fit.ok) throw new Error(fit.issue.message);
     const fitted = withFit(typed(), fit.value);
     if (!fitted.ok) throw new Error(fitted.issue.message);
-    expect(AircraftDocument.safeParse(fitted.value).success).toBe(true);
+    expect(Aeroplane.safeParse(fitted.value).success).toBe(true);
     const found = polarOf(fitted.value, 1100, cleanGlide(fitted.value));
     if (!found.ok) throw new Error(found.issue.message);
     expect(bestGlide(found.value.polar).eas_mps / kt(67)).toBeCloseTo(1, 6);
@@ -137,7 +137,7 @@ describe("points as text", () => {
 
 describe("figures against each other", () => {
   const alder = demoAircraft("alder-s1");
-  const paths = (document: AircraftDocument) => doubtsAbout(document).map((doubt) => doubt.path);
+  const paths = (document: Aeroplane) => doubtsAbout(document).map((doubt) => doubt.path);
 
   it("finds nothing wrong with the demo singles", () => {
     for (const name of ["alder-s1", "rowan-r1"]) expect(doubtsAbout(demoAircraft(name))).toEqual([]);
@@ -166,6 +166,6 @@ describe("figures against each other", () => {
       },
     ],
   ])("points at %s", (path, change) => {
-    expect(paths({ ...alder, ...change } as AircraftDocument)).toContain(path);
+    expect(paths({ ...alder, ...change } as Aeroplane)).toContain(path);
   });
 });

@@ -1,5 +1,5 @@
 import { type Outcome, failure, success } from "../outcome";
-import type { AircraftDocument } from "./aircraft-document";
+import type { Aeroplane } from "./aeroplane";
 import { deadEnginesCd } from "./polar";
 import { type HandbookFigures, type HandbookFit, fitHandbook, levelStall_mps } from "./fit-handbook";
 
@@ -26,7 +26,7 @@ export const USUAL_FEATHERING = {
 } as const;
 
 /** What the fit needs, from the document as it stands. */
-export function figuresOf({ handbook, wing, polar }: AircraftDocument): Outcome<HandbookFigures> {
+export function figuresOf({ handbook, wing, polar }: Aeroplane): Outcome<HandbookFigures> {
   if (!wing) return failure("wing_missing", "The fit needs wing area and span.", "wing");
   if (handbook.vbg_mps === null || handbook.bestGlideRatio === null)
     return failure("glide_missing", "The fit needs best glide speed and ratio.", "handbook.vbg_mps");
@@ -60,7 +60,7 @@ export function figuresOf({ handbook, wing, polar }: AircraftDocument): Outcome<
 }
 
 /** Fits the model to the document's own handbook figures. */
-export function fitOf(aircraft: AircraftDocument): Outcome<HandbookFit> {
+export function fitOf(aircraft: Aeroplane): Outcome<HandbookFit> {
   const figures = figuresOf(aircraft);
   return figures.ok ? fitHandbook(figures.value) : figures;
 }
@@ -71,7 +71,7 @@ export function fitOf(aircraft: AircraftDocument): Outcome<HandbookFit> {
  *
  * @returns `fit_impossible` when the propeller's drag alone exceeds what the book's glide allows
  */
-export function withFit(aircraft: AircraftDocument, fit: HandbookFit): Outcome<AircraftDocument> {
+export function withFit(aircraft: Aeroplane, fit: HandbookFit): Outcome<Aeroplane> {
   const deadPropeller = aircraft.polar
     ? aircraft.polar.deadPropeller
     : aircraft.engines.kind !== "propeller"

@@ -1,13 +1,13 @@
-import type { AircraftDocument } from "./aircraft-document";
+import type { Aeroplane } from "./aeroplane";
 
 /**
  * An aeroplane to fill in from its handbook. What a document cannot be without is typical of a light single and has to
  * be replaced; wing, polar and speeds are empty, so that nothing is computed from figures nobody typed.
  */
-export function newAircraft(name: string): AircraftDocument {
+export function newAircraft(name: string): Aeroplane {
   return {
     schema: "utrimax/aircraft",
-    version: 5,
+    version: 6,
     name,
     description: "",
     category: "single",
@@ -66,7 +66,6 @@ export function newAircraft(name: string): AircraftDocument {
     asymmetric: null,
     relight: null,
     coolant: null,
-    rotor: null,
     causeFlow: null,
     airspeedCalibration: null,
     loading: null,

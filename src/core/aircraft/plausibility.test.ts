@@ -1,25 +1,25 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft } from "../../../demo/read-demo";
-import type { AircraftDocument } from "./aircraft-document";
+import type { Aeroplane } from "./aeroplane";
 import { doubtsAbout } from "./plausibility";
 
 const larch = demoAircraft("larch-t2");
-const handbook = (change: Partial<AircraftDocument["handbook"]>): AircraftDocument => ({
+const handbook = (change: Partial<Aeroplane["handbook"]>): Aeroplane => ({
   ...larch,
   handbook: { ...larch.handbook, ...change },
 });
-const limits = (change: Partial<AircraftDocument["limits"]>): AircraftDocument => ({
+const limits = (change: Partial<Aeroplane["limits"]>): Aeroplane => ({
   ...larch,
   limits: { ...larch.limits, ...change },
 });
-const flap = (i: number, change: object): AircraftDocument => ({
+const flap = (i: number, change: object): Aeroplane => ({
   ...larch,
   polar: larch.polar && {
     ...larch.polar,
     flaps: larch.polar.flaps.map((entry, at) => (at === i ? { ...entry, ...change } : entry)),
   },
 });
-const paths = (aircraft: AircraftDocument) => doubtsAbout(aircraft).map((doubt) => doubt.path);
+const paths = (aircraft: Aeroplane) => doubtsAbout(aircraft).map((doubt) => doubt.path);
 
 describe("figures against each other", () => {
   it.each(["alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "cedar-j2", "thorn-v12"])(
@@ -29,7 +29,7 @@ describe("figures against each other", () => {
     },
   );
 
-  it.each<[string, AircraftDocument, string]>([
+  it.each<[string, Aeroplane, string]>([
     ["a book mass above the maximum", handbook({ mass_kg: 3000 }), "handbook.mass_kg"],
     ["a clean stall in km/h typed as kt", handbook({ vs1_mps: 58 }), "handbook.vs1_mps"],
     ["landing stall above the clean one", handbook({ vs0_mps: 32 }), "handbook.vs0_mps"],

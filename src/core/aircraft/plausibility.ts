@@ -2,7 +2,7 @@
 // does that.
 import { formatSi } from "../quantities/units";
 import { levelStall_mps } from "./fit-handbook";
-import type { AircraftDocument } from "./aircraft-document";
+import type { Aeroplane } from "./aeroplane";
 
 /** A figure that looks wrong. */
 export interface Doubt {
@@ -23,7 +23,7 @@ const inKnots = (speed_mps: number) => formatSi("speed", "kt", speed_mps);
 /** Tells of a doubt. */
 type Tell = (path: string, message: string) => void;
 /** What is checked together. */
-type Figures = Pick<AircraftDocument, "handbook" | "limits" | "mass" | "wing" | "polar" | "climb">;
+type Figures = Pick<Aeroplane, "handbook" | "limits" | "mass" | "wing" | "polar" | "climb">;
 
 /**
  * Checks the order and the size of an aircraft's figures.

@@ -77,7 +77,7 @@ describe("polar of a configuration", () => {
     [alder, 1000, { flap: 7 }, "no_such_flap"],
     [alder, 1000, { propeller: "feathered" as const }, "no_such_propeller_state"],
     [alder, 1000, { items: ["door"] }, "no_such_item"],
-    [demoAircraft("hazel-h2"), 2800, {}, "no_wing_polar"],
+    [{ ...alder, wing: null }, 1000, {}, "no_polar"],
   ])("refuses what the aircraft cannot be: %#", (aircraft, mass_kg, change, code) => {
     const found = polarOf(aircraft, mass_kg, { ...cleanGlide(aircraft), ...change });
     expect(found.ok ? "" : found.issue.code).toBe(code);

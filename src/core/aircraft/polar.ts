@@ -3,7 +3,7 @@
 import { type Outcome, failure, success } from "../outcome";
 import { formatNumber } from "../quantities/units";
 import { G0, RHO0 } from "../quantities/constants";
-import type { AircraftDocument, PropellerState } from "./aircraft-document";
+import type { Aeroplane, PropellerState } from "./aeroplane";
 import type { Configuration } from "./configuration";
 
 /** A polar ready to glide with: coefficients of one configuration at one mass. */
@@ -27,25 +27,19 @@ export interface DragShare {
  * The polar of a configuration at a mass, with what CD0 is made of.
  *
  * @param mass_kg - between the aircraft's minimum and maximum; refused outside
- * @returns `no_wing_polar` for rotorcraft, `no_polar` before a fit, `mass_outside`, `no_such_flap`,
+ * @returns `no_polar` before a fit, `mass_outside`, `no_such_flap`,
  *   `no_such_propeller_state`, `no_such_item`
  */
 export function polarOf(
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: number,
   configuration: Configuration,
 ): Outcome<{ polar: Polar; shares: DragShare[] }> {
   const { polar, wing } = aircraft;
-  if (!polar && aircraft.category !== "helicopter" && aircraft.category !== "gyroplane")
+  if (!polar || !wing)
     return failure(
       "no_polar",
       `${aircraft.name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`,
-      "aircraft",
-    );
-  if (!polar || !wing)
-    return failure(
-      "no_wing_polar",
-      `${aircraft.name} has no fixed wing: its descent is autorotation, which the wing glide does not describe.`,
       "aircraft",
     );
   if (!(mass_kg >= aircraft.mass.minimum_kg && mass_kg <= aircraft.mass.maximum_kg)) {
@@ -93,8 +87,8 @@ export function polarOf(
  * @returns null when the propeller cannot be in that state
  */
 export function deadEnginesCd(
-  { engines, wing }: Pick<AircraftDocument, "engines" | "wing">,
-  drag: NonNullable<AircraftDocument["polar"]>["deadPropeller"],
+  { engines, wing }: Pick<Aeroplane, "engines" | "wing">,
+  drag: NonNullable<Aeroplane["polar"]>["deadPropeller"],
   state: PropellerState,
 ): number | null {
   if (engines.kind === "jet") return wing ? (engines.count * engines.deadDragArea_m2) / wing.area_m2 : null;

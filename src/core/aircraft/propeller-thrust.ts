@@ -1,5 +1,5 @@
 // Thrust of a propeller by momentum theory. Not here: blade stall at standstill, compressibility at the tips.
-import type { AircraftDocument } from "./aircraft-document";
+import type { Aeroplane } from "./aeroplane";
 import { RHO0 } from "../quantities/constants";
 import { type Outcome, failure, success } from "../outcome";
 
@@ -47,7 +47,7 @@ export interface ThrustLine {
  * @param fast_mps - climb speed, above the other
  * @returns `no_propeller_thrust` for jets and rotorcraft
  */
-export function thrustLine(aircraft: AircraftDocument, slow_mps: number, fast_mps: number): Outcome<ThrustLine> {
+export function thrustLine(aircraft: Aeroplane, slow_mps: number, fast_mps: number): Outcome<ThrustLine> {
   const { engines } = aircraft;
   if (engines.kind !== "propeller")
     return failure(

@@ -3,15 +3,15 @@
 // positive stick right; s is +1 with the right engine live. Not here: gear keel, flap blanking, fin in the slipstream,
 // power-on CLmax, departures from controlled flight. Method: linear lateral equilibrium, flight-mechanics textbooks.
 import type { AsymmetricQuestion } from "./asymmetric-question";
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import type { AirState } from "../air/atmosphere";
 import type { EngineAir } from "../engine/engine-force";
 
 /** The aeroplane made ready: everything that speed and bank do not change. */
 export interface AsymmetricCase {
   readonly question: AsymmetricQuestion;
-  readonly asymmetric: NonNullable<AircraftDocument["asymmetric"]>;
-  readonly wing: NonNullable<AircraftDocument["wing"]>;
+  readonly asymmetric: NonNullable<Aeroplane["asymmetric"]>;
+  readonly wing: NonNullable<Aeroplane["wing"]>;
   readonly weight_N: number;
   readonly state: AirState;
   readonly engineAir: EngineAir;

@@ -1,11 +1,11 @@
 import type { AirMass } from "../air/altimetry";
 import { z } from "zod";
-import { AircraftDocument, PropellerState } from "../aircraft/aircraft-document";
+import { Aeroplane, PropellerState } from "../aircraft/aeroplane";
 import { SituationDocument } from "../situation/situation-document";
 
 /** What is asked about steady flight on one engine of two. */
 export interface AsymmetricQuestion {
-  readonly aircraft: AircraftDocument;
+  readonly aircraft: Aeroplane;
   readonly mass_kg: number;
   /** 0 at the forward limit, 1 at the aft limit. */
   readonly centreOfGravity: number;
@@ -23,7 +23,7 @@ export interface AsymmetricQuestion {
 
 /** @see AsymmetricQuestion */
 export const AsymmetricQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   centreOfGravity: SituationDocument.shape.centreOfGravity,
   altitude_m: SituationDocument.shape.altitude_m,

@@ -48,7 +48,6 @@ export function loadingAt(flight: Omit<AsymmetricCase, "cnDeltaR">, eas_mps: num
   const cw = flight.weight_N / qS;
   const cl = cw * Math.cos(bank_rad);
   const live = engineForce(engines, flight.engineAir, tas_mps, question.setting, flight.sigmaCritical);
-  if (!live) throw new Error("loadingAt: expected an engine with thrust, got a turboshaft");
   const alpha = (cl - asymmetric.cl0 - flight.flapCl0) / asymmetric.clAlpha + asymmetric.thrustIncidence_rad;
   const propeller = engines.kind === "propeller" ? engines.propeller : null;
   const arm_m = asymmetric.armY_m + s * rotation * (propeller?.pFactor ?? 0) * (propeller?.diameter_m ?? 0) * alpha;

@@ -77,7 +77,6 @@ export function twoEngineClimbAt(flight: AsymmetricCase, eas_mps: number): Climb
     flight.question.setting,
     flight.sigmaCritical,
   );
-  if (!live) throw new Error("twoEngineClimbAt: expected engines with thrust, got turboshafts");
   // In a steep climb the wing carries W·cosγ: the path and the drag that it leaves settle in a few rounds.
   let sine = 0;
   for (let i = 0; i < LIFT_ROUNDS; i += 1) {

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { Configuration } from "../aircraft/configuration";
 import { polarOf } from "../aircraft/polar";
 import { airAtAltitude } from "../air/altimetry";
@@ -23,7 +23,7 @@ export const glideCalculation = calculation({
   question: "How fast do I glide along this track in this wind, how far does it take me, and what does a turn cost?",
   sources: [SOURCE],
   input: z.strictObject({
-    aircraft: AircraftDocument,
+    aircraft: Aeroplane,
     mass_kg: SituationDocument.shape.mass_kg,
     configuration: Configuration,
     air: SituationDocument.shape.air,

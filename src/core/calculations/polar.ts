@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { Configuration } from "../aircraft/configuration";
 import { polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { calculation } from "../calculation";
@@ -30,7 +30,7 @@ export const polarCalculation = calculation({
     "How does this aircraft glide in this configuration: best glide, least sink, stall, and everything between?",
   sources: [SOURCE],
   input: z.strictObject({
-    aircraft: AircraftDocument,
+    aircraft: Aeroplane,
     mass_kg: SituationDocument.shape.mass_kg,
     configuration: Configuration,
   }),

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { Configuration } from "../aircraft/configuration";
 import { dragCoefficient, polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { airAtAltitude } from "../air/altimetry";
@@ -22,7 +22,7 @@ export const turnCalculation = calculation({
   question: "What does a gliding turn at this bank and speed cost in height, and which bank costs least?",
   sources: [SOURCE],
   input: z.strictObject({
-    aircraft: AircraftDocument,
+    aircraft: Aeroplane,
     mass_kg: SituationDocument.shape.mass_kg,
     configuration: Configuration,
     air: SituationDocument.shape.air,

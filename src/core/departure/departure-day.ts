@@ -3,7 +3,7 @@
 // obstacles, power loss that is partial, the aeroplane's pitch dynamics. Method: flight as a point mass in wind,
 // flight-mechanics textbooks; see point-mass.ts.
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { type Configuration, Configuration as ConfigurationSchema } from "../aircraft/configuration";
 import { type Polar, polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { type ThrustLine, thrustLine } from "../aircraft/propeller-thrust";
@@ -23,7 +23,7 @@ import type { TurnbackCase } from "./turnback-flight";
 
 /** What the questions of a departure need to know. */
 export const DepartureQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   /** Of the dead engine's propeller; flap, gear and slip follow from the departure. */
   propeller: ConfigurationSchema.shape.propeller,

@@ -1,4 +1,4 @@
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { geodesicBetween } from "../earth/geodesic";
 import type { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";
@@ -33,7 +33,7 @@ export function departureRunways(
  */
 export function departureQuestion(
   situation: SituationDocument,
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   ends: readonly LandingEnd[],
 ): Outcome<DepartureQuestion> {
   const { departure: plan, mass_kg, air, wind, pilot, configuration } = situation;

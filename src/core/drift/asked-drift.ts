@@ -1,5 +1,5 @@
 // The question on one engine that a situation asks about its flight. Apart from what checks it, for pages.
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import type { Place } from "../places/place";
 import { routeQuestion } from "../route/asked-route";
 import type { SituationDocument } from "../situation/situation-document";
@@ -8,7 +8,7 @@ import type { DriftQuestion } from "./drift-question";
 /** The question; `aircraft` is the one that the situation names. */
 export function driftQuestion(
   situation: SituationDocument,
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   places: readonly Place[],
 ): DriftQuestion {
   return {

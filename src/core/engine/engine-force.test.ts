@@ -32,15 +32,15 @@ describe("a live engine", () => {
 
   it("propeller: less with height unless it is turbocharged", () => {
     const thrust = (altitude_m: number, sigmaCritical: number | null) =>
-      engineForce(larch.engines, airOf(altitude_m), 42, 1, sigmaCritical)?.thrust_N ?? NaN;
+      engineForce(larch.engines, airOf(altitude_m), 42, 1, sigmaCritical).thrust_N;
     expect(thrust(3000, null)).toBeLessThan(0.75 * thrust(0, null));
     expect(thrust(3000, 0.6)).toBeGreaterThan(0.95 * thrust(0, 0.6));
-    expect(engineForce(larch.engines, airOf(12_000), 42, 1, null)?.power_W).toBeGreaterThan(0);
+    expect(engineForce(larch.engines, airOf(12_000), 42, 1, null).power_W).toBeGreaterThan(0);
   });
 
   it("jet: rated thrust at standstill, less with speed, height and heat over the flat rating", () => {
     const thrust = (altitude_m: number, tas_mps: number, deviation_K = 0) =>
-      engineForce(cedar.engines, airOf(altitude_m, deviation_K), tas_mps, 1, null)?.thrust_N ?? NaN;
+      engineForce(cedar.engines, airOf(altitude_m, deviation_K), tas_mps, 1, null).thrust_N;
     expect(thrust(0, 0.001)).toBeCloseTo(70_000, -3);
     expect(thrust(0, 80)).toBeLessThan(thrust(0, 40));
     expect(thrust(3000, 80)).toBeLessThan(thrust(0, 80));
@@ -51,10 +51,9 @@ describe("a live engine", () => {
 
   it("at a setting gives that share; a helicopter has no thrust of this kind", () => {
     expect(
-      (engineForce(cedar.engines, airOf(0), 60, 0.5, null)?.thrust_N ?? NaN) /
-        (engineForce(cedar.engines, airOf(0), 60, 1, null)?.thrust_N ?? NaN),
+      engineForce(cedar.engines, airOf(0), 60, 0.5, null).thrust_N /
+        engineForce(cedar.engines, airOf(0), 60, 1, null).thrust_N,
     ).toBeCloseTo(0.5, 9);
-    expect(engineForce(demoAircraft("hazel-h2").engines, airOf(0), 30, 1, null)).toBeNull();
   });
 });
 

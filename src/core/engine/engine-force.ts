@@ -1,5 +1,5 @@
 // What an engine does to the aeroplane: thrust, the slipstream's speed, torque; and the drag of a dead one.
-import type { AircraftDocument, PropellerState } from "../aircraft/aircraft-document";
+import type { Aeroplane, PropellerState } from "../aircraft/aeroplane";
 import { discThrust_N } from "../aircraft/propeller-thrust";
 import { GAMMA_AIR, RHO0 } from "../quantities/constants";
 
@@ -48,16 +48,15 @@ export function powerShare(sigma: number, sigmaCritical: number | null): number 
  *
  * @param tas_mps - more than 0
  * @param setting - share of the full power or thrust of the moment, 0…1
- * @returns null for rotorcraft
  * @see momentum theory; J. D. Mattingly, Elements of Propulsion, for the jet's lapse (memory)
  */
 export function engineForce(
-  engines: AircraftDocument["engines"],
+  engines: Aeroplane["engines"],
   air: EngineAir,
   tas_mps: number,
   setting: number,
   sigmaCritical: number | null,
-): EngineForce | null {
+): EngineForce {
   switch (engines.kind) {
     case "propeller": {
       const power_W = Math.max(engines.power_W * powerShare(air.density / RHO0, sigmaCritical) * setting, 0);
@@ -76,13 +75,11 @@ export function engineForce(
       const lapse = 1 - 0.49 * Math.sqrt(mach) - (3 * Math.max(theta0 - engines.throttleRatio, 0)) / (1.5 + mach);
       return { thrust_N: Math.max(engines.thrust_N * delta0 * lapse * setting, 0), induced_mps: 0, power_W: 0 };
     }
-    case "turboshaft":
-      return null;
   }
 }
 
 /** Drag area (D/q) of one dead engine, m²; null when its propeller cannot be in that state. */
-export function deadDragArea_m2(aircraft: AircraftDocument, state: PropellerState): number | null {
+export function deadDragArea_m2(aircraft: Aeroplane, state: PropellerState): number | null {
   const { engines, polar, wing } = aircraft;
   if (engines.kind === "jet") return engines.deadDragArea_m2;
   if (engines.kind !== "propeller" || !polar?.deadPropeller || !wing || state === "none") return null;

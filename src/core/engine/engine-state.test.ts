@@ -124,8 +124,4 @@ describe("gauges of one engine alone", () => {
     const state = { ...RUNNING, fault: "starvation" as const, since_s: 60 };
     expect([read(state, "fan", "cedar-j2"), read(state, "core", "cedar-j2")]).toEqual([0.2, 0.1]);
   });
-
-  it("a helicopter's are not known here", () => {
-    expect(gaugesOf(RUNNING, around("hazel-h2"))).toEqual({});
-  });
 });

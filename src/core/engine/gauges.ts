@@ -1,5 +1,5 @@
 // What an engine shows. Readings of a healthy engine at full power and their lags are common practice.
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { P0_PA, PA_PER_INHG, RHO0, ZERO_CELSIUS_K } from "../quantities/constants";
 import { type EngineAir, engineForce, powerShare } from "./engine-force";
 import { type EngineMoment, type EngineState, engineMoment } from "./engine-state";
@@ -21,7 +21,7 @@ export function gaugesIn(readings: Gauges): GaugeName[] {
 
 /** What the readings depend on beside the engine's own state. */
 export interface EngineSurroundings {
-  readonly engines: AircraftDocument["engines"];
+  readonly engines: Aeroplane["engines"];
   readonly air: EngineAir;
   /** Density ratio at the turbocharger's critical height; null without one. */
   readonly sigmaCritical: number | null;
@@ -50,10 +50,9 @@ const IDLE = 0.15;
 const JET_CORE = 0.1;
 const JET_FAN = 0.2;
 
-/** Readings of an engine at a moment; none for rotorcraft. A gauge that has failed reads nothing. */
+/** Readings of an engine at a moment. A gauge that has failed reads nothing. */
 export function gaugesOf(state: EngineState, around: EngineSurroundings): Gauges {
   const { engines } = around;
-  if (engines.kind === "turboshaft") return {};
   const moment = engineMoment(state, engines.kind === "jet");
   const gauges =
     engines.kind === "jet" ? jetGauges(state, moment, around) : pistonGauges(engines, state, moment, around);
@@ -74,12 +73,12 @@ function jetGauges({ lever }: EngineState, moment: EngineMoment, around: EngineS
     fan: stopped ? 0 : Math.max(spool, windmilling ? JET_FAN : 0),
     core: stopped ? 0 : Math.max(0.4 * Math.min(moment.fuel, 1) + 0.6 * spool, windmilling ? JET_CORE : 0),
     exhaust: exhaustOf(moment.heat, lever),
-    fuelFlow: JET_FUEL_KG_PER_NS * (live?.thrust_N ?? 0) * moment.fuel,
+    fuelFlow: JET_FUEL_KG_PER_NS * live.thrust_N * moment.fuel,
     oil: OIL_PA * moment.oil * (windmilling ? Math.max(0.35, spool) : stopped ? 0 : 1),
   };
 }
 
-type Piston = Extract<AircraftDocument["engines"], { kind: "propeller" }>;
+type Piston = Extract<Aeroplane["engines"], { kind: "propeller" }>;
 
 function pistonGauges(engines: Piston, state: EngineState, moment: EngineMoment, around: EngineSurroundings): Gauges {
   const { air, sigmaCritical } = around;

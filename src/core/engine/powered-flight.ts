@@ -1,12 +1,12 @@
 // Straight flight with all engines running: what is left of the thrust after the drag, by speed and height. Not here:
 // turns, the ground, an engine that has stopped.
 import { type AirMass, airAtAltitude } from "../air/altimetry";
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import type { Configuration } from "../aircraft/configuration";
 import { type Polar, polarOf } from "../aircraft/polar";
 import { bisect, halvingsTo } from "../numeric/bisect";
 import { goldenMinimum } from "../numeric/golden-section";
-import { type Outcome, failure, success } from "../outcome";
+import { type Outcome, success } from "../outcome";
 import { G0, P0_PA, RHO0, T0_K } from "../quantities/constants";
 import { engineForce, powerShare } from "./engine-force";
 
@@ -38,10 +38,10 @@ const OF_VNE = 0.9;
 /**
  * Makes an aeroplane ready.
  *
- * @returns failures of the polar; `no_power` for rotorcraft
+ * @returns failures of the polar
  */
 export function poweredFlight(
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: number,
   configuration: Configuration,
   air: AirMass,
@@ -52,12 +52,6 @@ export function poweredFlight(
   const share = dead.value.shares.find((entry) => entry.dead)?.deltaCd ?? 0;
   const running: Polar = { ...dead.value.polar, cd0: dead.value.polar.cd0 - share };
   const thrust = thrustOf(aircraft, mass_kg);
-  if (!thrust)
-    return failure(
-      "no_power",
-      `${aircraft.name} has no propeller or jet thrust that this is computed with.`,
-      "aircraft",
-    );
   const stall_mps = Math.sqrt((2 * running.wingLoading) / (RHO0 * running.clMax));
   const [slowest_mps, fastest_mps] = [
     SLOWEST * stall_mps,
@@ -102,10 +96,9 @@ type ThrustOverWeight = (
   setting: number,
 ) => number;
 
-/** Thrust of all engines over weight; null for rotorcraft. */
-function thrustOf({ engines }: AircraftDocument, mass_kg: number): ThrustOverWeight | null {
+/** Thrust of all engines over weight. */
+function thrustOf({ engines }: Aeroplane, mass_kg: number): ThrustOverWeight {
   const weight = mass_kg * G0;
-  if (engines.kind === "turboshaft") return null;
   const sigmaCritical =
     engines.kind === "propeller" && engines.criticalHeight_m !== null
       ? airAtAltitude(engines.criticalHeight_m, { qnh_Pa: P0_PA, deviation_K: 0 }).sigma
@@ -116,9 +109,9 @@ function thrustOf({ engines }: AircraftDocument, mass_kg: number): ThrustOverWei
     return (tas_mps, air, setting) =>
       Math.min(
         Math.max(static_N - slope_Nspm * tas_mps, 0) * powerShare(air.density / RHO0, sigmaCritical) * setting,
-        engines.count * (engineForce(engines, air, tas_mps, setting, sigmaCritical)?.thrust_N ?? 0),
+        engines.count * engineForce(engines, air, tas_mps, setting, sigmaCritical).thrust_N,
       ) / weight;
   }
   return (tas_mps, air, setting) =>
-    (engines.count * (engineForce(engines, air, tas_mps, setting, sigmaCritical)?.thrust_N ?? 0)) / weight;
+    (engines.count * engineForce(engines, air, tas_mps, setting, sigmaCritical).thrust_N) / weight;
 }

@@ -1,4 +1,4 @@
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { USUAL_FEATHERING, USUAL_PROPELLER } from "../aircraft/fitted-aircraft";
 
 /** A jet's engine until the book says better: thrust for a climb of a light one. */
@@ -6,7 +6,7 @@ const FIRST_JET = { thrust_N: 12_000, throttleRatio: 1.05, maxContinuous: 0.93, 
 /** What a propeller beside the fuselage does to control and lift, typical of the kind. Common practice. */
 const BESIDE = { pFactor: 0.15, slipstreamRoll: 0.4 } as const;
 
-type DeadPropeller = NonNullable<AircraftDocument["polar"]>["deadPropeller"];
+type DeadPropeller = NonNullable<Aeroplane["polar"]>["deadPropeller"];
 
 /** A twin's propellers feather. */
 function deadPropellerOf(known: DeadPropeller, category: "single" | "twin"): DeadPropeller {
@@ -19,7 +19,7 @@ function deadPropellerOf(known: DeadPropeller, category: "single" | "twin"): Dea
  *
  * @param category - with wings
  */
-export function ofCategory(aircraft: AircraftDocument, category: "single" | "twin" | "jet"): AircraftDocument {
+export function ofCategory(aircraft: Aeroplane, category: "single" | "twin" | "jet"): Aeroplane {
   const { engines, wing } = aircraft;
   if (category === "jet")
     return {

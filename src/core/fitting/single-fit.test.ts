@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft } from "../../../demo/read-demo";
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { TOUCHDOWN } from "../landing/approach-factors";
 import { G0, RHO0 } from "../quantities/constants";
 import { type SingleFit, fitSingle } from "./single-fit";
 
-const book = (aircraft: AircraftDocument, patch: Partial<AircraftDocument["handbook"]>): AircraftDocument => ({
+const book = (aircraft: Aeroplane, patch: Partial<Aeroplane["handbook"]>): Aeroplane => ({
   ...aircraft,
   handbook: {
     ...aircraft.handbook,
@@ -17,7 +17,7 @@ const book = (aircraft: AircraftDocument, patch: Partial<AircraftDocument["handb
     ...patch,
   },
 });
-const fitted = (aircraft: AircraftDocument): SingleFit => {
+const fitted = (aircraft: Aeroplane): SingleFit => {
   const fit = fitSingle(aircraft);
   if (!fit.ok) throw new Error(fit.issue.message);
   return fit.value;
@@ -25,7 +25,7 @@ const fitted = (aircraft: AircraftDocument): SingleFit => {
 const alder = demoAircraft("alder-s1");
 
 /** Steady climb at sea level from thrust and drag, m/s: V·(T − D)/W, and the run by Simpson's rule over the speed. */
-function byHand(aircraft: AircraftDocument, line: { static_N: number; slope_Nspm: number }) {
+function byHand(aircraft: Aeroplane, line: { static_N: number; slope_Nspm: number }) {
   const { polar, wing, handbook } = aircraft;
   if (!polar || !wing || handbook.vy_mps === null) throw new Error("no book");
   const weight = handbook.mass_kg * G0;
@@ -73,7 +73,7 @@ describe("a single fitted to its take-off and climb", () => {
   });
 
   it("more climb and a shorter run ask for more thrust", () => {
-    const at = (patch: Partial<AircraftDocument["handbook"]>) => fitted(book(alder, patch)).line?.static_N ?? NaN;
+    const at = (patch: Partial<Aeroplane["handbook"]>) => fitted(book(alder, patch)).line?.static_N ?? NaN;
     expect(at({ climb_mps: 5 })).toBeGreaterThan(at({ climb_mps: 4 }));
     expect(at({ takeOffRun_m: 180 })).toBeGreaterThan(at({ takeOffRun_m: 250 }));
   });

@@ -1,6 +1,6 @@
 // A single fitted to what its book says of take-off, climb and landing: the thrust line from the run and the climb, the
 // braking from the landing run. The take-off is flown as the Departure stage flies it.
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { polarOf } from "../aircraft/polar";
 import { discThrust_N } from "../aircraft/propeller-thrust";
 import { type DepartureDay, type DepartureQuestion, departureDay } from "../departure/departure-day";
@@ -11,7 +11,7 @@ import { G0, P0_PA, RHO0 } from "../quantities/constants";
 import { DEFAULT_DEPARTURE } from "../situation/departure-plan";
 
 /** A thrust line of all engines at sea level. */
-type Line = NonNullable<Extract<AircraftDocument["engines"], { kind: "propeller" }>["thrustLine"]>;
+type Line = NonNullable<Extract<Aeroplane["engines"], { kind: "propeller" }>["thrustLine"]>;
 
 /** A figure of the book beside the model's, SI. */
 export interface BookFigure {
@@ -55,7 +55,7 @@ const OFF = 0.12;
 const BRAKING_MET = [0.1, 0.5] as const;
 
 /** The take-off of the book: standard air at sea level, no wind, a long hard runway. */
-function bookQuestion(aircraft: AircraftDocument): DepartureQuestion {
+function bookQuestion(aircraft: Aeroplane): DepartureQuestion {
   const threshold = { latitude_deg: 0, longitude_deg: 0 };
   return {
     aircraft,
@@ -102,14 +102,14 @@ function flown({ climb }: DepartureDay): Flown | null {
 }
 
 /** Distance over 50 ft, m: a book climbs there with the speed of the screen, not with V_Y. Null where it does not. */
-function overScreen_m(aircraft: AircraftDocument, { climb, stallEas_mps }: DepartureDay): number | null {
+function overScreen_m(aircraft: Aeroplane, { climb, stallEas_mps }: DepartureDay): number | null {
   const question = bookQuestion(aircraft);
   const climb_mps = Math.max(SCREEN_SPEED * climb.liftOffEas_mps, 1.101 * stallEas_mps);
   const day = departureDay({ ...question, plan: { ...question.plan, climb_mps } });
   return day.ok ? (climbAt(day.value.climb, SCREEN_M)?.x_m ?? null) : null;
 }
 
-const withLine = (aircraft: AircraftDocument, line: Line): AircraftDocument =>
+const withLine = (aircraft: Aeroplane, line: Line): Aeroplane =>
   aircraft.engines.kind === "propeller"
     ? { ...aircraft, engines: { ...aircraft.engines, thrustLine: line } }
     : aircraft;
@@ -126,7 +126,7 @@ function through(slow_mps: number, slow_N: number, fast_mps: number, fast_N: num
  * The line that meets run and climb. What one step leaves over is put into the thrust: W·Δw/V at climb speed,
  * m·v²/2·Δ(1/s) at 0.7 of the lift-off speed.
  */
-function fitLine(aircraft: AircraftDocument, day: DepartureDay): Outcome<{ line: Line; flown: Flown }> {
+function fitLine(aircraft: Aeroplane, day: DepartureDay): Outcome<{ line: Line; flown: Flown }> {
   const { takeOffRun_m, climb_mps, mass_kg } = aircraft.handbook;
   const slow_mps = RUN_SPEED * day.climb.liftOffEas_mps;
   const fast_mps = Math.max(day.climbEas_mps, slow_mps + 1);
@@ -162,7 +162,7 @@ function fitLine(aircraft: AircraftDocument, day: DepartureDay): Outcome<{ line:
 }
 
 /** Landing of the book: the run, and from 50 ft in the glide with landing flap. */
-function landingOf(aircraft: AircraftDocument, braking: number): { run_m: number; over_m: number } | null {
+function landingOf(aircraft: Aeroplane, braking: number): { run_m: number; over_m: number } | null {
   const { polar, handbook } = aircraft;
   if (!polar) return null;
   const landed = polarOf(aircraft, handbook.mass_kg, {
@@ -185,7 +185,7 @@ function landingOf(aircraft: AircraftDocument, braking: number): { run_m: number
  *   without wind, on a hard dry runway
  * @returns failures of the departure; `fit_impossible` when no falling thrust line meets run and climb
  */
-export function fitSingle(aircraft: AircraftDocument): Outcome<SingleFit> {
+export function fitSingle(aircraft: Aeroplane): Outcome<SingleFit> {
   const { handbook, engines } = aircraft;
   const day = departureDay(bookQuestion(aircraft));
   if (!day.ok) return day;
@@ -221,7 +221,7 @@ function doubtsOf(
   line: Line | null,
   braking: number | null,
   residuals: readonly BookFigure[],
-  engines: AircraftDocument["engines"],
+  engines: Aeroplane["engines"],
 ): string[] {
   const doubts: string[] = [];
   if (line && engines.kind === "propeller") {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft } from "../../../demo/read-demo";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { fitOf, withFit } from "../aircraft/fitted-aircraft";
 import { newAircraft } from "../aircraft/new-aircraft";
 import { asymmetricCase } from "../asymmetric/anchored-case";
@@ -19,7 +19,7 @@ const value = <T>(outcome: { ok: true; value: T } | { ok: false; issue: { messag
   if (!outcome.ok) throw new Error(outcome.issue.message);
   return outcome.value;
 };
-const question = (aircraft: AircraftDocument, mass_kg: number, altitude_m = 0) => ({
+const question = (aircraft: Aeroplane, mass_kg: number, altitude_m = 0) => ({
   aircraft,
   mass_kg,
   centreOfGravity: 1,
@@ -33,7 +33,7 @@ const question = (aircraft: AircraftDocument, mass_kg: number, altitude_m = 0) =
   setting: aircraft.engines.kind === "jet" ? aircraft.engines.maxContinuous : 1,
 });
 /** What the model climbs, as a book would print it. */
-const printed = (aircraft: AircraftDocument, mass_kg: number, altitude_m: number) => {
+const printed = (aircraft: Aeroplane, mass_kg: number, altitude_m: number) => {
   const flight = value(asymmetricCase(question(aircraft, mass_kg, altitude_m)));
   const { vyse_mps } = aircraft.handbook;
   const climb_mps =
@@ -42,9 +42,9 @@ const printed = (aircraft: AircraftDocument, mass_kg: number, altitude_m: number
 };
 
 /** A light twin as its invented handbook prints it. */
-function fromItsBook(): AircraftDocument {
+function fromItsBook(): Aeroplane {
   const begun = ofCategory(newAircraft("Sallow T1"), "twin");
-  const book: AircraftDocument = {
+  const book: Aeroplane = {
     ...begun,
     mass: { maximum_kg: 1780, minimum_kg: 1150, usual_kg: 1600, calibration_kg: 1400 },
     wing: { area_m2: 16.5, span_m: 11.2 },
@@ -89,7 +89,7 @@ describe("a twin fitted to its climb on one engine", () => {
       ...aircraft,
       handbook: { ...aircraft.handbook, oneEngineClimb: printed(aircraft, mass_kg, altitude_m) },
     };
-    const off = (factor: number): AircraftDocument => {
+    const off = (factor: number): Aeroplane => {
       const { engines } = book;
       if (engines.kind === "jet") return { ...book, engines: { ...engines, thrust_N: engines.thrust_N * factor } };
       if (engines.kind !== "propeller") throw new Error("engines");
@@ -136,7 +136,7 @@ describe("a twin fitted to its climb on one engine", () => {
 
   it("one of one's own, from a page of its book: every question of one engine has an answer", () => {
     const { aircraft } = value(fitTwin(fromItsBook()));
-    expect(AircraftDocument.parse(aircraft)).toEqual(aircraft);
+    expect(Aeroplane.parse(aircraft)).toEqual(aircraft);
     const now = value(engineOutNow(question(aircraft, 1700), { kind: "zero-sideslip" }, null));
     // Rules of thumb of light twins: V_MCA below V_YSE, 2 to 3° of bank without sideslip, some hundred ft/min of climb.
     expect(now.vmca.eas_mps ?? Infinity).toBeLessThan(now.speeds.rate.eas_mps);
@@ -187,7 +187,7 @@ describe("a twin fitted to its climb on one engine", () => {
     const { asymmetric } = own;
     if (!asymmetric) throw new Error("a twin");
     const faults = (vmca_mps: number, vsse_mps: number | null = null) => {
-      const parsed = AircraftDocument.safeParse({
+      const parsed = Aeroplane.safeParse({
         ...own,
         handbook: { ...own.handbook, vsse_mps },
         asymmetric: { ...asymmetric, publishedVmca_mps: vmca_mps },
@@ -224,7 +224,7 @@ describe("kinds", () => {
       asymmetric: null,
       handbook: { glidePropeller: "windmilling" },
     });
-    for (const aircraft of [twin, jet, again]) expect(AircraftDocument.parse(aircraft)).toEqual(aircraft);
+    for (const aircraft of [twin, jet, again]) expect(Aeroplane.parse(aircraft)).toEqual(aircraft);
     expect(ofCategory(demoAircraft("larch-t2"), "twin").asymmetric).toEqual(demoAircraft("larch-t2").asymmetric);
   });
 

@@ -1,6 +1,6 @@
 // A twin fitted to what its book says of one engine: the rudder is anchored on the published minimum control speed, the
 // power on the climb. What the book's other speeds then come out as stands beside them.
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import type { Residual } from "../aircraft/fit-handbook";
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
@@ -15,7 +15,7 @@ import { P0_PA } from "../quantities/constants";
 
 /** A twin with its engines fitted. */
 export interface TwinFit {
-  readonly aircraft: AircraftDocument;
+  readonly aircraft: Aeroplane;
   /** What was fitted: the propellers' efficiency, or a jet's thrust in newtons; null without a printed climb. */
   readonly fitted: { readonly what: "efficiency" | "thrust"; readonly value: number } | null;
   /** The book beside the fitted model. */
@@ -37,7 +37,7 @@ const SPEED_OFF = 0.08;
 const VMCA_BANK_RAD = radians(5);
 
 /** The document with its power multiplied; null for engines that are none of two. */
-function withPower(aircraft: AircraftDocument, factor: number): AircraftDocument | null {
+function withPower(aircraft: Aeroplane, factor: number): Aeroplane | null {
   const { engines } = aircraft;
   if (engines.kind === "propeller")
     return {
@@ -48,7 +48,7 @@ function withPower(aircraft: AircraftDocument, factor: number): AircraftDocument
 }
 
 /** One engine stopped, everything mended, in standard air. */
-function mended(aircraft: AircraftDocument, mass_kg: number, altitude_m: number): AsymmetricQuestion {
+function mended(aircraft: Aeroplane, mass_kg: number, altitude_m: number): AsymmetricQuestion {
   const question: AsymmetricQuestion = {
     aircraft,
     mass_kg,
@@ -78,7 +78,7 @@ function climbOf(flight: AsymmetricCase, vyse_mps: number | null): number {
  * @returns `not_a_twin`, failures of the case (`no_anchor` where no rudder makes the published V_MCA);
  *   `climb_impossible` when no power makes the printed climb
  */
-export function fitTwin(aircraft: AircraftDocument): Outcome<TwinFit> {
+export function fitTwin(aircraft: Aeroplane): Outcome<TwinFit> {
   const { handbook, asymmetric } = aircraft;
   if (!asymmetric || !aircraft.wing || !aircraft.polar)
     return failure("not_a_twin", "The fit needs V_MCA, the wing, and the fit to the glide.", "asymmetric");
@@ -112,7 +112,7 @@ export function fitTwin(aircraft: AircraftDocument): Outcome<TwinFit> {
 }
 
 /** The book beside the fitted model. */
-function held(before: AircraftDocument, aircraft: AircraftDocument): Outcome<TwinFit> {
+function held(before: Aeroplane, aircraft: Aeroplane): Outcome<TwinFit> {
   const { handbook, engines, asymmetric, mass } = aircraft;
   const printed = handbook.oneEngineClimb;
   const flight = asymmetricCase(mended(aircraft, handbook.mass_kg, 0));
@@ -147,8 +147,8 @@ function held(before: AircraftDocument, aircraft: AircraftDocument): Outcome<Twi
 }
 
 function doubtsOf(
-  before: AircraftDocument,
-  { engines, handbook, asymmetric }: AircraftDocument,
+  before: Aeroplane,
+  { engines, handbook, asymmetric }: Aeroplane,
   residuals: readonly Residual[],
 ): string[] {
   const doubts: string[] = [];

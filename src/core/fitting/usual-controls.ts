@@ -1,14 +1,14 @@
 // What an aeroplane with two engines usually has for its controls, by its class: where the book is silent the model
 // starts here, and is anchored on the published minimum control speed.
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 
 /** Classes of aeroplanes with two engines. */
 export const TWIN_CLASSES = ["light-twin", "cabin-twin", "jet"] as const;
 /** @see TWIN_CLASSES */
 export type TwinClass = (typeof TWIN_CLASSES)[number];
 
-type Controls = NonNullable<AircraftDocument["asymmetric"]>;
-type Wing = NonNullable<AircraftDocument["wing"]>;
+type Controls = NonNullable<Aeroplane["asymmetric"]>;
+type Wing = NonNullable<Aeroplane["wing"]>;
 
 /** Lengths as shares of the span, areas of the wing's, chords of the mean chord; the rest as it stands. */
 interface Usual {
@@ -116,7 +116,7 @@ const USUAL: Record<TwinClass, Usual> = {
 const VMCA_OVER_STALL = 1.1;
 
 /** The class that an aeroplane most likely belongs to: a cabin twin weighs over two tonnes. */
-export function usualClass({ category, mass }: Pick<AircraftDocument, "category" | "mass">): TwinClass {
+export function usualClass({ category, mass }: Pick<Aeroplane, "category" | "mass">): TwinClass {
   return category === "jet" ? "jet" : mass.maximum_kg > 2300 ? "cabin-twin" : "light-twin";
 }
 

@@ -1,5 +1,5 @@
 // The drag shelf: what each thing that can be out, open or turning costs in the glide.
-import type { AircraftDocument, PropellerState } from "../aircraft/aircraft-document";
+import type { Aeroplane, PropellerState } from "../aircraft/aeroplane";
 import type { Configuration } from "../aircraft/configuration";
 import { polarOf } from "../aircraft/polar";
 import { type Outcome, success } from "../outcome";
@@ -40,7 +40,7 @@ export interface DragShelf {
 const STATES = ["windmilling", "stopped", "coarse", "feathered"] as const;
 
 /** Nothing out, open or turning: the propeller in its state of least drag. */
-export function cleanestConfiguration(aircraft: AircraftDocument): Configuration {
+export function cleanestConfiguration(aircraft: Aeroplane): Configuration {
   const drag = aircraft.polar?.deadPropeller;
   const possible = STATES.filter((state) => drag && drag[state] !== null);
   const least: PropellerState = drag
@@ -59,7 +59,7 @@ export function cleanestConfiguration(aircraft: AircraftDocument): Configuration
  * @returns failures of the polar
  */
 export function dragShelf(
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: number,
   eas_mps: number,
   configuration: Configuration,
@@ -114,7 +114,7 @@ export function dragShelf(
 }
 
 function shelfGlide(
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: number,
   eas_mps: number,
   configuration: Configuration,

@@ -1,5 +1,5 @@
 // What is done on the way down to the water, by height, and how it is left.
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 
 /** Something to do on the way down to the water. */
 export interface DitchingItem {
@@ -10,7 +10,7 @@ export interface DitchingItem {
 }
 
 /** What is done by which height. Common practice; the operator's checklist comes first. */
-export function ditchingItems({ category, polar }: Pick<AircraftDocument, "category" | "polar">): DitchingItem[] {
+export function ditchingItems({ category, polar }: Pick<Aeroplane, "category" | "polar">): DitchingItem[] {
   const jet = category === "jet";
   const feet = (ft: number) => ft * 0.3048;
   return [

@@ -3,7 +3,7 @@
 // seas, floats.
 import { APPROACH, TOUCHDOWN } from "./approach-factors";
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { Configuration } from "../aircraft/configuration";
 import { airAtAltitude } from "../air/altimetry";
 import { windProfile } from "../air/wind";
@@ -18,7 +18,7 @@ import { landingFigures } from "./landing-length";
 
 /** What is ditched, into what. */
 export const DitchingQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,
   air: SituationDocument.shape.air,
@@ -48,7 +48,7 @@ export function ditchingQuestion(
   }: Pick<SituationDocument, "mass_kg" | "configuration" | "air" | "wind"> & {
     landing: Pick<LandingPlan, "swells" | "flap">;
   },
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
 ): Outcome<DitchingQuestion> {
   const profile = windProfile(wind, 0);
   if (!profile.ok) return profile;

@@ -1,6 +1,6 @@
 // Length needed from 50 ft over the threshold to a stop, by computation and by an authority's factors, and what it is
 // set against. Not here: brakes that fade, reverse thrust, tyres, a float beyond the flare, snow.
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { type Configuration } from "../aircraft/configuration";
 import { polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { type Outcome, failure, success } from "../outcome";
@@ -44,7 +44,7 @@ export interface LandingFigures {
  * @returns failures of the polar
  */
 export function landingFigures(
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: number,
   configuration: Configuration,
   flap: number | null,

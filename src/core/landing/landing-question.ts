@@ -1,7 +1,7 @@
 // What is asked about landing. Apart from what answers it, so that a page can ask a worker without bringing all of
 // that.
 import type { z } from "zod";
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { DEFAULT_LANDING, LandingPlan } from "../situation/landing-plan";
 import { SituationDocument } from "../situation/situation-document";
 import type { LandingEnd } from "./landing-end";
@@ -18,7 +18,7 @@ export type LandingQuestion = z.infer<typeof LandingQuestion>;
 /** The question a situation asks of some landing ends. */
 export function landingQuestion(
   situation: SituationDocument,
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   ends: readonly LandingEnd[],
 ): LandingQuestion {
   return { ...reachQuestion(situation, aircraft, ends), landing: situation.landing, day: situation.day };

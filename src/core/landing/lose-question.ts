@@ -1,13 +1,13 @@
 // Too high on the way in: what is asked.
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { Configuration } from "../aircraft/configuration";
 import { LandingPlan } from "../situation/landing-plan";
 import { Pilot, SituationDocument } from "../situation/situation-document";
 
 /** What is to be lost, and with what. */
 export const LoseQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,
   air: SituationDocument.shape.air,

@@ -1,6 +1,6 @@
 // What is asked about landing ends: the aircraft, where it is, the air, the pilot, and the ends.
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { Configuration } from "../aircraft/configuration";
 import { WindColumn } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
@@ -9,7 +9,7 @@ import { LandingEnd } from "./landing-end";
 
 /** What the question needs to know, in one object. */
 export const ReachQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,
   air: SituationDocument.shape.air,
@@ -28,7 +28,7 @@ export type ReachQuestion = z.infer<typeof ReachQuestion>;
 /** The question a situation asks of some landing ends; `aircraft` is the one the situation names. */
 export function reachQuestion(
   situation: SituationDocument,
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   ends: readonly LandingEnd[],
 ): ReachQuestion {
   return {

@@ -2,7 +2,7 @@
 // what is made safe by which height. Not here: the structure's strength, injuries.
 import { TOUCHDOWN } from "./approach-factors";
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { Configuration } from "../aircraft/configuration";
 import { airAtAltitude } from "../air/altimetry";
 import { type Outcome, failure, success } from "../outcome";
@@ -14,7 +14,7 @@ import { Surface } from "../places/place";
 
 /** What touches down, where. */
 export const TouchdownQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,
   air: SituationDocument.shape.air,
@@ -140,7 +140,7 @@ export function touchdown(question: TouchdownQuestion): Outcome<Touchdown> {
 }
 
 /** Gear by surface. Common practice; the flight manual's own rule comes first. */
-function gearAdvice({ polar }: AircraftDocument, surface: TouchdownQuestion["surface"], wheelsUp: boolean): GearAdvice {
+function gearAdvice({ polar }: Aeroplane, surface: TouchdownQuestion["surface"], wheelsUp: boolean): GearAdvice {
   const flown = wheelsUp ? "up" : "down";
   if (!polar?.gear.retractable)
     return {
@@ -175,7 +175,7 @@ export interface SecureItem {
 }
 
 /** What is made safe before touching down, by height. Common practice; the flight manual's list comes first. */
-export function secureList({ engines, polar }: Pick<AircraftDocument, "engines" | "polar">): SecureItem[] {
+export function secureList({ engines, polar }: Pick<Aeroplane, "engines" | "polar">): SecureItem[] {
   const piston = engines.kind === "propeller" && engines.fuelSystem !== "turbine";
   return [
     { by_m: null, what: "Say it: call, squawk 7700, locator beacon on", why: "Radio reaches farther from height." },

@@ -1,7 +1,7 @@
 // The cause check of a piston engine that has stopped in the air: items with their seconds, the likely cause first.
 // This folder: flow, height budget, relight of jets. Not here: what the engine does inside, fire drills, the starter's
 // limits. Times are common practice for a pilot who knows the flow by heart.
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import type { CauseItem, Symptom } from "../aircraft/cause-item";
 
 /** The usual flow of a piston engine, in cockpit order. Common practice. */
@@ -110,10 +110,7 @@ export const AFTER_CHECK: readonly CauseItem[] = [
  * The flow of an aircraft: its own, or the usual one of its kind of engine; none for jets, which are lit again rather
  * than checked.
  */
-export function causeFlow({
-  engines,
-  causeFlow: own,
-}: Pick<AircraftDocument, "engines" | "causeFlow">): readonly CauseItem[] {
+export function causeFlow({ engines, causeFlow: own }: Pick<Aeroplane, "engines" | "causeFlow">): readonly CauseItem[] {
   if (own) return own;
   if (engines.kind !== "propeller") return [];
   switch (engines.fuelSystem) {

@@ -148,8 +148,4 @@ describe("minutes left", () => {
     expect(climbAt("hornbeam-t2c", 3048) / climbAt("hornbeam-t2c", 300)).toBeGreaterThan(0.85);
     expect(climbAt("larch-t2", 3048) / climbAt("larch-t2", 300)).toBeLessThan(0.7);
   });
-
-  it("a rotorcraft is told that it has no such power, before any figure", () => {
-    expect(ask({}, "hazel-h2")).toMatchObject({ ok: false, issue: { code: "no_wing_polar" } });
-  });
 });

@@ -2,7 +2,7 @@
 // where each leads, as an area on the map, and how long each stays up. Not here: ground in the way, power that fades
 // before the end, traffic.
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { Configuration } from "../aircraft/configuration";
 import { WindColumn, windProfile } from "../air/wind";
 import { type PoweredFlight, poweredFlight } from "../engine/powered-flight";
@@ -16,7 +16,7 @@ import { SituationDocument } from "../situation/situation-document";
 
 /** What the plans are compared from. */
 export const MinutesQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,
   air: SituationDocument.shape.air,
@@ -75,7 +75,7 @@ export interface MinutesSpeeds {
  * The speeds: to climb at, the V at which a minute reaches farthest, r(V) = V + G·(T − D)V/W with the glide ratio G;
  * level, the fastest V with T ≥ D.
  *
- * @returns failures of the polar; `no_power` for rotorcraft
+ * @returns failures of the polar
  */
 export function minutesSpeeds(
   { aircraft, mass_kg, configuration, air }: Pick<MinutesQuestion, "aircraft" | "mass_kg" | "configuration" | "air">,
@@ -116,7 +116,7 @@ const BAND_M = 50;
  * Climb at (T − D)V/W/(1 + AF), level, glide with the best ratio from there, as every steady descent. Every place
  * reached lies on a circle of the way through the air about the point that the wind alone would carry it to.
  *
- * @returns failures of the polar and of the wind; `no_power` for rotorcraft, `under_ground`
+ * @returns failures of the polar and of the wind; `under_ground`
  */
 export function minutesLeft(question: MinutesQuestion): Outcome<MinutesLeft> {
   const { air, altitude_m, ground_m } = question;

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { AircraftDocument, type PropellerState } from "../aircraft/aircraft-document";
+import { Aeroplane, type PropellerState } from "../aircraft/aeroplane";
 import { CauseItem } from "../aircraft/cause-item";
 import { Configuration } from "../aircraft/configuration";
 import { type Polar, polarOf } from "../aircraft/polar";
@@ -15,7 +15,7 @@ import { Pilot, SituationDocument } from "../situation/situation-document";
 
 /** What a budget of height is made of. */
 export const RestartQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,
   air: SituationDocument.shape.air,
@@ -196,7 +196,7 @@ const STATES: readonly PropellerState[] = ["windmilling", "stopped", "coarse", "
 
 /** Sink at best glide here for each state that the propeller can be in, the worst first. */
 export function propellerSinks(
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: number,
   configuration: Configuration,
   altitude_m: number,

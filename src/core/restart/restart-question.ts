@@ -1,6 +1,6 @@
 // What a situation asks about a restart: from where checking ends, and everything the budget needs.
 import { isUsable } from "../landing/site-verdict";
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { type Site } from "../landing/sites";
 import { M_PER_FT } from "../quantities/constants";
 import { plannedReaction_s } from "../situation/pilot-practice";
@@ -30,7 +30,7 @@ export interface Commit {
  */
 export function commitHeight(
   situation: RestartSituation,
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   site: Site | null,
   ground_m: number,
 ): Commit {
@@ -59,7 +59,7 @@ export type RestartSituation = Pick<
 /** The question of the budget. */
 export function restartQuestion(
   { mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart }: RestartSituation,
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   commit_m: number,
   ground_m: number,
 ): RestartQuestion {

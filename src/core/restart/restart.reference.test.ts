@@ -4,7 +4,7 @@ import { describe, expect, it } from "vitest";
 import { demoAircraft } from "../../../demo/read-demo";
 import { airspeedsFromCas, airspeedsFromEas } from "../air/airspeed";
 import { airAtAltitude } from "../air/altimetry";
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { cleanGlide } from "../aircraft/configuration";
 import { dragCoefficient, polarOf } from "../aircraft/polar";
 import { engineForce } from "../engine/engine-force";
@@ -346,7 +346,7 @@ describe("minutes left, summed again", () => {
     return { ...found.value, of };
   };
   /** Thrust of all engines at full power, as the documents describe it. */
-  function thrust_N({ engines }: AircraftDocument, tas_mps: number, altitude_m: number): number {
+  function thrust_N({ engines }: Aeroplane, tas_mps: number, altitude_m: number): number {
     const state = airAtAltitude(altitude_m, STANDARD);
     const air = {
       density: state.density,
@@ -356,10 +356,7 @@ describe("minutes left, summed again", () => {
     };
     const critical = engines.kind === "propeller" ? engines.criticalHeight_m : null;
     const sigmaCritical = critical === null ? null : airAtAltitude(critical, STANDARD).sigma;
-    const live =
-      engines.kind === "turboshaft"
-        ? 0
-        : engines.count * (engineForce(engines, air, tas_mps, 1, sigmaCritical)?.thrust_N ?? 0);
+    const live = engines.count * engineForce(engines, air, tas_mps, 1, sigmaCritical).thrust_N;
     if (engines.kind !== "propeller" || !engines.thrustLine) return live;
     const sigma = state.density / RHO0;
     const share =

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoAircraft } from "../../../demo/read-demo";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { cleanGlide } from "../aircraft/configuration";
 import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { PISTON_FLOW, causeFlow, flowFor } from "./cause-flow";
@@ -308,8 +308,7 @@ describe("cause checks of one's own", () => {
 
   it("two items of one id, an item without a name, and none at all are refused", () => {
     const [item] = PISTON_FLOW;
-    const fault = (flow: unknown[]) =>
-      AircraftDocument.safeParse({ ...alder, causeFlow: flow }).error?.issues[0].message;
+    const fault = (flow: unknown[]) => Aeroplane.safeParse({ ...alder, causeFlow: flow }).error?.issues[0].message;
     expect(fault([item, { ...item, name: "Again" }])).toContain("same id");
     expect(fault([{ ...item, name: " " }])).toContain("name");
     expect(fault([])).toContain("at least one");

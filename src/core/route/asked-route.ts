@@ -1,5 +1,5 @@
 // The question that a situation asks about its flight. Apart from what checks it, so that a page can ask without that.
-import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { geodesicBetween } from "../earth/geodesic";
 import { landingEnds } from "../landing/landing-end";
 import { type Place, isAerodrome, stripsOf } from "../places/place";
@@ -9,7 +9,7 @@ import type { RoutePlace, RouteQuestion } from "./route-question";
 /** The question that a situation asks; `aircraft` is the one that it names. */
 export function routeQuestion(
   situation: SituationDocument,
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   places: readonly Place[],
 ): RouteQuestion {
   const { mass_kg, configuration, air, wind, pilot, plan, landing, route } = situation;

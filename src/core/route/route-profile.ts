@@ -44,7 +44,7 @@ function cruiseTas_mps(flight: PoweredFlight, altitude_m: number, air: RouteQues
  * rate so that the last altitude is met at the end.
  *
  * @param ends - altitudes at which it begins and ends
- * @returns failures of the polar; `no_power` for rotorcraft, `no_cruise`, `wind_exceeds_airspeed`
+ * @returns failures of the polar; `no_cruise`, `wind_exceeds_airspeed`
  */
 export function routeProfile(
   question: RouteQuestion,

@@ -1,6 +1,6 @@
 // What is asked about a planned flight: the aircraft, the air, the pilot, the route and the places beside it.
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { Configuration } from "../aircraft/configuration";
 import { WindColumn } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
@@ -28,7 +28,7 @@ export type RoutePlace = z.infer<typeof RoutePlace>;
 
 /** The question, in one object. */
 export const RouteQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   configuration: Configuration,
   air: SituationDocument.shape.air,

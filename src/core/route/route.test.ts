@@ -266,10 +266,10 @@ describe("what cannot be flown", () => {
     ["a wind as fast as the aircraft", { tas_mps: 10 }, "wind_exceeds_airspeed"],
   ])("%s is refused", (_, route, code) => expect(refused(withRoute(demo, route))).toBe(code));
 
-  it("five thousand points and a helicopter are refused", () => {
+  it("five thousand points, and an aeroplane without a polar, are refused", () => {
     const points = Array.from({ length: 5000 }, (_, i) => point(`P${i}`, -47, -131 + i / 10_000));
     expect(RoutePlan.safeParse({ ...demo.route, points }).success).toBe(false);
-    expect(refused({ ...demo, aircraft: demoAircraft("hazel-h2") })).toBe("no_wing_polar");
+    expect(refused({ ...demo, aircraft: { ...demo.aircraft, polar: null } })).toBe("no_polar");
   });
 
   it("no place that counts, none on the terrain, and a place without a strip", () => {

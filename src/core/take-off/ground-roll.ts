@@ -58,7 +58,7 @@ export function rollOn(
       1,
       flight.sigmaCritical,
     );
-    const thrust = engines * (live?.thrust_N ?? 0);
+    const thrust = engines * live.thrust_N;
     const drag =
       q *
       (wing.area_m2 * (flight.cd0 + GROUND_EFFECT * flight.k * ROLLING_CL ** 2) +

@@ -4,7 +4,7 @@
 // retraction of flap while climbing away with both engines. Method: flight as a point mass, flight-mechanics textbooks.
 import { clamp } from "../numeric/clamp";
 import { z } from "zod";
-import { AircraftDocument } from "../aircraft/aircraft-document";
+import { Aeroplane } from "../aircraft/aeroplane";
 import { configurationLimit } from "../aircraft/configuration-limit";
 import { WindColumn, windProfile } from "../air/wind";
 import { asymmetricCase, caseOfSameRudder } from "../asymmetric/anchored-case";
@@ -24,7 +24,7 @@ import { DEFAULT_TAKE_OFF, TakeOffPlan } from "../situation/take-off-plan";
 
 /** What a take-off needs to know. */
 export const TakeOffQuestion = z.strictObject({
-  aircraft: AircraftDocument,
+  aircraft: Aeroplane,
   mass_kg: SituationDocument.shape.mass_kg,
   centreOfGravity: SituationDocument.shape.centreOfGravity,
   air: SituationDocument.shape.air,

@@ -1,7 +1,7 @@
 // From the runway into the air: both engines until a failure, then one; gear, propeller, flap and power as the drill
 // goes on.
 import { clamp } from "../numeric/clamp";
-import type { PropellerState } from "../aircraft/aircraft-document";
+import type { PropellerState } from "../aircraft/aeroplane";
 import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { bestPropeller } from "../asymmetric/climb-ledger";
 import { engineForce } from "../engine/engine-force";
@@ -93,7 +93,7 @@ function excess(flight: AsymmetricCase, tas_mps: number, eas_mps: number, engine
     flight.question.setting,
     flight.sigmaCritical,
   );
-  return (2 * (live?.thrust_N ?? 0) - q * flight.wing.area_m2 * (flight.cd0 + flight.k * cl * cl)) / flight.weight_N;
+  return (2 * live.thrust_N - q * flight.wing.area_m2 * (flight.cd0 + flight.k * cl * cl)) / flight.weight_N;
 }
 
 /** The aeroplane on its way, changed step by step. */

@@ -50,8 +50,7 @@ function rollAgain(day: TakeOffDay, engines: 1 | 2, from: { x_m: number; tas_mps
   const dt = 0.002;
   while (v < to_mps && t < 300) {
     const q = (density * v * v) / 2;
-    const thrust =
-      engineForce(aircraft.engines, flight.engineAir, Math.max(v, 0.1), 1, flight.sigmaCritical)?.thrust_N ?? 0;
+    const thrust = engineForce(aircraft.engines, flight.engineAir, Math.max(v, 0.1), 1, flight.sigmaCritical).thrust_N;
     // Lift coefficient 0.4 while rolling, induced drag to 0.7 by the ground, friction 0.04 of what the wheels carry.
     const drag = q * S * (flight.cd0 + 0.7 * flight.k * 0.16) + (engines === 1 ? q * flight.deadArea_m2 : 0);
     const wheels = Math.max(0, flight.weight_N - q * S * 0.4);
@@ -231,7 +230,7 @@ function excessAt(day: TakeOffDay, point: PathPoint, both: boolean): number {
   const q = (RHO0 * point.eas_mps ** 2) / 2;
   const tas = point.eas_mps * Math.sqrt(RHO0 / readAir(day.air, point.height_m, airSample()).density);
   const { engines } = day.question.aircraft;
-  const thrust = engineForce(engines, flight.engineAir, tas, point.setting, flight.sigmaCritical)?.thrust_N ?? 0;
+  const thrust = engineForce(engines, flight.engineAir, tas, point.setting, flight.sigmaCritical).thrust_N;
   const cl = flight.weight_N / (q * flight.wing.area_m2);
   return (2 * thrust - q * flight.wing.area_m2 * (flight.cd0 + flight.k * cl * cl)) / flight.weight_N;
 }
@@ -599,7 +598,7 @@ describe("segments, by thrust and drag", () => {
     expect(landing?.eas_mps).toBeCloseTo(eas, 6);
     const q = (RHO0 * eas ** 2) / 2;
     const cl = flight.weight_N / (q * flight.wing.area_m2);
-    const thrust = engineForce(asked.aircraft.engines, flight.engineAir, eas, 1, flight.sigmaCritical)?.thrust_N ?? 0;
+    const thrust = engineForce(asked.aircraft.engines, flight.engineAir, eas, 1, flight.sigmaCritical).thrust_N;
     const sine = (2 * thrust - q * flight.wing.area_m2 * (flight.cd0 + flight.k * cl * cl)) / flight.weight_N;
     expect(landing?.gradient).toBeCloseTo(Math.tan(Math.asin(sine)), 2);
   });

@@ -4,7 +4,7 @@ import type { DepartureQuestion } from "@/core/departure/departure-day";
 import { departureQuestion, departureRunways } from "@/core/departure/departure-question";
 import type { Outcome } from "@/core/outcome";
 import { useLandingEnds } from "@/ui/situation/useNearPlaces";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 
 /**
@@ -13,7 +13,7 @@ import { useSituation } from "@/ui/situation/situation-store";
  */
 export function useDepartureQuestion(): Outcome<DepartureQuestion> {
   const situation = useSituation((state) => state.current);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const ends = useLandingEnds();
   const { departure, mass_kg, air, wind, pilot, configuration, plan } = situation;
   const runwayId = useMemo(

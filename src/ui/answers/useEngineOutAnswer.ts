@@ -5,13 +5,13 @@ import type { BankChoice } from "@/core/asymmetric/climb-ledger";
 import { success } from "@/core/outcome";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 import { flownBank_rad, useEngineOut } from "./engine-out-store";
 
 /** What the situation and the trial ask about flight on one engine. */
 export function useEngineOutQuestion(): AsymmetricQuestion {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const situation = useSituation((state) => state.current);
   const { failed, deadPropeller, gearDown, flap, items, setting, ...tried } = useEngineOut((state) => state.trial);
   const mass_kg = Math.min(tried.mass_kg ?? situation.mass_kg, document.mass.maximum_kg);

@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { RestartQuestion } from "@/core/restart/restart-budget";
 import { type Commit, commitHeight, restartQuestion } from "@/core/restart/restart-question";
 import { shownSite, useReach } from "./reach-store";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 
 /**
@@ -12,7 +12,7 @@ import { useSituation } from "@/ui/situation/situation-store";
  * @param stopped - engines that are counted as stopped; those of the situation without it
  */
 export function useCommit(stopped?: RestartQuestion["stopped"]): Commit {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const { mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart } = useSituation(
     (state) => state.current,
   );
@@ -44,7 +44,7 @@ export function useCommit(stopped?: RestartQuestion["stopped"]): Commit {
  * @param stopped - as for `useCommit`
  */
 export function useRestartQuestion(stopped?: RestartQuestion["stopped"]): RestartQuestion {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const { mass_kg, centreOfGravity, configuration, air, altitude_m, pilot, restart } = useSituation(
     (state) => state.current,
   );

@@ -8,7 +8,7 @@ import { routeQuestion } from "@/core/route/asked-route";
 import type { RouteQuestion } from "@/core/route/route-question";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -67,7 +67,7 @@ const REST_MS = 15_000;
 /** What the situation asks about its flight; null without a route of two points. */
 function useRouteQuestion(): RouteQuestion | null {
   const situation = useSituation((state) => state.current);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const places = useNearPlaces();
   return useMemo(
     () => (situation.route.points.length < 2 ? null : routeQuestion(situation, document, places)),
@@ -78,7 +78,7 @@ function useRouteQuestion(): RouteQuestion | null {
 /** The same on one engine, for an aeroplane with two. */
 function useOneEngineQuestion(): AskedOfOneEngine | null {
   const situation = useSituation((state) => state.current);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const places = useNearPlaces();
   const origin = usePlaneOrigin();
   const asked = situation.route.points.length > 1 && document.asymmetric !== null;

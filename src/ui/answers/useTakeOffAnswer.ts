@@ -5,18 +5,18 @@ import type { TakeOffQuestion } from "@/core/take-off/take-off-day";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
 import { useLandingEnds } from "@/ui/situation/useNearPlaces";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useTakeOff } from "./take-off-store";
 
 /** Whether the aircraft of the situation takes off with two engines, as this stage computes it. */
 export function useHasTwoEngines(): boolean {
-  return useAircraft().document.asymmetric !== null;
+  return useAeroplane().document.asymmetric !== null;
 }
 
 /** What the situation asks about the take-off; null for other aircraft and without a runway. */
 export function useTakeOffQuestion(): TakeOffQuestion | null {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const ends = useLandingEnds();
   const { departure, oneEngine, mass_kg, centreOfGravity, air, wind, position } = useSituation(
     (state) => state.current,

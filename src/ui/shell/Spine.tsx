@@ -4,8 +4,8 @@ import { useSelectedLayoutSegment } from "next/navigation";
 import { Mark } from "@/ui/kit/page/Mark";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 import { saveStateOf, useSituation } from "@/ui/situation/situation-store";
-import { BESIDE, STAGES } from "@/ui/stages";
 import type { StageFace } from "@/ui/stages/stage-face";
+import { useFaces } from "./useFaces";
 
 /** The stages in order of work, each with its headline figure: the spine is the summary. */
 export function Spine() {
@@ -13,19 +13,21 @@ export function Spine() {
   const name = useSituation((state) => state.current.name);
   const saveState = useSituation(saveStateOf);
   const show = useDialogs((state) => state.show);
+  // What a stage keeps belongs to a kind of aircraft.
+  const { kind, stages, beside } = useFaces();
   return (
     <nav className="row-span-2 row-start-1 flex min-h-0 flex-col overflow-auto" aria-label="Stages">
       <div className="px-4 py-3.5">
         <Mark />
       </div>
       <ol>
-        {STAGES.map((stage, i) => (
-          <StageLink key={stage.slug} stage={stage} number={i + 1} current={stage.slug === here} />
+        {stages.map((stage, i) => (
+          <StageLink key={`${stage.slug} ${kind}`} stage={stage} number={i + 1} current={stage.slug === here} />
         ))}
       </ol>
       <ul className="mt-3">
-        {BESIDE.map((stage, i) => (
-          <StageLink key={stage.slug} stage={stage} number={(9 + i) % 10} current={stage.slug === here} />
+        {beside.map((stage, i) => (
+          <StageLink key={`${stage.slug} ${kind}`} stage={stage} number={(9 + i) % 10} current={stage.slug === here} />
         ))}
       </ul>
       <button

@@ -1,11 +1,12 @@
 "use client";
 import { notFound } from "next/navigation";
-import { FACES } from "@/ui/stages";
 import { StagePreview } from "./StagePreview";
+import { useFaces } from "./useFaces";
 
 /** The stage that is open. */
 export function StageOf({ slug }: { slug: string }) {
-  const stage = FACES.find((candidate) => candidate.slug === slug);
+  const { kind, stages, beside } = useFaces();
+  const stage = [...stages, ...beside].find((candidate) => candidate.slug === slug);
   if (!stage) notFound();
-  return stage.Stage ? <stage.Stage /> : <StagePreview stage={stage} />;
+  return stage.Stage ? <stage.Stage key={kind} /> : <StagePreview stage={stage} />;
 }

@@ -1,11 +1,11 @@
 "use client";
 import { useSelectedLayoutSegment } from "next/navigation";
 import { useEffect, useState } from "react";
-import { STAGES } from "@/ui/stages";
 import type { StageFace } from "@/ui/stages/stage-face";
 import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { type AwayReason, saveStateOf, useSituation } from "@/ui/situation/situation-store";
 import { useAircraft } from "@/ui/situation/useAircraft";
+import { useFaces } from "./useFaces";
 import { useOnline } from "./useOffline";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 
@@ -18,7 +18,8 @@ const AWAY: Record<AwayReason, string> = {
 /** Keys on the left, how the work stands on the right. */
 export function StatusBar() {
   const slug = useSelectedLayoutSegment();
-  const stage = STAGES.find((candidate) => candidate.slug === slug);
+  const { kind, stages } = useFaces();
+  const stage = stages.find((candidate) => candidate.slug === slug);
   const saveState = useSituation(saveStateOf);
   const awayReason = useSituation((state) => state.awayReason);
   const online = useOnline();
@@ -44,7 +45,7 @@ export function StatusBar() {
         {saveState === "away" && <strong className="text-ochre">{AWAY[awayReason]}</strong>}
       </span>
       <StandIn />
-      {saveState !== "away" && stage && <Took key={stage.slug} stage={stage} />}
+      {saveState !== "away" && stage && <Took key={`${stage.slug} ${kind}`} stage={stage} />}
     </footer>
   );
 }

@@ -10,7 +10,6 @@ import type { Library } from "@/server/library";
 import type { StoredSituation } from "@/server/situations";
 import { draftOf } from "@/ui/situation/draft";
 import { useSituation } from "@/ui/situation/situation-store";
-import { FACES } from "@/ui/stages";
 import { useSituationTerrain } from "@/ui/situation/useSituationTerrain";
 import { useSaving } from "@/ui/situation/useSaving";
 import { useUnits } from "@/ui/kit/units/units-store";
@@ -22,6 +21,7 @@ import { useUnreadableNotice } from "./useUnreadableNotice";
 import { Spine } from "./Spine";
 import { StatusBar } from "./StatusBar";
 import { type WorkspaceData, WorkspaceProvider } from "@/ui/library/workspace";
+import { useFaces } from "./useFaces";
 import { useOffline } from "./useOffline";
 import { ShellKeys } from "./ShellKeys";
 import { adoptPreferences } from "@/ui/library/preferences";
@@ -90,6 +90,7 @@ function Frame({ children }: { children: ReactNode }) {
   useOtherTabs();
   useOffline();
   useEffect(keepDrafts, []);
+  const { kind, stages, beside } = useFaces();
   return (
     <Tooltip.Provider delayDuration={400}>
       <div className="grid h-full grid-cols-[196px_minmax(0,1fr)] max-[1150px]:grid-cols-[164px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] no-print">
@@ -105,7 +106,9 @@ function Frame({ children }: { children: ReactNode }) {
         </main>
         <StatusBar />
       </div>
-      {FACES.map((stage) => stage.useAnswer && <KeptAnswer key={stage.slug} useAnswer={stage.useAnswer} />)}
+      {[...stages, ...beside].map(
+        ({ slug, useAnswer }) => useAnswer && <KeptAnswer key={`${slug} ${kind}`} useAnswer={useAnswer} />,
+      )}
       <ShellKeys />
       <SharedSituation />
       <Dialogs />

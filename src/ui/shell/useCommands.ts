@@ -10,8 +10,8 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { saveSituation } from "@/ui/situation/useSaving";
 import { shownAppearance } from "@/ui/kit/appearance/appearance";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
-import { BESIDE, FACES, STAGES } from "@/ui/stages";
 import type { Command, History } from "@/ui/stages/stage-face";
+import { useFaces } from "./useFaces";
 
 /** All of them: the one list behind the keys, the palette and the list of keys. */
 export function useCommands(): Command[] {
@@ -20,18 +20,20 @@ export function useCommands(): Command[] {
   const show = useDialogs((state) => state.show);
   const { copy } = useSituationActions();
   const slug = useSelectedLayoutSegment();
-  const open = FACES.find((stage) => stage.slug === slug);
+  const { stages, beside } = useFaces();
+  const faces = [...stages, ...beside];
+  const open = faces.find((stage) => stage.slug === slug);
   // A stage's own changes are undone first.
   const history = (): History => open?.history?.() ?? useSituation.temporal.getState();
   return [
-    ...STAGES.map(({ slug, name }, i): Command => ({
+    ...stages.map(({ slug, name }, i): Command => ({
       title: name,
       group: "Stages",
       keys: String(i + 1),
       keyLabel: String(i + 1),
       run: () => router.push(`/${slug}`),
     })),
-    ...BESIDE.map(({ slug, name }, i): Command => ({
+    ...beside.map(({ slug, name }, i): Command => ({
       title: name,
       group: "Stages",
       keys: String((9 + i) % 10),
@@ -79,7 +81,7 @@ export function useCommands(): Command[] {
           () => toast("The browser does not let the page use the clipboard."),
         ),
     },
-    ...FACES.flatMap((stage) => stage.commands ?? []),
+    ...faces.flatMap((stage) => stage.commands ?? []),
     { title: "Home: where I fly from", group: "Page", keys: "h", keyLabel: "h", run: () => show("home") },
     { title: "Commands", group: "Page", keys: "/, shift+/", keyLabel: "/", run: () => show("commands") },
     { title: "List of keys", group: "Page", keys: "?, shift+?", keyLabel: "?", run: () => show("keys") },

@@ -1,6 +1,7 @@
 "use client";
-import { PropellerState } from "@/core/aircraft/aircraft-document";
-import { cleanGlide } from "@/core/aircraft/configuration";
+import { isAeroplane } from "@/core/aircraft/aircraft-document";
+import { PropellerState } from "@/core/aircraft/aeroplane";
+import { firstConfiguration } from "@/core/aircraft/configuration";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
@@ -28,7 +29,7 @@ export function AircraftEditor() {
   const configuration = useSituation((state) => state.current.configuration);
   const change = useSituation((state) => state.change);
   const changed = useChanged("aircraftId", "configuration");
-  const { polar } = document;
+  const polar = isAeroplane(document) ? document.polar : null;
   const set = (patch: Partial<Configuration>) =>
     change((current) => ({ configuration: { ...current.configuration, ...patch } }));
   const choose = (aircraftId: string) => {
@@ -39,7 +40,7 @@ export function AircraftEditor() {
         aircraftId,
         mass_kg: next.mass.usual_kg,
         load: null,
-        configuration: cleanGlide(next),
+        configuration: firstConfiguration(next),
         landing: { ...landing, flap: null },
         departure: { ...departure, flap: null, landingFlap: null, climb_mps: null },
       }));
@@ -106,7 +107,7 @@ export function AircraftEditor() {
           />
         </>
       ) : (
-        <p className="text-ink2">Without a fixed wing it has no glide of the kind planned here.</p>
+        isAeroplane(document) && <p className="text-ink2">Before its book is fitted it has nothing to set.</p>
       )}
     </ChipEditor>
   );

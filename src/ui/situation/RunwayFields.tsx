@@ -6,7 +6,7 @@ import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
 import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useSituation } from "@/ui/situation/situation-store";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 
 const intersectionCheck = checkBy(DeparturePlan.shape.intersection_m);
 
@@ -16,7 +16,7 @@ export function RunwayFields({ autoFocus = false }: { autoFocus?: boolean }) {
   const position = useSituation((state) => state.current.position);
   const wind = useSituation((state) => state.current.wind);
   const change = useSituation((state) => state.change);
-  const flaps = useAircraft().document.polar?.flaps ?? [];
+  const flaps = useAeroplane().document.polar?.flaps ?? [];
   const ends = useLandingEnds();
   const runways = departureRunways({ position, wind }, ends);
   const others = ends.filter((end) => !end.unprepared && !runways.some((runway) => runway.id === end.id));

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect } from "react";
 import { toast } from "sonner";
-import { cleanGlide } from "@/core/aircraft/configuration";
+import { firstConfiguration } from "@/core/aircraft/configuration";
 import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { situationOfLink } from "./shared-link";
 import { useSituation } from "./situation-store";
@@ -25,7 +25,7 @@ export function SharedSituation() {
     }
     change({
       ...shared.change,
-      ...(shared.change.aircraftId === current.aircraftId ? {} : { configuration: cleanGlide(next) }),
+      ...(shared.change.aircraftId === current.aircraftId ? {} : { configuration: firstConfiguration(next) }),
     });
     toast("The link’s aircraft, place, wind and air are in use. Undo brings yours back.");
   }, [aircraft]);

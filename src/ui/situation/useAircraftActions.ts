@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { toast } from "sonner";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
-import { cleanGlide } from "@/core/aircraft/configuration";
+import { firstConfiguration } from "@/core/aircraft/configuration";
 import { newAircraft } from "@/core/aircraft/new-aircraft";
 import { issuesOf } from "@/core/outcome";
 import { download, fileName } from "@/ui/kit/download";
@@ -22,7 +22,12 @@ const LIMIT = 1024 * 1024;
 export function flyAircraft(id: string, document: AircraftDocument): void {
   useSituation
     .getState()
-    .change({ aircraftId: id, mass_kg: document.mass.usual_kg, load: null, configuration: cleanGlide(document) });
+    .change({
+      aircraftId: id,
+      mass_kg: document.mass.usual_kg,
+      load: null,
+      configuration: firstConfiguration(document),
+    });
 }
 
 /** What can be done with aircraft as a whole; each says what went wrong and changes nothing then. */

@@ -1,4 +1,5 @@
 import type { ComponentType } from "react";
+import type { AircraftKind } from "@/core/aircraft/aircraft-kind";
 
 /** What the spine says of a stage. */
 export interface Headline {
@@ -24,11 +25,8 @@ export interface History {
   readonly redo: () => void;
 }
 
-/** All that the shell knows of a stage. */
-export interface StageFace {
-  /** Its address; with a capital and spaces it is its name. */
-  readonly slug: string;
-  readonly name: string;
+/** What a stage is for a kind of aircraft. */
+export interface KindFace {
   /** What the pilot asks. */
   readonly question: string;
   /** What the stage does about it. */
@@ -42,8 +40,32 @@ export interface StageFace {
   /** Computation on the page, for the status bar; null for nothing to say. */
   readonly useStatus?: () => string | null;
   readonly commands?: readonly Command[];
+}
+
+/** All that the shell knows of a stage: what it is for aeroplanes, and for other kinds where it is built for them. */
+export interface StageFace extends KindFace {
+  /** Its address; with a capital and spaces it is its name. */
+  readonly slug: string;
+  readonly name: string;
+  readonly helicopter?: KindFace;
+  readonly gyroplane?: KindFace;
   /** Changes of its own that are undone before those of the situation; null when there are none. */
   readonly history?: () => History | null;
+}
+
+/** A stage that is not built for a kind. */
+const notForKind = ({ question, answers }: StageFace): KindFace => ({
+  question,
+  answers,
+  Stage: null,
+  useHeadline: notBuilt,
+});
+
+/** A stage as it is for a kind of aircraft. */
+export function faceFor({ helicopter, gyroplane, ...face }: StageFace, kind: AircraftKind): StageFace {
+  if (kind === "aeroplane") return face;
+  const { slug, name, history } = face;
+  return { slug, name, history, ...((kind === "helicopter" ? helicopter : gyroplane) ?? notForKind(face)) };
 }
 
 /** The headline of a stage that is not built. */

@@ -1,4 +1,5 @@
 "use client";
+import { isAeroplane } from "@/core/aircraft/aircraft-document";
 import { useState } from "react";
 import { windProfile } from "@/core/air/wind";
 import { bestGlide } from "@/core/glide/straight-glide";
@@ -22,6 +23,7 @@ export function FollowSources({ onChosen }: { onChosen: () => void }) {
   const [fault, setFault] = useState<string | null>(null);
   const simulate = () => {
     const { position, altitude_m, heading_rad, mass_kg, configuration, air, wind } = useSituation.getState().current;
+    if (!isAeroplane(document)) return;
     const configured = polarOf(document, mass_kg, configuration);
     if (!configured.ok) return setFault(configured.issue.message);
     const ground_m = Math.min(nearestAerodrome(position, aerodromes)?.elevation_m ?? 0, altitude_m);

@@ -8,7 +8,7 @@ import { useWorkspace } from "@/ui/library/workspace";
 import { useSituation } from "@/ui/situation/situation-store";
 import { NEW_ID, useDrafts } from "@/ui/library/aircraft-drafts";
 import { flyAircraft, useAircraftActions } from "@/ui/situation/useAircraftActions";
-import { useEdited } from "./useEdited";
+import { useEditedAircraft } from "./useEdited";
 
 /** The library's aircraft and one's own: choose, create, copy, delete, export, import. */
 export function AircraftList() {
@@ -27,7 +27,7 @@ export function AircraftList() {
     if (!answer.ok) toast(answer.issues.map((issue) => issue.message).join(" "));
   };
   const actions = useAircraftActions();
-  const edited = useEdited();
+  const edited = useEditedAircraft();
   const choose = (id: string) => {
     const chosen = aircraft.find((candidate) => candidate.id === id);
     if (chosen) flyAircraft(chosen.id, chosen.document);

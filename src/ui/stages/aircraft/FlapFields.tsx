@@ -1,6 +1,6 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { TextField } from "@/ui/kit/forms/TextField";
@@ -10,7 +10,7 @@ import { faultAt, noteAt } from "./notes";
 import { QuantityNote } from "./QuantityNote";
 import type { Edited } from "./useEdited";
 
-type Polar = NonNullable<AircraftDocument["polar"]>;
+type Polar = NonNullable<Aeroplane["polar"]>;
 
 /** Most flap settings and drag items that a document has. */
 const MOST_FLAPS = 8;

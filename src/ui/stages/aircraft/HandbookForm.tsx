@@ -1,17 +1,16 @@
 "use client";
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { ofCategory } from "@/core/fitting/of-category";
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
-import { TextField } from "@/ui/kit/forms/TextField";
 import { CalibrationFields } from "./CalibrationFields";
 import { Coefficient } from "./Coefficient";
 import { FitPanel } from "./FitPanel";
 import { FlapFields } from "./FlapFields";
 import { Group } from "./Group";
-import { faultAt, noteAt } from "./notes";
+import { IdentityFields, MassFields } from "./IdentityFields";
+import { noteAt } from "./notes";
 import { JetFields } from "./JetFields";
 import { LoadingFields } from "./LoadingFields";
 import { PROPELLER_KINDS, ofPropellerKind, propellerKind } from "./propeller-kind";
@@ -19,14 +18,6 @@ import { QuantityNote } from "./QuantityNote";
 import { SingleFields } from "./SingleFields";
 import { TwinFields } from "./TwinFields";
 import { useEdited } from "./useEdited";
-
-const CATEGORIES: readonly { value: AircraftDocument["category"]; label: string }[] = [
-  { value: "single", label: "one engine" },
-  { value: "twin", label: "piston twin" },
-  { value: "jet", label: "jet" },
-  { value: "helicopter", label: "helicopter" },
-  { value: "gyroplane", label: "gyroplane" },
-];
 
 const FUEL_SYSTEMS = [
   { value: "carburettor", label: "carburettor" },
@@ -41,13 +32,11 @@ const anyPositive = (value: number) => (value > 0 ? null : "More than 0.");
 export function HandbookForm() {
   const edited = useEdited();
   const { document, change } = edited;
-  const { handbook, limits, mass, engines } = document;
-  const setHandbook = (patch: Partial<AircraftDocument["handbook"]>) =>
+  const { handbook, limits, engines } = document;
+  const setHandbook = (patch: Partial<Aeroplane["handbook"]>) =>
     change((now) => ({ ...now, handbook: { ...now.handbook, ...patch } }));
-  const setLimits = (patch: Partial<AircraftDocument["limits"]>) =>
+  const setLimits = (patch: Partial<Aeroplane["limits"]>) =>
     change((now) => ({ ...now, limits: { ...now.limits, ...patch } }));
-  const setMass = (patch: Partial<AircraftDocument["mass"]>) =>
-    change((now) => ({ ...now, mass: { ...now.mass, ...patch } }));
   const speed = (
     label: string,
     path: string,
@@ -66,68 +55,9 @@ export function HandbookForm() {
   return (
     <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Handbook">
       <FitPanel />
-      <Group title="Identity">
-        <TextField
-          label="Name"
-          value={document.name}
-          onChange={(name) => change((now) => ({ ...now, name }))}
-          fault={faultAt(edited, "name")}
-        />
-        <ChoiceField
-          label="Kind"
-          value={document.category}
-          onChange={(category) =>
-            change((now) =>
-              category === "helicopter" || category === "gyroplane" ? { ...now, category } : ofCategory(now, category),
-            )
-          }
-          choices={CATEGORIES}
-        />
-        <ChoiceField
-          label="Its airspeed indicator shows"
-          value={document.speedUnit}
-          onChange={(speedUnit) => change((now) => ({ ...now, speedUnit }))}
-          choices={[
-            { value: "kt", label: "kt" },
-            { value: "mph", label: "mph" },
-            { value: "kmh", label: "km/h" },
-          ]}
-        />
-        <TextField
-          label="Notes"
-          value={document.description}
-          onChange={(description) => change((now) => ({ ...now, description }))}
-          fault={faultAt(edited, "description")}
-        />
-      </Group>
+      <IdentityFields />
       <Group title="Masses and wing">
-        <QuantityNote
-          edited={edited}
-          label="Maximum mass"
-          path="mass.maximum_kg"
-          kind="mass"
-          value={mass.maximum_kg}
-          onChange={(maximum_kg) => setMass({ maximum_kg })}
-          hint="for take-off"
-        />
-        <QuantityNote
-          edited={edited}
-          label="Minimum mass"
-          path="mass.minimum_kg"
-          kind="mass"
-          value={mass.minimum_kg}
-          onChange={(minimum_kg) => setMass({ minimum_kg })}
-          hint="empty with a light pilot"
-        />
-        <QuantityNote
-          edited={edited}
-          label="Usual mass"
-          path="mass.usual_kg"
-          kind="mass"
-          value={mass.usual_kg}
-          onChange={(usual_kg) => setMass({ usual_kg })}
-          hint="situations begin with it"
-        />
+        <MassFields />
         <QuantityField
           label="Wing area"
           kind="area"

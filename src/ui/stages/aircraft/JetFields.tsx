@@ -1,11 +1,11 @@
 "use client";
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { Group } from "./Group";
 import type { Edited } from "./useEdited";
 
-type Jet = Extract<AircraftDocument["engines"], { kind: "jet" }>;
+type Jet = Extract<Aeroplane["engines"], { kind: "jet" }>;
 
 const anyPositive = (value: number) => (value > 0 ? null : "More than 0.");
 

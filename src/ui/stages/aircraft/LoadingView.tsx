@@ -10,7 +10,7 @@ import { Figure } from "@/ui/kit/working/Figure";
 import { LoadFields } from "@/ui/situation/LoadFields";
 import { MOMENT_WORDS, loadChange, loadState } from "@/ui/situation/load";
 import { useSituation } from "@/ui/situation/situation-store";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 
 const MOMENTS = ["now", "failure", "landing"] as const;
 
@@ -19,7 +19,7 @@ const LABEL_SIDES = { now: "top", failure: "left", landing: "bottom" } as const;
 
 /** What is on board, and where that lies in the limits at take-off, at the failure and at the landing. */
 export function LoadingView() {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const load = useSituation((state) => state.current.load);
   const change = useSituation((state) => state.change);
   const format = useFormat();

@@ -1,4 +1,5 @@
 "use client";
+import { isAeroplane } from "@/core/aircraft/aircraft-document";
 import { clamp } from "@/core/numeric/clamp";
 import { useCallback, useMemo, useState } from "react";
 import { polarOf, stallSpeed_mps } from "@/core/aircraft/polar";
@@ -42,7 +43,8 @@ export function PolarView() {
     () => polarOf(document, mass_kg, fittingConfiguration(document, configuration)),
     [document, mass_kg, configuration],
   );
-  const other = aircraft.find((candidate) => candidate.id === otherId)?.document ?? null;
+  const chosen = aircraft.find((candidate) => candidate.id === otherId)?.document;
+  const other = chosen && isAeroplane(chosen) ? chosen : null;
 
   const drawn = useMemo(() => {
     if (!configured.ok) return null;
@@ -287,7 +289,7 @@ export function PolarView() {
           choices={[
             { value: NONE, label: "nothing" },
             ...aircraft
-              .filter((candidate) => candidate.document.polar)
+              .filter(({ document: its }) => isAeroplane(its) && its.polar)
               .map((candidate) => ({ value: candidate.id, label: candidate.document.name })),
           ]}
         />

@@ -3,10 +3,11 @@ import { calibrated_mps, indicated_mps } from "@/core/aircraft/airspeed-calibrat
 import type { QuantityKind } from "@/core/quantities/units";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { noteAt } from "./notes";
-import type { Edited } from "./useEdited";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import type { EditedOf } from "./useEdited";
 
 interface Props {
-  edited: Edited;
+  edited: Pick<EditedOf<AircraftDocument>, "faults" | "doubts" | "document">;
   label: string;
   path: string;
   kind: QuantityKind;

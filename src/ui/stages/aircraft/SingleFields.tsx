@@ -1,6 +1,6 @@
 "use client";
 import { useDeferredValue, useMemo } from "react";
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import { fitSingle } from "@/core/fitting/single-fit";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat } from "@/ui/kit/units/units-store";
@@ -9,7 +9,7 @@ import { Group } from "./Group";
 import { QuantityNote } from "./QuantityNote";
 import type { Edited } from "./useEdited";
 
-type Book = AircraftDocument["handbook"];
+type Book = Aeroplane["handbook"];
 type Distance = "takeOffRun_m" | "takeOff15_m" | "landingRun_m" | "landing15_m";
 
 const DISTANCES: readonly { field: Distance; label: string; hint: string }[] = [

@@ -1,6 +1,6 @@
 "use client";
 import { useDeferredValue, useMemo } from "react";
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import type { Residual } from "@/core/aircraft/fit-handbook";
 import { type TwinFit, fitTwin } from "@/core/fitting/twin-fit";
 import { TWIN_CLASSES, type TwinClass, usualClass, usualControls } from "@/core/fitting/usual-controls";
@@ -30,7 +30,7 @@ const SOME_STALL_MPS = 32;
 export function TwinFields({ edited }: { edited: Edited }) {
   const { document, change } = edited;
   const { handbook, wing, asymmetric, engines, polar } = document;
-  const setHandbook = (patch: Partial<AircraftDocument["handbook"]>) =>
+  const setHandbook = (patch: Partial<Aeroplane["handbook"]>) =>
     change((now) => ({ ...now, handbook: { ...now.handbook, ...patch } }));
   if (!wing || !polar)
     return (
@@ -42,7 +42,7 @@ export function TwinFields({ edited }: { edited: Edited }) {
     );
   const stall_mps = handbook.vs1_mps ?? SOME_STALL_MPS;
   const controls = asymmetric ?? usualControls(usualClass(document), wing, null, stall_mps);
-  const setControls = (patch: Partial<NonNullable<AircraftDocument["asymmetric"]>>) =>
+  const setControls = (patch: Partial<NonNullable<Aeroplane["asymmetric"]>>) =>
     change((now) => ({ ...now, asymmetric: { ...(now.asymmetric ?? controls), ...patch } }));
   const climb = handbook.oneEngineClimb;
   const setClimb = (patch: Partial<NonNullable<typeof climb>>) =>
@@ -221,7 +221,7 @@ export function TwinFields({ edited }: { edited: Edited }) {
 }
 
 /** What the printed climb asks for, beside what the document has. */
-function askedFor({ fitted }: TwinFit, { engines }: AircraftDocument, format: Format): string {
+function askedFor({ fitted }: TwinFit, { engines }: Aeroplane, format: Format): string {
   if (fitted?.what === "efficiency" && engines.kind === "propeller")
     return `The climb asks for a propeller efficiency of ${fitted.value.toFixed(3)}; the model has ${engines.propeller.efficiency.toFixed(3)}.`;
   if (fitted?.what === "thrust" && engines.kind === "jet")

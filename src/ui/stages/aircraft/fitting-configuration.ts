@@ -1,8 +1,8 @@
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import { type Configuration, cleanGlide } from "@/core/aircraft/configuration";
 
 /** The configuration as far as the aircraft can have it; what it cannot is as in its clean glide. */
-export function fittingConfiguration(aircraft: AircraftDocument, configuration: Configuration): Configuration {
+export function fittingConfiguration(aircraft: Aeroplane, configuration: Configuration): Configuration {
   const { polar } = aircraft;
   const clean = cleanGlide(aircraft);
   const drag = polar?.deadPropeller;

@@ -1,5 +1,5 @@
 // Speeds by mass, for the table and the card.
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import { type Configuration, cleanGlide } from "@/core/aircraft/configuration";
 import { polarOf, stallSpeed_mps } from "@/core/aircraft/polar";
 import { bestGlide, leastSink } from "@/core/glide/straight-glide";
@@ -15,7 +15,7 @@ export interface MassRow {
 }
 
 /** Rows from the highest mass down: about seven, at round masses. */
-export function massRows(aircraft: AircraftDocument): MassRow[] {
+export function massRows(aircraft: Aeroplane): MassRow[] {
   const { maximum_kg, minimum_kg } = aircraft.mass;
   const rough = (maximum_kg - minimum_kg) / 6;
   const power = 10 ** Math.floor(Math.log10(rough));
@@ -27,7 +27,7 @@ export function massRows(aircraft: AircraftDocument): MassRow[] {
   return [...masses].sort((a, b) => b - a).flatMap((mass_kg) => rowAt(aircraft, mass_kg, clean) ?? []);
 }
 
-function rowAt(aircraft: AircraftDocument, mass_kg: number, clean: Configuration): MassRow | null {
+function rowAt(aircraft: Aeroplane, mass_kg: number, clean: Configuration): MassRow | null {
   const configured = polarOf(aircraft, mass_kg, clean);
   if (!configured.ok) return null;
   const landing = polarOf(aircraft, mass_kg, { ...clean, flap: aircraft.polar?.landingFlap ?? 0 });

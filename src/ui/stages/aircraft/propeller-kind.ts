@@ -1,6 +1,6 @@
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
 
-type DeadPropeller = NonNullable<NonNullable<AircraftDocument["polar"]>["deadPropeller"]>;
+type DeadPropeller = NonNullable<NonNullable<Aeroplane["polar"]>["deadPropeller"]>;
 
 /** What a propeller's blades can do. */
 export const PROPELLER_KINDS = [

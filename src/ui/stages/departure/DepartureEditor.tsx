@@ -9,7 +9,7 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { PlanPopover } from "@/ui/situation/PlanPopover";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useChanged } from "@/ui/situation/useChanged";
@@ -59,7 +59,7 @@ export function DepartureEditor() {
   const change = useSituation((state) => state.change);
   const changed = useChanged("departure");
   const facts = useDeparture((state) => state.scan?.facts ?? null);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const set = (patch: Partial<DeparturePlan>) =>
     change((current) => ({ departure: { ...current.departure, ...patch } }));
   const flaps = document.polar?.flaps ?? [];

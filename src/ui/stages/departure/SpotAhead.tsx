@@ -5,7 +5,7 @@ import { routeQuestion } from "@/core/route/asked-route";
 import { climbOutInWords } from "@/ui/answers/climb-out-words";
 import { useClimbOuts } from "@/ui/answers/useClimbOuts";
 import { useFormat } from "@/ui/kit/units/units-store";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -13,7 +13,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 /** For the school that keeps a spot ahead: the climb-out that is the shortest without one. */
 export function SpotAhead({ runway }: { runway: DepartureQuestion["runway"] }) {
   const situation = useSituation((state) => state.current);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const places = useNearPlaces();
   const origin = usePlaneOrigin();
   const format = useFormat();

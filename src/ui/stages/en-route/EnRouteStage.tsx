@@ -8,7 +8,7 @@ import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
 import { FollowMenu } from "@/ui/situation/follow/FollowMenu";
 import { useFollow } from "@/ui/situation/follow/follow-store";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 import { ClimbOutView } from "./ClimbOutView";
 import { CoverView } from "./CoverView";
@@ -50,7 +50,7 @@ const ONE_ENGINE_CAUTIONS = [
 export function EnRouteStage() {
   const [asked, setView] = useQueryState("route", parseAsStringLiteral(VIEWS));
   const view = asked ?? "cover";
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const followed = useFollow((state) => state.source !== null || state.fault !== null);
   const planned = useSituation((state) => state.current.route.points.length > 1);
   useRouteBesides();

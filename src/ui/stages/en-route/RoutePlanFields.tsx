@@ -6,7 +6,7 @@ import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { ClearanceField, GlideSpeedField, ReserveField } from "@/ui/situation/ApproachFields";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { OneEngineFields } from "./OneEngineFields";
 import { useSituation } from "@/ui/situation/situation-store";
 
@@ -25,7 +25,7 @@ export function RoutePlanFields() {
   const change = useSituation((state) => state.change);
   const profile = useRoute((state) => state.route?.answer?.profile ?? null);
   const format = useFormat();
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const set = (patch: Partial<RoutePlan>) => change((current) => ({ route: { ...current.route, ...patch } }));
   const setPlaces = (patch: Partial<RoutePlan["places"]>) => set({ places: { ...route.places, ...patch } });
   return (

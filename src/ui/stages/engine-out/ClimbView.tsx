@@ -8,7 +8,7 @@ import { degrees } from "@/core/quantities/angle";
 import { M_PER_FT } from "@/core/quantities/constants";
 import { formatNumber } from "@/core/quantities/units";
 import { SliderField } from "@/ui/kit/forms/SliderField";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { ClimbLedgerDrawing } from "./ClimbLedgerDrawing";
 import { useEngineOut } from "@/ui/answers/engine-out-store";
@@ -26,7 +26,7 @@ export function ClimbView() {
   const now = useEngineOut((state) => state.now);
   const question = useEngineOutQuestion();
   const trial = useEngineOut((state) => state.trial);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const format = useFormat();
   if (!now) return <p className="p-4 text-ink2">Computing …</p>;
   const names = {

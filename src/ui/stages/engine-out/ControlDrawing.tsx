@@ -1,5 +1,5 @@
 "use client";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { useFormat } from "@/ui/kit/units/units-store";
@@ -55,7 +55,7 @@ function Arrow({ x, y, dx, dy, colour, label }: ArrowProps) {
 export function ControlDrawing() {
   const now = useEngineOut((state) => state.now);
   const trial = useEngineOut((state) => state.trial);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const format = useFormat();
   if (!now || !document.asymmetric || !document.wing) return null;
   const { state } = now.ledger;

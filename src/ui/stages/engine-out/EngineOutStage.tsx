@@ -8,7 +8,7 @@ import { Cautions } from "@/ui/kit/page/Cautions";
 import { useReach } from "@/ui/answers/reach-store";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { ClimbView } from "./ClimbView";
@@ -83,7 +83,7 @@ function Speeds() {
   const issue = useEngineOut((state) => state.issue);
   const trial = useEngineOut((state) => state.trial);
   const question = useEngineOutQuestion();
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const ground_m = useReach((state) => state.answer?.ground_m ?? 0);
   const format = useFormat();
   if (issue || !now) return <aside className="border-l border-rule" aria-label="Speeds" />;

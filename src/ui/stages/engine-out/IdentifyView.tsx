@@ -9,7 +9,7 @@ import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { SliderField } from "@/ui/kit/forms/SliderField";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 
 import type { IdentifyAnswer } from "@/core/identify/identify-answer";
@@ -89,7 +89,7 @@ export function IdentifyAnswering() {
 /** Which fault, known or drawn by lot; which school of verifying. */
 function Setting() {
   const { hidden, fault, engine, time_s, closed, set } = useIdentify();
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const jet = document.engines.kind === "jet";
   const faults = FAULTS.filter((entry) => !jet || entry.jet);
   useEffect(() => {

@@ -6,7 +6,7 @@ import { degrees } from "@/core/quantities/angle";
 import { SERVICE_ONE_MPS } from "@/core/asymmetric/one-engine-climb";
 import { PA_PER_INHG } from "@/core/quantities/constants";
 import { formatNumber } from "@/core/quantities/units";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { flownBank_rad, useEngineOut } from "@/ui/answers/engine-out-store";
@@ -50,7 +50,7 @@ export function SpeedsView() {
   const tables = useEngineOut((state) => state.tables);
   const bank_rad = useEngineOut((state) => flownBank_rad(state.trial, state.now));
   const question = useEngineOutQuestion();
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const format = useFormat();
   const eas_mps = now?.speeds.rate.eas_mps ?? null;
   const card = useAnswer(eas_mps === null ? null : { question, bank_rad, eas_mps }, askCard, "long").value;

@@ -4,7 +4,7 @@ import { formatNumber } from "@/core/quantities/units";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { SliderField } from "@/ui/kit/forms/SliderField";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { flownBank_rad, useEngineOut } from "@/ui/answers/engine-out-store";
 import { useEngineOutQuestion } from "@/ui/answers/useEngineOutAnswer";
@@ -27,7 +27,7 @@ const DEVIATION_K = 40;
  * @param day - mass, centre of gravity, height and temperature can be tried too
  */
 export function TrialSwitches({ day = false }: { day?: boolean }) {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const trial = useEngineOut((state) => state.trial);
   const now = useEngineOut((state) => state.now);
   const change = useEngineOut((state) => state.try);

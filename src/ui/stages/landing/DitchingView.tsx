@@ -14,7 +14,7 @@ import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useHeadingInWords } from "@/ui/situation/useHeadingInWords";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -158,7 +158,7 @@ function Line({
 
 /** Approach and touchdown speeds by mass and flap. */
 function SpeedsByMass() {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const configuration = useSituation((state) => state.current.configuration);
   const format = useFormat();
   const flaps = document.polar?.flaps ?? [];
@@ -267,7 +267,7 @@ function Help({ answer }: { answer: Ditching }) {
 
 /** What is done by which height: as a list, and against a running clock from the height at hand. */
 function Timeline({ answer }: { answer: Ditching }) {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const altitude_m = useSituation((state) => state.current.altitude_m);
   const format = useFormat();
   const began = useRef<number | null>(null);

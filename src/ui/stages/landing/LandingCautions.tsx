@@ -6,7 +6,7 @@ import { shownEnd, useReach } from "@/ui/answers/reach-store";
 import type { LandingViewName } from "./landing-views";
 import { Cautions } from "@/ui/kit/page/Cautions";
 import { useLandingEnds } from "@/ui/situation/useNearPlaces";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useFormat } from "@/ui/kit/units/units-store";
 
 /** Steeper than this, a low turn is named as what it is. */
@@ -18,7 +18,7 @@ export function LandingCautions({ view }: { view: LandingViewName }) {
   const missing = useMissingTerrain();
   const end = useReach(shownEnd);
   const format = useFormat();
-  const jet = useAircraft().document.engines.kind === "jet";
+  const jet = useAeroplane().document.engines.kind === "jet";
   const strip = useLandingEnds().find((candidate) => candidate.id === end?.endId);
   const cautions = [
     "Estimate for planning and practice. The flight manual, local rules and your instructor come first.",

@@ -11,7 +11,7 @@ import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
 import { useFollow } from "@/ui/situation/follow/follow-store";
 import { FollowMenu } from "@/ui/situation/follow/FollowMenu";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { CallView } from "./CallView";
 import { Decision } from "./Decision";
 import { DitchingView } from "./DitchingView";
@@ -33,7 +33,7 @@ import { useLoseAsked } from "./useLoseAsked";
 /** From the paths to the place, the keys, the touchdown and the call: the forced landing as a whole. */
 export function LandingStage() {
   const [asked, setView] = useQueryState("landing", parseAsStringLiteral(LANDING_VIEWS));
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const refused = useReach((state) => Boolean(state.answer?.issue));
   const pinnedId = useReach((state) => state.pinnedId);
   const pin = useReach((state) => state.pin);

@@ -8,7 +8,7 @@ import type { Ask } from "@/ui/kit/lanes/asking";
 import { outcomeOf, useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { useEngineOut } from "@/ui/answers/engine-out-store";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -27,7 +27,7 @@ const NOTHING_M = 1.6;
 
 /** What the situation asks about an approach on one engine. */
 export function useOneEngineQuestion(): OneEngineApproachQuestion {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const { mass_kg, centreOfGravity, air, departure, oneEngine } = useSituation((state) => state.current);
   const failed = useEngineOut((state) => state.trial.failed);
   const place = useShownPlace();

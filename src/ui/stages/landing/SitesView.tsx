@@ -11,7 +11,7 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -43,7 +43,7 @@ export function SitesView() {
   const ranked = useSites();
   const question = useReachQuestion();
   const [plan, set] = useLandingPlan();
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const shown = useReach(shownEnd);
   const pin = useReach((state) => state.pin);
   const heading_rad = useSituation((state) => state.current.heading_rad);

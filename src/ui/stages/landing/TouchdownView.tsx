@@ -1,7 +1,7 @@
 "use client";
 import { type TouchdownOption, secureList } from "@/core/landing/touchdown";
 import { formatNumber } from "@/core/quantities/units";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { useFormat } from "@/ui/kit/units/units-store";
@@ -28,7 +28,7 @@ const GEAR_WORDS = { down: "Gear down", up: "Gear up", fixed: "Fixed gear" } as 
 export function TouchdownView() {
   const { question, answer } = useTouchdown();
   const [plan, set] = useLandingPlan();
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const end = useReach(shownEnd);
   const format = useFormat();
   if (!answer.ok)

@@ -4,7 +4,7 @@ import { type CallQuestion, type DistressCall, distressCall } from "@/core/landi
 import type { Outcome } from "@/core/outcome";
 import { threeFigures } from "@/core/quantities/angle";
 import { useAerodromes } from "@/ui/situation/useNearPlaces";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { nearestAerodrome } from "@/ui/situation/place";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useVariation } from "@/ui/situation/useVariation";
@@ -15,7 +15,7 @@ import { useDitching } from "./useDitching";
 /** The call that the situation asks for; null until the variation is known. */
 export function useCall(ditch: boolean): { question: CallQuestion; answer: Outcome<DistressCall> } | null {
   const { position, altitude_m, heading_rad, landing } = useSituation((state) => state.current);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const aerodromes = useAerodromes();
   const site = useReach(shownSite);
   const ditching = useDitching();

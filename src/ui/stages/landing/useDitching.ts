@@ -2,12 +2,12 @@
 import { useMemo } from "react";
 import { type Ditching, type DitchingQuestion, ditching, ditchingQuestion } from "@/core/landing/ditching";
 import type { Outcome } from "@/core/outcome";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 
 /** The ditching that the situation asks for; no question without wind that can be read. */
 export function useDitching(): { question: DitchingQuestion | null; answer: Outcome<Ditching> } {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const { mass_kg, configuration, air, wind, landing } = useSituation((state) => state.current);
   const { swells, flap } = landing;
   return useMemo(() => {

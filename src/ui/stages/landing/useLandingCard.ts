@@ -7,7 +7,7 @@ import { degrees, threeFigures } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { fileName } from "@/ui/kit/download";
 import { offerCard } from "@/ui/kit/print/card-store";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useHeadingInWords } from "@/ui/situation/useHeadingInWords";
 import { useSituation } from "@/ui/situation/situation-store";
 import { formatWind } from "@/ui/situation/wind-words";
@@ -30,7 +30,7 @@ export function useLandingCard(ditch: boolean): () => void {
   const end = useReach(shownEnd);
   const situation = useSituation((state) => state.current);
   const units = useUnits((state) => state.units);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const { keys } = useKeys();
   const sites = useSites();
   const ditching = useDitching();

@@ -1,14 +1,14 @@
 "use client";
 import { useMemo } from "react";
 import type { LoseQuestion } from "@/core/landing/lose-question";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";
 import { useShownPlace } from "./useKeys";
 
 /** What the situation asks about height that is too much on the way to the place shown; null without a place. */
 export function useLoseQuestion(height_m: number, lose_m: number, eas_mps: number | null = null): LoseQuestion | null {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const { mass_kg, configuration, air, pilot, landing } = useSituation((state) => state.current);
   const end = useShownPlace();
   const tailwind_mps = useReach((state) => shownEnd(state)?.tailwind_mps ?? 0);

@@ -3,14 +3,14 @@ import { useMemo } from "react";
 import { aimPoint_m } from "@/core/landing/landing-end";
 import { type Touchdown, type TouchdownQuestion, touchdown } from "@/core/landing/touchdown";
 import type { Outcome } from "@/core/outcome";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";
 import { useShownPlace } from "./useKeys";
 
 /** The touchdown at the place shown. */
 export function useTouchdown(): { question: TouchdownQuestion; answer: Outcome<Touchdown> } {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const { mass_kg, configuration, air, landing } = useSituation((state) => state.current);
   const end = useShownPlace();
   const tailwind_mps = useReach((state) => shownEnd(state)?.tailwind_mps ?? 0);

@@ -13,7 +13,7 @@ import { checkBy } from "@/ui/kit/forms/fault";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { pickEnd, pointAt, useReach } from "@/ui/answers/reach-store";
 import type { Overlay } from "@/ui/kit/map/overlay-extent";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useHeadingInWords } from "@/ui/situation/useHeadingInWords";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
@@ -190,7 +190,7 @@ export function MinutesView() {
 
 /** What the situation asks about an engine with minutes left. */
 function useMinutesQuestion(): MinutesQuestion {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const { mass_kg, configuration, air, wind, altitude_m, restart } = useSituation((state) => state.current);
   const ground_m = useReach((state) => state.answer?.ground_m ?? 0);
   const { left_s } = restart.minutes;

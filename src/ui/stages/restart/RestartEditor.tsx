@@ -4,7 +4,7 @@ import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { PlanPopover } from "@/ui/situation/PlanPopover";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useChanged } from "@/ui/situation/useChanged";
@@ -23,7 +23,7 @@ export function RestartEditor() {
   const set_m = useSituation((state) => state.current.restart.commit_m);
   const change = useSituation((state) => state.change);
   const stopped = useSituation((state) => state.current.restart.stopped);
-  const twin = useAircraft().document.asymmetric !== null;
+  const twin = useAeroplane().document.asymmetric !== null;
   const commit = useCommit();
   const changed = useChanged("restart");
   const set = (patch: Partial<RestartPlan>) => change((current) => ({ restart: { ...current.restart, ...patch } }));

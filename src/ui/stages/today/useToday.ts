@@ -15,7 +15,7 @@ import { useHasTwoEngines, useTakeOffQuestion } from "@/ui/answers/useTakeOffAns
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { loadState } from "@/ui/situation/load";
 import { useSituation } from "@/ui/situation/situation-store";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useAirspeed } from "@/ui/situation/useAirspeed";
 import { formatWind } from "@/ui/situation/wind-words";
 import type { TodayPart } from "./today-lines";
@@ -47,7 +47,7 @@ function useRunway(): LandingEnd | null {
 /** The day in a line: aircraft, mass, wind, temperature, pressure. */
 function useDayLine(runway: LandingEnd | null): string {
   const { mass_kg, wind, air, centreOfGravity, load } = useSituation((state) => state.current);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const units = useUnits((state) => state.units);
   const format = useFormat();
   const temperature_K = airAtAltitude(runway?.elevation_m ?? 0, air).temperature_K;
@@ -123,7 +123,7 @@ export function useToday(): Today {
   const runway = useRunway();
   const now_ms = useNow();
   const situation = useSituation((state) => state.current);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const { decision, sentences, issue } = useDecision(two);
   const day = useDayLine(runway);
   const speeds = useSpeedLine();

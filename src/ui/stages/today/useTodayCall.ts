@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { distressCall } from "@/core/landing/distress-call";
 import type { LandingEnd } from "@/core/landing/landing-end";
 import { useAerodromes } from "@/ui/situation/useNearPlaces";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { nearestAerodrome } from "@/ui/situation/place";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useVariation } from "@/ui/situation/useVariation";
@@ -14,7 +14,7 @@ const CALLED_M = 152.4;
 /** The call of a failure after take-off, one sentence; null until the variation is known. */
 export function useTodayCall(runway: LandingEnd | null, twoEngines: boolean): string | null {
   const call = useSituation((state) => state.current.landing.call);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const aerodromes = useAerodromes();
   const variation = useVariation();
   return useMemo(() => {

@@ -9,7 +9,7 @@ import { useHasTwoEngines, useTakeOffQuestion } from "@/ui/answers/useTakeOffAns
 import type { Work } from "@/ui/kit/lanes/core-link";
 import { askAll } from "@/ui/kit/lanes/lanes";
 import { useLandingEnds } from "@/ui/situation/useNearPlaces";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 import type { DayFigures, DayKind, WhatIfLine } from "./what-if-words";
 import type { LandingEnd } from "@/core/landing/landing-end";
@@ -20,7 +20,7 @@ const MOST_RUNWAYS = 3;
 /** The days that are laid beside today's: the present one first. */
 function useDays(runway: LandingEnd | null) {
   const { mass_kg, wind, air, departure } = useSituation((state) => state.current);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const ends = useLandingEnds();
   return useMemo(() => {
     if (!runway) return [];
@@ -53,13 +53,13 @@ const runwayLeft_m = ({ stopSpare_m, goSpare_m }: TakeOffAnswer["accelerate"]): 
 
 /** What decides the days of the situation's aircraft. */
 export function useDayKind(): DayKind {
-  const { engines } = useAircraft().document;
+  const { engines } = useAeroplane().document;
   return useHasTwoEngines() ? (engines.kind === "jet" ? "jet" : "twin") : "single";
 }
 
 /** How each day is asked: turning back for singles, going for two engines. */
 function useAskDay(): ((change: WhatIf["change"]) => Work<DayFigures>) | null {
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const ends = useLandingEnds();
   const two = useHasTwoEngines();
   const takeOff = useTakeOffQuestion();

@@ -6,7 +6,7 @@ import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { TextField } from "@/ui/kit/forms/TextField";
 import { checkBy } from "@/ui/kit/forms/fault";
-import { useAircraft } from "@/ui/situation/useAircraft";
+import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { PlanPopover } from "@/ui/situation/PlanPopover";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useChanged } from "@/ui/situation/useChanged";
@@ -30,7 +30,7 @@ export function TakeOffEditor() {
   const change = useSituation((state) => state.change);
   const changed = useChanged("departure", "oneEngine");
   const answer = useTakeOff((state) => state.answer);
-  const { document } = useAircraft();
+  const { document } = useAeroplane();
   const plan = departure.twoEngines;
   const set = (patch: Partial<TakeOffPlan>) =>
     change((current) => ({

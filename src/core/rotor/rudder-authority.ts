@@ -1,0 +1,115 @@
+// A gyroplane's rudder: what the air at the tail lets it do, with the propeller's slipstream and without.
+import { bisect } from "../numeric/bisect";
+import { MPS_PER_KT } from "../quantities/constants";
+import { gyroGlideAt } from "./gyro-glide";
+import { type GyroCase, load_N } from "./gyro-rotor";
+
+/** What a propeller makes of its power in standing air, over an ideal one. Typical. */
+const FIGURE_OF_MERIT = 0.78;
+/** Where the swirl is taken, share of the propeller's radius. */
+const SWIRL_RADIUS = 0.7;
+/** Induced speeds searched, m/s. */
+const [MOST_INDUCED, HALVINGS] = [80, 40];
+/** What the rudder is compared with: 55 kt, engine stopped. */
+export const REFERENCE_MPS = 55 * MPS_PER_KT;
+
+/** The stream behind the propeller. */
+export interface Slipstream {
+  readonly thrust_N: number;
+  readonly power_W: number;
+  /** Far behind the propeller, where the tail is. */
+  readonly tail_mps: number;
+  /** Its swirl as an angle at the tail. */
+  readonly swirl_rad: number;
+}
+
+const radiusOf = ({ aircraft }: GyroCase) => aircraft.engines.propeller.diameter_m / 2;
+
+/**
+ * The stream of a power: 2ρA·vi·(V + vi)² = FM·P; the tail meets V + 2vi, and the torque's swirl of which a share is
+ * met.
+ *
+ * @param tas_mps - 0 to 50
+ * @param power_W - 0 and more
+ * @see momentum theory of the actuator disc with swirl
+ */
+export function slipstreamOf(flight: GyroCase, tas_mps: number, power_W: number): Slipstream {
+  const { density, aircraft } = flight;
+  const area = Math.PI * radiusOf(flight) ** 2;
+  const induced = bisect(
+    (vi) => 2 * density * area * vi * (tas_mps + vi) ** 2 < FIGURE_OF_MERIT * power_W,
+    0,
+    MOST_INDUCED,
+    HALVINGS,
+  ).low;
+  const through = tas_mps + induced;
+  const tail_mps = tas_mps + 2 * induced;
+  const torque_Nm = power_W / ((aircraft.engines.speed_rpm * 2 * Math.PI) / 60);
+  const swirl_mps = through > 0 ? torque_Nm / (density * area * through * SWIRL_RADIUS * radiusOf(flight)) : 0;
+  return {
+    thrust_N: 2 * density * area * induced * through,
+    power_W,
+    tail_mps,
+    swirl_rad: tail_mps > 0 ? aircraft.tail.swirlShare * Math.atan(swirl_mps / tail_mps) : 0,
+  };
+}
+
+/** Yawing moment of full rudder in an air at the tail, N m. */
+export function fullRudder_Nm({ density, aircraft: { tail } }: GyroCase, tail_mps: number): number {
+  return 0.5 * density * tail_mps * tail_mps * tail.rudderArea_m2 * tail.rudderSlope * tail.rudderMax_rad * tail.arm_m;
+}
+
+/** Power of level flight, W; null where the engine does not give it. */
+function levelPower_W(flight: GyroCase, tas_mps: number): number | null {
+  const idle = gyroGlideAt(flight, tas_mps, "stopped");
+  if (!idle) return null;
+  // Level, the rotor and the body have to be pulled through the air as steeply as they would sink without.
+  const drag_N = load_N(flight, tas_mps, 0, "stopped").ahead_N;
+  const stopped_N = 0.5 * flight.density * tas_mps ** 2 * flight.aircraft.body.stoppedPropeller_m2;
+  const pull_N = drag_N - stopped_N + rotorPull_N(flight, idle.sink_mps, tas_mps, drag_N);
+  const full = flight.aircraft.engines.power_W;
+  if (slipstreamOf(flight, tas_mps, full).thrust_N < pull_N) return null;
+  return bisect((power) => slipstreamOf(flight, tas_mps, power).thrust_N < pull_N, 0, full, HALVINGS).high;
+}
+
+/** The rotor's own share: what the glide spends of height beyond the body's and the propeller's drag. */
+function rotorPull_N(flight: GyroCase, sink_mps: number, tas_mps: number, drag_N: number): number {
+  return Math.max((flight.weight_N * sink_mps) / tas_mps - drag_N, 0);
+}
+
+/** The rudder at a speed. */
+export interface RudderAtSpeed {
+  readonly tas_mps: number;
+  /** Moment of full rudder over that at 55 kt with the engine stopped. */
+  readonly stopped: number;
+  readonly fullPower: number;
+  /** How fast full rudder turns the nose from rest, engine stopped, rad/s². */
+  readonly yaw_radps2: number;
+  /** Rudder held against the swirl in level flight, rad, and what of it is too much when the engine stops. */
+  readonly held_rad: number | null;
+  /** Power of that level flight, W; null where it does not fly level. */
+  readonly power_W: number | null;
+}
+
+/**
+ * What the rudder does at a speed, with the engine and without.
+ *
+ * @param tas_mps - 0 to 50
+ * @returns moments in the ratio of dynamic pressures at the tail
+ */
+export function rudderAt(flight: GyroCase, tas_mps: number): RudderAtSpeed {
+  const { tail, engines } = flight.aircraft;
+  const reference = fullRudder_Nm(flight, REFERENCE_MPS);
+  const stopped_Nm = fullRudder_Nm(flight, tas_mps);
+  const power_W = tas_mps > 0 ? levelPower_W(flight, tas_mps) : null;
+  const fin = tail.finArea_m2 * tail.finSlope;
+  const rudder = tail.rudderArea_m2 * tail.rudderSlope;
+  return {
+    tas_mps,
+    stopped: stopped_Nm / reference,
+    fullPower: fullRudder_Nm(flight, slipstreamOf(flight, tas_mps, engines.power_W).tail_mps) / reference,
+    yaw_radps2: stopped_Nm / tail.yawInertia_kgm2,
+    held_rad: power_W === null ? null : (slipstreamOf(flight, tas_mps, power_W).swirl_rad * (fin + rudder)) / rudder,
+    power_W,
+  };
+}

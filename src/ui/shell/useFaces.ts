@@ -1,0 +1,26 @@
+"use client";
+import { useMemo } from "react";
+import { type AircraftKind, kindOf } from "@/core/aircraft/aircraft-kind";
+import { useAircraft } from "@/ui/situation/useAircraft";
+import { BESIDE, STAGES } from "@/ui/stages";
+import { type StageFace, faceFor } from "@/ui/stages/stage-face";
+
+/** The stages as they are for the kind of the situation's aircraft. */
+export interface Faces {
+  readonly kind: AircraftKind;
+  readonly stages: readonly StageFace[];
+  readonly beside: readonly StageFace[];
+}
+
+/** @see Faces */
+export function useFaces(): Faces {
+  const kind = kindOf(useAircraft().document);
+  return useMemo(
+    () => ({
+      kind,
+      stages: STAGES.map((stage) => faceFor(stage, kind)),
+      beside: BESIDE.map((stage) => faceFor(stage, kind)),
+    }),
+    [kind],
+  );
+}

@@ -23,6 +23,7 @@ import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
 import { departureWork } from "./departure-work";
 import { landingWork } from "./landing-work";
+import { rotorWork } from "./rotor-work";
 import { routeWork } from "./route-work";
 import { type ReliefPalette, type ReliefView, reliefPixels } from "./relief";
 
@@ -87,6 +88,8 @@ const api = {
   ...landingWork(() => terrain),
 
   ...routeWork(() => terrain),
+
+  ...rotorWork,
 
   /** Relief as an image; null without terrain. */
   async relief(view: ReliefView, palette: ReliefPalette): Promise<ImageBitmap | null> {

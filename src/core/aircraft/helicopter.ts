@@ -13,7 +13,7 @@ import {
   time_s,
 } from "./document-fields";
 
-/** A power that one engine may give, how long, and how often in a flight; null for as long and as often as one likes. */
+/** A power that one engine may give, how long and how often in a flight; null for as long and often as one likes. */
 export const Rating = z.strictObject({
   name: text(20).min(1, "A rating needs a name."),
   duration_s: time_s("A rating’s time", 1, 36_000).nullable(),

@@ -1,4 +1,4 @@
-// Rotorcraft as version 5 had them: a rotor in a document made for wings. What it did not know of a rotorcraft is filled
+// Rotorcraft as version 5 had them: a rotor in a document made for wings. What it did not know of one is filled
 // in with what is usual of the kind; what it knew stays.
 import { z } from "zod";
 
@@ -18,7 +18,7 @@ const USUAL_RATINGS = [{ name: "continuous", duration_s: null, uses: null, engin
 
 /** A helicopter's own sections of what version 5 knew. */
 export function helicopterOfVersion5(engines: OldRecord, rotor: OldRecord, book: OldRecord): OldRecord {
-  const { pitch_rad, flatPlateAlong_m2, flatPlateAcross_m2, stoppedPropellerArea_m2, ...blades } = rotor;
+  const { pitch_rad: _, flatPlateAlong_m2, flatPlateAcross_m2: __, stoppedPropellerArea_m2: ___, ...blades } = rotor;
   const ratings = z.array(OldRating).min(1).safeParse(engines.ratings);
   return {
     engines: {
@@ -76,8 +76,14 @@ const USUAL_ENGINE = {
 
 /** A gyroplane's own sections of what version 5 knew. */
 export function gyroplaneOfVersion5(engines: OldRecord, rotor: OldRecord, book: OldRecord): OldRecord {
-  const { tipSpeed_mps, hubAboveSkids_m, flatPlateAlong_m2, flatPlateAcross_m2, stoppedPropellerArea_m2, ...blades } =
-    rotor;
+  const {
+    tipSpeed_mps: _,
+    hubAboveSkids_m: __,
+    flatPlateAlong_m2,
+    flatPlateAcross_m2,
+    stoppedPropellerArea_m2,
+    ...blades
+  } = rotor;
   return {
     engines: engines.kind === "propeller" && engines.count === 1 ? engines : USUAL_ENGINE,
     rotor: {

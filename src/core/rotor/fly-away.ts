@@ -178,7 +178,7 @@ export function flyAway(flight: HelicopterCase, wind_mps: number, rating: Rating
   });
 }
 
-/** Rate of climb that a spare power gives at V_TOSS, m/s, at constant tilt: what is left after gearbox and tail rotor. */
+/** Rate of climb that a spare power gives at V_TOSS, m/s. */
 function climbOn(flight: HelicopterCase, spare_W: number): number {
   const tas_mps = vTossOf(flight);
   const power = (climb_mps: number) => steadyPower(flight, { ...HOVER, tas_mps, climb_mps }).shaft_W;

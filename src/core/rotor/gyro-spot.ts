@@ -95,7 +95,7 @@ export function sTurn(flight: GyroCase, tas_mps: number): STurn | null {
 }
 
 /**
- * Ways to the spot: straight at best glide for the wind, with S-turns, with a vertical or slow descent and the speed got
+ * Ways to the spot: straight at best glide for the wind, with S-turns, with a vertical or slow descent and speed got
  * back before the flare. Each begins where the gyroplane is, into the landing direction.
  *
  * @returns the ones that work first: straight before S-turns before slow; `no_glide`
@@ -166,7 +166,7 @@ export function waysToSpot(flight: GyroCase, position: SpotPosition): Outcome<Sp
     const recovery = gyroRecovery(flight, slow_mps, flare_mps);
     if (!slow || !recovery.ok) continue;
     const way = slowWay(
-      { usable_m, ahead_m, headwind_mps },
+      { usable_m: usable_m - SPOT_RESERVE_M, ahead_m, headwind_mps },
       slow_mps,
       slow.sink_mps,
       recovery.value,
@@ -184,7 +184,7 @@ function verdictOf(margin_m: number, most_m: number): SpotVerdict {
   return margin_m > most_m ? "too-high" : "works";
 }
 
-/** A slow descent first, then the push, then the final at the flare's speed, which ends at the spot. */
+/** A slow descent first, the push, then the final at the flare's speed, which ends at the spot with the reserve. */
 function slowWay(
   { usable_m, ahead_m, headwind_mps }: { usable_m: number; ahead_m: number; headwind_mps: number },
   slow_mps: number,
@@ -204,7 +204,7 @@ function slowWay(
   const slow_s = (height_m * final.ground_mps - final.sink_mps * ground_m) / determinant;
   const final_s = (slowSink_mps * ground_m - height_m * slowGround_mps) / determinant;
   if (!(slow_s >= 0 && slow_s < 3600 && final_s < 3600)) return null;
-  const pushAt_m = usable_m + FLARE_M - slowSink_mps * slow_s;
+  const pushAt_m = usable_m + SPOT_RESERVE_M + FLARE_M - slowSink_mps * slow_s;
   const underFloor = pushAt_m < SLOW_FLOOR_M;
   return {
     kind: "slow",
@@ -220,7 +220,7 @@ function slowWay(
       },
     ],
     // Where the final would have to be flown backwards, the push begins too low.
-    margin_m: final_s >= 0 ? 0 : final_s * final.sink_mps,
+    margin_m: SPOT_RESERVE_M + Math.min(final_s, 0) * final.sink_mps,
     turns: 0,
     slow_mps,
     pushAt_m,

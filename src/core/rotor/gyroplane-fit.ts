@@ -71,7 +71,8 @@ function factorsOf({ handbook }: Gyroplane): FitFactor<Gyroplane>[] {
   return factors;
 }
 
-function residualsOf(aircraft: Gyroplane): BookResidual[] {
+/** What the model makes of each figure that the book prints. */
+export function gyroplaneResiduals(aircraft: Gyroplane): BookResidual[] {
   const flight = bookCase(aircraft);
   if (!flight) return [];
   const { leastSinkSpeed_mps, leastSink_mps, bestGlideSpeed_mps, bestGlideRatio, verticalSink_mps } = aircraft.handbook;
@@ -141,7 +142,7 @@ function doubtsOf(aircraft: Gyroplane, residuals: readonly BookResidual[]): Doub
 
 /** What looks wrong about a gyroplane as it is. */
 export function gyroplaneDoubts(aircraft: Gyroplane): Doubt[] {
-  return doubtsOf(aircraft, residualsOf(aircraft));
+  return doubtsOf(aircraft, gyroplaneResiduals(aircraft));
 }
 
 /**
@@ -160,6 +161,6 @@ export function fitGyroplane(aircraft: Gyroplane): Outcome<GyroplaneFit> {
   if (!bookCase(aircraft))
     return failure("mass_outside", "The handbook’s mass is not one that this aircraft can have.", "handbook.mass_kg");
   const fitted = fitRounds(aircraft, factors);
-  const residuals = residualsOf(fitted);
+  const residuals = gyroplaneResiduals(fitted);
   return success({ fitted, residuals, doubts: doubtsOf(fitted, residuals) });
 }

@@ -106,7 +106,7 @@ const bladesAs = ({ blades }: HelicopterCase, { rotor }: Helicopter) => ({
 });
 
 /** What the model makes of each figure that the book prints. */
-function residualsOf(aircraft: Helicopter): BookResidual[] {
+export function helicopterResiduals(aircraft: Helicopter): BookResidual[] {
   const { handbook } = aircraft;
   const flight = standardCase(aircraft, handbook.mass_kg);
   const rows: BookResidual[] = [];
@@ -190,7 +190,7 @@ function doubtsOf(aircraft: Helicopter, residuals: readonly BookResidual[]): Dou
 
 /** What looks wrong about a helicopter as it is. */
 export function helicopterDoubts(aircraft: Helicopter): Doubt[] {
-  return doubtsOf(aircraft, residualsOf(aircraft));
+  return doubtsOf(aircraft, helicopterResiduals(aircraft));
 }
 
 /**
@@ -208,6 +208,6 @@ export function fitHelicopter(aircraft: Helicopter): Outcome<HelicopterFit> {
       "handbook",
     );
   const fitted = fitRounds(aircraft, factors);
-  const residuals = residualsOf(fitted);
+  const residuals = helicopterResiduals(fitted);
   return success({ fitted, residuals, doubts: doubtsOf(fitted, residuals) });
 }

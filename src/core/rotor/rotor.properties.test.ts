@@ -10,6 +10,7 @@ import { gyroCase } from "./gyro-rotor";
 import { spotErrors, waysToSpot } from "./gyro-spot";
 import { type HelicopterCase, helicopterCase } from "./helicopter-case";
 import { fitHelicopter, helicopterDoubts } from "./helicopter-fit";
+import { hoistCase } from "./hoist-case";
 import { hoverFactors } from "./hover-factors";
 import { hoverSafety } from "./hover-heights";
 import { hoverOnOne } from "./hover-on-one";
@@ -127,6 +128,22 @@ describe("a rotor", () => {
     expect(factors[0].name).toBe("down to 5 ft skids");
     expect(factors.find(({ name }) => name === "100 kg lighter")?.change_W).toBeGreaterThan(20_000);
     expect(factors.find(({ name }) => name === "10 °C warmer")?.change_W).toBeLessThan(0);
+  });
+});
+
+describe("a hover with somebody on the hoist", () => {
+  const held = (mass: number, needed_s: number) => {
+    const found = hoverOnOne(seaLevel(mass), HOVER);
+    if (!found.ok) throw new Error(found.issue.message);
+    return hoistCase(found.value, mass, needed_s);
+  };
+  it("is held on the rating that lasts longest, with five seconds kept for flying away", () => {
+    // 2,800 kg needs the 30-second rating (cross-check: up to 2,850 kg, the 2-minute one to 2,668 kg).
+    expect(held(2800, 25)).toMatchObject({ holds: true, spare_s: 0, on: { rating: { name: "30 s" } } });
+    expect(held(2800, 26)).toMatchObject({ holds: false, spare_s: -1 });
+    expect(held(2800, 26).lighterBy_kg).toBeCloseTo(2800 - 2668, -1);
+    expect(held(2200, 600)).toMatchObject({ holds: true, spare_s: null, on: { rating: { name: "continuous" } } });
+    expect(held(3000, 5)).toMatchObject({ holds: false, on: null, spare_s: null });
   });
 });
 

@@ -1,6 +1,7 @@
 // A gyroplane's rudder: what the air at the tail lets it do, with the propeller's slipstream and without.
+import { powerShare } from "../engine/engine-force";
 import { bisect } from "../numeric/bisect";
-import { MPS_PER_KT } from "../quantities/constants";
+import { MPS_PER_KT, RHO0 } from "../quantities/constants";
 import { gyroGlideAt } from "./gyro-glide";
 import { type GyroCase, load_N } from "./gyro-rotor";
 
@@ -59,6 +60,10 @@ export function fullRudder_Nm({ density, aircraft: { tail } }: GyroCase, tail_mp
   return 0.5 * density * tail_mps * tail_mps * tail.rudderArea_m2 * tail.rudderSlope * tail.rudderMax_rad * tail.arm_m;
 }
 
+/** Full power in this air, W: an engine that is not charged thins with it. */
+const fullPower_W = ({ aircraft: { engines }, density }: GyroCase): number =>
+  engines.power_W * Math.min(powerShare(density / RHO0, null), 1);
+
 /** Power of level flight, W; null where the engine does not give it. */
 function levelPower_W(flight: GyroCase, tas_mps: number): number | null {
   const idle = gyroGlideAt(flight, tas_mps, "stopped");
@@ -67,7 +72,7 @@ function levelPower_W(flight: GyroCase, tas_mps: number): number | null {
   const drag_N = load_N(flight, tas_mps, 0, "stopped").ahead_N;
   const stopped_N = 0.5 * flight.density * tas_mps ** 2 * flight.aircraft.body.stoppedPropeller_m2;
   const pull_N = drag_N - stopped_N + rotorPull_N(flight, idle.sink_mps, tas_mps, drag_N);
-  const full = flight.aircraft.engines.power_W;
+  const full = fullPower_W(flight);
   if (slipstreamOf(flight, tas_mps, full).thrust_N < pull_N) return null;
   return bisect((power) => slipstreamOf(flight, tas_mps, power).thrust_N < pull_N, 0, full, HALVINGS).high;
 }
@@ -98,7 +103,7 @@ export interface RudderAtSpeed {
  * @returns moments in the ratio of dynamic pressures at the tail
  */
 export function rudderAt(flight: GyroCase, tas_mps: number): RudderAtSpeed {
-  const { tail, engines } = flight.aircraft;
+  const { tail } = flight.aircraft;
   const reference = fullRudder_Nm(flight, REFERENCE_MPS);
   const stopped_Nm = fullRudder_Nm(flight, tas_mps);
   const power_W = tas_mps > 0 ? levelPower_W(flight, tas_mps) : null;
@@ -107,7 +112,7 @@ export function rudderAt(flight: GyroCase, tas_mps: number): RudderAtSpeed {
   return {
     tas_mps,
     stopped: stopped_Nm / reference,
-    fullPower: fullRudder_Nm(flight, slipstreamOf(flight, tas_mps, engines.power_W).tail_mps) / reference,
+    fullPower: fullRudder_Nm(flight, slipstreamOf(flight, tas_mps, fullPower_W(flight)).tail_mps) / reference,
     yaw_radps2: stopped_Nm / tail.yawInertia_kgm2,
     held_rad: power_W === null ? null : (slipstreamOf(flight, tas_mps, power_W).swirl_rad * (fin + rudder)) / rudder,
     power_W,

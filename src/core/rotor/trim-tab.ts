@@ -8,6 +8,8 @@ const DEGREE = Math.PI / 180;
 const CENTRAL = DEGREE;
 /** First bend, and the greatest change from one flight to the next, rad: small bends. Common practice. */
 const [FIRST, LARGEST] = [2 * DEGREE, 5 * DEGREE];
+/** A bend is not set finer, rad. */
+const FINE = 0.1 * DEGREE;
 /** Bends that lie closer together say nothing of a slope. */
 const APART = 0.5 * DEGREE;
 
@@ -58,7 +60,7 @@ export function nextBend(checks: readonly Pick<TrimCheck, "tab_rad" | "string_ra
   return success({
     tab_rad: last.tab_rad + change_rad,
     change_rad,
-    kind: change_rad === wanted ? "line" : "limited",
+    kind: Math.abs(change_rad - wanted) < FINE ? "line" : "limited",
     slope,
   });
 }

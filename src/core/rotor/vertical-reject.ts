@@ -51,7 +51,7 @@ function flareEnergy(flight: HelicopterCase, rating: Rating, sink_mps: number, n
 }
 
 /**
- * The reject from every height up to 150 m, in steps of the fall: how fast it comes down, and whether the rotor stops it.
+ * The reject from every height up to 150 m, in steps of the fall: how fast it comes down, and whether it is stopped.
  *
  * @param wind_mps - hovered in
  * @returns by height of the skids, rising

@@ -19,7 +19,8 @@ export function useFaces(): Faces {
     () => ({
       kind,
       stages: STAGES.map((stage) => faceFor(stage, kind)),
-      beside: BESIDE.map((stage) => faceFor(stage, kind)),
+      // What is not for this kind is left out beside the order of work.
+      beside: BESIDE.map((stage) => faceFor(stage, kind)).filter(({ Stage }) => Stage !== null),
     }),
     [kind],
   );

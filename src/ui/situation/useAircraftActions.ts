@@ -20,14 +20,12 @@ const LIMIT = 1024 * 1024;
 
 /** Makes an aircraft the situation's: its mass and configuration follow. */
 export function flyAircraft(id: string, document: AircraftDocument): void {
-  useSituation
-    .getState()
-    .change({
-      aircraftId: id,
-      mass_kg: document.mass.usual_kg,
-      load: null,
-      configuration: firstConfiguration(document),
-    });
+  useSituation.getState().change({
+    aircraftId: id,
+    mass_kg: document.mass.usual_kg,
+    load: null,
+    configuration: firstConfiguration(document),
+  });
 }
 
 /** What can be done with aircraft as a whole; each says what went wrong and changes nothing then. */

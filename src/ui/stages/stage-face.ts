@@ -47,6 +47,8 @@ export interface StageFace extends KindFace {
   /** Its address; with a capital and spaces it is its name. */
   readonly slug: string;
   readonly name: string;
+  /** It asks nothing of the aircraft. */
+  readonly ofEveryKind?: boolean;
   readonly helicopter?: KindFace;
   readonly gyroplane?: KindFace;
   /** Changes of its own that are undone before those of the situation; null when there are none. */
@@ -63,7 +65,7 @@ const notForKind = ({ question, answers }: StageFace): KindFace => ({
 
 /** A stage as it is for a kind of aircraft. */
 export function faceFor({ helicopter, gyroplane, ...face }: StageFace, kind: AircraftKind): StageFace {
-  if (kind === "aeroplane") return face;
+  if (kind === "aeroplane" || face.ofEveryKind) return face;
   const { slug, name, history } = face;
   return { slug, name, history, ...((kind === "helicopter" ? helicopter : gyroplane) ?? notForKind(face)) };
 }

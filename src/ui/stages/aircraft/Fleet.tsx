@@ -8,7 +8,7 @@ import { useEditedAircraft } from "./useEdited";
 
 const CAUTIONS = [
   "Figures come from the aircraft document, not from the approved flight manual. Where they differ, the manual is right.",
-  "A fit says how the model meets the book, not how this aeroplane flies today: seals, paint and propeller count.",
+  "A fit says how the model meets the book, not how this aircraft flies today: seals, paint and propeller count.",
 ];
 
 /**

@@ -4,6 +4,11 @@ import { aircraftHistory } from "@/ui/library/aircraft-drafts";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
 import { useAircraftHeadline } from "./useAircraftHeadline";
+import { useGyroplaneHeadline, useHelicopterHeadline } from "./useRotorHeadline";
+
+const Stage = dynamic(() => import("./AircraftStage").then((module) => module.AircraftStage), {
+  loading: StageLoading,
+});
 
 /** The Aircraft stage. */
 export const stage: StageFace = {
@@ -12,7 +17,19 @@ export const stage: StageFace = {
   question: "Do I know its numbers?",
   answers:
     "Fits a model to the handbook and shows sink against speed, the cost of each item of drag, and speeds by mass.",
-  Stage: dynamic(() => import("./AircraftStage").then((module) => module.AircraftStage), { loading: StageLoading }),
+  Stage,
   useHeadline: useAircraftHeadline,
+  helicopter: {
+    question: "Do I know its numbers?",
+    answers: "Fits a model to the handbook and shows power and autorotation over airspeed.",
+    Stage,
+    useHeadline: useHelicopterHeadline,
+  },
+  gyroplane: {
+    question: "Do I know its numbers?",
+    answers: "Fits a model to the handbook, shows what practice flatters, and keeps the trim checks.",
+    Stage,
+    useHeadline: useGyroplaneHeadline,
+  },
   history: aircraftHistory,
 };

@@ -6,6 +6,8 @@ import type { Gyroplane } from "@/core/aircraft/gyroplane";
 import type { Helicopter } from "@/core/aircraft/helicopter";
 import { type Doubt, doubtsAbout } from "@/core/aircraft/plausibility";
 import { type Issue, issuesOf } from "@/core/outcome";
+import { gyroplaneDoubts } from "@/core/rotor/gyroplane-fit";
+import { helicopterDoubts } from "@/core/rotor/helicopter-fit";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { NEW_ID, useDrafts } from "@/ui/library/aircraft-drafts";
@@ -29,6 +31,12 @@ export interface EditedOf<T extends AircraftDocument> {
 /** An aeroplane on the stage. */
 export type Edited = EditedOf<Aeroplane>;
 
+/** What looks wrong about an aircraft of any kind. */
+function doubtsOf(document: AircraftDocument, speed: (speed_mps: number) => string): Doubt[] {
+  if (isAeroplane(document)) return doubtsAbout(document, speed);
+  return document.category === "helicopter" ? helicopterDoubts(document) : gyroplaneDoubts(document);
+}
+
 /** What is being looked at and changed on the aircraft's stage, of whatever kind. */
 export function useEditedAircraft(): EditedOf<AircraftDocument> {
   const current = useAircraft();
@@ -48,7 +56,9 @@ export function useEditedAircraft(): EditedOf<AircraftDocument> {
       version: drafts[id] === undefined ? current.version : (bases[id] ?? current.version),
       changed: document !== current.document,
       faults: parsed.success ? [] : issuesOf(parsed.error),
-      doubts: isAeroplane(document) ? doubtsAbout(document, (speed_mps) => format("speed", speed_mps)) : [],
+      // A rotor that cannot be is not computed with.
+      doubts:
+        parsed.success || isAeroplane(document) ? doubtsOf(document, (speed_mps) => format("speed", speed_mps)) : [],
       change: (next) => put(id, next(useDrafts.getState().drafts[id] ?? document), current.version),
     };
   }, [id, current, document, drafts, bases, put, format]);

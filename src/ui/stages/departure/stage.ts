@@ -4,6 +4,7 @@ import { useDepartureAnswer } from "@/ui/answers/useDepartureAnswer";
 import { useTakeOffAnswer } from "@/ui/answers/useTakeOffAnswer";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
+import { useHeightsHeadline } from "./hover/useHeightsHeadline";
 import { useDepartureHeadline, useDepartureStatus } from "./useDepartureHeadline";
 
 /** The Departure stage. */
@@ -21,4 +22,12 @@ export const stage: StageFace = {
     useTakeOffAnswer();
   },
   useStatus: useDepartureStatus,
+  helicopter: {
+    question: "If an engine fails on departure: back down, or away?",
+    answers: "Sketches up to which height one comes back down, and from which one flies away, by wind.",
+    Stage: dynamic(() => import("./hover/HoverDepartureStage").then((module) => module.HoverDepartureStage), {
+      loading: StageLoading,
+    }),
+    useHeadline: useHeightsHeadline,
+  },
 };

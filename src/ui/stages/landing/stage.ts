@@ -5,6 +5,7 @@ import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
 import { COMMANDS } from "./commands";
 import { useLandingHeadline, useLandingStatus } from "./useLandingHeadline";
+import { useDownHeadline, useSpotHeadline } from "./useRotorHeadline";
 
 /** The Landing stage. */
 export const stage: StageFace = {
@@ -17,4 +18,18 @@ export const stage: StageFace = {
   useAnswer: useReachAnswer,
   useStatus: useLandingStatus,
   commands: COMMANDS,
+  helicopter: {
+    question: "Where do I come down without engines, and how?",
+    answers: "Shows entry, steady autorotation, flare and touchdown as keys, and what ground they cover.",
+    Stage: dynamic(() => import("./autorotation/DownStage").then((module) => module.DownStage), {
+      loading: StageLoading,
+    }),
+    useHeadline: useDownHeadline,
+  },
+  gyroplane: {
+    question: "Can I reach the spot, with speed for the flare?",
+    answers: "Finds the way to a spot by gliding, S-turns or a slow descent, and the height at which to push.",
+    Stage: dynamic(() => import("./spot/SpotStage").then((module) => module.SpotStage), { loading: StageLoading }),
+    useHeadline: useSpotHeadline,
+  },
 };

@@ -17,7 +17,7 @@ import { faultOfPlace } from "@/ui/library/place-fault";
 import { usePlacesStore } from "@/ui/library/places-store";
 import { StripForm } from "./StripForm";
 import { stripName } from "./strip-names";
-import { groundAt_m } from "./elevation-near";
+import { groundAt_m } from "@/ui/situation/ground-at";
 import { moved } from "./moved";
 import { usePlacesView } from "./places-view-store";
 import { HAZARD_WORDS } from "@/ui/library/hazard-words";

@@ -1,19 +1,9 @@
 import { type LatLon, geodesicBetween } from "@/core/earth/geodesic";
-import { localPlane } from "@/core/earth/local-plane";
-import { elevationAt_m } from "@/core/earth/terrain";
 import { type Place, isAerodrome, positionOf } from "@/core/places/place";
-import { useTerrain } from "@/ui/kit/lanes/terrain";
+import { groundAt_m } from "@/ui/situation/ground-at";
 
 /** Of places farther away than this the elevation says nothing, m. */
 const FARTHEST_M = 30_000;
-
-/** Height of the terrain that is in use, at a place; null where it has none. */
-export function groundAt_m(where: LatLon): number | null {
-  const { grid } = useTerrain.getState();
-  if (!grid) return null;
-  const { x_m, y_m } = localPlane(grid.origin).toPlane(where);
-  return elevationAt_m(grid, x_m, y_m);
-}
 
 /** A first guess at the elevation of a place: the terrain's, else that of the nearest place of one's own, else 0. */
 export function elevationNear_m(where: LatLon, places: readonly Place[]): number {

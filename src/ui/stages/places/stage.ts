@@ -14,6 +14,7 @@ function usePlacesHeadline(): Headline {
 /** Places: beside the order of work. */
 export const stage: StageFace = {
   slug: "places",
+  ofEveryKind: true,
   name: "Places",
   question: "Where can I land, and what do I know of it?",
   answers: "Aerodromes, fields, beaches and water of one's own, on the map and as figures.",

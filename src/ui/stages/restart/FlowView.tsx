@@ -1,8 +1,8 @@
 "use client";
+import { SYMPTOM_CHOICES } from "./symptom-choices";
 import { Play, RotateCcw } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
-import type { Symptom } from "@/core/aircraft/cause-item";
 import type { RestartBudget, RestartQuestion } from "@/core/restart/restart-budget";
 import { formatNumber } from "@/core/quantities/units";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
@@ -15,14 +15,6 @@ import { type Tick, behind_s, runLog, timeInWords } from "./restart-words";
 import type { Column } from "@/ui/kit/tables/column";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 
-const SYMPTOMS: readonly { value: Symptom | ""; label: string }[] = [
-  { value: "", label: "nothing in particular" },
-  { value: "sudden", label: "stopped at once" },
-  { value: "surging", label: "surged before it stopped" },
-  { value: "fading", label: "lost power little by little" },
-  { value: "rough", label: "ran rough" },
-  { value: "after-change", label: "stopped after something was changed" },
-];
 /** The clock is drawn this often, ms. */
 const DRAWN_MS = 100;
 
@@ -54,7 +46,7 @@ export function FlowView({ question, budget }: { question: RestartQuestion; budg
         <ChoiceField
           label="What was noticed"
           value={symptom ?? ""}
-          choices={SYMPTOMS}
+          choices={SYMPTOM_CHOICES}
           onChange={(value) =>
             change((current) => ({ restart: { ...current.restart, symptom: value === "" ? null : value } }))
           }

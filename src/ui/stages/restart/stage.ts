@@ -2,6 +2,7 @@
 import dynamic from "next/dynamic";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
+import { useGyroCheckHeadline, useHelicopterCheckHeadline } from "./rotor/useCheckHeadline";
 import { useRestartHeadline } from "./useRestartHeadline";
 
 /** The Restart stage. */
@@ -13,4 +14,20 @@ export const stage: StageFace = {
     "Turns height into seconds, fits the cause check and restart attempts into them, and says when to stop trying.",
   Stage: dynamic(() => import("./RestartStage").then((module) => module.RestartStage), { loading: StageLoading }),
   useHeadline: useRestartHeadline,
+  helicopter: {
+    question: "Is there time to look for the cause?",
+    answers: "Fits the cause check into the seconds of an autorotation, and says when to leave it.",
+    Stage: dynamic(() => import("./rotor/RotorCheckStage").then((module) => module.HelicopterCheckStage), {
+      loading: StageLoading,
+    }),
+    useHeadline: useHelicopterCheckHeadline,
+  },
+  gyroplane: {
+    question: "Is there time to look for the cause?",
+    answers: "Fits the cause check into the seconds of the glide, and says when to leave it.",
+    Stage: dynamic(() => import("./rotor/RotorCheckStage").then((module) => module.GyroCheckStage), {
+      loading: StageLoading,
+    }),
+    useHeadline: useGyroCheckHeadline,
+  },
 };

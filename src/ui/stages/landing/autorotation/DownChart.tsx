@@ -1,0 +1,98 @@
+"use client";
+import { useCallback } from "react";
+import { fromSi, unitOf } from "@/core/quantities/units";
+import { useDown } from "@/ui/answers/useRotorLanding";
+import { Chart } from "@/ui/kit/charts/Chart";
+import type { ChartInk } from "@/ui/kit/charts/chart-ink";
+import { DataTable } from "@/ui/kit/tables/DataTable";
+import { useFormat, useUnits } from "@/ui/kit/units/units-store";
+
+/** Ground that the flare covers, of what its height would at the steady ratio: it is flown level at the end. */
+const FLARE_GROUND = 2;
+
+/** Height over the ground on the way down, with the keys marked. */
+export function DownChart() {
+  const { value, height_m } = useDown();
+  const units = useUnits((state) => state.units);
+  const format = useFormat();
+  const flare_m = Math.min(value?.flare_m ?? 0, height_m);
+  const keys = value
+    ? [
+        { name: "engines stop", ground_m: 0, height_m },
+        { name: "steady", ground_m: value.entryGround_m, height_m: Math.max(height_m - value.entry_m, flare_m) },
+        {
+          name: "flare",
+          ground_m: value.entryGround_m + Math.max(height_m - value.entry_m - flare_m, 0) * value.groundRatio,
+          height_m: flare_m,
+        },
+        {
+          name: "touchdown",
+          ground_m:
+            value.entryGround_m +
+            Math.max(height_m - value.entry_m - flare_m, 0) * value.groundRatio +
+            FLARE_GROUND * flare_m * value.groundRatio,
+          height_m: 0,
+        },
+      ]
+    : [];
+  const text = JSON.stringify(keys);
+  const option = useCallback(
+    (ink: ChartInk) => {
+      const points: typeof keys = JSON.parse(text);
+      return {
+        grid: { left: 58, right: 40, top: 34, bottom: 42 },
+        tooltip: { show: false },
+        xAxis: {
+          ...ink.axis(`over the ground, ${unitOf("length", units.length).label}`),
+          nameLocation: "middle",
+          nameGap: 26,
+          min: 0,
+        },
+        yAxis: {
+          ...ink.axis(`above the place, ${unitOf("height", units.height).label}`),
+          nameTextStyle: { color: ink.of("ink2"), fontSize: 13, align: "left", padding: [0, 0, 0, -44] },
+          min: 0,
+        },
+        series: [
+          {
+            name: "way down",
+            type: "line",
+            symbol: "circle",
+            symbolSize: 8,
+            lineStyle: { color: ink.of("harbour"), width: 2.6 },
+            itemStyle: { color: ink.of("harbour") },
+            data: points.map(({ name, ground_m, height_m: above_m }, i) => ({
+              value: [fromSi("length", units.length, ground_m), fromSi("height", units.height, above_m)],
+              label: {
+                show: true,
+                formatter: name,
+                position: i === 1 ? "bottom" : "top",
+                align: i === points.length - 1 ? "right" : "left",
+                color: ink.of("ink"),
+                fontWeight: 600,
+              },
+            })),
+          },
+        ],
+      };
+    },
+    [text, units],
+  );
+  return (
+    <Chart
+      label="Height over the ground on the way down"
+      option={option}
+      table={
+        <DataTable
+          rows={keys}
+          rowKey={({ name }) => name}
+          columns={[
+            { name: "key", cell: ({ name }) => name },
+            { name: "over the ground", cell: (row) => format("length", row.ground_m) },
+            { name: "height", cell: (row) => format("height", row.height_m) },
+          ]}
+        />
+      }
+    />
+  );
+}

@@ -1,0 +1,222 @@
+"use client";
+import { useState } from "react";
+import { degrees } from "@/core/quantities/angle";
+import { formatNumber } from "@/core/quantities/units";
+import { LEAST_LOAD } from "@/core/rotor/gyro-recovery";
+import { useRotorTrial, useSpot } from "@/ui/answers/useRotorLanding";
+import { SliderField } from "@/ui/kit/forms/SliderField";
+import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
+import { useHeight } from "@/ui/kit/ledger/useHeight";
+import { Cautions } from "@/ui/kit/page/Cautions";
+import { StageFrame } from "@/ui/kit/page/StageFrame";
+import { StageView } from "@/ui/kit/page/StageTabs";
+import { DataTable } from "@/ui/kit/tables/DataTable";
+import { useFormat } from "@/ui/kit/units/units-store";
+import { Figure } from "@/ui/kit/working/Figure";
+import { SpotChart } from "./SpotChart";
+import { spotDecision, spotLedger, verdictWords, wayName } from "./spot-words";
+
+const CAUTIONS = [
+  "Estimate for planning and training. The manual and your instructor come first.",
+  "A push unloads the rotor. It is bounded here so that the rotor carries at least half of the weight; never push harder to save height.",
+  "Over flat ground and in a steady wind: gusts, trees and the wind’s shadow are not in it.",
+];
+const ERROR_WORDS = {
+  wind: "5 kt more or less wind",
+  sink: "10 % more or less sink",
+  late: "half a second late on the last turn",
+};
+
+/** Can the spot be reached with speed for the flare? */
+export function SpotStage() {
+  const { value, issue, stale, asked } = useSpot();
+  const [pinned, pin] = useState<string | null>(null);
+  const format = useFormat();
+  const ways = value?.ways ?? [];
+  const keyOf = (i: number) => (ways[i] ? wayName(ways[i], format) : "");
+  const found = ways.findIndex((_, i) => keyOf(i) === pinned);
+  const chosen = found < 0 ? 0 : found;
+  return (
+    <StageFrame
+      label="Landing"
+      question="Can I reach the spot, with speed for the flare?"
+      view="spot"
+      onView={() => undefined}
+      views={{ spot: "To the spot" }}
+      viewsLabel="Views of the landing"
+      refusal={issue && { title: "There is no way to compute.", text: issue.message }}
+      aside={<SpotAside chosen={chosen} />}
+      narrow="middle"
+      className="grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet"
+    >
+      <SpotSwitches />
+      <StageView value="spot">
+        {value ? (
+          <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
+            <SpotChart ways={ways} position={asked.position} chosen={chosen} />
+            <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-6 border-t border-rule px-4 py-2">
+              <DataTable
+                label="Ways to the spot"
+                className="w-full self-start text-[14px]"
+                rows={ways}
+                rowKey={(_, i) => keyOf(i)}
+                columns={[
+                  {
+                    name: "way",
+                    cell: (_, i) => (
+                      <button
+                        type="button"
+                        className={`text-left underline-offset-2 hover:underline ${i === chosen ? "font-semibold" : ""}`}
+                        aria-pressed={i === chosen}
+                        onClick={() => pin(keyOf(i ?? 0))}
+                      >
+                        {keyOf(i ?? 0)}
+                      </button>
+                    ),
+                  },
+                  {
+                    name: "comes out",
+                    kind: "words",
+                    tone: ({ verdict }) =>
+                      verdict === "works" ? "text-pine" : verdict === "under-floor" ? "text-ochre" : "text-brick",
+                    cell: (way) => verdictWords(way, format),
+                  },
+                  {
+                    name: "push at",
+                    cell: ({ pushAt_m }) => (pushAt_m === null ? "–" : format("height", pushAt_m, "up")),
+                  },
+                ]}
+              />
+              <DataTable
+                caption={`Height to get to ${format("speed", value.flare_mps)} for the flare, and how light the rotor gets`}
+                className="w-full self-start text-[14px]"
+                rows={value.recoveries}
+                rowKey={({ from_mps }) => from_mps}
+                columns={[
+                  { name: "from", kind: "figure", cell: ({ from_mps }) => format("speed", from_mps) },
+                  {
+                    name: "takes",
+                    cell: ({ from_mps, height_m }) => (
+                      <Figure
+                        title="Height to get speed back"
+                        figure="recovery"
+                        source={{ calculation: { name: "gyro-recovery", input: { ...asked.question, from_mps } } }}
+                      >
+                        {format("height", height_m, "up")}
+                      </Figure>
+                    ),
+                  },
+                  {
+                    name: "rotor carries",
+                    tone: ({ leastLoad }) => (leastLoad < LEAST_LOAD + 0.02 ? "text-ochre" : ""),
+                    cell: ({ leastLoad }) => `${formatNumber(leastLoad * 100)} %`,
+                  },
+                ]}
+              />
+            </div>
+          </div>
+        ) : (
+          <p className="p-4 text-ink2">Computing …</p>
+        )}
+      </StageView>
+    </StageFrame>
+  );
+}
+
+function SpotSwitches() {
+  const { asked } = useSpot();
+  const trial = useRotorTrial();
+  const format = useFormat();
+  const { height_m, ahead_m, headwind_mps } = asked.position;
+  return (
+    <div className="grid grid-cols-3 items-end gap-x-6 border-b border-rule px-4 py-1.5">
+      <SliderField
+        label="Above the spot"
+        value={height_m}
+        min={30}
+        max={1500}
+        step={15}
+        shown={format("height", height_m)}
+        onChange={(value) => trial.try({ height_m: value })}
+      />
+      <SliderField
+        label={ahead_m >= 0 ? "Spot ahead" : "Spot behind"}
+        value={ahead_m}
+        min={-900}
+        max={3000}
+        step={25}
+        shown={format("length", Math.abs(ahead_m))}
+        onChange={(value) => trial.try({ ahead_m: value })}
+      />
+      <SliderField
+        label={headwind_mps >= 0 ? "Headwind" : "Tailwind"}
+        value={headwind_mps}
+        min={-5}
+        max={23}
+        step={0.5}
+        shown={format("speed", Math.abs(headwind_mps))}
+        onChange={(value) => trial.try({ headwind_mps: value })}
+      />
+    </div>
+  );
+}
+
+function SpotAside({ chosen }: { chosen: number }) {
+  const { value, asked } = useSpot();
+  const format = useFormat();
+  const [pointed, point] = useState<number | null>(null);
+  const [box, height] = useHeight();
+  if (!value) return <aside className="border-l border-rule" aria-label="Decision" />;
+  const said = spotDecision(value.ways, format);
+  const way = value.ways[chosen];
+  return (
+    <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision">
+      <section className="px-4 py-3" aria-label="Decision">
+        <p className={said.works ? "" : "text-brick"}>
+          <strong className="block text-[20px] leading-6">{said.lead}</strong> {said.rest}
+        </p>
+      </section>
+      {way && (
+        <div ref={box} className="min-h-[230px] flex-1 border-t border-rule px-2 py-1">
+          <HeightLedger
+            name={wayName(way, format)}
+            have_m={asked.position.height_m}
+            over="the spot"
+            ledger={spotLedger(way)}
+            margin_m={way.margin_m}
+            ground="spot"
+            source={{
+              calculation: {
+                name: "gyro-glide",
+                input: { ...asked.question, headwind_mps: asked.position.headwind_mps },
+              },
+            }}
+            pointed={pointed}
+            onPoint={point}
+            height={Math.max(height, 220)}
+          />
+        </div>
+      )}
+      <section className="border-t border-rule px-4 py-2" aria-label="What moves the spot">
+        <h2 className="font-bold">What moves the spot</h2>
+        <dl className="grid grid-cols-[1fr_auto] text-[14px] [&>dd]:text-right [&>dt]:text-ink2">
+          {value.errors.map(({ name, ground_m }) => (
+            <div key={name} className="contents [&>dd]:text-right [&>dt]:text-ink2">
+              <dt>{ERROR_WORDS[name]}</dt>
+              <dd className="num">±{format("length", ground_m)}</dd>
+            </div>
+          ))}
+          <dt className="font-semibold !text-ink">Together</dt>
+          <dd className="num font-semibold">±{format("length", value.together_m, "up")}</dd>
+        </dl>
+        <p className="text-[13px] text-ink2">
+          Best glide in this wind: {format("speed", value.best.tas_mps)}, rotor{" "}
+          {formatNumber((degrees(value.best.rotor_radps) * 60) / 360)} rpm.
+        </p>
+      </section>
+      <div className="mt-auto">
+        <Cautions texts={CAUTIONS} />
+      </div>
+    </aside>
+  );
+}

@@ -174,14 +174,6 @@ test("fields refuse what cannot be, say why, and change nothing", async ({ page 
   await expect(page.getByText(/no headway|faster than the glide/).first()).toBeVisible();
 });
 
-test("an aircraft without a wing says so", async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole("button", { name: /^Aircraft / }).click();
-  await page.getByRole("combobox", { name: "Aircraft" }).selectOption({ label: "Hazel H2" });
-  await page.keyboard.press("Escape");
-  await expect(page.getByRole("alert").filter({ hasText: "has no fixed wing" })).toBeVisible();
-});
-
 test("the path leaves as GeoJSON and GPX", async ({ page }) => {
   await openDemo(page);
   const run = async (command: string) => {

@@ -139,6 +139,40 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       await cleanAndWhole(page);
     }
   },
+  "the stages of a helicopter": async (page) => {
+    await flyAircraft(page, "Hazel H2");
+    for (const [key, tabs] of [
+      ["1", ["Power and speed", "Autorotation", "Handbook and fit"]],
+      ["2", ["Heights and fly-away"]],
+      ["3", ["Speeds and ceilings"]],
+      ["4", ["Hover on one engine", "Ratings’ clock"]],
+      ["5", ["Cause check"]],
+      ["6", ["Autorotation"]],
+    ] as const) {
+      await page.keyboard.press(key);
+      for (const tab of tabs) {
+        await page.getByRole("tab", { name: tab }).click();
+        await expect(page.getByText(/^(Computing|Searching)/)).toHaveCount(0);
+        await cleanAndWhole(page);
+      }
+    }
+  },
+  "the stages of a gyroplane": async (page) => {
+    await flyAircraft(page, "Osier G1");
+    for (const [key, tabs] of [
+      ["1", ["Stopped against idling", "Trim check", "Handbook and fit"]],
+      ["4", ["Rudder by speed"]],
+      ["5", ["Cause check"]],
+      ["6", ["To the spot"]],
+    ] as const) {
+      await page.keyboard.press(key);
+      for (const tab of tabs) {
+        await page.getByRole("tab", { name: tab }).click();
+        await expect(page.getByText(/^Computing/)).toHaveCount(0);
+        await cleanAndWhole(page);
+      }
+    }
+  },
   "the Departure of twins and jets": async (page) => {
     await flyAircraft(page, "Cedar J2");
     await page.keyboard.press("2");
@@ -297,6 +331,24 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   ["engine-out-ledger", "light", twinView("4", "Climb ledger")],
+  [
+    "rotor-hover",
+    "light",
+    async (page: Page) => {
+      await flyAircraft(page, "Hazel H2");
+      await page.keyboard.press("4");
+      await expect(page.getByText(/^Lost, on/)).toBeVisible();
+    },
+  ],
+  [
+    "rotor-spot",
+    "light",
+    async (page: Page) => {
+      await flyAircraft(page, "Osier G1");
+      await page.keyboard.press("6");
+      await expect(page.getByRole("table", { name: "Ways to the spot" })).toBeVisible();
+    },
+  ],
   [
     "en-route",
     "light",

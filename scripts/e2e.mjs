@@ -60,6 +60,7 @@ try {
       "engine-out.spec.ts",
       "forced-landing.spec.ts",
       "restart.spec.ts",
+      "rotorcraft.spec.ts",
       "take-off.spec.ts",
     ];
     const journeys = ["--grep-invert", "@picture|@view"];

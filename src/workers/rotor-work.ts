@@ -4,6 +4,7 @@ import { flyAwayAnswer, hoverHeightsAnswer } from "@/core/rotor/fly-away-answer"
 import { gyroGlides, gyroRudder, gyroSpot } from "@/core/rotor/gyro-answer";
 import { hoverAnswer } from "@/core/rotor/hover-answer";
 import { practiceCase } from "@/core/rotor/hover-practice";
+import { oneEngineEnvelope } from "@/core/rotor/one-engine-envelope";
 
 /** The core's answers about rotors. */
 export const rotorWork = {
@@ -14,6 +15,7 @@ export const rotorWork = {
   practiceCase,
   flyAwayAnswer,
   hoverHeightsAnswer,
+  oneEngineEnvelope,
   gyroGlides,
   gyroRudder,
   gyroSpot,

@@ -5,8 +5,8 @@ import { useFaces } from "./useFaces";
 
 /** The stage that is open. */
 export function StageOf({ slug }: { slug: string }) {
-  const { kind, stages, beside } = useFaces();
-  const stage = [...stages, ...beside].find((candidate) => candidate.slug === slug);
+  const { kind, all } = useFaces();
+  const stage = all.find((candidate) => candidate.slug === slug);
   if (!stage) notFound();
   return stage.Stage ? <stage.Stage key={kind} /> : <StagePreview stage={stage} />;
 }

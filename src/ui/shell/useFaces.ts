@@ -10,6 +10,8 @@ export interface Faces {
   readonly kind: AircraftKind;
   readonly stages: readonly StageFace[];
   readonly beside: readonly StageFace[];
+  /** All that has an address, also what is left out of the lists. */
+  readonly all: readonly StageFace[];
 }
 
 /** @see Faces */
@@ -21,6 +23,7 @@ export function useFaces(): Faces {
       stages: STAGES.map((stage) => faceFor(stage, kind)),
       // What is not for this kind is left out beside the order of work.
       beside: BESIDE.map((stage) => faceFor(stage, kind)).filter(({ Stage }) => Stage !== null),
+      all: [...STAGES, ...BESIDE].map((stage) => faceFor(stage, kind)),
     }),
     [kind],
   );

@@ -1,4 +1,5 @@
 "use client";
+import { useQueryState } from "nuqs";
 import { type AircraftDocument, isAeroplane } from "@/core/aircraft/aircraft-document";
 import { newAircraft } from "@/core/aircraft/new-aircraft";
 import { ofCategory } from "@/core/fitting/of-category";
@@ -32,6 +33,7 @@ function ofKind(aircraft: AircraftDocument, category: AircraftDocument["category
 export function IdentityFields() {
   const edited = useEditedAircraft();
   const { document, change } = edited;
+  const [, setView] = useQueryState("view");
   return (
     <Group title="Identity">
       <TextField
@@ -43,7 +45,11 @@ export function IdentityFields() {
       <ChoiceField
         label="Kind"
         value={document.category}
-        onChange={(category) => change((now) => ofKind(now, category))}
+        onChange={(category) => {
+          change((now) => ofKind(now, category));
+          // Another kind has other views: one stays with the book.
+          void setView("handbook");
+        }}
         choices={CATEGORIES}
       />
       <ChoiceField

@@ -33,8 +33,8 @@ function useSingleHeadline(): Headline | undefined {
   const format = useFormat();
   if (issue)
     return {
-      text: issue.code === "not_single" ? "not for rotorcraft" : "no answer",
-      tone: issue.code === "not_single" ? undefined : "text-brick",
+      text: "no answer",
+      tone: "text-brick",
     };
   if (!scan) return undefined;
   return gateHeadline(

@@ -3,6 +3,7 @@ import dynamic from "next/dynamic";
 import { useRouteAnswer } from "@/ui/answers/useRouteAnswer";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
+import { useEnvelopeHeadline } from "./envelope/useEnvelopeHeadline";
 import { useRouteHeadline, useRouteStatus } from "./useRouteHeadline";
 
 /** The En route stage. */
@@ -16,4 +17,12 @@ export const stage: StageFace = {
   useHeadline: useRouteHeadline,
   useAnswer: useRouteAnswer,
   useStatus: useRouteStatus,
+  helicopter: {
+    question: "How high and how fast does it fly on one engine?",
+    answers: "Shows level speeds, climb and ceilings on one engine over altitude, by rating.",
+    Stage: dynamic(() => import("./envelope/EnvelopeStage").then((module) => module.EnvelopeStage), {
+      loading: StageLoading,
+    }),
+    useHeadline: useEnvelopeHeadline,
+  },
 };

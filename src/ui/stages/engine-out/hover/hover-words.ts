@@ -51,7 +51,7 @@ export function hoverDecision({ hover, hoist }: HoverAnswer, format: Format): Ho
         holds: false,
         lead: `It cannot be held for ${formatNumber(hoist.needed_s)} s.`,
         rest: `Only the ${held.rating.name} rating gives the power, ${HOIST_RESERVE_S} s of it are kept for flying away, and nothing that lasts long enough does.${
-          hoist.lighterBy_kg === null ? "" : ` ${format("mass", hoist.lighterBy_kg, "up")} lighter it could.`
+          hoist.lighterBy_kg === null ? "" : ` ${format("mass", hoist.lighterBy_kg, "up")} lighter, it could.`
         }`,
       };
 }

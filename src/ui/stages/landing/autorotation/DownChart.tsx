@@ -66,8 +66,7 @@ export function DownChart() {
               label: {
                 show: true,
                 formatter: name,
-                position: i === 1 ? "bottom" : "top",
-                align: i === points.length - 1 ? "right" : "left",
+                position: i === 0 ? "top" : i === 2 ? "left" : "right",
                 color: ink.of("ink"),
                 fontWeight: 600,
               },

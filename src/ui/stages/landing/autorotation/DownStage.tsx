@@ -18,6 +18,9 @@ const CAUTIONS = [
   "Ground effect, gusts and slopes are not in it. Land into the wind, on the level.",
 ];
 
+/** Steady for less than this, s, it is not settled before the flare. Common practice. */
+const LEAST_STEADY_S = 5;
+
 /** A key of the way down. */
 interface Key {
   readonly name: string;
@@ -166,7 +169,7 @@ function DownAside() {
   );
   const time_s = Math.max(height_m - value.entry_m, 0) / value.steady.sink_mps;
   const { school, tas_mps: _tas, ...question } = asked;
-  const low = height_m < value.entry_m + (value.flare_m ?? 46);
+  const low = height_m < value.entry_m + (value.flare_m ?? 46) + LEAST_STEADY_S * value.steady.sink_mps;
   return (
     <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision">
       <section className="px-4 py-3" aria-label="Decision">
@@ -177,7 +180,7 @@ function DownAside() {
               : `Collective down, ${format("speed", value.steady.tas_mps)}, into the wind.`}
           </strong>{" "}
           {low
-            ? "Entry and flare take more height than there is: use what speed there is to cushion the touchdown."
+            ? "Between entry and flare nothing is left to settle in: use what speed there is to cushion the touchdown."
             : `About ${formatNumber(time_s)} s and ${format("distance", reach_m)} of ground ${school === "least-sink" ? "at least sink" : "at best range"} until the flare.`}
         </p>
       </section>

@@ -10,7 +10,7 @@ const ITEM: Record<SpotItem["name"], { readonly name: string; readonly account: 
   "s-turns": { name: "S-turns", account: "turn" },
   slow: { name: "Slow descent", account: "attempt" },
   push: { name: "Push for speed", account: "reaction" },
-  final: { name: "Final at flare speed", account: "approach" },
+  final: { name: "Final", account: "approach" },
   flare: { name: "Flare", account: "reserve" },
 };
 

@@ -161,5 +161,5 @@ test("a helicopter and a gyroplane typed in from their books, fitted, the tab be
   await type(page, "String, left positive", "6");
   await expect(page.getByRole("heading", { name: /Bend the tab 2.0° left/ })).toBeVisible();
   await page.getByRole("button", { name: "Save aircraft" }).click();
-  await expect(page.getByText("Changed, not saved")).toBeHidden();
+  await expect(page.getByText("“Sorrel” is saved and current.")).toBeVisible();
 });

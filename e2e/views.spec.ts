@@ -402,22 +402,6 @@ for (const [name, colorScheme, prepare] of [
       await type(page, "Runway direction, magnetic", "90");
     },
   ],
-  ["landing-choose", "light", async (page: Page) => page.getByRole("tab", { name: "Choose" }).click()],
-  [
-    "landing-ditching",
-    "light",
-    async (page: Page) => {
-      await flyAircraft(page, "Cedar J2");
-      // Out over the strait.
-      await page.locator("[role=application]").focus();
-      for (let i = 0; i < 9; i += 1) await page.keyboard.press("Shift+ArrowDown");
-      for (let i = 0; i < 4; i += 1) await page.keyboard.press("Shift+ArrowRight");
-      await page.getByRole("button", { name: /^Place / }).click();
-      await type(page, "Altitude above sea level", "14000");
-      await page.keyboard.press("Escape");
-      await page.getByRole("tab", { name: "Ditching" }).click();
-    },
-  ],
   [
     "departure-twin",
     "light",

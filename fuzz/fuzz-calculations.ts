@@ -1,10 +1,11 @@
 // Puts fuzzed questions to the calculations and tells what is wrong with the answers.
-import { readdirSync } from "node:fs";
+import { readFileSync, readdirSync } from "node:fs";
 import path from "node:path";
 import { ZodError } from "zod";
+import { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { kindOf } from "@/core/aircraft/aircraft-kind";
 import { CALCULATIONS, calculate, describeCalculation } from "@/core/registry";
 import { DEMO_INPUTS } from "../demo/demo-inputs";
-import { demoAircraft } from "../demo/read-demo";
 import { Chance, fuzzedInput } from "./schema-inputs";
 
 /** Something wrong, with what it takes to see it again. */
@@ -18,9 +19,13 @@ export interface Finding {
 const INSTANT_MS = 1000;
 const LONG_MS = 60_000;
 
-const FLEET = readdirSync(path.resolve(import.meta.dirname, "../demo/aircraft")).map((file) =>
-  demoAircraft(path.basename(file, ".json")),
+const FOLDER = path.resolve(import.meta.dirname, "../demo/aircraft");
+const FLEET = readdirSync(FOLDER).map((file) =>
+  AircraftDocument.parse(JSON.parse(readFileSync(path.join(FOLDER, file), "utf8"))),
 );
+/** Which of the fleet a question can be about: those of the kind that its example is about. */
+const ofKindOf = (aircraft: unknown) =>
+  FLEET.filter((candidate) => kindOf(candidate) === kindOf(aircraft as { category: string }));
 const schemas = new Map<string, Record<string, unknown>>();
 
 /** A question of a calculation about some aircraft of the fleet, at a mass that it can have. */
@@ -29,7 +34,7 @@ function baseOf(name: string, seed: number): object {
   if (!base) throw new Error(`baseOf: expected a demo input of ${name}, got none`);
   const chance = new Chance(seed * 31 + 7);
   if (!("aircraft" in base) || chance.int(0, 2) === 0) return base;
-  const aircraft = chance.pick(FLEET);
+  const aircraft = chance.pick(ofKindOf(base.aircraft));
   const { maximum_kg, minimum_kg } = aircraft.mass;
   return {
     ...base,

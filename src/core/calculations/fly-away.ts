@@ -11,7 +11,7 @@ import { WorkingStep } from "../working";
 /** Flying away from a hover when an engine fails, and up to which height one goes back down. */
 export const flyAwayCalculation = calculation({
   name: "fly-away",
-  cost: "instant",
+  cost: "long",
   question: "How much height does it cost to fly away from this hover on one engine, and how low may I go back down?",
   sources: [
     "point mass with rotor speed and engine lag in the vertical plane",

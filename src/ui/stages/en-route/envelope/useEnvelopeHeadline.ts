@@ -11,5 +11,5 @@ export function useEnvelopeHeadline(): Headline | undefined {
   if (!value) return undefined;
   return value.service_m === null
     ? { text: "no climb on one", tone: "text-brick" }
-    : { text: `one engine to ${format("height", value.service_m, "down")}` };
+    : { text: `one: ${format("height", value.service_m, "down")}` };
 }

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { LEAST_LOAD } from "@/core/rotor/gyro-recovery";
+import type { SpotWay } from "@/core/rotor/gyro-spot";
 import { useRotorTrial, useSpot } from "@/ui/answers/useRotorLanding";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
@@ -162,10 +163,8 @@ function SpotSwitches() {
 }
 
 function SpotAside({ chosen }: { chosen: number }) {
-  const { value, asked } = useSpot();
+  const { value } = useSpot();
   const format = useFormat();
-  const [pointed, point] = useState<number | null>(null);
-  const [box, height] = useHeight();
   if (!value) return <aside className="border-l border-rule" aria-label="Decision" />;
   const said = spotDecision(value.ways, format);
   const way = value.ways[chosen];
@@ -176,27 +175,7 @@ function SpotAside({ chosen }: { chosen: number }) {
           <strong className="block text-[20px] leading-6">{said.lead}</strong> {said.rest}
         </p>
       </section>
-      {way && (
-        <div ref={box} className="min-h-[230px] flex-1 border-t border-rule px-2 py-1">
-          <HeightLedger
-            name={wayName(way, format)}
-            have_m={asked.position.height_m}
-            over="the spot"
-            ledger={spotLedger(way)}
-            margin_m={way.margin_m}
-            ground="spot"
-            source={{
-              calculation: {
-                name: "gyro-glide",
-                input: { ...asked.question, headwind_mps: asked.position.headwind_mps },
-              },
-            }}
-            pointed={pointed}
-            onPoint={point}
-            height={Math.max(height, 220)}
-          />
-        </div>
-      )}
+      {way && <SpotLedger way={way} />}
       <section className="border-t border-rule px-4 py-2" aria-label="What moves the spot">
         <h2 className="font-bold">What moves the spot</h2>
         <dl className="grid grid-cols-[1fr_auto] text-[14px] [&>dd]:text-right [&>dt]:text-ink2">
@@ -218,5 +197,30 @@ function SpotAside({ chosen }: { chosen: number }) {
         <Cautions texts={CAUTIONS} />
       </div>
     </aside>
+  );
+}
+
+/** What the way spends; the column is as high as there is room. */
+function SpotLedger({ way }: { way: SpotWay }) {
+  const { asked } = useSpot();
+  const format = useFormat();
+  const [pointed, point] = useState<number | null>(null);
+  const [box, height] = useHeight();
+  const { height_m, headwind_mps } = asked.position;
+  return (
+    <div ref={box} className="min-h-[230px] flex-1 border-t border-rule px-2 py-1">
+      <HeightLedger
+        name={wayName(way, format)}
+        have_m={height_m}
+        over="the spot"
+        ledger={spotLedger(way)}
+        margin_m={way.margin_m}
+        ground="spot"
+        source={{ calculation: { name: "gyro-glide", input: { ...asked.question, headwind_mps } } }}
+        pointed={pointed}
+        onPoint={point}
+        height={Math.max(height, 220)}
+      />
+    </div>
   );
 }

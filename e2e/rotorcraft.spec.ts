@@ -109,6 +109,10 @@ test("a gyroplane stopped at 1,300 ft: the spot by going straight down, speed ba
   await expect(decision(page)).toContainText("The spot is not in reach.");
   await page.keyboard.press("4");
   await expect(decision(page)).toContainText("Get 30 to 40 kt first, then turn.");
+  await page.keyboard.press("2");
+  await expect(decision(page)).toContainText(/neither ahead nor back works/);
+  await page.getByRole("slider", { name: "Clear ahead" }).press("End");
+  await expect(decision(page)).toContainText("Sketch: Nose down, and land ahead.");
 });
 
 test("a helicopter and a gyroplane typed in from their books, fitted, the tab bent by the string", async ({ page }) => {

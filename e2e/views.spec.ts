@@ -161,6 +161,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await flyAircraft(page, "Osier G1");
     for (const [key, tabs] of [
       ["1", ["Stopped against idling", "Trim check", "Handbook and fit"]],
+      ["2", ["By height"]],
       ["4", ["Rudder by speed"]],
       ["5", ["Cause check"]],
       ["6", ["To the spot"]],

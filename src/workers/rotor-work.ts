@@ -1,7 +1,7 @@
 // What rotorcraft ask, for the worker.
 import { autorotationDown, autorotations, powerBySpeed } from "@/core/rotor/autorotation-answer";
 import { flyAwayAnswer, hoverHeightsAnswer } from "@/core/rotor/fly-away-answer";
-import { gyroGlides, gyroRudder, gyroSpot } from "@/core/rotor/gyro-answer";
+import { gyroClimbOut, gyroGlides, gyroRudder, gyroSpot } from "@/core/rotor/gyro-answer";
 import { hoverAnswer } from "@/core/rotor/hover-answer";
 import { practiceCase } from "@/core/rotor/hover-practice";
 import { oneEngineEnvelope } from "@/core/rotor/one-engine-envelope";
@@ -16,6 +16,7 @@ export const rotorWork = {
   flyAwayAnswer,
   hoverHeightsAnswer,
   oneEngineEnvelope,
+  gyroClimbOut,
   gyroGlides,
   gyroRudder,
   gyroSpot,

@@ -16,11 +16,7 @@ import {
   time_s,
 } from "./document-fields";
 import { PropellerEngines } from "./propeller-engines";
-
-/** What a propeller of a dead engine is doing; `none` for jets and when it does not matter. */
-export const PropellerState = z.enum(["windmilling", "stopped", "coarse", "feathered", "none"]);
-/** @see PropellerState */
-export type PropellerState = z.infer<typeof PropellerState>;
+import { PropellerState } from "./propeller-state";
 
 const Wing = z.strictObject({
   area_m2: range("A wing area, in m²,", 2, 2000),

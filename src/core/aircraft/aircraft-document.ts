@@ -1,7 +1,6 @@
 // The aircraft document: a union by kind, versioned, validated on the way in and out.
 import { z } from "zod";
 import { Aeroplane } from "./aeroplane";
-import { kindOf } from "./aircraft-kind";
 import { Gyroplane } from "./gyroplane";
 import { Helicopter } from "./helicopter";
 
@@ -10,8 +9,3 @@ export const AircraftDocument = z.discriminatedUnion("category", [Aeroplane, Hel
 
 /** @see AircraftDocument */
 export type AircraftDocument = z.infer<typeof AircraftDocument>;
-
-/** Whether it has wings. */
-export function isAeroplane(aircraft: AircraftDocument): aircraft is Aeroplane {
-  return kindOf(aircraft) === "aeroplane";
-}

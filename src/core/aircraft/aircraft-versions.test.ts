@@ -3,7 +3,8 @@ import path from "node:path";
 import { describe, expect, it } from "vitest";
 
 import { Aeroplane } from "./aeroplane";
-import { AircraftDocument, isAeroplane } from "./aircraft-document";
+import { isAeroplane } from "./aircraft-kind";
+import { AircraftDocument } from "./aircraft-document";
 import { readAircraft } from "./aircraft-versions";
 import { cleanGlide } from "./configuration";
 import { polarOf } from "./polar";

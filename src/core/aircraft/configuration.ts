@@ -1,6 +1,8 @@
 import { z } from "zod";
-import { type Aeroplane, PropellerState } from "./aeroplane";
-import { type AircraftDocument, isAeroplane } from "./aircraft-document";
+import type { Aeroplane } from "./aeroplane";
+import { PropellerState } from "./propeller-state";
+import { isAeroplane } from "./aircraft-kind";
+import type { AircraftDocument } from "./aircraft-document";
 
 /** What is out, open or turning. */
 export const Configuration = z.strictObject({

@@ -3,7 +3,8 @@
 import { type Outcome, failure, success } from "../outcome";
 import { formatNumber } from "../quantities/units";
 import { G0, RHO0 } from "../quantities/constants";
-import type { Aeroplane, PropellerState } from "./aeroplane";
+import type { Aeroplane } from "./aeroplane";
+import type { PropellerState } from "./propeller-state";
 import type { Configuration } from "./configuration";
 
 /** A polar ready to glide with: coefficients of one configuration at one mass. */

@@ -1,6 +1,7 @@
 import type { AirMass } from "../air/altimetry";
 import { z } from "zod";
-import { Aeroplane, PropellerState } from "../aircraft/aeroplane";
+import { Aeroplane } from "../aircraft/aeroplane";
+import { PropellerState } from "../aircraft/propeller-state";
 import { SituationDocument } from "../situation/situation-document";
 
 /** What is asked about steady flight on one engine of two. */

@@ -48,8 +48,9 @@ export interface DriftAnswer {
   readonly flat: boolean;
 }
 
-/** Points of the flight are looked at no closer than this, m. */
+/** Points of the flight are looked at no closer than this, m, and at no more than so many. */
 const SPACING_M = 400;
+const MOST_POINTS = 600;
 
 /** What ways of this flight are flown over and with. */
 export function wayGround(cover: RouteField, { path, alternates }: DriftField): WayGround {
@@ -114,7 +115,8 @@ export function driftAnswer(
 ): DriftAnswer {
   const { alternates, path } = drift;
   const ground = wayGround(cover, drift);
-  const every = Math.max(1, Math.round(SPACING_M / (flight.length_m / (flight.points.length - 1))));
+  const spacing_m = Math.max(SPACING_M, flight.length_m / MOST_POINTS);
+  const every = Math.max(1, Math.round(spacing_m / (flight.length_m / (flight.points.length - 1))));
   const kept = flight.points.flatMap((point, i) =>
     i % every === 0 || i === flight.points.length - 1 ? [{ point, i }] : [],
   );

@@ -33,6 +33,8 @@ export interface WayGround {
 /** Steps along a way, m: where it is looked at for ground, and where only its time is asked. */
 const STEP_M = 250;
 export const COARSE_M = 2500;
+/** A leg that is longer is looked at in no more steps than one of this length, m. */
+const LONG_M = 1e6;
 
 /**
  * Flies a way from an altitude at which the propeller is feathered.
@@ -56,7 +58,7 @@ export function flyWay(ground: WayGround, turns: readonly PlanePoint[], from_m: 
     if (length_m === 0) return;
     gross.set(begun.gross_m, dx, dy, false);
     net.set(begun.net_m, dx, dy, false);
-    const steps = Math.max(1, Math.ceil(length_m / step_m));
+    const steps = Math.max(1, Math.ceil(Math.min(length_m, LONG_M) / step_m));
     let { time_s } = begun;
     for (let k = 1; k <= steps; k += 1) {
       const point = { x_m: from.x_m + (dx * k) / steps, y_m: from.y_m + (dy * k) / steps };

@@ -1,5 +1,6 @@
 // What an engine does to the aeroplane: thrust, the slipstream's speed, torque; and the drag of a dead one.
-import type { Aeroplane, PropellerState } from "../aircraft/aeroplane";
+import type { Aeroplane } from "../aircraft/aeroplane";
+import type { PropellerState } from "../aircraft/propeller-state";
 import { discThrust_N } from "../aircraft/propeller-thrust";
 import { GAMMA_AIR, RHO0 } from "../quantities/constants";
 

@@ -1,5 +1,6 @@
 // The drag shelf: what each thing that can be out, open or turning costs in the glide.
-import type { Aeroplane, PropellerState } from "../aircraft/aeroplane";
+import type { Aeroplane } from "../aircraft/aeroplane";
+import type { PropellerState } from "../aircraft/propeller-state";
 import type { Configuration } from "../aircraft/configuration";
 import { polarOf } from "../aircraft/polar";
 import { type Outcome, success } from "../outcome";

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { Aeroplane, type PropellerState } from "../aircraft/aeroplane";
+import { Aeroplane } from "../aircraft/aeroplane";
+import type { PropellerState } from "../aircraft/propeller-state";
 import { CauseItem } from "../aircraft/cause-item";
 import { Configuration } from "../aircraft/configuration";
 import { type Polar, polarOf } from "../aircraft/polar";

@@ -1,5 +1,6 @@
 import { type Outcome, failure, success } from "../outcome";
 import { MPS_PER_KT } from "../quantities/constants";
+import { type ClimbOutAsked, type GyroDeparture, gyroDeparture } from "./gyro-departure";
 import type { GyroQuestion } from "./gyro-question";
 import { type GyroGlide, gyroBestGlide, gyroGlideAt, gyroLeastSink } from "./gyro-glide";
 import { RECOVERY_FROM_MPS, flareSpeed_mps, gyroRecovery } from "./gyro-recovery";
@@ -71,4 +72,10 @@ export function gyroSpot(question: GyroQuestion, position: SpotPosition): Outcom
         : [];
     }),
   });
+}
+
+/** What works when the engine stops on the climb-out. */
+export function gyroClimbOut(question: GyroQuestion, climbOut: ClimbOutAsked): Outcome<GyroDeparture> {
+  const flight = gyroCase(question);
+  return flight.ok ? gyroDeparture(flight.value, climbOut) : flight;
 }

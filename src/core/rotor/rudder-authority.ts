@@ -61,25 +61,29 @@ export function fullRudder_Nm({ density, aircraft: { tail } }: GyroCase, tail_mp
 }
 
 /** Full power in this air, W: an engine that is not charged thins with it. */
-const fullPower_W = ({ aircraft: { engines }, density }: GyroCase): number =>
+export const fullPower_W = ({ aircraft: { engines }, density }: GyroCase): number =>
   engines.power_W * Math.min(powerShare(density / RHO0, null), 1);
+
+/**
+ * Pull of level flight, N: what the glide with the engine stopped spends of height, less the stopped propeller's drag.
+ *
+ * @param tas_mps - more than 0
+ * @returns null where the rotor does not carry it
+ */
+export function levelPull_N(flight: GyroCase, tas_mps: number): number | null {
+  const glide = gyroGlideAt(flight, tas_mps, "stopped");
+  if (!glide) return null;
+  const stopped_N = 0.5 * flight.density * tas_mps ** 2 * flight.aircraft.body.stoppedPropeller_m2;
+  const drag_N = load_N(flight, tas_mps, 0, "stopped").ahead_N;
+  return Math.max((flight.weight_N * glide.sink_mps) / tas_mps, drag_N) - stopped_N;
+}
 
 /** Power of level flight, W; null where the engine does not give it. */
 function levelPower_W(flight: GyroCase, tas_mps: number): number | null {
-  const idle = gyroGlideAt(flight, tas_mps, "stopped");
-  if (!idle) return null;
-  // Level, the rotor and the body have to be pulled through the air as steeply as they would sink without.
-  const drag_N = load_N(flight, tas_mps, 0, "stopped").ahead_N;
-  const stopped_N = 0.5 * flight.density * tas_mps ** 2 * flight.aircraft.body.stoppedPropeller_m2;
-  const pull_N = drag_N - stopped_N + rotorPull_N(flight, idle.sink_mps, tas_mps, drag_N);
+  const pull_N = levelPull_N(flight, tas_mps);
   const full = fullPower_W(flight);
-  if (slipstreamOf(flight, tas_mps, full).thrust_N < pull_N) return null;
+  if (pull_N === null || slipstreamOf(flight, tas_mps, full).thrust_N < pull_N) return null;
   return bisect((power) => slipstreamOf(flight, tas_mps, power).thrust_N < pull_N, 0, full, HALVINGS).high;
-}
-
-/** The rotor's own share: what the glide spends of height beyond the body's and the propeller's drag. */
-function rotorPull_N(flight: GyroCase, sink_mps: number, tas_mps: number, drag_N: number): number {
-  return Math.max((flight.weight_N * sink_mps) / tas_mps - drag_N, 0);
 }
 
 /** The rudder at a speed. */

@@ -1,7 +1,7 @@
 // From the runway into the air: both engines until a failure, then one; gear, propeller, flap and power as the drill
 // goes on.
 import { clamp } from "../numeric/clamp";
-import type { PropellerState } from "../aircraft/aeroplane";
+import type { PropellerState } from "../aircraft/propeller-state";
 import type { AsymmetricCase } from "../asymmetric/asymmetric-case";
 import { bestPropeller } from "../asymmetric/climb-ledger";
 import { engineForce } from "../engine/engine-force";

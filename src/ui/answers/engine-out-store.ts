@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import type { PropellerState } from "@/core/aircraft/aeroplane";
+import type { PropellerState } from "@/core/aircraft/propeller-state";
 import type { BankChoice } from "@/core/asymmetric/climb-ledger";
 import type { Issue } from "@/core/outcome";
 import type { EngineOutNow, EngineOutTables } from "@/core/asymmetric/engine-out";

@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { newAircraft } from "@/core/aircraft/new-aircraft";
-import { NEW_ID, draftSaved, keepDrafts, useDrafts } from "./aircraft-drafts";
+import { NEW_ID, draftSaved, useDrafts } from "./aircraft-drafts";
+import { keepDrafts } from "./kept-drafts";
 
 const store = new Map<string, string>();
 vi.stubGlobal("localStorage", {

@@ -2,10 +2,7 @@
 // nothing.
 import { temporal } from "zundo";
 import { create } from "zustand";
-import { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { upgradedAircraft } from "@/core/aircraft/aircraft-versions";
-import { z } from "zod";
-import { keptAs } from "@/ui/kit/kept";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { undoGroups } from "@/ui/kit/undo-groups";
 
 /** A draft of an aircraft that has no id yet. */
@@ -20,9 +17,6 @@ interface DraftsState {
 }
 
 const groups = undoGroups();
-
-const KEY = "aircraft-drafts";
-const BASES_KEY = "aircraft-draft-versions";
 
 /** The store; `useDrafts.temporal` undoes and redoes. */
 export const useDrafts = create<DraftsState>()(
@@ -46,50 +40,6 @@ export const useDrafts = create<DraftsState>()(
     },
   ),
 );
-
-/**
- * Figures outside their range, or against each other, are what drafts are for, and what a type does not know of; all
- * else has to be right.
- */
-const DRAFTED = ["too_small", "too_big", "custom"];
-
-function isDraft(value: unknown): value is AircraftDocument {
-  const parsed = AircraftDocument.safeParse(value);
-  return parsed.success || parsed.error.issues.every(({ code }) => DRAFTED.includes(code));
-}
-
-/** Until drafts were kept by account they were nobody's: whoever comes first takes them. */
-function takeOfNobody(): string | null {
-  const key = "utrimax:aircraft-drafts";
-  const stored = localStorage.getItem(key);
-  localStorage.removeItem(key);
-  return stored;
-}
-
-/** Takes up what was left in this browser, and keeps what is changed from now on. Damaged drafts count as none. */
-export function keepDrafts(): () => void {
-  try {
-    const stored: unknown = JSON.parse(localStorage.getItem(keptAs(KEY)) ?? takeOfNobody() ?? "{}");
-    if (typeof stored === "object" && stored !== null && Object.keys(useDrafts.getState().drafts).length === 0) {
-      const drafts = Object.entries(stored).flatMap(([id, value]) => {
-        const upgraded = upgradedAircraft(value);
-        return isDraft(upgraded) ? [[id, upgraded] as const] : [];
-      });
-      const bases = z
-        .record(z.string(), z.number())
-        .safeParse(JSON.parse(localStorage.getItem(keptAs(BASES_KEY)) ?? "{}"));
-      if (drafts.length > 0)
-        useDrafts.setState({ drafts: Object.fromEntries(drafts), bases: bases.success ? bases.data : {} });
-    }
-  } catch {
-    localStorage.removeItem(keptAs(KEY));
-  }
-  forgetHistory();
-  return useDrafts.subscribe(({ drafts, bases }) => {
-    localStorage.setItem(keptAs(KEY), JSON.stringify(drafts));
-    localStorage.setItem(keptAs(BASES_KEY), JSON.stringify(bases));
-  });
-}
 
 /**
  * Takes note that a draft was saved. What was typed while it was being saved stays a draft: of the aircraft under which

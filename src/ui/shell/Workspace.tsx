@@ -13,7 +13,6 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useSituationTerrain } from "@/ui/situation/useSituationTerrain";
 import { useSaving } from "@/ui/situation/useSaving";
 import { useUnits } from "@/ui/kit/units/units-store";
-import { keepDrafts } from "@/ui/library/aircraft-drafts";
 import { usePlaceSaving } from "@/ui/library/usePlaceSaving";
 import { SituationStrip } from "./SituationStrip";
 import { SkipLink } from "./SkipLink";
@@ -89,7 +88,7 @@ function Frame({ children }: { children: ReactNode }) {
   useUnreadableNotice();
   useOtherTabs();
   useOffline();
-  useEffect(keepDrafts, []);
+  useDraftsKept();
   const { kind, stages, beside } = useFaces();
   return (
     <Tooltip.Provider delayDuration={400}>
@@ -118,6 +117,21 @@ function Frame({ children }: { children: ReactNode }) {
       />
     </Tooltip.Provider>
   );
+}
+
+/** Drafts of aircraft as they were left, and kept from then on; what reads them comes after the first view. */
+function useDraftsKept(): void {
+  useEffect(() => {
+    let stop: (() => void) | null = null;
+    let gone = false;
+    void import("@/ui/library/kept-drafts").then(({ keepDrafts }) => {
+      if (!gone) stop = keepDrafts();
+    });
+    return () => {
+      gone = true;
+      stop?.();
+    };
+  }, []);
 }
 
 /** What another tab adds or deletes is in the lists here too. */

@@ -1,6 +1,6 @@
 "use client";
-import { isAeroplane } from "@/core/aircraft/aircraft-document";
-import { PropellerState } from "@/core/aircraft/aeroplane";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import { PropellerState } from "@/core/aircraft/propeller-state";
 import { firstConfiguration } from "@/core/aircraft/configuration";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";

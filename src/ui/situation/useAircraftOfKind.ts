@@ -1,5 +1,6 @@
 "use client";
-import { type AircraftDocument, isAeroplane } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import type { Gyroplane } from "@/core/aircraft/gyroplane";
 import type { Helicopter } from "@/core/aircraft/helicopter";

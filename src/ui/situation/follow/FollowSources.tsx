@@ -1,5 +1,5 @@
 "use client";
-import { isAeroplane } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { useState } from "react";
 import { windProfile } from "@/core/air/wind";
 import { bestGlide } from "@/core/glide/straight-glide";

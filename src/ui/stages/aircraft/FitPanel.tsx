@@ -1,7 +1,7 @@
 "use client";
 import { useQueryState } from "nuqs";
 import { useState } from "react";
-import { PropellerState } from "@/core/aircraft/aeroplane";
+import { PropellerState } from "@/core/aircraft/propeller-state";
 import type { HandbookFigures, HandbookFit, Residual } from "@/core/aircraft/fit-handbook";
 import { indicated_mps } from "@/core/aircraft/airspeed-calibration";
 import { figuresOf, fitOf, withFit } from "@/core/aircraft/fitted-aircraft";

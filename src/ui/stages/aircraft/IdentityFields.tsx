@@ -1,6 +1,7 @@
 "use client";
 import { useQueryState } from "nuqs";
-import { type AircraftDocument, isAeroplane } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { newAircraft } from "@/core/aircraft/new-aircraft";
 import { ofCategory } from "@/core/fitting/of-category";
 import { asGyroplane, asHelicopter } from "@/core/fitting/rotorcraft-of-category";

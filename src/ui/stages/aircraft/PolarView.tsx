@@ -1,5 +1,5 @@
 "use client";
-import { isAeroplane } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { clamp } from "@/core/numeric/clamp";
 import { useCallback, useMemo, useState } from "react";
 import { polarOf, stallSpeed_mps } from "@/core/aircraft/polar";

@@ -1,7 +1,8 @@
 "use client";
 import { useMemo } from "react";
 import type { Aeroplane } from "@/core/aircraft/aeroplane";
-import { type AircraftDocument, AircraftDocument as Schema, isAeroplane } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import { type AircraftDocument, AircraftDocument as Schema } from "@/core/aircraft/aircraft-document";
 import type { Gyroplane } from "@/core/aircraft/gyroplane";
 import type { Helicopter } from "@/core/aircraft/helicopter";
 import { type Doubt, doubtsAbout } from "@/core/aircraft/plausibility";

@@ -4,6 +4,7 @@ import { useDepartureAnswer } from "@/ui/answers/useDepartureAnswer";
 import { useTakeOffAnswer } from "@/ui/answers/useTakeOffAnswer";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
+import { useClimbOutHeadline } from "./gyro/useClimbOutHeadline";
 import { useHeightsHeadline } from "./hover/useHeightsHeadline";
 import { useDepartureHeadline, useDepartureStatus } from "./useDepartureHeadline";
 
@@ -29,5 +30,13 @@ export const stage: StageFace = {
       loading: StageLoading,
     }),
     useHeadline: useHeightsHeadline,
+  },
+  gyroplane: {
+    question: "If the engine stops on the climb-out: ahead, or back?",
+    answers: "Shows by failure height where it comes down ahead, and whether turning back reaches the runway.",
+    Stage: dynamic(() => import("./gyro/GyroDepartureStage").then((module) => module.GyroDepartureStage), {
+      loading: StageLoading,
+    }),
+    useHeadline: useClimbOutHeadline,
   },
 };

@@ -4,7 +4,7 @@ import { useSelectedLayoutSegment } from "next/navigation";
 import { Mark } from "@/ui/kit/page/Mark";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 import { saveStateOf, useSituation } from "@/ui/situation/situation-store";
-import type { StageFace } from "@/ui/stages/stage-face";
+import type { Headline, HeadlineProps, StageFace } from "@/ui/stages/stage-face";
 import { useFaces } from "./useFaces";
 
 /** The stages in order of work, each with its headline figure: the spine is the summary. */
@@ -46,7 +46,9 @@ export function Spine() {
 }
 
 function StageLink({ stage, number, current }: { stage: StageFace; number: number; current: boolean }) {
-  const headline = stage.useHeadline();
+  const draw = (headline: Headline | undefined) => (
+    <span className={`num truncate text-[13px] ${headline?.tone ?? "text-ink2"}`}>{headline?.text ?? "…"}</span>
+  );
   return (
     <li className="border-b border-rule first:border-t">
       <Link
@@ -59,9 +61,14 @@ function StageLink({ stage, number, current }: { stage: StageFace; number: numbe
         <span className="num pt-0.5 text-[13px] text-ink2">{number}</span>
         <span className="flex min-w-0 flex-col">
           <span className="font-semibold">{stage.name}</span>
-          <span className={`num truncate text-[13px] ${headline?.tone ?? "text-ink2"}`}>{headline?.text ?? "…"}</span>
+          {stage.Headline && <stage.Headline draw={draw} />}
+          {stage.useHeadline && <HeadlineOf useHeadline={stage.useHeadline} draw={draw} />}
         </span>
       </Link>
     </li>
   );
+}
+
+function HeadlineOf({ useHeadline, draw }: HeadlineProps & { useHeadline: () => Headline | undefined }) {
+  return draw(useHeadline());
 }

@@ -1,4 +1,4 @@
-import type { ComponentType } from "react";
+import type { ComponentType, ReactNode } from "react";
 import type { AircraftKind } from "@/core/aircraft/aircraft-kind";
 
 /** What the spine says of a stage. */
@@ -25,6 +25,18 @@ export interface History {
   readonly redo: () => void;
 }
 
+/** How a headline is drawn. */
+export interface HeadlineProps {
+  readonly draw: (headline: Headline | undefined) => ReactNode;
+}
+
+/** A headline that is loaded when it is needed. */
+export function headlineOf(useHeadline: () => Headline | undefined) {
+  return function LazyHeadline({ draw }: HeadlineProps): ReactNode {
+    return draw(useHeadline());
+  };
+}
+
 /** What a stage is for a kind of aircraft. */
 export interface KindFace {
   /** What the pilot asks. */
@@ -34,7 +46,9 @@ export interface KindFace {
   /** What is shown when it is open, loaded then; null while it is not built. */
   readonly Stage: ComponentType | null;
   /** Undefined while there is no answer yet. */
-  readonly useHeadline: () => Headline | undefined;
+  readonly useHeadline?: () => Headline | undefined;
+  /** The same where few flights need it: loaded then. */
+  readonly Headline?: ComponentType<HeadlineProps>;
   /** Keeps the answer up to date that its headline and other stages read, whichever stage is open. */
   readonly useAnswer?: () => void;
   /** Computation on the page, for the status bar; null for nothing to say. */

@@ -4,7 +4,6 @@ import { aircraftHistory } from "@/ui/library/aircraft-drafts";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
 import { useAircraftHeadline } from "./useAircraftHeadline";
-import { useGyroplaneHeadline, useHelicopterHeadline } from "./useRotorHeadline";
 
 const Stage = dynamic(() => import("./AircraftStage").then((module) => module.AircraftStage), {
   loading: StageLoading,
@@ -23,13 +22,13 @@ export const stage: StageFace = {
     question: "Do I know its numbers?",
     answers: "Fits a model to the handbook and shows power and autorotation over airspeed.",
     Stage,
-    useHeadline: useHelicopterHeadline,
+    Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.HelicopterHeadline)),
   },
   gyroplane: {
     question: "Do I know its numbers?",
     answers: "Fits a model to the handbook, shows what practice flatters, and keeps the trim checks.",
     Stage,
-    useHeadline: useGyroplaneHeadline,
+    Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.GyroplaneHeadline)),
   },
   history: aircraftHistory,
 };

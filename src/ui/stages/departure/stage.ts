@@ -4,8 +4,6 @@ import { useDepartureAnswer } from "@/ui/answers/useDepartureAnswer";
 import { useTakeOffAnswer } from "@/ui/answers/useTakeOffAnswer";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
-import { useClimbOutHeadline } from "./gyro/useClimbOutHeadline";
-import { useHeightsHeadline } from "./hover/useHeightsHeadline";
 import { useDepartureHeadline, useDepartureStatus } from "./useDepartureHeadline";
 
 /** The Departure stage. */
@@ -29,7 +27,7 @@ export const stage: StageFace = {
     Stage: dynamic(() => import("./hover/HoverDepartureStage").then((module) => module.HoverDepartureStage), {
       loading: StageLoading,
     }),
-    useHeadline: useHeightsHeadline,
+    Headline: dynamic(() => import("./hover/useHeightsHeadline").then((module) => module.HeightsHeadline)),
   },
   gyroplane: {
     question: "If the engine stops on the climb-out: ahead, or back?",
@@ -37,6 +35,6 @@ export const stage: StageFace = {
     Stage: dynamic(() => import("./gyro/GyroDepartureStage").then((module) => module.GyroDepartureStage), {
       loading: StageLoading,
     }),
-    useHeadline: useClimbOutHeadline,
+    Headline: dynamic(() => import("./gyro/useClimbOutHeadline").then((module) => module.ClimbOutHeadline)),
   },
 };

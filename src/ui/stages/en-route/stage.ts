@@ -3,7 +3,6 @@ import dynamic from "next/dynamic";
 import { useRouteAnswer } from "@/ui/answers/useRouteAnswer";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
-import { useEnvelopeHeadline } from "./envelope/useEnvelopeHeadline";
 import { useRouteHeadline, useRouteStatus } from "./useRouteHeadline";
 
 /** The En route stage. */
@@ -23,6 +22,6 @@ export const stage: StageFace = {
     Stage: dynamic(() => import("./envelope/EnvelopeStage").then((module) => module.EnvelopeStage), {
       loading: StageLoading,
     }),
-    useHeadline: useEnvelopeHeadline,
+    Headline: dynamic(() => import("./envelope/useEnvelopeHeadline").then((module) => module.EnvelopeHeadline)),
   },
 };

@@ -3,8 +3,6 @@ import dynamic from "next/dynamic";
 import { useEngineOutAnswer } from "@/ui/answers/useEngineOutAnswer";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
-import { useRudderHeadline } from "./gyro/useRudderHeadline";
-import { useHoverHeadline } from "./hover/useHoverHeadline";
 import { useEngineOutHeadline } from "./useEngineOutHeadline";
 
 /** The Engine out stage. */
@@ -20,12 +18,12 @@ export const stage: StageFace = {
     question: "Can I hold this hover on one engine, and for how long?",
     answers: "Shows power against the ratings of one engine, the hoist case, the fly-away, and a running clock.",
     Stage: dynamic(() => import("./hover/HoverStage").then((module) => module.HoverStage), { loading: StageLoading }),
-    useHeadline: useHoverHeadline,
+    Headline: dynamic(() => import("./hover/useHoverHeadline").then((module) => module.HoverHeadline)),
   },
   gyroplane: {
     question: "What does the rudder do when the engine has stopped?",
     answers: "Shows what the rudder does by speed, and which pedal changes.",
     Stage: dynamic(() => import("./gyro/RudderStage").then((module) => module.RudderStage), { loading: StageLoading }),
-    useHeadline: useRudderHeadline,
+    Headline: dynamic(() => import("./gyro/useRudderHeadline").then((module) => module.RudderHeadline)),
   },
 };

@@ -5,7 +5,6 @@ import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
 import { COMMANDS } from "./commands";
 import { useLandingHeadline, useLandingStatus } from "./useLandingHeadline";
-import { useDownHeadline, useSpotHeadline } from "./useRotorHeadline";
 
 /** The Landing stage. */
 export const stage: StageFace = {
@@ -24,12 +23,12 @@ export const stage: StageFace = {
     Stage: dynamic(() => import("./autorotation/DownStage").then((module) => module.DownStage), {
       loading: StageLoading,
     }),
-    useHeadline: useDownHeadline,
+    Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.DownHeadline)),
   },
   gyroplane: {
     question: "Can I reach the spot, with speed for the flare?",
     answers: "Finds the way to a spot by gliding, S-turns or a slow descent, and the height at which to push.",
     Stage: dynamic(() => import("./spot/SpotStage").then((module) => module.SpotStage), { loading: StageLoading }),
-    useHeadline: useSpotHeadline,
+    Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.SpotHeadline)),
   },
 };

@@ -2,10 +2,10 @@
 import { formatNumber } from "@/core/quantities/units";
 import { useDown, useSpot } from "@/ui/answers/useRotorLanding";
 import { useFormat } from "@/ui/kit/units/units-store";
-import type { Headline } from "../stage-face";
+import { type Headline, headlineOf } from "../stage-face";
 
 /** Whether the spot is reached. */
-export function useSpotHeadline(): Headline | undefined {
+function useSpotHeadline(): Headline | undefined {
   const { value, issue } = useSpot();
   if (issue) return { text: "no answer", tone: "text-brick" };
   if (!value) return undefined;
@@ -14,7 +14,7 @@ export function useSpotHeadline(): Headline | undefined {
 }
 
 /** How far it comes down without engines. */
-export function useDownHeadline(): Headline | undefined {
+function useDownHeadline(): Headline | undefined {
   const { value, issue, height_m } = useDown();
   const format = useFormat();
   if (issue) return { text: "no answer", tone: "text-brick" };
@@ -22,3 +22,9 @@ export function useDownHeadline(): Headline | undefined {
   const reach_m = Math.max((height_m - value.entry_m) * value.groundRatio, 0);
   return { text: `${format("distance", reach_m)} · ${formatNumber(value.groundRatio, 1)}:1` };
 }
+
+/** @see useDownHeadline */
+export const DownHeadline = headlineOf(useDownHeadline);
+
+/** @see useSpotHeadline */
+export const SpotHeadline = headlineOf(useSpotHeadline);

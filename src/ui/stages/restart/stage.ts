@@ -2,7 +2,6 @@
 import dynamic from "next/dynamic";
 import { StageLoading } from "../StageLoading";
 import type { StageFace } from "../stage-face";
-import { useGyroCheckHeadline, useHelicopterCheckHeadline } from "./rotor/useCheckHeadline";
 import { useRestartHeadline } from "./useRestartHeadline";
 
 /** The Restart stage. */
@@ -20,7 +19,7 @@ export const stage: StageFace = {
     Stage: dynamic(() => import("./rotor/RotorCheckStage").then((module) => module.HelicopterCheckStage), {
       loading: StageLoading,
     }),
-    useHeadline: useHelicopterCheckHeadline,
+    Headline: dynamic(() => import("./rotor/useCheckHeadline").then((module) => module.HelicopterCheckHeadline)),
   },
   gyroplane: {
     question: "Is there time to look for the cause?",
@@ -28,6 +27,6 @@ export const stage: StageFace = {
     Stage: dynamic(() => import("./rotor/RotorCheckStage").then((module) => module.GyroCheckStage), {
       loading: StageLoading,
     }),
-    useHeadline: useGyroCheckHeadline,
+    Headline: dynamic(() => import("./rotor/useCheckHeadline").then((module) => module.GyroCheckHeadline)),
   },
 };

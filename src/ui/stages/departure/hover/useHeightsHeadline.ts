@@ -1,10 +1,10 @@
 "use client";
 import { useFlyAway } from "@/ui/answers/useHoverAnswer";
 import { useFormat } from "@/ui/kit/units/units-store";
-import type { Headline } from "../../stage-face";
+import { type Headline, headlineOf } from "../../stage-face";
 
 /** From which height it flies away. */
-export function useHeightsHeadline(): Headline | undefined {
+function useHeightsHeadline(): Headline | undefined {
   const { value, issue } = useFlyAway();
   const format = useFormat();
   if (issue) return { text: issue.code === "one_engine" ? "one engine only" : "no answer", tone: "text-brick" };
@@ -14,3 +14,6 @@ export function useHeightsHeadline(): Headline | undefined {
     ? { text: "no fly-away", tone: "text-brick" }
     : { text: `away from ${format("height", flyAwayFrom_m, "up")}` };
 }
+
+/** @see useHeightsHeadline */
+export const HeightsHeadline = headlineOf(useHeightsHeadline);

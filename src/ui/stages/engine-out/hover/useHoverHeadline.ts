@@ -1,13 +1,16 @@
 "use client";
 import { useHover } from "@/ui/answers/useHoverAnswer";
 import { useFormat } from "@/ui/kit/units/units-store";
-import type { Headline } from "../../stage-face";
+import { type Headline, headlineOf } from "../../stage-face";
 import { hoverHeadline } from "./hover-words";
 
 /** On which rating it hovers with one engine. */
-export function useHoverHeadline(): Headline | undefined {
+function useHoverHeadline(): Headline | undefined {
   const { value, issue } = useHover();
   const format = useFormat();
   if (issue) return { text: issue.code === "one_engine" ? "one engine only" : "no answer", tone: "text-brick" };
   return value ? hoverHeadline(value, format) : undefined;
 }
+
+/** @see useHoverHeadline */
+export const HoverHeadline = headlineOf(useHoverHeadline);

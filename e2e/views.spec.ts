@@ -149,7 +149,11 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       ["5", ["Cause check"]],
       ["6", ["Autorotation"]],
     ] as const) {
-      await page.keyboard.press(key);
+      // While the chip's editor closes it may take a key for itself.
+      await expect(async () => {
+        await page.keyboard.press(key);
+        await expect(page.getByRole("tab", { name: tabs[0] })).toBeVisible({ timeout: 5000 });
+      }).toPass();
       for (const tab of tabs) {
         await page.getByRole("tab", { name: tab }).click();
         await expect(page.getByText(/^(Computing|Searching)/)).toHaveCount(0);
@@ -166,7 +170,11 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       ["5", ["Cause check"]],
       ["6", ["To the spot"]],
     ] as const) {
-      await page.keyboard.press(key);
+      // While the chip's editor closes it may take a key for itself.
+      await expect(async () => {
+        await page.keyboard.press(key);
+        await expect(page.getByRole("tab", { name: tabs[0] })).toBeVisible({ timeout: 5000 });
+      }).toPass();
       for (const tab of tabs) {
         await page.getByRole("tab", { name: tab }).click();
         await expect(page.getByText(/^Computing/)).toHaveCount(0);

@@ -5,6 +5,7 @@ import { type AutorotationLanding, autorotationLanding } from "./autorotation-la
 import type { HelicopterQuestion } from "./helicopter-question";
 import { helicopterCase } from "./helicopter-case";
 import { livePower } from "./hover-on-one";
+import { type WayDown, wayDown } from "./way-down";
 import { bestRangeSpeed_mps, leastPowerSpeed_mps, levelPower_W } from "./speeds-of-power";
 
 /** Autorotation at two rotor speeds: the nominal one, and a little less, which carries farther. */
@@ -66,15 +67,20 @@ export interface DownAsked extends HelicopterQuestion {
   readonly tas_mps: number;
   readonly headwind_mps: number;
   readonly school: "least-sink" | "best-range";
+  /** Above the place of landing. */
+  readonly height_m: number;
+}
+
+/** How it is flown, and what it is from this height. */
+export interface Down {
+  readonly landing: AutorotationLanding;
+  readonly way: WayDown;
 }
 
 /** Down without engines. */
-export function autorotationDown({
-  tas_mps,
-  headwind_mps,
-  school,
-  ...question
-}: DownAsked): Outcome<AutorotationLanding> {
+export function autorotationDown({ tas_mps, headwind_mps, school, height_m, ...question }: DownAsked): Outcome<Down> {
   const flight = helicopterCase(question);
-  return flight.ok ? autorotationLanding(flight.value, tas_mps, headwind_mps, school) : flight;
+  if (!flight.ok) return flight;
+  const landing = autorotationLanding(flight.value, tas_mps, headwind_mps, school);
+  return landing.ok ? success({ landing: landing.value, way: wayDown(landing.value, height_m) }) : landing;
 }

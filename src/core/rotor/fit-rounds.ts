@@ -1,4 +1,5 @@
 // Fits of several figures by several factors: each factor is set by the figure that it moves most, round after round.
+import type { Doubt } from "../aircraft/plausibility";
 import { bisect } from "../numeric/bisect";
 
 /** Rounds: each leaves about a fifth of the error of the one before. */
@@ -36,4 +37,47 @@ export interface BookResidual {
   readonly model: number;
   /** A factor was set by it; the others only compare. */
   readonly fitted: boolean;
+}
+
+/** Collects residuals: a figure that either side is silent about makes none. */
+export function bookRows() {
+  const rows: BookResidual[] = [];
+  return {
+    rows,
+    row: (
+      name: string,
+      kind: BookResidual["kind"],
+      book: number | null,
+      model: number | undefined,
+      fitted = false,
+    ): void => {
+      if (book !== null && model !== undefined) rows.push({ name, kind, book, model, fitted });
+    },
+  };
+}
+
+/** A speed that the model puts this far from the book's is told. */
+const SPEED_APART = 0.12;
+
+/** What the book's speeds leave in doubt: those that its other figures do not make. */
+export function speedDoubts(residuals: readonly BookResidual[]): Doubt[] {
+  return residuals
+    .filter(({ kind, book, model }) => kind === "speed" && Math.abs(model / book - 1) > SPEED_APART)
+    .map(({ name, book, model }) => ({
+      path: "handbook",
+      message: `The ${name} of the book is ${Math.round(Math.abs(model / book - 1) * 100)} % from what its other figures make.`,
+    }));
+}
+
+/** Tells of a disc that carries what none is met with. */
+export function discDoubts(maximum_kg: number, radius_m: number, usual: readonly [number, number]): Doubt[] {
+  const loading = maximum_kg / (Math.PI * radius_m ** 2);
+  return loading >= usual[0] && loading <= usual[1]
+    ? []
+    : [
+        {
+          path: "rotor.radius_m",
+          message: `The disc carries ${loading.toFixed(0)} kg/m²; ${usual[0]} to ${usual[1]} is met with. Check mass and radius.`,
+        },
+      ];
 }

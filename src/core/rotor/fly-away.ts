@@ -7,7 +7,7 @@ import { formatNumber } from "../quantities/units";
 import type { HelicopterCase } from "./helicopter-case";
 import { liveEngines, livePower } from "./hover-on-one";
 import { type Motion, TILT_RATE, energy_J, motionAfter, pitchOf } from "./rotor-motion";
-import { levelPower_W } from "./speeds-of-power";
+import { climbOnPower_mps, levelPower_W } from "./speeds-of-power";
 import { HOVER, type SteadyPower, steadyPower } from "./steady-power";
 
 /** The pilot's reaction, collective frozen, s. */
@@ -125,7 +125,8 @@ export function flyAway(flight: HelicopterCase, wind_mps: number, rating: Rating
       "aircraft",
     );
   const vToss_mps = vTossOf(flight);
-  const spare_W = livePower(flight, rating).power_W - levelPower_W(flight, vToss_mps);
+  const available_W = livePower(flight, rating).power_W;
+  const spare_W = available_W - levelPower_W(flight, vToss_mps);
   if (!(spare_W > 0))
     return failure(
       "no_fly_away",
@@ -172,22 +173,8 @@ export function flyAway(flight: HelicopterCase, wind_mps: number, rating: Rating
     along_m: last.along_m - wind_mps * last.time_s,
     leastNr: Math.min(...path.map(({ nr }) => nr)),
     vToss_mps,
-    climb_mps: climbOn(flight, spare_W),
+    climb_mps: climbOnPower_mps(flight, vToss_mps, available_W),
     audit: Math.abs(energy_J(flight, last) - before - last.given_J + last.lost_J) / last.given_J,
     path,
   });
-}
-
-/** Rate of climb that a spare power gives at V_TOSS, m/s. */
-function climbOn(flight: HelicopterCase, spare_W: number): number {
-  const tas_mps = vTossOf(flight);
-  const power = (climb_mps: number) => steadyPower(flight, { ...HOVER, tas_mps, climb_mps }).shaft_W;
-  const target = power(0) + spare_W;
-  let [low, high] = [0, 20];
-  for (let i = 0; i < 40; i += 1) {
-    const middle = (low + high) / 2;
-    if (power(middle) <= target) low = middle;
-    else high = middle;
-  }
-  return low;
 }

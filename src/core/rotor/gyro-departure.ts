@@ -18,6 +18,8 @@ const [FLARE_GROUND_M, RUN_M] = [60, 150];
 const BACK_RAD = 1.5 * Math.PI;
 /** Height that has to be left over, m, before turning back is said to work. */
 const RESERVE_M = 50 * M_PER_FT;
+/** Less is no climb, m/s: 40 ft/min. */
+const LEAST_CLIMB_MPS = 0.2;
 /** Nobody lands with more wind behind, m/s: 10 kt. Common practice. */
 const MOST_TAILWIND_MPS = 5.144;
 
@@ -80,7 +82,7 @@ export function climbAt_mps(flight: GyroCase, tas_mps: number): number {
  * flare's speed. Ahead it comes down at that speed; back it turns at best glide, three quarters of a circle with the
  * lining up, and lands with the wind behind.
  *
- * @returns `no_climb` where full power does not climb; `no_glide`
+ * @returns `no_climb` where full power does not climb, `no_way` in a wind as fast as the climb, `no_glide`
  * @see energy and geometry; the reaction, the ground of the flare and 10 kt of wind behind are common practice
  */
 export function gyroDeparture(
@@ -90,8 +92,10 @@ export function gyroDeparture(
   const climbSpeed_mps = goldenMinimum((tas) => -climbAt_mps(flight, tas), SLOW, FAST, CLOSE);
   const climb_mps = climbAt_mps(flight, climbSpeed_mps);
   const over_mps = climbSpeed_mps - headwind_mps;
-  if (!(climb_mps > 0.2 && over_mps > 0))
+  if (!(climb_mps > LEAST_CLIMB_MPS))
     return failure("no_climb", "At this mass and in this air full power does not climb.", "mass_kg");
+  if (!(over_mps > 0))
+    return failure("no_way", "The wind is as fast as the climb: it does not leave the runway behind.", "headwind_mps");
   const flare_mps = flareSpeed_mps(flight);
   const final = gyroGlideAt(flight, flare_mps, "stopped");
   const best = gyroBestGlide(flight, "stopped", -headwind_mps);

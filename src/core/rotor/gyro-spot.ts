@@ -98,7 +98,8 @@ export function sTurn(flight: GyroCase, tas_mps: number): STurn | null {
  * Ways to the spot: straight at best glide for the wind, with S-turns, with a vertical or slow descent and speed got
  * back before the flare. Each begins where the gyroplane is, into the landing direction.
  *
- * @returns the ones that work first: straight before S-turns before slow; `no_glide`
+ * @returns the ones that work first: straight before S-turns before slow; `no_glide`, and `no_way` in a wind as fast
+ *   as the flare
  * @see ledger of heights; the slow part is solved so that the final ends at the spot
  */
 export function waysToSpot(flight: GyroCase, position: SpotPosition): Outcome<SpotWay[]> {
@@ -107,6 +108,12 @@ export function waysToSpot(flight: GyroCase, position: SpotPosition): Outcome<Sp
   const flare_mps = flareSpeed_mps(flight);
   const final = gyroGlideAt(flight, flare_mps, "stopped");
   if (!best || !final) return failure("no_glide", "No speed makes way against this wind.", "headwind_mps");
+  if (!(flare_mps > headwind_mps))
+    return failure(
+      "no_way",
+      "The wind is as fast as the flare’s speed: no final makes way against it.",
+      "headwind_mps",
+    );
   const usable_m = height_m - FLARE_M;
   const rates = (tas_mps: number, sink_mps: number): Rates => ({ sink_mps, ground_mps: tas_mps - headwind_mps });
   const item = (name: SpotItem["name"], time_s: number, { sink_mps, ground_mps }: Rates): SpotItem => ({

@@ -3,7 +3,7 @@ import type { Gyroplane } from "../aircraft/gyroplane";
 import type { Doubt } from "../aircraft/plausibility";
 import { type Outcome, failure, success } from "../outcome";
 import { P0_PA } from "../quantities/constants";
-import { type BookResidual, type FitFactor, fitRounds } from "./fit-rounds";
+import { type BookResidual, type FitFactor, bookRows, discDoubts, fitRounds, speedDoubts } from "./fit-rounds";
 import { gyroBestGlide, gyroGlideAt, gyroLeastSink } from "./gyro-glide";
 import { type GyroCase, gyroCase } from "./gyro-rotor";
 
@@ -12,8 +12,6 @@ const BLADE_DRAG = [0.5, 2.5] as const;
 const ALONG_M2 = [0.15, 4] as const;
 const ACROSS_M2 = [0.2, 15] as const;
 const USUAL_BLADES = [0.7, 1.6] as const;
-/** A speed that the model puts this far from the book's is told. */
-const SPEED_APART = 0.12;
 /** A vertical descent is about that of a flat disc: drag coefficients met with. Common practice. */
 const DISC_CD = [0.9, 1.6] as const;
 
@@ -76,16 +74,7 @@ export function gyroplaneResiduals(aircraft: Gyroplane): BookResidual[] {
   const flight = bookCase(aircraft);
   if (!flight) return [];
   const { leastSinkSpeed_mps, leastSink_mps, bestGlideSpeed_mps, bestGlideRatio, verticalSink_mps } = aircraft.handbook;
-  const rows: BookResidual[] = [];
-  const row = (
-    name: string,
-    kind: BookResidual["kind"],
-    book: number | null,
-    model: number | undefined,
-    fitted = false,
-  ) => {
-    if (book !== null && model !== undefined) rows.push({ name, kind, book, model, fitted });
-  };
+  const { rows, row } = bookRows();
   if (leastSinkSpeed_mps !== null)
     row(
       "sink at the book’s speed of least sink",
@@ -115,9 +104,7 @@ function doubtsOf(aircraft: Gyroplane, residuals: readonly BookResidual[]): Doub
   const flight = bookCase(aircraft);
   if (!flight)
     tell("handbook.mass_kg", "The handbook’s figures are printed for a mass that this aircraft cannot have.");
-  const loading = mass.maximum_kg / (Math.PI * rotor.radius_m ** 2);
-  if (!(loading >= 3 && loading <= 20))
-    tell("rotor.radius_m", `The disc carries ${loading.toFixed(0)} kg/m²; 5 to 15 is met with. Check mass and radius.`);
+  doubts.push(...discDoubts(mass.maximum_kg, rotor.radius_m, [3, 20]));
   if (!(rotor.bladeDragFactor >= USUAL_BLADES[0] && rotor.bladeDragFactor <= USUAL_BLADES[1]))
     tell(
       "handbook.leastSink_mps",
@@ -131,12 +118,7 @@ function doubtsOf(aircraft: Gyroplane, residuals: readonly BookResidual[]): Doub
         `The vertical descent is that of a disc with a drag coefficient of ${cd.toFixed(1)}; about 1.2 is met with.`,
       );
   }
-  for (const { name, book, model, kind } of residuals)
-    if (kind === "speed" && Math.abs(model / book - 1) > SPEED_APART)
-      tell(
-        "handbook",
-        `The ${name} of the book is ${Math.round(Math.abs(model / book - 1) * 100)} % from what its other figures make.`,
-      );
+  doubts.push(...speedDoubts(residuals));
   return doubts;
 }
 

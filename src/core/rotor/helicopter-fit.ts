@@ -6,7 +6,7 @@ import { pressureAltitude_m } from "../air/atmosphere";
 import { type Outcome, failure, success } from "../outcome";
 import { P0_PA } from "../quantities/constants";
 import { autorotationAt, bestRangeAutorotation, leastSinkAutorotation } from "./autorotation";
-import { type BookResidual, type FitFactor, fitRounds } from "./fit-rounds";
+import { type BookResidual, type FitFactor, bookRows, discDoubts, fitRounds, speedDoubts } from "./fit-rounds";
 import { type HelicopterCase, helicopterCase, withMass } from "./helicopter-case";
 import { greatestMass_kg, livePower } from "./hover-on-one";
 import { leastPowerSpeed_mps } from "./speeds-of-power";
@@ -19,8 +19,6 @@ const FLAT_PLATE_OF_DISC = [0.003, 0.06] as const;
 /** Factors beyond these are told: 1.1 to 1.25 and 0.8 to 1.5 are usual. Common practice. */
 const USUAL_INDUCED = [1.08, 1.3] as const;
 const USUAL_BLADES = [0.7, 1.6] as const;
-/** A speed that the model puts this far from the book's is told. */
-const SPEED_APART = 0.12;
 
 /** The fit. */
 export interface HelicopterFit {
@@ -109,16 +107,7 @@ const bladesAs = ({ blades }: HelicopterCase, { rotor }: Helicopter) => ({
 export function helicopterResiduals(aircraft: Helicopter): BookResidual[] {
   const { handbook } = aircraft;
   const flight = standardCase(aircraft, handbook.mass_kg);
-  const rows: BookResidual[] = [];
-  const row = (
-    name: string,
-    kind: BookResidual["kind"],
-    book: number | null,
-    model: number | undefined,
-    fitted = false,
-  ) => {
-    if (book !== null && model !== undefined) rows.push({ name, kind, book, model, fitted });
-  };
+  const { rows, row } = bookRows();
   const hover = hoverBook(aircraft);
   if (hover)
     row(
@@ -160,12 +149,7 @@ function doubtsOf(aircraft: Helicopter, residuals: readonly BookResidual[]): Dou
   const tell = (path: string, message: string) => doubts.push({ path, message });
   if (!(handbook.mass_kg <= mass.maximum_kg && handbook.mass_kg >= mass.minimum_kg))
     tell("handbook.mass_kg", "The handbook’s speeds are printed for a mass that this aircraft cannot have.");
-  const loading = mass.maximum_kg / (Math.PI * rotor.radius_m ** 2);
-  if (!(loading >= 10 && loading <= 75))
-    tell(
-      "rotor.radius_m",
-      `The disc carries ${loading.toFixed(0)} kg/m²; 15 to 60 is met with. Check mass and radius.`,
-    );
+  doubts.push(...discDoubts(mass.maximum_kg, rotor.radius_m, [10, 75]));
   if (!(rotor.inducedFactor >= USUAL_INDUCED[0] && rotor.inducedFactor <= USUAL_INDUCED[1]))
     tell(
       "handbook.oneEngineHover",
@@ -176,12 +160,7 @@ function doubtsOf(aircraft: Helicopter, residuals: readonly BookResidual[]): Dou
       "handbook.leastSink_mps",
       "The sink in autorotation asks for blade drag that is not met with: check speed, rate and mass.",
     );
-  for (const { name, book, model, kind } of residuals)
-    if (kind === "speed" && Math.abs(model / book - 1) > SPEED_APART)
-      tell(
-        "handbook",
-        `The ${name} of the book is ${Math.round(Math.abs(model / book - 1) * 100)} % from what its other figures make.`,
-      );
+  doubts.push(...speedDoubts(residuals));
   const { leastSinkSpeed_mps, bestRangeSpeed_mps } = handbook;
   if (leastSinkSpeed_mps !== null && bestRangeSpeed_mps !== null && !(leastSinkSpeed_mps < bestRangeSpeed_mps))
     tell("handbook.leastSinkSpeed_mps", "Least sink is flown slower than best range.");

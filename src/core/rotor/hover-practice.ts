@@ -21,6 +21,8 @@ export function practiceCase(
     ratings,
     limits_W: ratings.map((rating) => availablePower(flight.value, rating).power_W),
     hover_W: steadyPower(flight.value, { ...HOVER, tas_mps: Math.abs(wind_mps), skids_m }).shaft_W,
+    nrMinFlight: rotor.nrMinFlight,
+    nrOver: rotor.nrMinTouchdown,
     inertia_J: rotor.polarInertia_kgm2 * (rotor.tipSpeed_mps / rotor.radius_m) ** 2,
   });
 }

@@ -6,15 +6,14 @@ import { type Outcome, failure, success } from "../outcome";
 import { M_PER_FT } from "../quantities/constants";
 import { helicopterCase } from "./helicopter-case";
 import { livePower } from "./hover-on-one";
-import { leastPowerSpeed_mps, levelPower_W, levelSpeeds } from "./speeds-of-power";
-import { HOVER, steadyPower } from "./steady-power";
+import { climbOnPower_mps, leastPowerSpeed_mps, levelSpeeds } from "./speeds-of-power";
 
 /** What counts as a service ceiling on one engine, m/s: 50 ft/min. Definition. */
 const SERVICE_MPS = (50 * M_PER_FT) / 60;
 /** Altitudes that are shown and searched, m: to 18,000 ft. */
 const [STEP_M, TOP_M] = [2000 * M_PER_FT, 18_000 * M_PER_FT];
-/** Greatest climb that is looked for, m/s; ceilings to a metre, climbs to a millimetre a second. */
-const [MOST_CLIMB_MPS, CLIMB_HALVINGS, CEILING_HALVINGS] = [25, 16, 13];
+/** Ceilings to a metre. */
+const CEILING_HALVINGS = 13;
 
 /** One engine at an altitude. */
 export interface OneEngineAltitude {
@@ -55,12 +54,7 @@ function at({ rating, ...question }: EnvelopeQuestion, altitude_m: number): Outc
   if (!flight.ok) return flight;
   const { power_W } = livePower(flight.value, question.aircraft.engines.ratings[rating]);
   const climbSpeed_mps = leastPowerSpeed_mps(flight.value);
-  const takes = (climb_mps: number) =>
-    steadyPower(flight.value, { ...HOVER, tas_mps: climbSpeed_mps, climb_mps }).shaft_W;
-  const climbs = levelPower_W(flight.value, climbSpeed_mps) <= power_W;
-  const climb_mps = climbs
-    ? bisect((climb) => takes(climb) <= power_W, 0, MOST_CLIMB_MPS, CLIMB_HALVINGS).low
-    : bisect((climb) => takes(climb) <= power_W, -MOST_CLIMB_MPS, 0, CLIMB_HALVINGS).low;
+  const climb_mps = climbOnPower_mps(flight.value, climbSpeed_mps, power_W);
   return success({ altitude_m, level: levelSpeeds(flight.value, power_W), climb_mps, climbSpeed_mps });
 }
 
@@ -82,7 +76,7 @@ export function oneEngineEnvelope(question: EnvelopeQuestion): Outcome<OneEngine
   }
   const climbAt = (altitude_m: number) => {
     const here = at(question, altitude_m);
-    return here.ok ? here.value.climb_mps : -MOST_CLIMB_MPS;
+    return here.ok ? here.value.climb_mps : -Infinity;
   };
   const ceiling = (rate_mps: number) => {
     if (climbAt(0) < rate_mps) return null;

@@ -7,8 +7,8 @@ import { ENGINE_LAG_S } from "./rotor-motion";
 
 /** Rotor speed is brought back within this, s, as far as the power reaches. */
 const GOVERNOR_S = 1;
-/** Rotor speeds that are followed; below the lower one it is over. */
-export const [LEAST_NR, MOST_NR] = [0.6, 1.1];
+/** The governor lets the rotor be no faster than this, of 100 %. */
+const MOST_NR = 1.1;
 
 /** The helicopter that the practice is about. */
 export interface PracticeCase {
@@ -19,6 +19,9 @@ export interface PracticeCase {
   readonly hover_W: number;
   /** Rotational energy at nominal rotor speed, twice: J·Ω². */
   readonly inertia_J: number;
+  /** Rotor speeds, of 100 %: what is kept in flight, and below which it is over. */
+  readonly nrMinFlight: number;
+  readonly nrOver: number;
 }
 
 /** Where the practice stands. */
@@ -45,7 +48,7 @@ export function freshPractice({ ratings, hover_W }: PracticeCase): Practice {
  * @param step_s - 0.02 to 0.5
  */
 export function practiceAfter(
-  { ratings, limits_W, hover_W, inertia_J }: PracticeCase,
+  { ratings, limits_W, hover_W, inertia_J, nrOver }: PracticeCase,
   { clock, nr, engine_W, over }: Practice,
   demand: number,
   limiter: number | null,
@@ -60,8 +63,8 @@ export function practiceAfter(
   const turned = nr + ((lagged_W - takes_W) / (inertia_J * nr)) * step_s;
   return {
     clock: clockAfter(clock, ratings, limits_W, lagged_W, step_s),
-    nr: clamp(turned, LEAST_NR, MOST_NR),
+    nr: clamp(turned, nrOver, MOST_NR),
     engine_W: lagged_W,
-    over: turned <= LEAST_NR,
+    over: turned <= nrOver,
   };
 }

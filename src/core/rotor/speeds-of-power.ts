@@ -23,6 +23,20 @@ export function bestRangeSpeed_mps(flight: HelicopterCase): number {
   return goldenMinimum((tas) => levelPower_W(flight, tas) / tas, leastPowerSpeed_mps(flight), FASTEST, CLOSE_MPS);
 }
 
+/** Climbs searched, m/s, to a third of a millimetre a second. */
+const [MOST_CLIMB_MPS, CLIMB_HALVINGS] = [25, 16];
+
+/**
+ * Rate of climb that a power gives at an airspeed, m/s; negative where it sinks, at most 25 either way.
+ *
+ * @param power_W - at the shaft
+ */
+export function climbOnPower_mps(flight: HelicopterCase, tas_mps: number, power_W: number): number {
+  const takes = (climb_mps: number) => steadyPower(flight, { ...HOVER, tas_mps, climb_mps }).shaft_W;
+  const [low, high] = takes(0) <= power_W ? [0, MOST_CLIMB_MPS] : [-MOST_CLIMB_MPS, 0];
+  return bisect((climb) => takes(climb) <= power_W, low, high, CLIMB_HALVINGS).low;
+}
+
 /**
  * Between which airspeeds a power flies level: from 0 where it hovers; null where there is no such speed.
  *

@@ -1,7 +1,6 @@
 "use client";
 import { useMemo } from "react";
 import { create } from "zustand";
-import { clamp } from "@/core/numeric/clamp";
 import type { EnvelopeQuestion, OneEngineEnvelope } from "@/core/rotor/one-engine-envelope";
 import { type Answer, asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
@@ -27,7 +26,6 @@ export function useEnvelope(): Answer<EnvelopeQuestion, OneEngineEnvelope> & { r
   const chosen = useEnvelopeRating((state) => state.rating);
   const last = document.engines.ratings.length - 1;
   const rating = Math.min(chosen ?? last, last);
-  const mass = clamp(mass_kg, document.mass.minimum_kg, document.mass.maximum_kg);
-  const asked = useMemo(() => ({ aircraft: document, mass_kg: mass, air, rating }), [document, mass, air, rating]);
+  const asked = useMemo(() => ({ aircraft: document, mass_kg, air, rating }), [document, mass_kg, air, rating]);
   return { ...useKept(envelope, asked), asked };
 }

@@ -1,6 +1,5 @@
 "use client";
 import { useMemo } from "react";
-import { clamp } from "@/core/numeric/clamp";
 import type { GyroQuestion } from "@/core/rotor/gyro-question";
 import type { RudderAtSpeed } from "@/core/rotor/rudder-authority";
 import { type Answer, asking } from "@/ui/kit/lanes/asking";
@@ -12,8 +11,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 export function useGyroAsked(): GyroQuestion {
   const { document } = useGyroplane();
   const { mass_kg, altitude_m, air } = useSituation((state) => state.current);
-  const mass = clamp(mass_kg, document.mass.minimum_kg, document.mass.maximum_kg);
-  return useMemo(() => ({ aircraft: document, mass_kg: mass, altitude_m, air }), [document, mass, altitude_m, air]);
+  return useMemo(() => ({ aircraft: document, mass_kg, altitude_m, air }), [document, mass_kg, altitude_m, air]);
 }
 
 const rudder = asking(

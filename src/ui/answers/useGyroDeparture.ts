@@ -1,7 +1,6 @@
 "use client";
 import { useMemo } from "react";
 import { create } from "zustand";
-import { clamp } from "@/core/numeric/clamp";
 import type { ClimbOutAsked, GyroDeparture } from "@/core/rotor/gyro-departure";
 import type { GyroQuestion } from "@/core/rotor/gyro-question";
 import { type Answer, asking } from "@/ui/kit/lanes/asking";
@@ -41,13 +40,12 @@ export function useGyroDeparture(): Answer<Asked, GyroDeparture> & { readonly as
   const trial = useClimbOutTrial();
   const surface_mps = useSituation((state) => state.current.wind.surface?.speed_mps ?? 0);
   const { reaction_s, bank_rad } = useSituation((state) => state.current.pilot);
-  const headwind_mps = clamp(trial.headwind_mps ?? surface_mps, -5, 15);
+  const headwind_mps = trial.headwind_mps ?? surface_mps;
   const { clear_m, runway_m } = trial;
   const asked = useMemo(
     () => ({
       question,
-      // A gyroplane slows down at once: its pilot does not wait as long as one with wings may.
-      climbOut: { headwind_mps, clear_m, runway_m, bank_rad, reaction_s: Math.min(reaction_s, 2) },
+      climbOut: { headwind_mps, clear_m, runway_m, bank_rad, reaction_s },
     }),
     [question, headwind_mps, clear_m, runway_m, bank_rad, reaction_s],
   );

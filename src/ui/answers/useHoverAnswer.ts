@@ -1,6 +1,5 @@
 "use client";
 import { useMemo } from "react";
-import { clamp } from "@/core/numeric/clamp";
 import type { FlyAwayAnswer, FlyAwayAsked } from "@/core/rotor/fly-away-answer";
 import type { HoverAnswer, HoverAsked } from "@/core/rotor/hover-answer";
 import type { SafeHeights } from "@/core/rotor/hover-heights";
@@ -15,9 +14,8 @@ export function useHoverAsked(): HoverAsked {
   const { document } = useHelicopter();
   const situation = useSituation((state) => state.current);
   const trial = useHoverTrial();
-  const { minimum_kg, maximum_kg } = document.mass;
-  const mass_kg = clamp(trial.mass_kg ?? situation.mass_kg, minimum_kg, maximum_kg);
-  const wind_mps = clamp(trial.wind_mps ?? situation.wind.surface?.speed_mps ?? 0, 0, 30);
+  const mass_kg = trial.mass_kg ?? situation.mass_kg;
+  const wind_mps = trial.wind_mps ?? situation.wind.surface?.speed_mps ?? 0;
   const altitude_m = trial.altitude_m ?? situation.altitude_m;
   const { qnh_Pa } = situation.air;
   const deviation_K = trial.deviation_K ?? situation.air.deviation_K;

@@ -1,16 +1,15 @@
 "use client";
 import { useMemo } from "react";
 import { create } from "zustand";
-import { clamp } from "@/core/numeric/clamp";
 import { MPS_PER_KT } from "@/core/quantities/constants";
-import type { AutorotationLanding } from "@/core/rotor/autorotation-landing";
-import type { DownAsked } from "@/core/rotor/autorotation-answer";
+import type { Down, DownAsked } from "@/core/rotor/autorotation-answer";
+import type { HelicopterQuestion } from "@/core/rotor/helicopter-question";
 import type { GyroQuestion } from "@/core/rotor/gyro-question";
 import type { GyroSpotAnswer } from "@/core/rotor/gyro-answer";
 import type { SpotPosition } from "@/core/rotor/gyro-spot";
 import { type Answer, asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
-import { useGroundHere_m } from "@/ui/situation/ground-at";
+import { useGroundOrNearest_m } from "@/ui/situation/ground-at";
 import { useHelicopter } from "@/ui/situation/useAircraftOfKind";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useGyroAsked } from "./useGyroAsked";
@@ -42,9 +41,9 @@ function usePosition(): SpotPosition {
   const trial = useRotorTrial();
   const altitude_m = useSituation((state) => state.current.altitude_m);
   const surface_mps = useSituation((state) => state.current.wind.surface?.speed_mps ?? 0);
-  const ground_m = useGroundHere_m() ?? 0;
-  const height_m = clamp(trial.height_m ?? altitude_m - ground_m, 30, 3000);
-  const headwind_mps = clamp(trial.headwind_mps ?? surface_mps, -10, 25);
+  const ground_m = useGroundOrNearest_m();
+  const height_m = trial.height_m ?? Math.max(altitude_m - ground_m, 0);
+  const headwind_mps = trial.headwind_mps ?? surface_mps;
   const { ahead_m } = trial;
   return useMemo(() => ({ height_m, ahead_m, headwind_mps }), [height_m, ahead_m, headwind_mps]);
 }
@@ -74,19 +73,25 @@ const down = asking(
   ({ aircraft }) => JSON.stringify(aircraft),
 );
 
-/** Down without engines, from the situation. */
-export function useDown(): Answer<DownAsked, AutorotationLanding> & {
-  readonly asked: DownAsked;
-  readonly height_m: number;
-} {
+/** A way down of the situation's helicopter. */
+export function useDownOf({
+  school,
+  tas_mps,
+  headwind_mps,
+  height_m,
+}: Omit<DownAsked, keyof HelicopterQuestion>): DownAsked {
   const { document } = useHelicopter();
   const { mass_kg, altitude_m, air } = useSituation((state) => state.current);
+  return useMemo(
+    () => ({ aircraft: document, mass_kg, altitude_m, air, school, tas_mps, headwind_mps, height_m }),
+    [document, mass_kg, altitude_m, air, school, tas_mps, headwind_mps, height_m],
+  );
+}
+
+/** Down without engines, as it is tried. */
+export function useDown(): Answer<DownAsked, Down> & { readonly asked: DownAsked } {
   const { school, tas_mps } = useRotorTrial();
   const { height_m, headwind_mps } = usePosition();
-  const mass = clamp(mass_kg, document.mass.minimum_kg, document.mass.maximum_kg);
-  const asked = useMemo(
-    () => ({ aircraft: document, mass_kg: mass, altitude_m, air, school, tas_mps, headwind_mps }),
-    [document, mass, altitude_m, air, school, tas_mps, headwind_mps],
-  );
-  return { ...useKept(down, asked), asked, height_m };
+  const asked = useDownOf({ school, tas_mps, headwind_mps, height_m });
+  return { ...useKept(down, asked), asked };
 }

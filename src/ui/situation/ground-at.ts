@@ -2,7 +2,9 @@ import type { LatLon } from "@/core/earth/geodesic";
 import { localPlane } from "@/core/earth/local-plane";
 import { elevationAt_m } from "@/core/earth/terrain";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
+import { nearestAerodrome } from "./place";
 import { useSituation } from "./situation-store";
+import { useAerodromes } from "./useNearPlaces";
 
 const groundOf = (grid: ReturnType<typeof useTerrain.getState>["grid"], where: LatLon): number | null => {
   if (!grid) return null;
@@ -20,4 +22,12 @@ export function useGroundHere_m(): number | null {
   const grid = useTerrain((state) => state.grid);
   const position = useSituation((state) => state.current.position);
   return groundOf(grid, position);
+}
+
+/** The same where a figure is needed anyway: without terrain that of the nearest aerodrome, else the sea's. */
+export function useGroundOrNearest_m(): number {
+  const ground_m = useGroundHere_m();
+  const position = useSituation((state) => state.current.position);
+  const aerodromes = useAerodromes();
+  return ground_m ?? nearestAerodrome(position, aerodromes)?.elevation_m ?? 0;
 }

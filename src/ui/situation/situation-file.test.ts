@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoSituation } from "../../../demo/read-demo";
-import { readSituationFile, writeSituationFile } from "./situation-file";
+import { readSituationFile } from "./situation-file";
+import { writeSituationFile } from "./write-situation-file";
 
 const document = demoSituation();
 const aircraft = demoAircraft("alder-s1");

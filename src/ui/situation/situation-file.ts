@@ -1,4 +1,4 @@
-// A situation as a file: the document, and the aircraft when it is the account's own, so that it opens anywhere.
+// A situation as a file, read: the document, and the aircraft it was made with. It is large: it comes when one is read.
 import { z } from "zod";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
@@ -14,11 +14,6 @@ export interface SituationFile {
   readonly document: SituationDocument;
   /** The aircraft it was made with, when that was not one of the shared library. */
   readonly aircraft: AircraftDocument | null;
-}
-
-/** The text of a situation file. */
-export function writeSituationFile(document: SituationDocument, aircraft: AircraftDocument | null): string {
-  return JSON.stringify(aircraft ? { ...document, aircraft } : document, null, 1);
 }
 
 /**

@@ -9,7 +9,7 @@ import { fetchAircraft, useLibraryAircraft } from "@/ui/library/library-aircraft
 import { download, fileName } from "@/ui/kit/download";
 import { type Answer, send } from "@/ui/kit/request";
 import { draftOf, keepDraft } from "./draft";
-import { readSituationFile, writeSituationFile } from "./situation-file";
+import { writeSituationFile } from "./write-situation-file";
 import { tellTabs } from "@/ui/kit/tabs";
 import { rememberSituation } from "./last-situation";
 import { type Opened, useSituation } from "./situation-store";
@@ -75,6 +75,12 @@ export function useSituationActions() {
       return added;
     },
     importFile: async (file: File, library: Library) => {
+      const reader = await import("./situation-file").catch(() => null);
+      if (!reader) {
+        toast("What reads situations could not be loaded. Try again when the network is back.");
+        return;
+      }
+      const { readSituationFile } = reader;
       const read =
         file.size > 4 * 1024 * 1024
           ? readSituationFile("x".repeat(1024 * 1024 + 1))

@@ -33,7 +33,7 @@ export function HoverSwitches() {
         label="Wind"
         value={asked.wind_mps}
         min={0}
-        max={STRONGEST_MPS}
+        max={Math.max(STRONGEST_MPS, asked.wind_mps)}
         step={0.5}
         shown={format("speed", asked.wind_mps)}
         onChange={(wind_mps) => trial.try({ wind_mps })}
@@ -42,7 +42,7 @@ export function HoverSwitches() {
         label="Altitude"
         value={asked.altitude_m}
         min={0}
-        max={HIGHEST_M}
+        max={Math.max(HIGHEST_M, asked.altitude_m)}
         step={30}
         shown={format("height", asked.altitude_m)}
         onChange={(altitude_m) => trial.try({ altitude_m })}

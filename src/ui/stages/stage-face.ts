@@ -39,10 +39,6 @@ export function headlineOf(useHeadline: () => Headline | undefined) {
 
 /** What a stage is for a kind of aircraft. */
 export interface KindFace {
-  /** What the pilot asks. */
-  readonly question: string;
-  /** What the stage does about it. */
-  readonly answers: string;
   /** What is shown when it is open, loaded then; null while it is not built. */
   readonly Stage: ComponentType | null;
   /** Undefined while there is no answer yet. */
@@ -61,6 +57,9 @@ export interface StageFace extends KindFace {
   /** Its address; with a capital and spaces it is its name. */
   readonly slug: string;
   readonly name: string;
+  /** What the pilot asks, and what the stage does about it: said where it is not built. */
+  readonly question: string;
+  readonly answers: string;
   /** It asks nothing of the aircraft. */
   readonly ofEveryKind?: boolean;
   readonly helicopter?: KindFace;
@@ -69,20 +68,22 @@ export interface StageFace extends KindFace {
   readonly history?: () => History | null;
 }
 
+/** The headline of a stage that is not built. */
+export const notBuilt = (): Headline => ({ text: "not built yet" });
+
 /** A stage that is not built for a kind. */
-const notForKind = ({ question, answers }: StageFace): KindFace => ({
-  question,
-  answers,
-  Stage: null,
-  useHeadline: notBuilt,
-});
+const NOT_FOR_KIND: KindFace = { Stage: null, useHeadline: notBuilt };
 
 /** A stage as it is for a kind of aircraft. */
 export function faceFor({ helicopter, gyroplane, ...face }: StageFace, kind: AircraftKind): StageFace {
   if (kind === "aeroplane" || face.ofEveryKind) return face;
-  const { slug, name, history } = face;
-  return { slug, name, history, ...((kind === "helicopter" ? helicopter : gyroplane) ?? notForKind(face)) };
+  const { slug, name, question, answers, history } = face;
+  return {
+    slug,
+    name,
+    question,
+    answers,
+    history,
+    ...((kind === "helicopter" ? helicopter : gyroplane) ?? NOT_FOR_KIND),
+  };
 }
-
-/** The headline of a stage that is not built. */
-export const notBuilt = (): Headline => ({ text: "not built yet" });

@@ -19,14 +19,10 @@ export const stage: StageFace = {
   Stage,
   useHeadline: useAircraftHeadline,
   helicopter: {
-    question: "Do I know its numbers?",
-    answers: "Fits a model to the handbook and shows power and autorotation over airspeed.",
     Stage,
     Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.HelicopterHeadline)),
   },
   gyroplane: {
-    question: "Do I know its numbers?",
-    answers: "Fits a model to the handbook, shows what practice flatters, and keeps the trim checks.",
     Stage,
     Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.GyroplaneHeadline)),
   },

@@ -22,16 +22,12 @@ export const stage: StageFace = {
   },
   useStatus: useDepartureStatus,
   helicopter: {
-    question: "If an engine fails on departure: back down, or away?",
-    answers: "Sketches up to which height one comes back down, and from which one flies away, by wind.",
     Stage: dynamic(() => import("./hover/HoverDepartureStage").then((module) => module.HoverDepartureStage), {
       loading: StageLoading,
     }),
     Headline: dynamic(() => import("./hover/useHeightsHeadline").then((module) => module.HeightsHeadline)),
   },
   gyroplane: {
-    question: "If the engine stops on the climb-out: ahead, or back?",
-    answers: "Shows by failure height where it comes down ahead, and whether turning back reaches the runway.",
     Stage: dynamic(() => import("./gyro/GyroDepartureStage").then((module) => module.GyroDepartureStage), {
       loading: StageLoading,
     }),

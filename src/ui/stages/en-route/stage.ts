@@ -17,8 +17,6 @@ export const stage: StageFace = {
   useAnswer: useRouteAnswer,
   useStatus: useRouteStatus,
   helicopter: {
-    question: "How high and how fast does it fly on one engine?",
-    answers: "Shows level speeds, climb and ceilings on one engine over altitude, by rating.",
     Stage: dynamic(() => import("./envelope/EnvelopeStage").then((module) => module.EnvelopeStage), {
       loading: StageLoading,
     }),

@@ -15,14 +15,10 @@ export const stage: StageFace = {
   useHeadline: useEngineOutHeadline,
   useAnswer: useEngineOutAnswer,
   helicopter: {
-    question: "Can I hold this hover on one engine, and for how long?",
-    answers: "Shows power against the ratings of one engine, the hoist case, the fly-away, and a running clock.",
     Stage: dynamic(() => import("./hover/HoverStage").then((module) => module.HoverStage), { loading: StageLoading }),
     Headline: dynamic(() => import("./hover/useHoverHeadline").then((module) => module.HoverHeadline)),
   },
   gyroplane: {
-    question: "What does the rudder do when the engine has stopped?",
-    answers: "Shows what the rudder does by speed, and which pedal changes.",
     Stage: dynamic(() => import("./gyro/RudderStage").then((module) => module.RudderStage), { loading: StageLoading }),
     Headline: dynamic(() => import("./gyro/useRudderHeadline").then((module) => module.RudderHeadline)),
   },

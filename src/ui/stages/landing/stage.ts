@@ -18,16 +18,12 @@ export const stage: StageFace = {
   useStatus: useLandingStatus,
   commands: COMMANDS,
   helicopter: {
-    question: "Where do I come down without engines, and how?",
-    answers: "Shows entry, steady autorotation, flare and touchdown as keys, and what ground they cover.",
     Stage: dynamic(() => import("./autorotation/DownStage").then((module) => module.DownStage), {
       loading: StageLoading,
     }),
     Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.DownHeadline)),
   },
   gyroplane: {
-    question: "Can I reach the spot, with speed for the flare?",
-    answers: "Finds the way to a spot by gliding, S-turns or a slow descent, and the height at which to push.",
     Stage: dynamic(() => import("./spot/SpotStage").then((module) => module.SpotStage), { loading: StageLoading }),
     Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.SpotHeadline)),
   },

@@ -15,16 +15,18 @@ function useSpotHeadline(): Headline | undefined {
 
 /** How far it comes down without engines. */
 function useDownHeadline(): Headline | undefined {
-  const { value, issue, height_m } = useDown();
+  const { value, issue } = useDown();
   const format = useFormat();
   if (issue) return { text: "no answer", tone: "text-brick" };
   if (!value) return undefined;
-  const reach_m = Math.max((height_m - value.entry_m) * value.groundRatio, 0);
-  return { text: `${format("distance", reach_m)} · ${formatNumber(value.groundRatio, 1)}:1` };
+  if (!value.way.settled) return { text: "too low to settle", tone: "text-brick" };
+  return {
+    text: `${format("distance", Math.max(value.way.toFlare_m, 0))} · ${formatNumber(value.landing.groundRatio, 1)}:1`,
+  };
 }
-
-/** @see useDownHeadline */
-export const DownHeadline = headlineOf(useDownHeadline);
 
 /** @see useSpotHeadline */
 export const SpotHeadline = headlineOf(useSpotHeadline);
+
+/** @see useDownHeadline */
+export const DownHeadline = headlineOf(useDownHeadline);

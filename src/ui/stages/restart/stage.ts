@@ -14,16 +14,12 @@ export const stage: StageFace = {
   Stage: dynamic(() => import("./RestartStage").then((module) => module.RestartStage), { loading: StageLoading }),
   useHeadline: useRestartHeadline,
   helicopter: {
-    question: "Is there time to look for the cause?",
-    answers: "Fits the cause check into the seconds of an autorotation, and says when to leave it.",
     Stage: dynamic(() => import("./rotor/RotorCheckStage").then((module) => module.HelicopterCheckStage), {
       loading: StageLoading,
     }),
     Headline: dynamic(() => import("./rotor/useCheckHeadline").then((module) => module.HelicopterCheckHeadline)),
   },
   gyroplane: {
-    question: "Is there time to look for the cause?",
-    answers: "Fits the cause check into the seconds of the glide, and says when to leave it.",
     Stage: dynamic(() => import("./rotor/RotorCheckStage").then((module) => module.GyroCheckStage), {
       loading: StageLoading,
     }),

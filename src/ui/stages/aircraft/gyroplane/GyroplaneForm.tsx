@@ -4,12 +4,11 @@ import { degrees, radians } from "@/core/quantities/angle";
 import { fitGyroplane, gyroplaneResiduals } from "@/core/rotor/gyroplane-fit";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
-import { BookResiduals } from "../BookResiduals";
-import { FitFrame } from "../FitFrame";
 import { Group } from "../Group";
 import { IdentityFields, MassFields } from "../IdentityFields";
 import { noteAt } from "../notes";
 import { QuantityNote } from "../QuantityNote";
+import { RotorFit } from "../RotorFit";
 import { useEditedGyroplane } from "../useEdited";
 
 /** Any number goes in while it is typed; what it makes of the whole document is said beside the field. */
@@ -20,7 +19,7 @@ type Book = Gyroplane["handbook"];
 /** The gyroplane as its manual groups it, and the fit to it. */
 export function GyroplaneForm() {
   const edited = useEditedGyroplane();
-  const { document, change, faults } = edited;
+  const { document, change } = edited;
   const { handbook, rotor, body, tail, engines, limits } = document;
   const setBook = (patch: Partial<Book>) => change((now) => ({ ...now, handbook: { ...now.handbook, ...patch } }));
   const setRotor = (patch: Partial<Gyroplane["rotor"]>) =>
@@ -78,21 +77,12 @@ export function GyroplaneForm() {
   );
   return (
     <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Handbook">
-      <FitFrame
-        title="Fit to the handbook"
+      <RotorFit
+        edited={edited}
         from="Blade drag from the least sink, drag areas from best glide and vertical descent."
-        onUse={
-          faults.length > 0
-            ? null
-            : () => {
-                const fit = fitGyroplane(document);
-                if (!fit.ok) return fit.issue.message;
-                change(() => fit.value.fitted);
-              }
-        }
-      >
-        <BookResiduals rows={faults.length === 0 ? gyroplaneResiduals(document) : []} />
-      </FitFrame>
+        residuals={gyroplaneResiduals}
+        fit={fitGyroplane}
+      />
       <IdentityFields />
       <Group title="Masses">
         <MassFields />

@@ -3,7 +3,7 @@ import { Plus } from "lucide-react";
 import type { TrimCheck } from "@/core/aircraft/gyroplane";
 import { degrees, radians } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
-import { type NextBend, nextBend } from "@/core/rotor/trim-tab";
+import { nextBend } from "@/core/rotor/trim-tab";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { TextField } from "@/ui/kit/forms/TextField";
@@ -12,6 +12,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { FieldRow } from "../FieldRow";
 import { faultAt } from "../notes";
 import { useEditedGyroplane } from "../useEdited";
+import { bendWords } from "./trim-words";
 
 const within = (value: number) => (Math.abs(value) <= 45 ? null : "−45° to 45°.");
 const WHEEL = [
@@ -19,17 +20,6 @@ const WHEEL = [
   { value: "yes", label: "straight, no jerk" },
   { value: "no", label: "off, or with a jerk" },
 ] as const;
-
-const side = (angle_rad: number) =>
-  `${formatNumber(Math.abs(degrees(angle_rad)), 1)}° ${angle_rad >= 0 ? "left" : "right"}`;
-
-/** What to do with the tab, in a sentence. */
-export function bendWords({ kind, change_rad, tab_rad }: NextBend): string {
-  if (kind === "central") return "The string is central: leave the tab as it is.";
-  const bend = `Bend the tab ${side(change_rad)}, to ${side(tab_rad)}, and fly it again.`;
-  if (kind === "first") return `${bend} A small one first: two flights make a line.`;
-  return kind === "limited" ? `${bend} More would be needed: not all at once.` : bend;
-}
 
 /** The record of trim checks: string, tab and nose wheel, with dates, and the next bend. */
 export function TrimView() {

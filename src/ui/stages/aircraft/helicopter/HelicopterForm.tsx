@@ -8,13 +8,12 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { TextField } from "@/ui/kit/forms/TextField";
-import { BookResiduals } from "../BookResiduals";
 import { FieldRow } from "../FieldRow";
-import { FitFrame } from "../FitFrame";
 import { Group } from "../Group";
 import { IdentityFields, MassFields } from "../IdentityFields";
 import { faultAt, noteAt } from "../notes";
 import { QuantityNote } from "../QuantityNote";
+import { RotorFit } from "../RotorFit";
 import { useEditedHelicopter } from "../useEdited";
 
 /** Any number goes in while it is typed; what it makes of the whole document is said beside the field. */
@@ -23,13 +22,12 @@ const anyPositive = (value: number) => (value > 0 ? null : "More than 0.");
 /** The helicopter as its manual groups it, and the fit to it. */
 export function HelicopterForm() {
   const edited = useEditedHelicopter();
-  const { document, change, faults } = edited;
+  const { document, change } = edited;
   const { handbook, rotor, engines, limits } = document;
   const setBook = (patch: Partial<Helicopter["handbook"]>) =>
     change((now) => ({ ...now, handbook: { ...now.handbook, ...patch } }));
   const setRotor = (patch: Partial<Helicopter["rotor"]>) =>
     change((now) => ({ ...now, rotor: { ...now.rotor, ...patch } }));
-  const residuals = faults.length === 0 ? helicopterResiduals(document) : [];
   const speed = (
     label: string,
     key: "vToss_mps" | "vy_mps" | "leastSinkSpeed_mps" | "bestRangeSpeed_mps",
@@ -65,21 +63,12 @@ export function HelicopterForm() {
   );
   return (
     <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Handbook">
-      <FitFrame
-        title="Fit to the handbook"
+      <RotorFit
+        edited={edited}
         from="Induced power from the hover on one engine, blade drag and drag area from the autorotation."
-        onUse={
-          faults.length > 0
-            ? null
-            : () => {
-                const fit = fitHelicopter(document);
-                if (!fit.ok) return fit.issue.message;
-                change(() => fit.value.fitted);
-              }
-        }
-      >
-        <BookResiduals rows={residuals} />
-      </FitFrame>
+        residuals={helicopterResiduals}
+        fit={fitHelicopter}
+      />
       <IdentityFields />
       <Group title="Masses">
         <MassFields />

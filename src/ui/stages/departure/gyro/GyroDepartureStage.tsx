@@ -7,9 +7,8 @@ import { useClimbOutTrial, useGyroDeparture } from "@/ui/answers/useGyroDepartur
 import { Chart } from "@/ui/kit/charts/Chart";
 import type { ChartInk } from "@/ui/kit/charts/chart-ink";
 import { SliderField } from "@/ui/kit/forms/SliderField";
-import { Cautions } from "@/ui/kit/page/Cautions";
-import { StageFrame } from "@/ui/kit/page/StageFrame";
-import { StageView } from "@/ui/kit/page/StageTabs";
+import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { OneViewStage } from "@/ui/kit/page/OneViewStage";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { climbOutDecision, failureWords, riseWords } from "./climb-out-words";
@@ -23,30 +22,21 @@ const CAUTIONS = [
 export function GyroDepartureStage() {
   const { value, issue, stale } = useGyroDeparture();
   return (
-    <StageFrame
+    <OneViewStage
       label="Departure"
       question="If the engine stops on the climb-out: ahead, or back?"
-      view="heights"
-      onView={() => undefined}
-      views={{ heights: "By height" }}
-      viewsLabel="Views of the departure"
-      refusal={issue && { title: "There is nothing to show.", text: issue.message }}
+      view="By height"
+      issue={issue}
+      controls={<Switches />}
       aside={<ClimbOutAside />}
-      narrow="middle"
-      className="grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet"
     >
-      <Switches />
-      <StageView value="heights">
-        {value ? (
-          <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
-            <HeightsChart departure={value} />
-            <Heights departure={value} />
-          </div>
-        ) : (
-          <p className="p-4 text-ink2">Computing …</p>
-        )}
-      </StageView>
-    </StageFrame>
+      {value && (
+        <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
+          <HeightsChart departure={value} />
+          <Heights departure={value} />
+        </div>
+      )}
+    </OneViewStage>
   );
 }
 
@@ -56,7 +46,7 @@ function Switches() {
   const format = useFormat();
   const { clear_m, runway_m, headwind_mps } = asked.climbOut;
   return (
-    <div className="grid grid-cols-3 items-end gap-x-6 border-b border-rule px-4 py-1.5">
+    <div className="grid grid-cols-3 items-end gap-x-6">
       <SliderField
         label="Clear ahead"
         value={clear_m}
@@ -79,7 +69,7 @@ function Switches() {
         label={headwind_mps >= 0 ? "Headwind" : "Tailwind"}
         value={headwind_mps}
         min={-5}
-        max={15}
+        max={Math.max(15, headwind_mps)}
         step={0.5}
         shown={format("speed", Math.abs(headwind_mps))}
         onChange={(value) => trial.try({ headwind_mps: value })}
@@ -215,17 +205,12 @@ function Heights({ departure }: { departure: GyroDeparture }) {
 function ClimbOutAside() {
   const { value, asked } = useGyroDeparture();
   const format = useFormat();
-  if (!value) return <aside className="border-l border-rule" aria-label="Decision" />;
+  if (!value) return <DecisionAside said={null} good cautions={[]} />;
   const said = climbOutDecision(value, format);
   const [first] = value.failures;
   return (
-    <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision">
-      <section className="px-4 py-3" aria-label="Decision">
-        <p className={said.safe ? "" : "text-brick"}>
-          <strong className="block text-[20px] leading-6">Sketch: {said.lead}</strong> {said.rest}
-        </p>
-      </section>
-      <dl className="grid grid-cols-[1fr_auto] gap-y-1 border-t border-rule px-4 py-3 text-[15px] [&>dd]:text-right [&>dt]:text-ink2">
+    <DecisionAside said={said} good={said.safe} cautions={CAUTIONS}>
+      <AsideFigures>
         <dt>Climbs</dt>
         <dd className="num">
           {format("verticalSpeed", value.climb_mps)} at {format("speed", value.climbSpeed_mps)}
@@ -240,10 +225,7 @@ function ClimbOutAside() {
         <dd className="num">{format("length", value.radius_m)}</dd>
         <dt>Rotor in the turn</dt>
         <dd className="num">{riseWords(value.rotorRise)}</dd>
-      </dl>
-      <div className="mt-auto">
-        <Cautions texts={CAUTIONS} />
-      </div>
-    </aside>
+      </AsideFigures>
+    </DecisionAside>
   );
 }

@@ -19,14 +19,14 @@ const at = (clear_m: number, runway_m: number) => {
 describe("the decision on a gyroplane's climb-out", () => {
   it("ahead where the ground is long enough, with what speed there is low down", () => {
     const said = climbOutDecision(at(5000, 800), format);
-    expect(said).toMatchObject({ safe: true, lead: "Nose down, and land ahead." });
+    expect(said).toMatchObject({ safe: true, lead: "Sketch: Nose down, and land ahead." });
     expect(said.rest).toMatch(/Turning back works from no height here\. Up to \d+.ft there is no height/);
     expect(failureWords(at(5000, 800).failures[0])).toBe("ahead, without speed to flare");
   });
   it("names the heights between which nothing works", () => {
     const said = climbOutDecision(at(900, 800), format);
     expect(said.safe).toBe(false);
-    expect(said.lead).toMatch(/^Between \d+.ft and 1.000.ft neither ahead nor back works\.$/);
+    expect(said.lead).toMatch(/^Sketch: Between \d+.ft and 1.000.ft neither ahead nor back works\.$/);
   });
   it("tells from where turning back works", () => {
     expect(climbOutDecision(at(5000, 5000), format).rest).toMatch(/^Turning back works from [\d\u202f]+.ft\./);

@@ -34,7 +34,8 @@ export function climbOutDecision(
     backFrom_m === null
       ? "Turning back works from no height here."
       : `Turning back works from ${format("height", backFrom_m, "up")}.`;
-  if (neither.length === 0) return { safe: true, lead: "Nose down, and land ahead.", rest: `${back}${careful}` };
+  if (neither.length === 0)
+    return { safe: true, lead: "Sketch: Nose down, and land ahead.", rest: `${back}${careful}` };
   const [lowest, highest] = [neither[0].height_m, neither[neither.length - 1].height_m];
   const span =
     lowest === highest
@@ -42,7 +43,7 @@ export function climbOutDecision(
       : `Between ${format("height", lowest)} and ${format("height", highest)}`;
   return {
     safe: false,
-    lead: `${span} neither ahead nor back works.`,
+    lead: `Sketch: ${span} neither ahead nor back works.`,
     rest: `The ground ahead ends too soon, and it is too low to turn: another direction, or a place beside it that you have looked at. ${back}${careful}`,
   };
 }

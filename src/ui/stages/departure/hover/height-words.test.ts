@@ -15,13 +15,13 @@ describe("heights to decide at", () => {
   it("one height decides where both ways meet", () => {
     expect(departureDecision(heights(40, 20), format)).toMatchObject({
       safe: true,
-      lead: expect.stringMatching(/^Decide at 70.ft: below it back down/),
+      lead: expect.stringMatching(/^Sketch: Decide at 70.ft: below it back down/),
     });
   });
   it("between two heights neither is safe", () => {
     expect(departureDecision(heights(10, 60), format)).toMatchObject({
       safe: false,
-      lead: expect.stringMatching(/^Between 30.ft and 200.ft neither way is safe\.$/),
+      lead: expect.stringMatching(/^Sketch: Between 30.ft and 200.ft neither way is safe\.$/),
     });
     expect(departureDecision(heights(null, 60), format).lead).toContain("Between the ground and");
   });

@@ -20,7 +20,7 @@ export function departureDecision(
   if (flyAwayFrom_m === null)
     return {
       safe: false,
-      lead: "There is no flying away: depart only where you can always come back down.",
+      lead: "Sketch: There is no flying away: depart only where you can always come back down.",
       rest:
         rejectBelow_m === null
           ? "Nor is a reject gentle from any height: lighter, or not today."
@@ -29,13 +29,13 @@ export function departureDecision(
   if (rejectBelow_m !== null && rejectBelow_m >= flyAwayFrom_m)
     return {
       safe: true,
-      lead: `Decide at ${format("height", flyAwayFrom_m, "up")}: below it back down, from there on away.`,
+      lead: `Sketch: Decide at ${format("height", flyAwayFrom_m, "up")}: below it back down, from there on away.`,
       rest: "Coming in, it is the height below which you are committed to land.",
     };
   const from = rejectBelow_m === null ? "the ground" : format("height", rejectBelow_m, "down");
   return {
     safe: false,
-    lead: `Between ${from} and ${format("height", flyAwayFrom_m, "up")} neither way is safe.`,
+    lead: `Sketch: Between ${from} and ${format("height", flyAwayFrom_m, "up")} neither way is safe.`,
     rest: "Lighter, more wind, or a departure that gathers speed low instead of rising. Coming in, committed from the upper one on.",
   };
 }

@@ -6,9 +6,8 @@ import { useEnvelope, useEnvelopeRating } from "@/ui/answers/useEnvelope";
 import { Chart } from "@/ui/kit/charts/Chart";
 import { type ChartInk } from "@/ui/kit/charts/chart-ink";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
-import { Cautions } from "@/ui/kit/page/Cautions";
-import { StageFrame } from "@/ui/kit/page/StageFrame";
-import { StageView } from "@/ui/kit/page/StageTabs";
+import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { OneViewStage } from "@/ui/kit/page/OneViewStage";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -25,40 +24,33 @@ export function EnvelopeStage() {
   const { value, issue, stale, asked } = useEnvelope();
   const choose = useEnvelopeRating((state) => state.choose);
   return (
-    <StageFrame
+    <OneViewStage
       label="One engine en route"
       question="How high and how fast does it fly on one engine?"
-      view="envelope"
-      onView={() => undefined}
-      views={{ envelope: "Speeds and ceilings" }}
-      viewsLabel="Views of the route"
-      refusal={issue && { title: "There is nothing to show.", text: issue.message }}
+      view="Speeds and ceilings"
+      issue={issue}
+      controls={
+        <div className="w-72">
+          <ChoiceField
+            label="On the rating"
+            value={String(asked.rating)}
+            onChange={(rating) => choose(Number(rating))}
+            choices={asked.aircraft.engines.ratings.map((rating, i) => ({
+              value: String(i),
+              label: `${rating.name}: ${ratingWords(rating)}`,
+            }))}
+          />
+        </div>
+      }
       aside={<EnvelopeAside />}
-      narrow="middle"
-      className="grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet"
     >
-      <div className="w-72 px-4 py-1.5">
-        <ChoiceField
-          label="On the rating"
-          value={String(asked.rating)}
-          onChange={(rating) => choose(Number(rating))}
-          choices={asked.aircraft.engines.ratings.map((rating, i) => ({
-            value: String(i),
-            label: `${rating.name}: ${ratingWords(rating)}`,
-          }))}
-        />
-      </div>
-      <StageView value="envelope">
-        {value ? (
-          <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto] border-t border-rule" aria-busy={stale}>
-            <EnvelopeChart envelope={value} />
-            <Altitudes envelope={value} />
-          </div>
-        ) : (
-          <p className="p-4 text-ink2">Computing …</p>
-        )}
-      </StageView>
-    </StageFrame>
+      {value && (
+        <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
+          <EnvelopeChart envelope={value} />
+          <Altitudes envelope={value} />
+        </div>
+      )}
+    </OneViewStage>
   );
 }
 
@@ -179,7 +171,7 @@ function EnvelopeAside() {
   const { value } = useEnvelope();
   const altitude_m = useSituation((state) => state.current.altitude_m);
   const format = useFormat();
-  if (!value) return <aside className="border-l border-rule" aria-label="Decision" />;
+  if (!value) return <DecisionAside said={null} good cautions={[]} />;
   const said = envelopeDecision(value, altitude_m, format);
   const ceiling = (at_m: number | null) =>
     at_m === null
@@ -188,21 +180,13 @@ function EnvelopeAside() {
         ? `above ${format("height", value.top_m)}`
         : format("height", at_m, "down");
   return (
-    <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision">
-      <section className="px-4 py-3" aria-label="Decision">
-        <p className={said.holds ? "" : "text-brick"}>
-          <strong className="block text-[20px] leading-6">{said.lead}</strong> {said.rest}
-        </p>
-      </section>
-      <dl className="grid grid-cols-[1fr_auto] gap-y-1 border-t border-rule px-4 py-3 text-[15px] [&>dd]:text-right [&>dt]:text-ink2">
+    <DecisionAside said={said} good={said.holds} cautions={CAUTIONS}>
+      <AsideFigures>
         <dt>Service ceiling, {value.rating.name}</dt>
         <dd className="num">{ceiling(value.service_m)}</dd>
         <dt>Absolute ceiling</dt>
         <dd className="num">{ceiling(value.absolute_m)}</dd>
-      </dl>
-      <div className="mt-auto">
-        <Cautions texts={CAUTIONS} />
-      </div>
-    </aside>
+      </AsideFigures>
+    </DecisionAside>
   );
 }

@@ -7,9 +7,8 @@ import type { RudderAtSpeed } from "@/core/rotor/rudder-authority";
 import { useGyroAsked, useGyroRudder } from "@/ui/answers/useGyroAsked";
 import { Chart } from "@/ui/kit/charts/Chart";
 import { type ChartInk, endLabel } from "@/ui/kit/charts/chart-ink";
-import { Cautions } from "@/ui/kit/page/Cautions";
-import { StageFrame } from "@/ui/kit/page/StageFrame";
-import { StageView } from "@/ui/kit/page/StageTabs";
+import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { OneViewStage } from "@/ui/kit/page/OneViewStage";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -25,29 +24,20 @@ const TO_TURN_MPS = 30 * MPS_PER_KT;
 export function RudderStage() {
   const { value, issue, stale } = useGyroRudder();
   return (
-    <StageFrame
+    <OneViewStage
       label="Engine stopped"
       question="What does the rudder do when the engine has stopped?"
-      view="rudder"
-      onView={() => undefined}
-      views={{ rudder: "Rudder by speed" }}
-      viewsLabel="Views of the engine stopped"
-      refusal={issue && { title: "There is nothing to show.", text: issue.message }}
+      view="Rudder by speed"
+      issue={issue}
       aside={<RudderAside />}
-      narrow="middle"
-      className="grid-rows-[auto_minmax(0,1fr)] bg-sheet"
     >
-      <StageView value="rudder">
-        {value ? (
-          <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
-            <AuthorityChart speeds={value} />
-            <HeldTable speeds={value} />
-          </div>
-        ) : (
-          <p className="p-4 text-ink2">Computing …</p>
-        )}
-      </StageView>
-    </StageFrame>
+      {value && (
+        <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
+          <AuthorityChart speeds={value} />
+          <HeldTable speeds={value} />
+        </div>
+      )}
+    </OneViewStage>
   );
 }
 
@@ -153,20 +143,18 @@ function HeldTable({ speeds }: { speeds: readonly RudderAtSpeed[] }) {
 function RudderAside() {
   const { value } = useGyroRudder();
   const question = useGyroAsked();
-  if (!value) return <aside className="border-l border-rule" aria-label="Decision" />;
+  if (!value) return <DecisionAside said={null} good cautions={[]} />;
   const source = { calculation: { name: "rudder-authority", input: question } };
   const at = (kt: number) => value.find(({ tas_mps }) => tas_mps >= (kt - 0.5) * MPS_PER_KT);
   const share = (kt: number) => `${formatNumber((at(kt)?.stopped ?? 0) * 100)} %`;
   const cruise = at(55)?.held_rad;
+  const said = {
+    lead: "Get 30 to 40 kt first, then turn.",
+    rest: `Without the slipstream the rudder has the airspeed alone: at 20 kt it does ${share(20)} of what it does at 55 kt.`,
+  };
   return (
-    <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision">
-      <section className="px-4 py-3" aria-label="Decision">
-        <p>
-          <strong className="block text-[20px] leading-6">Get 30 to 40 kt first, then turn.</strong> Without the
-          slipstream the rudder has the airspeed alone: at 20 kt it does {share(20)} of what it does at 55 kt.
-        </p>
-      </section>
-      <dl className="grid grid-cols-[1fr_auto] gap-y-1 border-t border-rule px-4 py-3 text-[15px] [&>dd]:text-right [&>dt]:text-ink2">
+    <DecisionAside said={said} good cautions={CAUTIONS}>
+      <AsideFigures>
         {[10, 20, 30, 40].map((kt) => (
           <div key={kt} className="contents [&>dd]:text-right [&>dt]:text-ink2">
             <dt>Stopped, {kt} kt</dt>
@@ -179,7 +167,7 @@ function RudderAside() {
         ))}
         <dt>Full power, standing still</dt>
         <dd className="num">{formatNumber((value[0]?.fullPower ?? 0) * 100)} %</dd>
-      </dl>
+      </AsideFigures>
       <section className="border-t border-rule px-4 py-2" aria-label="Pedal">
         <h2 className="font-bold">Pedal the other way</h2>
         <p className="text-[14px]">
@@ -188,9 +176,6 @@ function RudderAside() {
             : `In level flight at 55 kt about ${formatNumber(degrees(cruise), 1)}° of rudder is held against the swirl. When the engine stops it is too much by all of it: the foot that was pressed comes off, and the other one may be needed.`}
         </p>
       </section>
-      <div className="mt-auto">
-        <Cautions texts={CAUTIONS} />
-      </div>
-    </aside>
+    </DecisionAside>
   );
 }

@@ -129,7 +129,7 @@ function Controls({ about }: { about: PracticeCase }) {
 
 /** What the gauges show; in training the pilot's are simulated, and the real ones stay visible to the instructor. */
 function Now({ about }: { about: PracticeCase }) {
-  const { state, training } = usePractice();
+  const { state, training, demand } = usePractice();
   const format = useFormat();
   if (!state)
     return (
@@ -147,19 +147,24 @@ function Now({ about }: { about: PracticeCase }) {
         )}
         <Gauge name="one engine" value={format("power", state.engine_W)} />
         <Gauge name="band" value={name} tone={band !== null && band < 0 ? "text-brick" : ""} />
-        <Gauge name="rotor" value={`${formatNumber(state.nr * 100)} %`} tone={state.nr < 0.92 ? "text-brick" : ""} />
+        <Gauge
+          name="rotor"
+          value={`${formatNumber(state.nr * 100)} %`}
+          tone={state.nr < about.nrMinFlight ? "text-brick" : ""}
+        />
         <Gauge name="clock" value={`${formatNumber(state.clock.time_s)} s`} />
       </dl>
       {training && (
         <dl className="flex flex-wrap gap-x-8 border-l border-rule pl-6" aria-label="Real, for the instructor">
           <dt className="w-full text-[13px] font-semibold text-pine">Real: both engines run</dt>
-          <Gauge name="each engine" value={format("power", state.engine_W / 2)} />
+          <Gauge name="each engine" value={format("power", (demand * about.hover_W) / 2)} />
           <Gauge name="rotor" value="100 %" />
         </dl>
       )}
       {state.over && (
         <p role="alert" className="col-span-full text-brick">
-          The rotor is down to 60 %: more was asked than there was. Lower the collective before it droops; begin anew.
+          The rotor is down to {formatNumber(about.nrOver * 100)} %: more was asked than there was. Lower the collective
+          before it droops; begin anew.
         </p>
       )}
     </div>

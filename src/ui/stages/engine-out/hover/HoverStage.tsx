@@ -1,17 +1,17 @@
 "use client";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
-import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { hoverSafety } from "@/core/rotor/hover-heights";
-import { Cautions } from "@/ui/kit/page/Cautions";
+import { DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { useHoverTrial } from "@/ui/answers/hover-store";
-import { useFlyAway, useFlyAwayAsked, useHover, useHoverAsked } from "@/ui/answers/useHoverAnswer";
+import { useFlyAway, useHover, useHoverAsked } from "@/ui/answers/useHoverAnswer";
 import { ClockView } from "./ClockView";
+import { FlyAwayAccount } from "../../FlyAwayAccount";
 import { HoverSwitches } from "../../HoverSwitches";
 import { HoverView, hoverSource } from "./HoverView";
 import { hoverDecision } from "./hover-words";
@@ -61,16 +61,11 @@ function HoverAside() {
   const asked = useHoverAsked();
   const change = useHoverTrial((state) => state.try);
   const format = useFormat();
-  if (!value) return <aside className="border-l border-rule" aria-label="Decision" />;
+  if (!value) return <DecisionAside said={null} good cautions={[]} />;
   const said = hoverDecision(value, format);
   const { hoist, hover } = value;
   return (
-    <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision">
-      <section className="px-4 py-3" aria-label="Decision">
-        <p className={said.holds ? "" : "text-brick"}>
-          <strong className="block text-[20px] leading-6">{said.lead}</strong> {said.rest}
-        </p>
-      </section>
+    <DecisionAside said={said} good={said.holds} cautions={CAUTIONS}>
       <section className="border-t border-rule px-4 py-2" aria-label="Hoist">
         <h2 className="font-bold">Somebody on the hoist</h2>
         <SliderField
@@ -110,10 +105,7 @@ function HoverAside() {
         </dl>
       </section>
       <FlyAwayShort />
-      <div className="mt-auto">
-        <Cautions texts={CAUTIONS} />
-      </div>
-    </aside>
+    </DecisionAside>
   );
 }
 
@@ -127,9 +119,7 @@ const WAY_WORDS = {
 /** What the fly-away costs, in the order in which it is spent. */
 function FlyAwayShort() {
   const { value } = useFlyAway();
-  const { rating: index, ...asked } = useFlyAwayAsked();
   const skids_m = useHoverTrial((state) => state.skids_m);
-  const format = useFormat();
   const heading = <h2 className="font-bold">Then fly away</h2>;
   if (!value)
     return (
@@ -138,34 +128,12 @@ function FlyAwayShort() {
         <p className="text-[14px] text-ink2">Searching the tilt …</p>
       </section>
     );
-  const { away, rating, heights } = value;
-  const source = {
-    calculation: { name: "fly-away", input: { ...asked, rating: asked.aircraft.engines.ratings[index].name } },
-  };
+  const { away, heights } = value;
   const safety = skids_m === null ? null : hoverSafety(heights, skids_m);
   return (
     <section className="border-t border-rule px-4 py-2" aria-label="Then fly away">
       {heading}
-      {away.ok ? (
-        <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 text-[15px] [&>dd]:text-right [&>dt]:text-ink2">
-          <dt>Reaction, 1 s</dt>
-          <dd className="num">{format("height", away.value.reaction_m)}</dd>
-          <dt>Gathering speed, {formatNumber(degrees(away.value.tilt_rad))}° forward</dt>
-          <dd className="num">{format("height", away.value.accelerating_m)}</dd>
-          <dt>Levelling at V_TOSS</dt>
-          <dd className="num">{format("height", away.value.levelling_m)}</dd>
-          <dt className="font-semibold !text-ink">Lost, on {rating.name}</dt>
-          <dd>
-            <Figure title="Height lost flying away" figure="flyAway" source={source} className="font-semibold">
-              {format("height", away.value.loss_m, "up")}
-            </Figure>
-          </dd>
-          <dt>Then climbs</dt>
-          <dd className="num">{format("verticalSpeed", away.value.climb_mps)}</dd>
-        </dl>
-      ) : (
-        <p className="text-[14px] text-brick">{away.issue.message}</p>
-      )}
+      {away.ok ? <FlyAwayAccount away={away.value} /> : <p className="text-[14px] text-brick">{away.issue.message}</p>}
       {safety && (
         <p className={`mt-1 text-[14px] ${safety === "neither" ? "text-brick" : "text-pine"}`}>
           {WAY_WORDS[safety]} (Sketch.)

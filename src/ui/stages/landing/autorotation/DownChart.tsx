@@ -1,44 +1,23 @@
 "use client";
 import { useCallback } from "react";
 import { fromSi, unitOf } from "@/core/quantities/units";
+import type { DownKey } from "@/core/rotor/way-down";
 import { useDown } from "@/ui/answers/useRotorLanding";
 import { Chart } from "@/ui/kit/charts/Chart";
 import type { ChartInk } from "@/ui/kit/charts/chart-ink";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 
-/** Ground that the flare covers, of what its height would at the steady ratio: it is flown level at the end. */
-const FLARE_GROUND = 2;
+const NONE: readonly DownKey[] = [];
 
 /** Height over the ground on the way down, with the keys marked. */
 export function DownChart() {
-  const { value, height_m } = useDown();
+  const { value } = useDown();
   const units = useUnits((state) => state.units);
   const format = useFormat();
-  const flare_m = Math.min(value?.flare_m ?? 0, height_m);
-  const keys = value
-    ? [
-        { name: "engines stop", ground_m: 0, height_m },
-        { name: "steady", ground_m: value.entryGround_m, height_m: Math.max(height_m - value.entry_m, flare_m) },
-        {
-          name: "flare",
-          ground_m: value.entryGround_m + Math.max(height_m - value.entry_m - flare_m, 0) * value.groundRatio,
-          height_m: flare_m,
-        },
-        {
-          name: "touchdown",
-          ground_m:
-            value.entryGround_m +
-            Math.max(height_m - value.entry_m - flare_m, 0) * value.groundRatio +
-            FLARE_GROUND * flare_m * value.groundRatio,
-          height_m: 0,
-        },
-      ]
-    : [];
-  const text = JSON.stringify(keys);
+  const keys = value?.way.keys ?? NONE;
   const option = useCallback(
     (ink: ChartInk) => {
-      const points: typeof keys = JSON.parse(text);
       return {
         grid: { left: 58, right: 40, top: 34, bottom: 42 },
         tooltip: { show: false },
@@ -46,7 +25,7 @@ export function DownChart() {
           ...ink.axis(`over the ground, ${unitOf("length", units.length).label}`),
           nameLocation: "middle",
           nameGap: 26,
-          min: 0,
+          scale: true,
         },
         yAxis: {
           ...ink.axis(`above the place, ${unitOf("height", units.height).label}`),
@@ -61,7 +40,7 @@ export function DownChart() {
             symbolSize: 8,
             lineStyle: { color: ink.of("harbour"), width: 2.6 },
             itemStyle: { color: ink.of("harbour") },
-            data: points.map(({ name, ground_m, height_m: above_m }, i) => ({
+            data: keys.map(({ name, ground_m, height_m: above_m }, i) => ({
               value: [fromSi("length", units.length, ground_m), fromSi("height", units.height, above_m)],
               label: {
                 show: true,
@@ -75,7 +54,7 @@ export function DownChart() {
         ],
       };
     },
-    [text, units],
+    [keys, units],
   );
   return (
     <Chart

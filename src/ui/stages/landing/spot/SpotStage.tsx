@@ -8,9 +8,8 @@ import { useRotorTrial, useSpot } from "@/ui/answers/useRotorLanding";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
 import { useHeight } from "@/ui/kit/ledger/useHeight";
-import { Cautions } from "@/ui/kit/page/Cautions";
-import { StageFrame } from "@/ui/kit/page/StageFrame";
-import { StageView } from "@/ui/kit/page/StageTabs";
+import { DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { OneViewStage } from "@/ui/kit/page/OneViewStage";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -38,89 +37,80 @@ export function SpotStage() {
   const found = ways.findIndex((_, i) => keyOf(i) === pinned);
   const chosen = found < 0 ? 0 : found;
   return (
-    <StageFrame
+    <OneViewStage
       label="Landing"
       question="Can I reach the spot, with speed for the flare?"
-      view="spot"
-      onView={() => undefined}
-      views={{ spot: "To the spot" }}
-      viewsLabel="Views of the landing"
-      refusal={issue && { title: "There is no way to compute.", text: issue.message }}
+      view="To the spot"
+      issue={issue}
+      controls={<SpotSwitches />}
       aside={<SpotAside chosen={chosen} />}
-      narrow="middle"
-      className="grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet"
     >
-      <SpotSwitches />
-      <StageView value="spot">
-        {value ? (
-          <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
-            <SpotChart ways={ways} position={asked.position} chosen={chosen} />
-            <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-6 border-t border-rule px-4 py-2">
-              <DataTable
-                label="Ways to the spot"
-                className="w-full self-start text-[14px]"
-                rows={ways}
-                rowKey={(_, i) => keyOf(i)}
-                columns={[
-                  {
-                    name: "way",
-                    cell: (_, i) => (
-                      <button
-                        type="button"
-                        className={`text-left underline-offset-2 hover:underline ${i === chosen ? "font-semibold" : ""}`}
-                        aria-pressed={i === chosen}
-                        onClick={() => pin(keyOf(i ?? 0))}
-                      >
-                        {keyOf(i ?? 0)}
-                      </button>
-                    ),
-                  },
-                  {
-                    name: "comes out",
-                    kind: "words",
-                    tone: ({ verdict }) =>
-                      verdict === "works" ? "text-pine" : verdict === "under-floor" ? "text-ochre" : "text-brick",
-                    cell: (way) => verdictWords(way, format),
-                  },
-                  {
-                    name: "push at",
-                    cell: ({ pushAt_m }) => (pushAt_m === null ? "–" : format("height", pushAt_m, "up")),
-                  },
-                ]}
-              />
-              <DataTable
-                caption={`Height to get to ${format("speed", value.flare_mps)} for the flare, and how light the rotor gets`}
-                className="w-full self-start text-[14px]"
-                rows={value.recoveries}
-                rowKey={({ from_mps }) => from_mps}
-                columns={[
-                  { name: "from", kind: "figure", cell: ({ from_mps }) => format("speed", from_mps) },
-                  {
-                    name: "takes",
-                    cell: ({ from_mps, height_m }) => (
-                      <Figure
-                        title="Height to get speed back"
-                        figure="recovery"
-                        source={{ calculation: { name: "gyro-recovery", input: { ...asked.question, from_mps } } }}
-                      >
-                        {format("height", height_m, "up")}
-                      </Figure>
-                    ),
-                  },
-                  {
-                    name: "rotor carries",
-                    tone: ({ leastLoad }) => (leastLoad < LEAST_LOAD + 0.02 ? "text-ochre" : ""),
-                    cell: ({ leastLoad }) => `${formatNumber(leastLoad * 100)} %`,
-                  },
-                ]}
-              />
-            </div>
+      {value && (
+        <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
+          <SpotChart ways={ways} position={asked.position} chosen={chosen} />
+          <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-6 border-t border-rule px-4 py-2">
+            <DataTable
+              label="Ways to the spot"
+              className="w-full self-start text-[14px]"
+              rows={ways}
+              rowKey={(_, i) => keyOf(i)}
+              columns={[
+                {
+                  name: "way",
+                  cell: (_, i) => (
+                    <button
+                      type="button"
+                      className={`text-left underline-offset-2 hover:underline ${i === chosen ? "font-semibold" : ""}`}
+                      aria-pressed={i === chosen}
+                      onClick={() => pin(keyOf(i ?? 0))}
+                    >
+                      {keyOf(i ?? 0)}
+                    </button>
+                  ),
+                },
+                {
+                  name: "comes out",
+                  kind: "words",
+                  tone: ({ verdict }) =>
+                    verdict === "works" ? "text-pine" : verdict === "under-floor" ? "text-ochre" : "text-brick",
+                  cell: (way) => verdictWords(way, format),
+                },
+                {
+                  name: "push at",
+                  cell: ({ pushAt_m }) => (pushAt_m === null ? "–" : format("height", pushAt_m, "up")),
+                },
+              ]}
+            />
+            <DataTable
+              caption={`Height to get to ${format("speed", value.flare_mps)} for the flare, and how light the rotor gets`}
+              className="w-full self-start text-[14px]"
+              rows={value.recoveries}
+              rowKey={({ from_mps }) => from_mps}
+              columns={[
+                { name: "from", kind: "figure", cell: ({ from_mps }) => format("speed", from_mps) },
+                {
+                  name: "takes",
+                  cell: ({ from_mps, height_m }) => (
+                    <Figure
+                      title="Height to get speed back"
+                      figure="recovery"
+                      source={{ calculation: { name: "gyro-recovery", input: { ...asked.question, from_mps } } }}
+                    >
+                      {format("height", height_m, "up")}
+                    </Figure>
+                  ),
+                },
+                {
+                  name: "rotor carries",
+                  tone: ({ leastLoad }) => (leastLoad < LEAST_LOAD + 0.02 ? "text-ochre" : ""),
+                  cell: ({ leastLoad }) => `${formatNumber(leastLoad * 100)} %`,
+                },
+              ]}
+            />
           </div>
-        ) : (
-          <p className="p-4 text-ink2">Computing …</p>
-        )}
-      </StageView>
-    </StageFrame>
+        </div>
+      )}
+    </OneViewStage>
   );
 }
 
@@ -130,12 +120,12 @@ function SpotSwitches() {
   const format = useFormat();
   const { height_m, ahead_m, headwind_mps } = asked.position;
   return (
-    <div className="grid grid-cols-3 items-end gap-x-6 border-b border-rule px-4 py-1.5">
+    <div className="grid grid-cols-3 items-end gap-x-6">
       <SliderField
         label="Above the spot"
         value={height_m}
-        min={30}
-        max={1500}
+        min={0}
+        max={Math.max(1500, height_m)}
         step={15}
         shown={format("height", height_m)}
         onChange={(value) => trial.try({ height_m: value })}
@@ -153,7 +143,7 @@ function SpotSwitches() {
         label={headwind_mps >= 0 ? "Headwind" : "Tailwind"}
         value={headwind_mps}
         min={-5}
-        max={23}
+        max={Math.max(23, headwind_mps)}
         step={0.5}
         shown={format("speed", Math.abs(headwind_mps))}
         onChange={(value) => trial.try({ headwind_mps: value })}
@@ -165,16 +155,11 @@ function SpotSwitches() {
 function SpotAside({ chosen }: { chosen: number }) {
   const { value } = useSpot();
   const format = useFormat();
-  if (!value) return <aside className="border-l border-rule" aria-label="Decision" />;
+  if (!value) return <DecisionAside said={null} good cautions={[]} />;
   const said = spotDecision(value.ways, format);
   const way = value.ways[chosen];
   return (
-    <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision">
-      <section className="px-4 py-3" aria-label="Decision">
-        <p className={said.works ? "" : "text-brick"}>
-          <strong className="block text-[20px] leading-6">{said.lead}</strong> {said.rest}
-        </p>
-      </section>
+    <DecisionAside said={said} good={said.works} cautions={CAUTIONS}>
       {way && <SpotLedger way={way} />}
       <section className="border-t border-rule px-4 py-2" aria-label="What moves the spot">
         <h2 className="font-bold">What moves the spot</h2>
@@ -193,10 +178,7 @@ function SpotAside({ chosen }: { chosen: number }) {
           {formatNumber((degrees(value.best.rotor_radps) * 60) / 360)} rpm.
         </p>
       </section>
-      <div className="mt-auto">
-        <Cautions texts={CAUTIONS} />
-      </div>
-    </aside>
+    </DecisionAside>
   );
 }
 

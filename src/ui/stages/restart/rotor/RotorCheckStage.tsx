@@ -1,11 +1,10 @@
 "use client";
 import { ROTOR_LEAVE_M } from "@/core/restart/rotor-check";
 import { formatNumber } from "@/core/quantities/units";
-import { type CheckShown, useGyroCheck, useHelicopterCheck } from "@/ui/answers/useRotorCheck";
+import { type CheckAnswer, type CheckShown, useGyroCheck, useHelicopterCheck } from "@/ui/answers/useRotorCheck";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
-import { Cautions } from "@/ui/kit/page/Cautions";
-import { StageFrame } from "@/ui/kit/page/StageFrame";
-import { StageView } from "@/ui/kit/page/StageTabs";
+import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { OneViewStage } from "@/ui/kit/page/OneViewStage";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
@@ -18,107 +17,91 @@ const CAUTIONS = [
 
 /** Is there time to look for the cause before landing? Of a helicopter. */
 export function HelicopterCheckStage() {
-  return <CheckStage check={useHelicopterCheck()} first="Collective down" />;
+  return <CheckStage answer={useHelicopterCheck()} first="Collective down" />;
 }
 
 /** The same of a gyroplane. */
 export function GyroCheckStage() {
-  return <CheckStage check={useGyroCheck()} first="Nose down for speed" />;
+  return <CheckStage answer={useGyroCheck()} first="Nose down for speed" />;
 }
 
-function CheckStage({ check, first }: { check: CheckShown | null; first: string }) {
+function CheckStage({ answer: { check, issue }, first }: { answer: CheckAnswer; first: string }) {
   const symptom = useSituation((state) => state.current.restart.symptom);
   const change = useSituation((state) => state.change);
   const format = useFormat();
   return (
-    <StageFrame
+    <OneViewStage
       label="Restart"
       question="Is there time to look for the cause?"
-      view="flow"
-      onView={() => undefined}
-      views={{ flow: "Cause check" }}
-      viewsLabel="Views of the restart"
+      view="Cause check"
+      issue={issue}
+
+      controls={
+        <div className="w-80">
+          <ChoiceField
+            label="How did it stop?"
+            value={symptom ?? ""}
+            onChange={(value) =>
+              change(({ restart }) => ({ restart: { ...restart, symptom: value === "" ? null : value } }))
+            }
+            choices={SYMPTOM_CHOICES}
+          />
+        </div>
+      }
       aside={<CheckAside check={check} first={first} />}
-      narrow="middle"
-      className="grid-rows-[auto_auto_minmax(0,1fr)] bg-sheet"
     >
-      <div className="w-80 px-4 py-2">
-        <ChoiceField
-          label="How did it stop?"
-          value={symptom ?? ""}
-          onChange={(value) =>
-            change(({ restart }) => ({ restart: { ...restart, symptom: value === "" ? null : value } }))
-          }
-          choices={SYMPTOM_CHOICES}
-        />
-      </div>
-      <StageView value="flow">
-        {check ? (
-          <div
-            className="min-h-0 overflow-auto border-t border-rule px-4 py-2"
-            tabIndex={0}
-            role="region"
-            aria-label="Cause check"
-          >
-            <DataTable
-              label="The flow against the seconds that there are"
-              className="w-full text-[15px]"
-              rows={check.items}
-              rowKey={({ item }) => item.id}
-              rowProps={({ fits }) => ({ className: fits ? "" : "text-ink2" })}
-              columns={[
-                { name: "item", cell: ({ item }) => <strong>{item.name}</strong> },
-                { name: "do", kind: "words", cell: ({ item }) => item.action },
-                { name: "takes", cell: ({ item }) => `${formatNumber(item.time_s)} s` },
-                { name: "done after", cell: ({ done_s }) => `${formatNumber(done_s)} s` },
-                { name: "at", cell: ({ height_m }) => format("height", height_m, "down") },
-                {
-                  name: "fits",
-                  kind: "words",
-                  tone: ({ fits }) => (fits ? "text-pine" : "text-brick"),
-                  cell: ({ fits }) => (fits ? "fits" : "no more: land"),
-                },
-              ]}
-            />
-          </div>
-        ) : (
-          <p className="p-4 text-ink2">Computing …</p>
-        )}
-      </StageView>
-    </StageFrame>
+      {check && (
+        <div className="min-h-0 overflow-auto px-4 py-2" tabIndex={0} role="region" aria-label="Cause check">
+          <DataTable
+            label="The flow against the seconds that there are"
+            className="w-full text-[15px]"
+            rows={check.items}
+            rowKey={({ item }) => item.id}
+            rowProps={({ fits }) => ({ className: fits ? "" : "text-ink2" })}
+            columns={[
+              { name: "item", cell: ({ item }) => <strong>{item.name}</strong> },
+              { name: "do", kind: "words", cell: ({ item }) => item.action },
+              { name: "takes", cell: ({ item }) => `${formatNumber(item.time_s)} s` },
+              { name: "done after", cell: ({ done_s }) => `${formatNumber(done_s)} s` },
+              { name: "at", cell: ({ height_m }) => format("height", height_m, "down") },
+              {
+                name: "fits",
+                kind: "words",
+                tone: ({ fits }) => (fits ? "text-pine" : "text-brick"),
+                cell: ({ fits }) => (fits ? "fits" : "no more: land"),
+              },
+            ]}
+          />
+        </div>
+      )}
+    </OneViewStage>
   );
 }
 
 function CheckAside({ check, first }: { check: CheckShown | null; first: string }) {
   const format = useFormat();
-  if (!check) return <aside className="border-l border-rule" aria-label="Decision" />;
+  if (!check) return <DecisionAside said={null} good cautions={[]} />;
   const { available_s, fitting, items, sink_mps, tas_mps, height_m } = check;
-  const none = fitting === 0;
+  const said =
+    fitting === 0
+      ? {
+          lead: "No time: land.",
+          rest: `Below ${format("height", ROTOR_LEAVE_M)} above the place, and within the reaction of it, nothing is looked for.`,
+        }
+      : {
+          lead: `${first}, then ${formatNumber(fitting)} of ${formatNumber(items.length)} items fit.`,
+          rest: `${formatNumber(Math.floor(available_s))} s at ${format("speed", tas_mps)}; leave it at ${format("height", ROTOR_LEAVE_M)} above the place, whatever has been found.`,
+        };
   return (
-    <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision">
-      <section className="px-4 py-3" aria-label="Decision">
-        <p className={none ? "text-brick" : ""}>
-          <strong className="block text-[20px] leading-6">
-            {none
-              ? "No time: land."
-              : `${first}, then ${formatNumber(fitting)} of ${formatNumber(items.length)} items fit.`}
-          </strong>{" "}
-          {none
-            ? `Below ${format("height", ROTOR_LEAVE_M)} above the place, and within the reaction of it, nothing is looked for.`
-            : `${formatNumber(Math.floor(available_s))} s at ${format("speed", tas_mps)}; leave it at ${format("height", ROTOR_LEAVE_M)} above the place, whatever has been found.`}
-        </p>
-      </section>
-      <dl className="grid grid-cols-[1fr_auto] gap-y-1 border-t border-rule px-4 py-3 text-[15px] [&>dd]:text-right [&>dt]:text-ink2">
+    <DecisionAside said={said} good={fitting > 0} cautions={CAUTIONS}>
+      <AsideFigures>
         <dt>Above the ground</dt>
         <dd className="num">{format("height", height_m, "down")}</dd>
         <dt>Least sink</dt>
         <dd className="num">{format("verticalSpeed", sink_mps)}</dd>
         <dt>Seconds to the height it is left at</dt>
         <dd className="num">{formatNumber(Math.floor(available_s))} s</dd>
-      </dl>
-      <div className="mt-auto">
-        <Cautions texts={CAUTIONS} />
-      </div>
-    </aside>
+      </AsideFigures>
+    </DecisionAside>
   );
 }

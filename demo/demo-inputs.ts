@@ -2,6 +2,7 @@
 // changes them.
 import { isAerodrome } from "@/core/places/place";
 import { landingEnds } from "@/core/landing/landing-end";
+import { rotorReachQuestion } from "../src/core/landing/rotor-reach";
 import { reachQuestion } from "@/core/landing/reach-question";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { driftQuestion } from "@/core/drift/asked-drift";
@@ -202,6 +203,7 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
   },
   "fly-away": { ...hover, wind_mps: 5, rating: "30 s" },
   autorotation: { ...hover, headwind_mps: 5 },
+  "rotor-path": rotorReachQuestion({ ...situation, mass_kg: 2800 }, hazel, landingEnds(places).slice(0, 4)),
   "gyro-glide": { ...gyro, headwind_mps: 5 },
   "gyro-recovery": { ...gyro, from_mps: 10 },
   "rudder-authority": gyro,

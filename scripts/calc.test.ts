@@ -62,6 +62,7 @@ describe("npm run -s calc", () => {
       "ratings",
       "fly-away",
       "autorotation",
+      "rotor-path",
       "gyro-glide",
       "gyro-recovery",
       "rudder-authority",

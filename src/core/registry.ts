@@ -41,6 +41,7 @@ import { gyroGlideCalculation } from "./calculations/gyro-glide";
 import { gyroRecoveryCalculation } from "./calculations/gyro-recovery";
 import { oeiHoverCalculation } from "./calculations/oei-hover";
 import { ratingsCalculation } from "./calculations/ratings";
+import { rotorPathCalculation } from "./calculations/rotor-path";
 import { rudderAuthorityCalculation } from "./calculations/rudder-authority";
 import { trimTabCalculation } from "./calculations/trim-tab";
 import { type Issue, issuesOf } from "./outcome";
@@ -85,6 +86,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   ratingsCalculation,
   flyAwayCalculation,
   autorotationCalculation,
+  rotorPathCalculation,
   gyroGlideCalculation,
   gyroRecoveryCalculation,
   rudderAuthorityCalculation,

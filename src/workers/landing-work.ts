@@ -8,7 +8,8 @@ import {
   type OneEngineApproachQuestion,
   oneEngineApproach,
 } from "@/core/landing/one-engine-approach";
-import { type EndReach, reachOf } from "@/core/landing/reach";
+import { reachOf } from "@/core/landing/reach";
+import type { EndReach } from "@/core/landing/way-to-end";
 import type { ReachQuestion } from "@/core/landing/reach-question";
 import { type Shores, shoresAbout } from "@/core/landing/shore";
 import type { Outcome } from "@/core/outcome";

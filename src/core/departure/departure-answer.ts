@@ -2,7 +2,7 @@
 import type { LatLon } from "../earth/geodesic";
 import { localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
-import type { EndReach } from "../landing/reach";
+import type { EndReach } from "../landing/way-to-end";
 import type { ReachQuestion } from "../landing/reach-question";
 import { bestBank } from "./best-bank";
 import { type ClimbAgainstGlide, climbAgainstGlide } from "./climb-against-glide";

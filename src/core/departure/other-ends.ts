@@ -3,7 +3,8 @@
 import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import type { TerrainGrid } from "../earth/terrain";
 import { aimPoint_m, type LandingEnd } from "../landing/landing-end";
-import { type EndReach, reachOf } from "../landing/reach";
+import { reachOf } from "../landing/reach";
+import type { EndReach } from "../landing/way-to-end";
 import type { ReachQuestion } from "../landing/reach-question";
 import { type Outcome, success } from "../outcome";
 import { wrapTurn } from "../quantities/angle";

@@ -37,6 +37,9 @@ type Asked = Pick<
   | "plan"
 >;
 
+/** What is asked of where and how an approach begins, whatever flies it. */
+type Begun = Omit<Asked, "aircraft" | "mass_kg" | "configuration" | "wind">;
+
 /** A wind column in a plane whose north is turned from true north by its convergence. */
 export function turnedWind(wind: WindColumn, lean_rad: number): WindColumn {
   return {
@@ -46,7 +49,10 @@ export function turnedWind(wind: WindColumn, lean_rad: number): WindColumn {
 }
 
 /** Where the glide starts, in the plane. */
-export function startIn(plane: LocalPlane, { position, altitude_m, headingTrue_rad }: Asked): PathProblem["start"] {
+export function startIn(
+  plane: LocalPlane,
+  { position, altitude_m, headingTrue_rad }: Pick<Begun, "position" | "altitude_m" | "headingTrue_rad">,
+): PathProblem["start"] {
   return { ...plane.toPlane(position), altitude_m, heading_rad: headingTrue_rad + plane.convergence_rad(position) };
 }
 
@@ -60,7 +66,7 @@ export function targetIn(plane: LocalPlane, end: LandingEnd): PathProblem["targe
 }
 
 /** What the airspeed indicator shows at the start at an equivalent airspeed; null when it is not subsonic. */
-export function calibrated_mps(eas_mps: number, { altitude_m, air }: Pick<Asked, "altitude_m" | "air">): number | null {
+export function calibrated_mps(eas_mps: number, { altitude_m, air }: Pick<Begun, "altitude_m" | "air">): number | null {
   const speeds = airspeedsFromEas(eas_mps, airAtAltitude(altitude_m, air));
   return speeds.ok ? speeds.value.cas_mps : null;
 }
@@ -68,9 +74,9 @@ export function calibrated_mps(eas_mps: number, { altitude_m, air }: Pick<Asked,
 /** The sums over height of a glide held on the way to an end. */
 export function integralsTo(
   end: LandingEnd,
-  question: Asked,
+  question: Pick<Begun, "altitude_m" | "air">,
   wind: (altitude_m: number) => WindVector,
-  glide: StraightGlide,
+  glide: Pick<StraightGlide, "eas_mps">,
 ): DescentIntegrals {
   return descentIntegrals(
     question.air,
@@ -82,7 +88,7 @@ export function integralsTo(
 }
 
 /** The pilot's choices for a path. */
-export function choicesOf({ pilot, plan }: Asked): PathProblem["choices"] {
+export function choicesOf({ pilot, plan }: Pick<Begun, "pilot" | "plan">): PathProblem["choices"] {
   return {
     reaction_s: plannedReaction_s(pilot),
     reserve_m: plan.reserve_m,

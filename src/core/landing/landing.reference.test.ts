@@ -15,7 +15,8 @@ import { type DitchingHeading, type DitchingQuestion, ditching, swellFigures } f
 import { heightAdvice } from "./height-advice";
 import { type LandingEnd, aimPoint_m, landingEnds } from "./landing-end";
 import { type LengthQuestion, landingFigures, lengthNeeded } from "./landing-length";
-import { type EndReach, reachOf } from "./reach";
+import { reachOf } from "./reach";
+import type { EndReach } from "./way-to-end";
 import { reachQuestion } from "./reach-question";
 import { type Site, rankSites } from "./sites";
 import { type TouchdownQuestion, secureList, touchdown } from "./touchdown";

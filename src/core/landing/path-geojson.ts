@@ -1,6 +1,6 @@
 import type { LatLon } from "../earth/geodesic";
 import { placedPath } from "./placed-path";
-import type { EndReach } from "./reach";
+import type { WayToEnd } from "./way-to-end";
 
 /** A GeoJSON document of one path: a line for each block of the ledger. */
 export interface PathGeoJson {
@@ -28,7 +28,7 @@ export interface PathGeoJson {
  * @param origin - of the plane that the end's points are in
  * @see RFC 7946
  */
-export function pathGeoJson(end: EndReach, origin: LatLon): PathGeoJson {
+export function pathGeoJson(end: WayToEnd, origin: LatLon): PathGeoJson {
   const points = placedPath(end, origin);
   const ledger = end.path?.ledger ?? [];
   return {

@@ -1,7 +1,7 @@
 import { XMLBuilder } from "fast-xml-parser";
 import type { LatLon } from "../earth/geodesic";
 import { placedPath } from "./placed-path";
-import type { EndReach } from "./reach";
+import type { WayToEnd } from "./way-to-end";
 
 /**
  * The path as a GPX 1.1 track.
@@ -10,7 +10,7 @@ import type { EndReach } from "./reach";
  * @param start - moment at which the engine stops; the points' times follow from it
  * @see GPX 1.1 schema, Topografix (memory)
  */
-export function pathGpx(end: EndReach, origin: LatLon, start: Date): string {
+export function pathGpx(end: WayToEnd, origin: LatLon, start: Date): string {
   const builder = new XMLBuilder({ ignoreAttributes: false, format: true, suppressEmptyNode: true });
   return builder.build({
     "?xml": { "@_version": "1.0", "@_encoding": "UTF-8" },

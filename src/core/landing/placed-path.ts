@@ -1,7 +1,7 @@
 // A glide path with places on the Earth instead of a plane, for the open formats.
 import type { LatLon } from "../earth/geodesic";
 import { localPlane } from "../earth/local-plane";
-import type { EndReach } from "./reach";
+import type { WayToEnd } from "./way-to-end";
 
 /** A point of a path on the Earth. */
 export interface PlacedPoint extends LatLon {
@@ -24,7 +24,7 @@ function rounded(value: number, digits: number): number {
  *
  * @param origin - of the plane that the end's points are in
  */
-export function placedPath(end: EndReach, origin: LatLon): PlacedPoint[] {
+export function placedPath(end: WayToEnd, origin: LatLon): PlacedPoint[] {
   const plane = localPlane(origin);
   return end.points.map(({ x_m, y_m, altitude_m, time_s, entry }) => {
     const { latitude_deg, longitude_deg } = plane.toLatLon({ x_m, y_m });

@@ -5,7 +5,8 @@ import { turnSpeed } from "../glide/gliding-turn";
 import { WORDS_MEANING } from "../glide/path-words";
 import { IN_PRACTICE_DAYS, plannedReaction_s } from "../situation/pilot-practice";
 import type { WorkingStep } from "../working";
-import type { EndReach, Reach } from "./reach";
+import type { Reach } from "./reach";
+import type { EndReach } from "./way-to-end";
 import type { ReachQuestion } from "./reach-question";
 
 const POLAR = "parabolic drag polar, aircraft document";

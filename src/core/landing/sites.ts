@@ -13,7 +13,8 @@ import type { LandingPlan } from "../situation/landing-plan";
 import type { LandingEnd } from "./landing-end";
 import { type LandingFigures, type LengthNeeded, landingFigures, lengthNeeded, trueOf_mps } from "./landing-length";
 import type { Hazard } from "../places/place";
-import type { EndReach, Reach } from "./reach";
+import type { Reach } from "./reach";
+import type { EndReach } from "./way-to-end";
 import type { ReachQuestion } from "./reach-question";
 
 /** Why a place is better or worse; `value` is a length, height, speed, ratio or days as the code says. */

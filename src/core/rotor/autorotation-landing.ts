@@ -14,7 +14,7 @@ const [STEP_S, LONGEST_S] = [0.05, 12];
 /** The sink is steady within this. */
 const STEADY = 0.05;
 /** Touchdown along the ground, and how hard the flare slows, of g. Typical. */
-const [TOUCHDOWN_MPS, SLOWS] = [15 * MPS_PER_KT, 0.3];
+export const [TOUCHDOWN_MPS, SLOWS] = [15 * MPS_PER_KT, 0.3];
 /** Flare heights that are met with, m: from 40 to 150 ft. Common practice. */
 const [LOWEST_FLARE_M, HIGHEST_FLARE_M] = [12, 46];
 
@@ -32,6 +32,8 @@ export interface AutorotationLanding {
   readonly groundRatio: number;
   /** Height at which the flare begins, by energy; null where it does not suffice. */
   readonly flare_m: number | null;
+  /** Ground that the flare covers, at least 0. */
+  readonly flareGround_m: number;
   readonly touchdown_mps: number;
   readonly gentle_mps: number;
 }
@@ -65,6 +67,14 @@ export function secondsToLowerCollective(flight: HelicopterCase, tas_mps: number
   return now.time_s;
 }
 
+/** How long the flare slows, s. */
+const flare_s = ({ tas_mps }: Autorotation): number => Math.max(tas_mps - TOUCHDOWN_MPS, 0) / (SLOWS * G0);
+
+/** Ground that the flare covers against a headwind, m: mean speed by time; at least 0. */
+export function flareGround_m(steady: Autorotation, headwind_mps: number): number {
+  return Math.max(((steady.tas_mps + TOUCHDOWN_MPS) / 2 - headwind_mps) * flare_s(steady), 0);
+}
+
 /**
  * The flare: what speed, sink and rotor hold against what carrying the weight takes while it slows; what is missing is
  * height.
@@ -72,11 +82,11 @@ export function secondsToLowerCollective(flight: HelicopterCase, tas_mps: number
  * @returns height at which it begins, m; null where more than 150 ft would be needed
  * @see an energy balance: a sketch
  */
-function flareHeight_m(flight: HelicopterCase, steady: Autorotation): number | null {
+export function flareHeight_m(flight: HelicopterCase, steady: Autorotation): number | null {
   const { mass_kg, weight_N, aircraft } = flight;
   const { rotor } = aircraft;
   const omega = rotor.tipSpeed_mps / rotor.radius_m;
-  const time_s = Math.max(steady.tas_mps - TOUCHDOWN_MPS, 0) / (SLOWS * G0);
+  const time_s = flare_s(steady);
   const has_J =
     0.5 * mass_kg * (steady.tas_mps ** 2 - TOUCHDOWN_MPS ** 2 + steady.sink_mps ** 2 - GENTLE_MPS ** 2) +
     0.5 * rotor.polarInertia_kgm2 * omega ** 2 * (1 - rotor.nrMinTouchdown ** 2);
@@ -125,6 +135,7 @@ export function autorotationLanding(
     steady,
     groundRatio: (steady.tas_mps - headwind_mps) / steady.sink_mps,
     flare_m: flareHeight_m(flight, steady),
+    flareGround_m: flareGround_m(steady, headwind_mps),
     touchdown_mps: TOUCHDOWN_MPS,
     gentle_mps: GENTLE_MPS,
   });

@@ -1,8 +1,8 @@
 // An engine that stops on a gyroplane's climb-out: ahead, or back, by height.
 import { goldenMinimum } from "../numeric/golden-section";
 import { type Outcome, failure, success } from "../outcome";
-import { G0, M_PER_FT } from "../quantities/constants";
-import { gyroBestGlide, gyroGlideAt } from "./gyro-glide";
+import { M_PER_FT } from "../quantities/constants";
+import { gyroBestGlide, gyroGlideAt, gyroTurn } from "./gyro-glide";
 import { type GyroRecovery, flareSpeed_mps, gyroRecovery } from "./gyro-recovery";
 import type { GyroCase } from "./gyro-rotor";
 import { FLARE_M } from "./gyro-spot";
@@ -13,7 +13,7 @@ const [SLOW, FAST, CLOSE] = [12, 40, 0.05];
 /** Heights that are looked at. */
 export const FAILURE_HEIGHTS_M = [20, 50, 100, 150, 200, 300, 400, 500, 700, 1000].map((feet) => feet * M_PER_FT);
 /** Ground for flare and roll, m; and for the take-off run. Common practice. */
-const [FLARE_GROUND_M, RUN_M] = [60, 150];
+export const [FLARE_GROUND_M, RUN_M] = [60, 150];
 /** A half turn with what it takes to line up again, rad: three quarters of a circle. */
 const BACK_RAD = 1.5 * Math.PI;
 /** Height that has to be left over, m, before turning back is said to work. */
@@ -99,12 +99,10 @@ export function gyroDeparture(
   const flare_mps = flareSpeed_mps(flight);
   const final = gyroGlideAt(flight, flare_mps, "stopped");
   const best = gyroBestGlide(flight, "stopped", -headwind_mps);
-  const loadFactor = 1 / Math.cos(bank_rad);
-  const turning = best && gyroGlideAt({ ...flight, weight_N: flight.weight_N * loadFactor }, best.tas_mps, "stopped");
+  const turning = best && gyroTurn(flight, best.tas_mps, bank_rad);
   if (!final || !best || !turning)
     return failure("no_glide", "With these figures the rotor does not carry it.", "aircraft");
-  const radius_m = best.tas_mps ** 2 / (G0 * Math.tan(bank_rad));
-  const turn_m = (turning.sink_mps * BACK_RAD * radius_m) / best.tas_mps;
+  const turn_m = (turning.sink_mps * BACK_RAD * turning.radius_m) / best.tas_mps;
   const slowed_mps = Math.max(
     climbSpeed_mps - (reaction_s * (levelPull_N(flight, climbSpeed_mps) ?? 0)) / flight.mass_kg,
     0,
@@ -150,7 +148,7 @@ export function gyroDeparture(
     climbSpeed_mps,
     climb_mps,
     turn_m,
-    radius_m,
+    radius_m: turning.radius_m,
     rotorRise: straight ? turning.rotor_radps / straight.rotor_radps : 1,
     failures,
     backFrom_m: failures.find(({ works }) => works === "back" || works === "either")?.height_m ?? null,

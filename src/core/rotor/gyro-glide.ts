@@ -1,6 +1,7 @@
 // A gyroplane gliding: sink, rotor speed, least sink and best glide, with the propeller stopped or idling.
 import { bisect } from "../numeric/bisect";
 import { goldenMinimum } from "../numeric/golden-section";
+import { G0 } from "../quantities/constants";
 import type { GyroEngine } from "./gyro-question";
 import { type DiscAir, type GyroCase, bladeThrust_N, inducedOf, load_N, rotorDeficit_W } from "./gyro-rotor";
 
@@ -108,4 +109,33 @@ export function gyroBestGlide(flight: GyroCase, engine: GyroEngine, headwind_mps
     CLOSE,
   );
   return gyroGlideAt(flight, tas, engine);
+}
+
+/** A steady turn without engine. */
+export interface GyroTurn {
+  readonly sink_mps: number;
+  readonly loadFactor: number;
+  readonly radius_m: number;
+  readonly rotor_radps: number;
+}
+
+/**
+ * A turn with the engine stopped: the rotor carries n = 1/cosφ weights and sinks along its own axis, so that the sink
+ * is n times that of the same gyroplane with n times the weight.
+ *
+ * @param bank_rad - 0 to 60°
+ * @returns null where the rotor does not carry it
+ * @see energy balance: W·w = D·V + κT·vi + P0 at T = nW
+ */
+export function gyroTurn(flight: GyroCase, tas_mps: number, bank_rad: number): GyroTurn | null {
+  const loadFactor = 1 / Math.cos(bank_rad);
+  const glide = gyroGlideAt({ ...flight, weight_N: flight.weight_N * loadFactor }, tas_mps, "stopped");
+  return (
+    glide && {
+      sink_mps: glide.sink_mps * loadFactor,
+      loadFactor,
+      radius_m: tas_mps ** 2 / (G0 * Math.tan(bank_rad)),
+      rotor_radps: glide.rotor_radps,
+    }
+  );
 }

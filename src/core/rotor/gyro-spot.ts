@@ -1,7 +1,7 @@
 // To a spot with the engine stopped: straight, by S-turns, by descending vertically, and speed for the flare in time.
 import { type Outcome, failure, success } from "../outcome";
-import { G0, MPS_PER_KT, M_PER_FT } from "../quantities/constants";
-import { gyroBestGlide, gyroGlideAt } from "./gyro-glide";
+import { MPS_PER_KT, M_PER_FT } from "../quantities/constants";
+import { type GyroTurn, gyroBestGlide, gyroGlideAt, gyroTurn } from "./gyro-glide";
 import { type GyroRecovery, flareSpeed_mps, gyroRecovery } from "./gyro-recovery";
 import type { GyroCase } from "./gyro-rotor";
 
@@ -63,13 +63,10 @@ interface Rates {
 }
 
 /** One S-turn: to either side and back, on a rotor that carries more. */
-export interface STurn {
+export interface STurn extends GyroTurn {
   readonly time_s: number;
   readonly height_m: number;
   readonly air_m: number;
-  readonly loadFactor: number;
-  readonly rotor_radps: number;
-  readonly radius_m: number;
 }
 
 /**
@@ -78,20 +75,10 @@ export interface STurn {
  * @returns null where the rotor does not carry it
  */
 export function sTurn(flight: GyroCase, tas_mps: number): STurn | null {
-  const loadFactor = 1 / Math.cos(S_BANK);
-  const heavier = { ...flight, weight_N: flight.weight_N * loadFactor };
-  const glide = gyroGlideAt(heavier, tas_mps, "stopped");
-  if (!glide) return null;
-  const radius_m = tas_mps ** 2 / (G0 * Math.tan(S_BANK));
-  const time_s = (4 * S_HEADING * radius_m) / tas_mps;
-  return {
-    time_s,
-    height_m: glide.sink_mps * time_s,
-    air_m: 4 * radius_m * Math.sin(S_HEADING),
-    loadFactor,
-    rotor_radps: glide.rotor_radps,
-    radius_m,
-  };
+  const turn = gyroTurn(flight, tas_mps, S_BANK);
+  if (!turn) return null;
+  const time_s = (4 * S_HEADING * turn.radius_m) / tas_mps;
+  return { ...turn, time_s, height_m: turn.sink_mps * time_s, air_m: 4 * turn.radius_m * Math.sin(S_HEADING) };
 }
 
 /**

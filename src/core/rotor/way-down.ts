@@ -2,8 +2,6 @@ import type { AutorotationLanding } from "./autorotation-landing";
 
 /** Steady for less than this, s, an autorotation is not settled before its flare. Common practice. */
 const LEAST_STEADY_S = 5;
-/** The flare covers so much more ground than its height would at the steady ratio: it ends level. A sketch. */
-const FLARE_GROUND = 2;
 /** Flare height that is counted with where the energy does not suffice, m: 150 ft. */
 const HIGH_FLARE_M = 46;
 
@@ -35,7 +33,7 @@ export interface WayDown {
  * @see arithmetic over `autorotationLanding`; the flare's ground is a sketch
  */
 export function wayDown(landing: AutorotationLanding, height_m: number): WayDown {
-  const { entry_m, entryGround_m, entry_mps, steady, groundRatio, touchdown_mps } = landing;
+  const { entry_m, entryGround_m, entry_mps, steady, groundRatio, flareGround_m, touchdown_mps } = landing;
   const flare_m = Math.min(landing.flare_m ?? HIGH_FLARE_M, height_m);
   const steady_m = Math.max(height_m - entry_m - flare_m, 0);
   const toFlare_m = entryGround_m + steady_m * groundRatio;
@@ -52,7 +50,7 @@ export function wayDown(landing: AutorotationLanding, height_m: number): WayDown
       {
         name: "touchdown",
         height_m: 0,
-        ground_m: toFlare_m + FLARE_GROUND * flare_m * groundRatio,
+        ground_m: toFlare_m + flareGround_m,
         tas_mps: touchdown_mps,
       },
     ],

@@ -1,6 +1,7 @@
 import { create } from "zustand";
 import type { LatLon } from "@/core/earth/geodesic";
-import type { EndReach, Reach } from "@/core/landing/reach";
+import type { Reach } from "@/core/landing/reach";
+import type { EndReach } from "@/core/landing/way-to-end";
 import type { LandingQuestion } from "@/core/landing/landing-question";
 import type { Site, Sites } from "@/core/landing/sites";
 import type { Issue } from "@/core/outcome";

@@ -6,7 +6,7 @@ import VectorSource from "ol/source/Vector";
 import { Fill, Stroke, Style, Text } from "ol/style";
 import type { LandingEnd } from "@/core/landing/landing-end";
 import type { LocalPlane } from "@/core/earth/local-plane";
-import type { EndReach, ReachStatus } from "@/core/landing/reach";
+import type { WayToEnd, ReachStatus } from "@/core/landing/way-to-end";
 import { casingStyle, partStyle } from "./account-colour";
 import type { MapPalette } from "./map-palette";
 
@@ -64,12 +64,12 @@ export function pathsLayer(palette: MapPalette): VectorLayer {
 /** Puts the answer on the map. */
 export function fillPaths(
   layer: VectorLayer,
-  ends: readonly EndReach[],
+  ends: readonly WayToEnd[],
   places: ReadonlyMap<string, LandingEnd>,
   plane: LocalPlane,
   shownId: string | null,
   pointedEntry: number | null,
-  say: (end: EndReach) => string,
+  say: (end: WayToEnd) => string,
 ): void {
   const features: Feature[] = [];
   for (const end of ends) {
@@ -102,7 +102,7 @@ export function fillPaths(
   source?.addFeatures(features);
 }
 
-function shownPath(end: EndReach, pointedEntry: number | null): Feature[] {
+function shownPath(end: WayToEnd, pointedEntry: number | null): Feature[] {
   const line = end.points.map((point) => [point.x_m, point.y_m]);
   if (line.length < 2) return [];
   const features = [new Feature({ geometry: new LineString(line), kind: "casing" })];

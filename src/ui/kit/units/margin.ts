@@ -1,4 +1,4 @@
-import type { ReachStatus } from "@/core/landing/reach";
+import type { ReachStatus } from "@/core/landing/way-to-end";
 import type { Format } from "./units-store";
 
 /** A height with its sign always shown, a margin rounded down, a shortfall up: "+230 ft", "−90 ft". */

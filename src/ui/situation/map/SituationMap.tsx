@@ -7,7 +7,7 @@ import { degrees, wrapTurn } from "@/core/quantities/angle";
 import { SituationDocument } from "@/core/situation/situation-document";
 import { formatMargin } from "@/ui/kit/units/margin";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
-import type { EndReach } from "@/core/landing/reach";
+import type { WayToEnd } from "@/core/landing/way-to-end";
 import type { LatLon } from "@/core/earth/geodesic";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
@@ -41,7 +41,7 @@ const FIT_PADDING = [84, 70, 40, 70];
 
 /** Paths to landing ends, as a map shows them. */
 export interface PathsOnMap {
-  readonly ends: readonly EndReach[];
+  readonly ends: readonly WayToEnd[];
   /** Origin of the plane that their points are in. */
   readonly origin: LatLon;
   readonly shownId: string | null;

@@ -2,7 +2,8 @@
 import { workingOfEnd } from "@/ui/answers/workings";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
-import type { EndReach, Reach } from "@/core/landing/reach";
+import type { Reach } from "@/core/landing/reach";
+import type { EndReach } from "@/core/landing/way-to-end";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";

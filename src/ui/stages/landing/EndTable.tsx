@@ -2,7 +2,7 @@
 import type { SiteVerdict } from "@/core/landing/site-verdict";
 import { workingOfEnd } from "@/ui/answers/workings";
 import { useEffect, useMemo, useRef } from "react";
-import type { EndReach } from "@/core/landing/reach";
+import type { EndReach } from "@/core/landing/way-to-end";
 import { assertNever } from "@/core/outcome";
 import { oClock, threeFigures } from "@/core/quantities/angle";
 import { formatClock } from "@/core/quantities/clock";

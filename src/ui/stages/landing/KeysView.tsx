@@ -3,7 +3,7 @@ import { isUsable } from "@/core/landing/site-verdict";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { ReachQuestion } from "@/core/landing/reach-question";
 import { success, type Outcome } from "@/core/outcome";
-import type { EndReach } from "@/core/landing/reach";
+import type { EndReach } from "@/core/landing/way-to-end";
 import dynamic from "next/dynamic";
 import { Slider } from "radix-ui";
 import { useMemo } from "react";

@@ -1,7 +1,7 @@
 import { toast } from "sonner";
 import type { LatLon } from "@/core/earth/geodesic";
 import { pathGeoJson } from "@/core/landing/path-geojson";
-import type { EndReach } from "@/core/landing/reach";
+import type { WayToEnd } from "@/core/landing/way-to-end";
 import { download, fileName } from "@/ui/kit/download";
 import { shownEnd, useReach } from "@/ui/answers/reach-store";
 
@@ -17,7 +17,7 @@ export function exportPath(format: PathFormat): void {
 }
 
 /** The XML writer is loaded only when it is used. */
-async function downloadPath(format: PathFormat, end: EndReach, origin: LatLon): Promise<void> {
+async function downloadPath(format: PathFormat, end: WayToEnd, origin: LatLon): Promise<void> {
   const name = `glide-to-${fileName(end.name)}`;
   if (format === "geojson")
     return download(`${name}.geojson`, "application/geo+json", JSON.stringify(pathGeoJson(end, origin), null, 1));

@@ -4,7 +4,7 @@
 import { isUsable } from "@/core/landing/site-verdict";
 import { LEFT_M } from "@/core/landing/approach-heights";
 import { type HeightAdvice } from "@/core/landing/height-advice";
-import type { EndReach } from "@/core/landing/reach";
+import type { EndReach } from "@/core/landing/way-to-end";
 import { type Site } from "@/core/landing/sites";
 import { assertNever } from "@/core/outcome";
 import { oClock, threeFigures } from "@/core/quantities/angle";

@@ -1,11 +1,11 @@
 import { type Word, turnSigns } from "@/core/glide/dubins";
-import type { EndReach } from "@/core/landing/reach";
+import type { WayToEnd } from "@/core/landing/way-to-end";
 
 /** A turn smaller than this is not announced, rad (5°). */
 const NO_TURN = 0.0873;
 
 /** "right, straight, left", key included; turns too small to fly as such are left out. */
-export function wayInWords({ path }: Pick<EndReach, "path">): string {
+export function wayInWords({ path }: Pick<WayToEnd, "path">): string {
   if (!path) return "";
   return path.legs
     .map((leg) => {
@@ -21,7 +21,7 @@ export function wayInWords({ path }: Pick<EndReach, "path">): string {
 }
 
 /** What to do with the controls first. */
-export function firstMove({ path }: Pick<EndReach, "path">): string {
+export function firstMove({ path }: Pick<WayToEnd, "path">): string {
   const leg = path?.legs[0];
   if (!leg || leg.turn1_rad <= NO_TURN) return "straight on";
   return `${sidesOf(leg.word)[0]} turn now`;

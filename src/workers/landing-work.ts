@@ -12,7 +12,10 @@ import { reachOf } from "@/core/landing/reach";
 import type { EndReach } from "@/core/landing/way-to-end";
 import type { ReachQuestion } from "@/core/landing/reach-question";
 import { type Shores, shoresAbout } from "@/core/landing/shore";
-import type { Outcome } from "@/core/outcome";
+import { type RotorEnd, type RotorReachQuestion, rotorReach } from "@/core/landing/rotor-reach";
+import { rotorWorking } from "@/core/landing/rotor-working";
+import { type Outcome, success } from "@/core/outcome";
+import type { WorkingStep } from "@/core/working";
 import { type MinutesLeft, type MinutesQuestion, minutesLeft } from "@/core/restart/minutes-left";
 
 /** The part of the worker that landings ask. */
@@ -25,6 +28,16 @@ export function landingWork(terrain: () => TerrainGrid | null) {
     landingWay: (question: ReachQuestion, origin: LatLon): EndReach | null => {
       const outcome = reachOf(question, terrain(), origin);
       return outcome.ok ? outcome.value.ends[0] : null;
+    },
+
+    /** Places of a rotorcraft without engines. */
+    rotorLanding: (question: RotorReachQuestion, origin: LatLon): Outcome<RotorEnd[]> =>
+      rotorReach(question, terrain(), origin),
+
+    rotorWorking(question: RotorReachQuestion, origin: LatLon, endId: string): Outcome<WorkingStep[]> {
+      const ends = question.ends.filter(({ id }) => id === endId);
+      const found = rotorReach({ ...question, ends }, terrain(), origin);
+      return found.ok ? success(rotorWorking(question, found.value[0])) : found;
     },
 
     oneEngineApproach: (question: OneEngineApproachQuestion): Outcome<OneEngineApproach> => oneEngineApproach(question),

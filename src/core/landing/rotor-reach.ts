@@ -15,7 +15,15 @@ import type { SituationDocument } from "../situation/situation-document";
 import { integralsTo, startIn, turnedWind } from "./approach-problem";
 import type { LandingEnd } from "./landing-end";
 import { ReachQuestion } from "./reach-question";
-import { type LastPart, type RoomVerdict, type RotorRoom, halfWay_m, lastPart, rotorRoom } from "./rotor-room";
+import {
+  type LastPart,
+  type RoomVerdict,
+  type RotorRoom,
+  flareOver_m,
+  halfWay_m,
+  lastPart,
+  rotorRoom,
+} from "./rotor-room";
 import { type Descending, type EndReach, byReach, wayToEnd } from "./way-to-end";
 
 /** What a rotorcraft asks of landing ends. */
@@ -73,7 +81,7 @@ export interface RotorEnd {
   /** In still air, half way down. */
   readonly descent: RotorDescent;
   readonly last: LastPart;
-  /** Down the way that is drawn; none where there is no way. */
+  /** Down the way that is drawn; none where it does not arrive. */
   readonly keys: readonly RotorKey[];
 }
 
@@ -238,14 +246,14 @@ function keysOf(
         ]
       : [];
   };
-  const keys = [...at("steady", 1, glide.tas_mps), ...at("final", finalEntry, last.final_mps)];
   const aim = points[points.length - 1];
-  if (!arrives || !aim) return keys;
-  const beyond_m = last.flareGround_m(-tailwind_mps);
+  if (!arrives || !aim) return [];
+  const beyond_m = flareOver_m(last, tailwind_mps);
   const before = points[Math.max(points.length - 2, 0)];
   const track_rad = Math.atan2(aim.x_m - before.x_m, aim.y_m - before.y_m);
   return [
-    ...keys,
+    ...at("steady", 1, glide.tas_mps),
+    ...at("final", finalEntry, last.final_mps),
     {
       name: "flare",
       height_m: last.flare_m ?? 0,

@@ -1,6 +1,6 @@
 // Room for a landing without engine on a rotor: over what stands before the place, flare, slide; width, slope and wind.
 import { leastSinkAutorotation } from "../rotor/autorotation";
-import { TOUCHDOWN_MPS, flareGround_m, flareHeight_m } from "../rotor/autorotation-landing";
+import { TOUCHDOWN_MPS, flareHeight_m, flareOf } from "../rotor/autorotation-landing";
 import { FLARE_GROUND_M } from "../rotor/gyro-departure";
 import { gyroGlideAt } from "../rotor/gyro-glide";
 import { flareSpeed_mps } from "../rotor/gyro-recovery";
@@ -35,8 +35,9 @@ export interface LastPart {
   /** Where the flare begins; null where no height makes it. */
   readonly flare_m: number | null;
   readonly touchdown_mps: number;
-  /** Ground that the flare covers against a headwind. */
-  readonly flareGround_m: (headwind_mps: number) => number;
+  /** The flare: mean airspeed, and how long it lasts. */
+  readonly flare_mps: number;
+  readonly flare_s: number;
   readonly diameter_m: number;
   readonly crosswindLimit_mps: number;
 }
@@ -78,7 +79,7 @@ export function lastPart(question: RotorQuestion, plan: Pick<LandingPlan, "cross
       sink_mps: steady.sink_mps,
       flare_m: flareHeight_m(flight.value, steady),
       touchdown_mps: TOUCHDOWN_MPS,
-      flareGround_m: (headwind_mps) => flareGround_m(steady, headwind_mps),
+      ...flareOf(steady),
     });
   }
   const flight = gyroCase({ ...question, aircraft });
@@ -92,8 +93,14 @@ export function lastPart(question: RotorQuestion, plan: Pick<LandingPlan, "cross
     sink_mps: steady.sink_mps,
     flare_m: FLARE_M,
     touchdown_mps: GYRO_TOUCHDOWN_MPS,
-    flareGround_m: (headwind_mps) => Math.max(FLARE_GROUND_M - headwind_mps * GYRO_FLARE_S, 0),
+    flare_mps: FLARE_GROUND_M / GYRO_FLARE_S,
+    flare_s: GYRO_FLARE_S,
   });
+}
+
+/** Ground that the flare covers with a wind from behind, or against one; at least 0. */
+export function flareOver_m({ flare_mps, flare_s }: LastPart, tailwind_mps: number): number {
+  return Math.max((flare_mps + tailwind_mps) * flare_s, 0);
 }
 
 /**
@@ -112,7 +119,7 @@ export function rotorRoom(
   const over_mps = Math.max(final_mps + tailwind_mps, 0);
   const touchdownGround_mps = Math.max(last.touchdown_mps + tailwind_mps, 0);
   const slide_m = touchdownGround_mps ** 2 / (2 * G0 * (brakingOn(end.surface) + end.slope));
-  const flare_m = last.flareGround_m(-tailwind_mps);
+  const flare_m = flareOver_m(last, tailwind_mps);
   const { obstacle } = end;
   const over_m = obstacle
     ? Math.max(obstacle.height_m + OVER_OBSTACLE_M - (last.flare_m ?? 0), 0) * (over_mps / sink_mps) +

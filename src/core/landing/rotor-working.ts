@@ -2,7 +2,7 @@ import { WORDS_MEANING } from "../glide/path-words";
 import { plannedReaction_s } from "../situation/pilot-practice";
 import type { WorkingStep } from "../working";
 import type { RotorEnd, RotorReachQuestion } from "./rotor-reach";
-import { ROOM_FACTOR } from "./rotor-room";
+import { ROOM_FACTOR, flareOver_m } from "./rotor-room";
 
 const ROTOR = "energy balance of the autorotating rotor, half way down";
 const PATH = "turn–straight–turn in the drifting air mass (Dubins 1957), exact mean wind of each height band";
@@ -39,7 +39,7 @@ export function rotorWorking(question: RotorReachQuestion, { end, way, room, des
     line("wind", ["w_c", "wind from the right at 10 m", ""], way.crosswind_mps, "m/s", "situation, wind"),
     line("room", ["V_f", "airspeed on final", ""], last.final_mps, "m/s", ROTOR),
     line("room", ["h_f", "flare", "energy balance"], last.flare_m ?? "none suffices", last.flare_m ? "m" : "", ROOM),
-    line("room", ["s_f", "ground of the flare", ""], last.flareGround_m(-way.tailwind_mps), "m", ROOM),
+    line("room", ["s_f", "ground of the flare", ""], flareOver_m(last, way.tailwind_mps), "m", ROOM),
     line("room", ["V_G", "over the ground at touchdown", ""], room.touchdownGround_mps, "m/s", ROOM),
     line(
       "room",

@@ -67,12 +67,12 @@ export function secondsToLowerCollective(flight: HelicopterCase, tas_mps: number
   return now.time_s;
 }
 
-/** How long the flare slows, s. */
-const flare_s = ({ tas_mps }: Autorotation): number => Math.max(tas_mps - TOUCHDOWN_MPS, 0) / (SLOWS * G0);
-
-/** Ground that the flare covers against a headwind, m: mean speed by time; at least 0. */
-export function flareGround_m(steady: Autorotation, headwind_mps: number): number {
-  return Math.max(((steady.tas_mps + TOUCHDOWN_MPS) / 2 - headwind_mps) * flare_s(steady), 0);
+/** The flare: mean airspeed, and how long it slows. */
+export function flareOf({ tas_mps }: Autorotation): { readonly flare_mps: number; readonly flare_s: number } {
+  return {
+    flare_mps: (tas_mps + TOUCHDOWN_MPS) / 2,
+    flare_s: Math.max(tas_mps - TOUCHDOWN_MPS, 0) / (SLOWS * G0),
+  };
 }
 
 /**
@@ -86,11 +86,11 @@ export function flareHeight_m(flight: HelicopterCase, steady: Autorotation): num
   const { mass_kg, weight_N, aircraft } = flight;
   const { rotor } = aircraft;
   const omega = rotor.tipSpeed_mps / rotor.radius_m;
-  const time_s = flare_s(steady);
+  const { flare_mps, flare_s } = flareOf(steady);
   const has_J =
     0.5 * mass_kg * (steady.tas_mps ** 2 - TOUCHDOWN_MPS ** 2 + steady.sink_mps ** 2 - GENTLE_MPS ** 2) +
     0.5 * rotor.polarInertia_kgm2 * omega ** 2 * (1 - rotor.nrMinTouchdown ** 2);
-  const takes_J = levelPower_W(flight, (steady.tas_mps + TOUCHDOWN_MPS) / 2) * time_s;
+  const takes_J = levelPower_W(flight, flare_mps) * flare_s;
   const height_m = Math.max((takes_J - has_J) / weight_N, LOWEST_FLARE_M);
   return height_m <= HIGHEST_FLARE_M ? height_m : null;
 }
@@ -125,6 +125,7 @@ export function autorotationLanding(
     leastNr = Math.min(leastNr, now.nr);
     if (!frozen && -now.climb_mps >= steady.sink_mps * (1 - STEADY)) break;
   }
+  const { flare_mps, flare_s } = flareOf(steady);
   return success({
     entry_mps: tas_mps,
     entry_m: -now.height_m,
@@ -135,7 +136,7 @@ export function autorotationLanding(
     steady,
     groundRatio: (steady.tas_mps - headwind_mps) / steady.sink_mps,
     flare_m: flareHeight_m(flight, steady),
-    flareGround_m: flareGround_m(steady, headwind_mps),
+    flareGround_m: Math.max((flare_mps - headwind_mps) * flare_s, 0),
     touchdown_mps: TOUCHDOWN_MPS,
     gentle_mps: GENTLE_MPS,
   });

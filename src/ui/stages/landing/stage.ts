@@ -18,13 +18,15 @@ export const stage: StageFace = {
   useStatus: useLandingStatus,
   commands: COMMANDS,
   helicopter: {
-    Stage: dynamic(() => import("./autorotation/DownStage").then((module) => module.DownStage), {
+    Stage: dynamic(() => import("./rotor/RotorLandingStage").then((module) => module.HelicopterLandingStage), {
       loading: StageLoading,
     }),
-    Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.DownHeadline)),
+    Headline: dynamic(() => import("./rotor/usePlacesHeadline").then((module) => module.PlacesHeadline)),
   },
   gyroplane: {
-    Stage: dynamic(() => import("./spot/SpotStage").then((module) => module.SpotStage), { loading: StageLoading }),
-    Headline: dynamic(() => import("./useRotorHeadline").then((module) => module.SpotHeadline)),
+    Stage: dynamic(() => import("./rotor/RotorLandingStage").then((module) => module.GyroLandingStage), {
+      loading: StageLoading,
+    }),
+    Headline: dynamic(() => import("./rotor/usePlacesHeadline").then((module) => module.PlacesHeadline)),
   },
 };

@@ -19,7 +19,7 @@ export function DownChart() {
   const option = useCallback(
     (ink: ChartInk) => {
       return {
-        grid: { left: 58, right: 40, top: 34, bottom: 42 },
+        grid: { left: 58, right: 84, top: 34, bottom: 42 },
         tooltip: { show: false },
         xAxis: {
           ...ink.axis(`over the ground, ${unitOf("length", units.length).label}`),

@@ -5,11 +5,11 @@ import { formatNumber } from "@/core/quantities/units";
 import { LEAST_LOAD } from "@/core/rotor/gyro-recovery";
 import type { SpotWay } from "@/core/rotor/gyro-spot";
 import { useRotorTrial, useSpot } from "@/ui/answers/useRotorLanding";
+import { useRotorLooked } from "@/ui/answers/useRotorReach";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
 import { useHeight } from "@/ui/kit/ledger/useHeight";
 import { DecisionAside } from "@/ui/kit/page/DecisionAside";
-import { OneViewStage } from "@/ui/kit/page/OneViewStage";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -27,25 +27,28 @@ const ERROR_WORDS = {
   late: "half a second late on the last turn",
 };
 
-/** Can the spot be reached with speed for the flare? */
-export function SpotStage() {
-  const { value, issue, stale, asked } = useSpot();
-  const [pinned, pin] = useState<string | null>(null);
+/** The way that is looked at: the one picked, otherwise the first. */
+function useChosen(): number {
+  const { value } = useSpot();
+  const pinned = useRotorLooked((state) => state.pinnedWay);
+  const format = useFormat();
+  return Math.max(value?.ways.findIndex((way) => wayName(way, format) === pinned) ?? 0, 0);
+}
+
+/** To a spot with speed for the flare: ways, and what speed costs. */
+export function SpotView() {
+  const { value, stale, asked } = useSpot();
+  const pin = useRotorLooked((state) => state.pinWay);
+  const chosen = useChosen();
   const format = useFormat();
   const ways = value?.ways ?? [];
   const keyOf = (i: number) => (ways[i] ? wayName(ways[i], format) : "");
-  const found = ways.findIndex((_, i) => keyOf(i) === pinned);
-  const chosen = found < 0 ? 0 : found;
   return (
-    <OneViewStage
-      label="Landing"
-      question="Can I reach the spot, with speed for the flare?"
-      view="To the spot"
-      issue={issue}
-      controls={<SpotSwitches />}
-      aside={<SpotAside chosen={chosen} />}
-    >
-      {value && (
+    <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)]">
+      <div className="border-b border-rule px-4 py-1.5">
+        <SpotSwitches />
+      </div>
+      {value ? (
         <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
           <SpotChart ways={ways} position={asked.position} chosen={chosen} />
           <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-6 border-t border-rule px-4 py-2">
@@ -109,8 +112,10 @@ export function SpotStage() {
             />
           </div>
         </div>
+      ) : (
+        <p className="p-4 text-ink2">Computing …</p>
       )}
-    </OneViewStage>
+    </div>
   );
 }
 
@@ -152,8 +157,10 @@ function SpotSwitches() {
   );
 }
 
-function SpotAside({ chosen }: { chosen: number }) {
+/** The decision, what the way spends, what moves the spot. */
+export function SpotAside() {
   const { value } = useSpot();
+  const chosen = useChosen();
   const format = useFormat();
   if (!value) return <DecisionAside said={null} good cautions={[]} />;
   const said = spotDecision(value.ways, format);

@@ -5,7 +5,6 @@ import { useRotorTrial, useDown } from "@/ui/answers/useRotorLanding";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { SliderField } from "@/ui/kit/forms/SliderField";
 import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
-import { OneViewStage } from "@/ui/kit/page/OneViewStage";
 import { DownChart } from "./DownChart";
 import { downDecision, keyWords } from "./down-words";
 import { DataTable } from "@/ui/kit/tables/DataTable";
@@ -21,27 +20,25 @@ const CAUTIONS = [
 /** What sliders reach, as long as the situation is not beyond it. */
 const [HIGHEST_M, STRONGEST_MPS] = [3000, 25];
 
-/** Where does it come down without engines, and how is it flown? */
-export function DownStage() {
-  const { value, issue, stale } = useDown();
+/** Down without engines: the profile and its keys. */
+export function DownView() {
+  const { value, stale } = useDown();
   return (
-    <OneViewStage
-      label="Landing"
-      question="Where do I come down without engines, and how?"
-      view="Autorotation"
-      issue={issue}
-      controls={<Switches />}
-      aside={<DownAside />}
-    >
-      {value && (
+    <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)]">
+      <div className="border-b border-rule px-4 py-1.5">
+        <Switches />
+      </div>
+      {value ? (
         <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
           <DownChart />
           <div className="border-t border-rule px-4 py-2">
             <Keys />
           </div>
         </div>
+      ) : (
+        <p className="p-4 text-ink2">Computing …</p>
       )}
-    </OneViewStage>
+    </div>
   );
 }
 
@@ -112,7 +109,8 @@ function Keys() {
   );
 }
 
-function DownAside() {
+/** The decision and what it rests on. */
+export function DownAside() {
   const { value, asked } = useDown();
   const format = useFormat();
   if (!value) return <DecisionAside said={null} good cautions={[]} />;

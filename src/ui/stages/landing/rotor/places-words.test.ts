@@ -1,0 +1,70 @@
+import { describe, expect, it } from "vitest";
+import { demoGyroplane, demoHelicopter, demoPlaces, demoSituation, demoTerrain } from "../../../../../demo/read-demo";
+import { landingEnds } from "@/core/landing/landing-end";
+import { type RotorReachQuestion, rotorReach, rotorReachQuestion } from "@/core/landing/rotor-reach";
+import { DEFAULT_UNITS } from "@/core/quantities/units";
+import { formatIn } from "@/ui/kit/units/units-store";
+import { ROTOR_TONE, placesDecision, placesHeadline, roomWords } from "./places-words";
+
+const format = formatIn(DEFAULT_UNITS);
+const ends = landingEnds(demoPlaces());
+const terrain = demoTerrain();
+const ask = (aircraft: RotorReachQuestion["aircraft"], altitude_m: number, places = ends) => {
+  const situation = { ...demoSituation(), altitude_m, mass_kg: aircraft.mass.usual_kg };
+  const found = rotorReach(rotorReachQuestion(situation, aircraft, places), terrain);
+  if (!found.ok) throw new Error(found.issue.message);
+  return found.value;
+};
+
+describe("the decision about a rotorcraft's places", () => {
+  it("names the place, the first move, what is in hand and how it is lost", () => {
+    const [best] = ask(demoGyroplane(), 1067);
+    const said = placesDecision(best, best, 61, format);
+    expect(said.works).toBe(true);
+    expect(said.lead).toMatch(/^Dunnet Field west, left turn now\.$/);
+    expect(said.rest).toMatch(
+      /in hand after 200\sft reserve\. 1 full turn on the way loses 8\d0\sft of it\. Final at 58\skt/,
+    );
+    expect(placesHeadline(best, format)).toEqual({
+      text: expect.stringMatching(/^\+1\s0\d0\sft Dunnet Field west$/),
+      tone: "text-pine",
+    });
+  });
+
+  it("a turn that costs more than there is over is not advised", () => {
+    const [best] = ask(demoHelicopter(), 1158);
+    expect(placesDecision(best, best, 61, format).rest).toContain("Lose it by S-turns or slower: a full turn costs");
+  });
+
+  it("says by how much nothing is in reach, and what is left to do", () => {
+    const [best] = ask(demoHelicopter(), 400);
+    const said = placesDecision(best, best, 61, format);
+    expect(said.works).toBe(false);
+    expect(said.lead).toMatch(/^No place in reach has room\. Least bad: /);
+    expect(said.rest).toMatch(/^Short by [\d\s]+ft, reserve of 200\sft counted\. Or the flattest ground ahead/);
+    expect(placesHeadline(best, format)).toEqual({ text: "no place in reach", tone: "text-brick" });
+  });
+
+  it("of one that does not do it says why, and names the one that does", () => {
+    const all = ask(demoGyroplane(), 1067);
+    const windy = all.find(({ verdict }) => verdict === "wind");
+    if (!windy) throw new Error("none with too much wind");
+    const said = placesDecision(windy, all[0], 61, format);
+    expect(said.lead).toBe(`${windy.end.name}: ${roomWords(windy, format)}.`);
+    expect(said.rest).toBe("Dunnet Field west has room.");
+  });
+
+  it.each([
+    [{ width_m: 9 }, "too-narrow", /^narrower than 20\sm$/],
+    [{ length_m: 11 }, "too-short", /^too short: \d+\sm of 10\sm$/],
+    [{ slope: 0.12 }, "slope", /^steeper than 5°$/],
+    [{ slope: -0.2 }, "too-short", /^does not stop on the slope$/],
+  ] as const)("%j is %s", (change, verdict, words) => {
+    const dunnet = ends.find(({ name }) => name === "Dunnet Field west");
+    if (!dunnet) throw new Error("no Dunnet Field");
+    const [place] = ask(demoHelicopter(), 2500, [{ ...dunnet, ...change }]);
+    expect(place.verdict).toBe(verdict);
+    expect(roomWords(place, format)).toMatch(words);
+    expect(ROTOR_TONE[place.verdict]).toBe("text-brick");
+  });
+});

@@ -72,11 +72,31 @@ test("a helicopter's heights to decide at, its seconds for the cause, and the wa
   await page.getByRole("slider", { name: "Mass" }).focus();
   await page.keyboard.press("End");
   await expect(decision(page)).toContainText(/neither way is safe/);
+  // Its flight is held against the places with room, as an aeroplane's is; one engine of two stands beside it.
   await page.keyboard.press("3");
+  await expect(page.getByRole("tab", { name: "Cover" })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Decision" }).first()).toContainText(/no place in reach|in hand/);
+  await page.getByRole("tab", { name: "One engine" }).press("Enter");
   await expect(decision(page)).toContainText("It holds this altitude on one engine.");
   await page.keyboard.press("5");
   await expect(decision(page)).toContainText(/Collective down, then 5 of 5 items fit/);
   await page.keyboard.press("6");
+  await expect(decision(page)).toContainText(/^No place in reach has room\. Least bad: /);
+  // Higher there is one, with its keys down to the ground.
+  await page.getByRole("application").focus();
+  for (let i = 0; i < 15; i += 1) await page.keyboard.press("PageUp");
+  await expect(decision(page)).toContainText(/^Skerrow 11, right turn now\. [\d\s]+\sft in hand/);
+  await expect(page.getByRole("table", { name: "Keys" }).getByRole("row", { name: /^flare/ })).toContainText("66 kt");
+  const places = page.getByRole("table", { name: /^Places in the order/ });
+  await places.getByRole("button", { name: "Mill Meadow north-east" }).press("Enter");
+  await expect(decision(page)).toContainText("Mill Meadow north-east: too much wind behind.");
+  await places
+    .getByRole("button", { name: /^What is left|\+740/ })
+    .first()
+    .press("Enter");
+  await expect(page.getByRole("dialog")).toContainText("energy balance of the autorotating rotor");
+  await page.keyboard.press("Escape");
+  await page.getByRole("tab", { name: "Autorotation" }).press("Enter");
   await expect(decision(page)).toContainText(/Collective down, \d+\skt, into the wind/);
   await page.getByRole("slider", { name: "Above the place" }).focus();
   await page.keyboard.press("Home");
@@ -89,6 +109,8 @@ test("a gyroplane stopped at 1,300 ft: the spot by going straight down, speed ba
   await openDemo(page);
   await flyAircraft(page, "Osier G1");
   await page.keyboard.press("6");
+  await expect(page.getByRole("table", { name: /^Places in the order/ })).toBeVisible();
+  await page.getByRole("tab", { name: "To a spot" }).press("Enter");
   const height = page.getByRole("slider", { name: "Above the spot" });
   await height.focus();
   await page.keyboard.press("Home");

@@ -144,10 +144,10 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     for (const [key, tabs] of [
       ["1", ["Power and speed", "Autorotation", "Handbook and fit"]],
       ["2", ["Heights and fly-away"]],
-      ["3", ["Speeds and ceilings"]],
+      ["3", ["Cover", "One engine"]],
       ["4", ["Hover on one engine", "Ratings’ clock"]],
       ["5", ["Cause check"]],
-      ["6", ["Autorotation"]],
+      ["6", ["Places", "Autorotation"]],
     ] as const) {
       // While the chip's editor closes it may take a key for itself.
       await expect(async () => {
@@ -166,9 +166,10 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     for (const [key, tabs] of [
       ["1", ["Stopped against idling", "Trim check", "Handbook and fit"]],
       ["2", ["By height"]],
+      ["3", ["Cover"]],
       ["4", ["Rudder by speed"]],
       ["5", ["Cause check"]],
-      ["6", ["To the spot"]],
+      ["6", ["Places", "To a spot"]],
     ] as const) {
       // While the chip's editor closes it may take a key for itself.
       await expect(async () => {
@@ -355,6 +356,7 @@ for (const [name, colorScheme, prepare] of [
     async (page: Page) => {
       await flyAircraft(page, "Osier G1");
       await page.keyboard.press("6");
+      await page.getByRole("tab", { name: "To a spot" }).click();
       await expect(page.getByRole("table", { name: "Ways to the spot" })).toBeVisible();
     },
   ],

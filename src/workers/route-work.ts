@@ -6,7 +6,8 @@ import { type DriftHere, driftHere, driftWorking } from "@/core/drift/drift-here
 import type { DriftQuestion } from "@/core/drift/drift-question";
 import type { LatLon } from "@/core/earth/geodesic";
 import type { TerrainGrid } from "@/core/earth/terrain";
-import { type Outcome, success } from "@/core/outcome";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import { type Outcome, failure, success } from "@/core/outcome";
 import { type ClimbOuts, climbOutTracks } from "@/core/route/climb-out-tracks";
 import { type Detour, detours } from "@/core/route/detour";
 import { type RouteAnswer, coverOn, routeAnswer } from "@/core/route/route-answer";
@@ -170,7 +171,9 @@ export function routeWork(terrain: () => TerrainGrid | null) {
       const [cover, answer] = [fieldOf(question, origin, "nominal"), answerOf(question, origin)];
       if (!cover.ok) return cover;
       if (!answer.ok) return answer;
-      return minutesByGround(question, cover.value, pointAt(answer.value.points, distance_m), left_s);
+      const { aircraft } = question;
+      if (!isAeroplane(aircraft)) return failure("no_minutes", "Minutes left are those of an aeroplane’s engine.");
+      return minutesByGround({ ...question, aircraft }, cover.value, pointAt(answer.value.points, distance_m), left_s);
     },
 
     /** What is in reach from an altitude, as an image; null without a cover. */

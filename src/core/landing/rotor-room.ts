@@ -23,7 +23,7 @@ const LEAST_SIZE = 1.5;
 /** Steeper ground is for level landings alone: 5°. Common practice; the manual's own limit comes first. */
 export const STEEPEST = Math.tan((5 * Math.PI) / 180);
 /** Wind from the side where none is planned. Helicopters: 14 CFR 27.143(c), memory; gyroplanes: common practice. */
-const CROSSWIND_MPS = { helicopter: 17 * MPS_PER_KT, gyroplane: 10 * MPS_PER_KT };
+const CROSSWIND_MPS = { helicopter: 17 * MPS_PER_KT, gyroplane: 15 * MPS_PER_KT };
 /** A gyroplane touches down with so much airspeed, m/s: 10 kt; its flare lasts this long in calm. Common practice. */
 const [GYRO_TOUCHDOWN_MPS, GYRO_FLARE_S] = [10 * MPS_PER_KT, 3.5];
 

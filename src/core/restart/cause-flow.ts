@@ -1,7 +1,7 @@
-// The cause check of a piston engine that has stopped in the air: items with their seconds, the likely cause first.
+// The cause check of an engine that has stopped in the air: items with their seconds, the likely cause first.
 // This folder: flow, height budget, relight of jets. Not here: what the engine does inside, fire drills, the starter's
 // limits. Times are common practice for a pilot who knows the flow by heart.
-import type { Aeroplane } from "../aircraft/aeroplane";
+import type { AircraftDocument } from "../aircraft/aircraft-document";
 import type { CauseItem, Symptom } from "../aircraft/cause-item";
 
 /** The usual flow of a piston engine, in cockpit order. Common practice. */
@@ -87,6 +87,21 @@ export const TURBOPROP_FLOW: readonly CauseItem[] = [
   },
 ];
 
+/** The usual flow of a turboshaft that has run down. Common practice; the manual decides if it may be lit again. */
+const TURBOSHAFT_FLOW: readonly CauseItem[] = [
+  {
+    id: "last",
+    name: "Last touched",
+    action: "what did I touch last? put it back",
+    time_s: 2,
+    symptoms: ["after-change"],
+  },
+  { id: "fuel", name: "Fuel", action: "valves open, quantity", time_s: 3, symptoms: ["sudden", "surging"] },
+  { id: "pump", name: "Boost pumps", action: "on", time_s: 2, symptoms: ["surging", "sudden"] },
+  { id: "inlet", name: "Inlet", action: "anti-ice and ignition on", time_s: 3, symptoms: ["fading", "rough"] },
+  { id: "light", name: "Light again", action: "by the manual, starter and fuel", time_s: 25, symptoms: [] },
+];
+
 /** What follows a check that brought nothing, with time to spare. Common practice. */
 export const AFTER_CHECK: readonly CauseItem[] = [
   { id: "call", name: "Call", action: "distress call, 7700, locator beacon on", time_s: 15, symptoms: [] },
@@ -110,8 +125,12 @@ export const AFTER_CHECK: readonly CauseItem[] = [
  * The flow of an aircraft: its own, or the usual one of its kind of engine; none for jets, which are lit again rather
  * than checked.
  */
-export function causeFlow({ engines, causeFlow: own }: Pick<Aeroplane, "engines" | "causeFlow">): readonly CauseItem[] {
+export function causeFlow({
+  engines,
+  causeFlow: own,
+}: Pick<AircraftDocument, "engines" | "causeFlow">): readonly CauseItem[] {
   if (own) return own;
+  if (engines.kind === "turboshaft") return TURBOSHAFT_FLOW;
   if (engines.kind !== "propeller") return [];
   switch (engines.fuelSystem) {
     case "carburettor":

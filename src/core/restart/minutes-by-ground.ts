@@ -8,7 +8,7 @@ import { accelerationFactor } from "../glide/acceleration-factor";
 import { heldCas_mps } from "../glide/steady-descent";
 import { type Outcome, success } from "../outcome";
 import { type RouteField, quarterTurn_m } from "../route/route-field";
-import type { RoutePlace, RouteQuestion } from "../route/route-question";
+import type { AeroplaneRouteQuestion, RoutePlace } from "../route/route-question";
 import { type MinutesChoice, STEP_S, minutesSpeeds } from "./minutes-left";
 
 /** Where one choice leads. */
@@ -38,7 +38,7 @@ const DIRECTIONS = 24;
  * @returns failures of the speeds
  */
 export function minutesByGround(
-  question: RouteQuestion,
+  question: AeroplaneRouteQuestion,
   cover: RouteField,
   from: PlanePoint & { readonly altitude_m: number },
   left_s: number,

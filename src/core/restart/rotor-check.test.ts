@@ -1,6 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { PISTON_FLOW } from "./cause-flow";
-import { ROTOR_LEAVE_M, TURBOSHAFT_FLOW, rotorCheck } from "./rotor-check";
+import { demoHelicopter } from "../../../demo/read-demo";
+import { causeFlow } from "./cause-flow";
+import { ROTOR_LEAVE_M, rotorCheck } from "./rotor-check";
+
+const TURBOSHAFT_FLOW = causeFlow(demoHelicopter());
 
 const asked = { sink_mps: 10, entry_m: 10, reaction_s: 2, flow: TURBOSHAFT_FLOW, symptom: null };
 

@@ -6,21 +6,6 @@ import { flowFor } from "./cause-flow";
 /** Height at which a pilot stops looking for causes and lands, m: 500 ft above the place. Common practice. */
 export const ROTOR_LEAVE_M = 500 * M_PER_FT;
 
-/** The usual flow of a turboshaft that has run down. Common practice; the manual decides if it may be lit again. */
-export const TURBOSHAFT_FLOW: readonly CauseItem[] = [
-  {
-    id: "last",
-    name: "Last touched",
-    action: "what did I touch last? put it back",
-    time_s: 2,
-    symptoms: ["after-change"],
-  },
-  { id: "fuel", name: "Fuel", action: "valves open, quantity", time_s: 3, symptoms: ["sudden", "surging"] },
-  { id: "pump", name: "Boost pumps", action: "on", time_s: 2, symptoms: ["surging", "sudden"] },
-  { id: "inlet", name: "Inlet", action: "anti-ice and ignition on", time_s: 3, symptoms: ["fading", "rough"] },
-  { id: "light", name: "Light again", action: "by the manual, starter and fuel", time_s: 25, symptoms: [] },
-];
-
 /** An item of the flow against the seconds that there are. */
 export interface CheckedItem {
   readonly item: CauseItem;

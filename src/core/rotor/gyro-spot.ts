@@ -5,8 +5,9 @@ import { type GyroTurn, gyroBestGlide, gyroGlideAt, gyroTurn } from "./gyro-glid
 import { type GyroRecovery, flareSpeed_mps, gyroRecovery } from "./gyro-recovery";
 import type { GyroCase } from "./gyro-rotor";
 
-/** S-turns: heading to either side of the way, and bank, rad. */
-const [S_HEADING, S_BANK] = [(60 * Math.PI) / 180, (30 * Math.PI) / 180];
+/** S-turns: headings to either side of the way, the one that is flown if it does, and bank, rad. */
+const S_HEADINGS = [60, 45, 30, 20].map((deg) => (deg * Math.PI) / 180);
+const S_BANK = (30 * Math.PI) / 180;
 /** Most S-turns that are told. */
 const MOST_S = 12;
 /** Height at which the flare begins, m: 30 ft. Common practice. */
@@ -39,8 +40,9 @@ export interface SpotWay {
   readonly items: readonly SpotItem[];
   /** What is left over the height of the flare when the spot is reached; negative where it is short. */
   readonly margin_m: number;
-  /** S-turns flown. */
+  /** S-turns flown, and how far to either side of the way they lead. */
   readonly turns: number;
+  readonly turnHeading_rad: number;
   /** Airspeed of the slow part; null without one. */
   readonly slow_mps: number | null;
   /** Height at which the push begins; null without one. */
@@ -64,21 +66,28 @@ interface Rates {
 
 /** One S-turn: to either side and back, on a rotor that carries more. */
 export interface STurn extends GyroTurn {
+  readonly heading_rad: number;
   readonly time_s: number;
   readonly height_m: number;
   readonly air_m: number;
 }
 
 /**
- * An S-turn at an airspeed: 60° to either side with 30° of bank.
+ * An S-turn at an airspeed, with 30° of bank.
  *
  * @returns null where the rotor does not carry it
  */
-export function sTurn(flight: GyroCase, tas_mps: number): STurn | null {
+export function sTurn(flight: GyroCase, tas_mps: number, heading_rad = S_HEADINGS[0]): STurn | null {
   const turn = gyroTurn(flight, tas_mps, S_BANK);
   if (!turn) return null;
-  const time_s = (4 * S_HEADING * turn.radius_m) / tas_mps;
-  return { ...turn, time_s, height_m: turn.sink_mps * time_s, air_m: 4 * turn.radius_m * Math.sin(S_HEADING) };
+  const time_s = (4 * heading_rad * turn.radius_m) / tas_mps;
+  return {
+    ...turn,
+    heading_rad,
+    time_s,
+    height_m: turn.sink_mps * time_s,
+    air_m: 4 * turn.radius_m * Math.sin(heading_rad),
+  };
 }
 
 /**
@@ -123,36 +132,16 @@ export function waysToSpot(flight: GyroCase, position: SpotPosition): Outcome<Sp
       items: [straight, flare],
       margin_m,
       turns: 0,
+      turnHeading_rad: 0,
       slow_mps: null,
       pushAt_m: null,
     });
-    const turn = sTurn(flight, best.tas_mps);
-    if (turn) {
-      const each_m = turn.air_m - headwind_mps * turn.time_s;
-      // What an S-turn costs beyond the straight glide over the same ground.
-      const extra_m = turn.height_m - (each_m / glideRates.ground_mps) * best.sink_mps;
-      const spare_m = usable_m - straight.height_m - SPOT_RESERVE_M;
-      const turns = Math.min(Math.floor(spare_m / extra_m), MOST_S, each_m > 0 ? Math.floor(ahead_m / each_m) : MOST_S);
-      if (extra_m > 0 && turns >= 1) {
-        const rest = item("glide", (ahead_m - turns * each_m) / glideRates.ground_mps, glideRates);
-        const turned: SpotItem = {
-          name: "s-turns",
-          height_m: turns * turn.height_m,
-          time_s: turns * turn.time_s,
-          ground_m: turns * each_m,
-        };
-        const left_m = usable_m - turned.height_m - rest.height_m;
-        ways.push({
-          kind: "s-turns",
-          verdict: verdictOf(left_m, SPOT_RESERVE_M + Math.max(extra_m, MOST_OVER_M)),
-          items: [turned, rest, flare],
-          margin_m: left_m,
-          turns,
-          slow_mps: null,
-          pushAt_m: null,
-        });
-      }
-    }
+    const turned = S_HEADINGS.flatMap((heading_rad) => {
+      const turn = sTurn(flight, best.tas_mps, heading_rad);
+      return (turn && withSTurns(turn, { usable_m, ahead_m, headwind_mps }, glideRates)) ?? [];
+    });
+    const way = turned.find(({ verdict }) => verdict === "works") ?? turned.at(0);
+    if (way) ways.push({ ...way, items: [...way.items, flare] });
   }
 
   for (const slow_mps of SLOW_MPS) {
@@ -170,6 +159,36 @@ export function waysToSpot(flight: GyroCase, position: SpotPosition): Outcome<Sp
   }
   const rank = ({ verdict }: SpotWay) => VERDICTS.indexOf(verdict);
   return success(ways.sort((a, b) => rank(a) - rank(b)));
+}
+
+/** As many S-turns as there is height for, then the straight glide; null where there is none for one. */
+function withSTurns(
+  turn: STurn,
+  { usable_m, ahead_m, headwind_mps }: { usable_m: number; ahead_m: number; headwind_mps: number },
+  glide: Rates,
+): SpotWay | null {
+  const height = (ground_m: number) => (ground_m / glide.ground_mps) * glide.sink_mps;
+  const each_m = turn.air_m - headwind_mps * turn.time_s;
+  // What an S-turn costs beyond the straight glide over the same ground.
+  const extra_m = turn.height_m - height(each_m);
+  const spare_m = usable_m - height(ahead_m) - SPOT_RESERVE_M;
+  const turns = Math.min(Math.floor(spare_m / extra_m), MOST_S, each_m > 0 ? Math.floor(ahead_m / each_m) : MOST_S);
+  if (!(extra_m > 0 && turns >= 1)) return null;
+  const rest_m = ahead_m - turns * each_m;
+  const left_m = usable_m - turns * turn.height_m - height(rest_m);
+  return {
+    kind: "s-turns",
+    verdict: verdictOf(left_m, MOST_OVER_M),
+    items: [
+      { name: "s-turns", height_m: turns * turn.height_m, time_s: turns * turn.time_s, ground_m: turns * each_m },
+      { name: "glide", height_m: height(rest_m), time_s: rest_m / glide.ground_mps, ground_m: rest_m },
+    ],
+    margin_m: left_m,
+    turns,
+    turnHeading_rad: turn.heading_rad,
+    slow_mps: null,
+    pushAt_m: null,
+  };
 }
 
 /** What is over at the spot decides: too little, enough, or so much that the spot is overshot. */
@@ -216,6 +235,7 @@ function slowWay(
     // Where the final would have to be flown backwards, the push begins too low.
     margin_m: SPOT_RESERVE_M + Math.min(final_s, 0) * final.sink_mps,
     turns: 0,
+    turnHeading_rad: 0,
     slow_mps,
     pushAt_m,
   };

@@ -1,5 +1,5 @@
 // The question that a situation asks about its flight. Apart from what checks it, so that a page can ask without that.
-import type { Aeroplane } from "../aircraft/aeroplane";
+import type { AircraftDocument } from "../aircraft/aircraft-document";
 import { geodesicBetween } from "../earth/geodesic";
 import { landingEnds } from "../landing/landing-end";
 import { type Place, isAerodrome, stripsOf } from "../places/place";
@@ -7,11 +7,11 @@ import type { SituationDocument } from "../situation/situation-document";
 import type { RoutePlace, RouteQuestion } from "./route-question";
 
 /** The question that a situation asks; `aircraft` is the one that it names. */
-export function routeQuestion(
+export function routeQuestion<Aircraft extends AircraftDocument>(
   situation: SituationDocument,
-  aircraft: Aeroplane,
+  aircraft: Aircraft,
   places: readonly Place[],
-): RouteQuestion {
+): Omit<RouteQuestion, "aircraft"> & { aircraft: Aircraft } {
   const { mass_kg, configuration, air, wind, pilot, plan, landing, route } = situation;
   return { aircraft, mass_kg, configuration, air, wind, pilot, plan, landing, route, places: routePlaces(places) };
 }

@@ -5,12 +5,12 @@ import { groundSpeed_mps } from "../air/wind-triangle";
 import { geodesicBetween } from "../earth/geodesic";
 import { type PlanePoint, localPlane } from "../earth/local-plane";
 import { type TerrainGrid, elevationAt_m } from "../earth/terrain";
-import { poweredFlight } from "../engine/powered-flight";
 import type { LandingEnd } from "../landing/landing-end";
 import { type Outcome, failure, success } from "../outcome";
 import { wrapHalfTurn } from "../quantities/angle";
 import { G0 } from "../quantities/constants";
 import { type ClimbTable, climbTable } from "./climb-table";
+import { routePower } from "./route-power";
 import { coverOn } from "./route-answer";
 import { type RouteField, routeField } from "./route-field";
 import type { RouteQuestion } from "./route-question";
@@ -120,9 +120,9 @@ export function climbOutTracks(
           "route.places",
         )
       : cover;
-  const ready = poweredFlight(question.aircraft, question.mass_kg, question.configuration, question.air);
+  const ready = routePower(question);
   if (!ready.ok) return ready;
-  const climb = climbTable(ready.value, question, end.elevation_m, end.elevation_m + UNTIL_M);
+  const climb = climbTable(ready.value, question.route, end.elevation_m, end.elevation_m + UNTIL_M);
   const flight = { question: near, cover: cover.value, climb, end };
   const ahead: Plan = { kind: "straight", straight_m: Infinity, by: null };
   // Straight on tells where turns may be, even where it may not be flown itself.

@@ -1,8 +1,6 @@
-// How an aeroplane climbs with all engines, by altitude.
-import type { PoweredFlight } from "../engine/powered-flight";
-import { accelerationFactor } from "../glide/acceleration-factor";
-import { heldCas_mps } from "../glide/steady-descent";
+// How an aircraft climbs with all engines, by altitude.
 import { M_PER_FT } from "../quantities/constants";
+import type { RoutePower } from "./route-power";
 import type { RouteQuestion } from "./route-question";
 
 /** It climbs no farther when the rate has fallen to this. Service ceiling of one engine: 100 ft/min. */
@@ -19,18 +17,16 @@ export interface ClimbTable {
 
 /** The table, at the speed of the best rate or the rate that the route gives. */
 export function climbTable(
-  flight: PoweredFlight,
-  question: Pick<RouteQuestion, "air"> & { readonly route: Pick<RouteQuestion["route"], "climb_mps"> },
+  power: RoutePower,
+  { climb_mps }: Pick<RouteQuestion["route"], "climb_mps">,
   low_m: number,
   high_m: number,
 ): ClimbTable {
   const count = Math.max(2, Math.ceil((high_m - low_m) / BAND_M) + 1);
-  const eas_mps = flight.bestRate_mps(low_m);
+  const eas_mps = power.climbEas_mps(low_m);
   const rows = Array.from({ length: count }, (_, i) => {
-    const altitude_m = low_m + i * BAND_M;
-    const { tas_mps, sine } = flight.excess(eas_mps, altitude_m);
-    const factor = 1 + accelerationFactor(heldCas_mps(eas_mps, altitude_m, question.air), altitude_m, question.air);
-    return { rate_mps: question.route.climb_mps ?? (tas_mps * sine) / factor, tas_mps };
+    const flown = power.climb(eas_mps, low_m + i * BAND_M);
+    return { ...flown, rate_mps: climb_mps ?? flown.rate_mps };
   });
   const last = rows.findIndex(({ rate_mps }) => rate_mps <= CEILING_MPS);
   return {

@@ -4,21 +4,18 @@ import type { Progress } from "../calculation";
 import type { LatLon } from "../earth/geodesic";
 import { type LocalPlane, localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
-import { polarOf } from "../aircraft/polar";
 import { airAtAltitude } from "../air/altimetry";
 import { type WindVector, windProfile } from "../air/wind";
 import { type CoverField, inverseField } from "../cover/cover-field";
 import { type CoverGrid, coverGrid } from "../cover/cover-grid";
-import { glideMetric } from "../cover/glide-metric";
 import type { LegPerformance } from "../glide/glide-leg";
-import { glidePerformance } from "../glide/glide-performance";
-import { type StraightGlide, bestGlide } from "../glide/straight-glide";
 import { turnedWind } from "../landing/approach-problem";
 import { type Outcome, failure, success } from "../outcome";
 import { MPS_PER_KT } from "../quantities/constants";
 import { plannedReaction_s } from "../situation/pilot-practice";
 import { type LeftOut, countedPlaces } from "./counted-places";
 import { flatGround } from "./flat-ground";
+import { type RouteDescent, routeDescent } from "./route-descent";
 import type { RoutePlace, RouteQuestion } from "./route-question";
 
 /** What the field is made from; the route's points and altitudes are not part of it. */
@@ -35,7 +32,7 @@ export interface RouteField {
   readonly plane: LocalPlane;
   /** By the field's index of a place. */
   readonly places: readonly RoutePlace[];
-  readonly glide: StraightGlide;
+  readonly glide: RouteDescent["glide"];
   readonly performance: LegPerformance;
   readonly wind: (altitude_m: number) => WindVector;
   /** No terrain is known: the ground is taken as flat, at the lowest place. */
@@ -63,18 +60,15 @@ export function routeField(
   outlook: Outlook,
   progress?: Progress,
 ): Outcome<RouteField> {
-  const configured = polarOf(question.aircraft, question.mass_kg, question.configuration);
-  if (!configured.ok) return configured;
-  const { polar } = configured.value;
-  const glide = bestGlide(polar);
-  const performance = glidePerformance(polar, glide, question.pilot);
-  if (!performance.ok) return performance;
   const judged = countedPlaces(question);
   if (!judged.ok) return judged;
   const { counted, left } = judged.value;
   if (counted.length === 0) return noPlaces(question.aircraft.name, left);
   const plane = localPlane(origin);
   const ground_m = Math.min(...counted.map(({ elevation_m }) => elevation_m));
+  const descent = routeDescent(question, ground_m);
+  if (!descent.ok) return descent;
+  const { glide, performance } = descent.value;
   const wind = windProfile(turnedWind(question.wind, plane.convergence_rad(counted[0].position)), ground_m);
   if (!wind.ok) return wind;
   const all = counted.map((place) => ({ place, ...plane.toPlane(place.position) }));
@@ -93,10 +87,7 @@ export function routeField(
   const grid = coverGrid(ground, terrain ? question.plan.clearance_m : 0, sites);
   const [low_m, high_m] = heightsOf(grid, ground_m);
   const { ratioShare, against_mps } = outlook === "nominal" ? { ratioShare: 1, against_mps: 0 } : PESSIMISTIC;
-  const metric = glideMetric({
-    polar,
-    speed: question.plan.glideSpeed,
-    air: question.air,
+  const metric = descent.value.metric({
     wind: wind.value,
     low_m,
     high_m,
@@ -110,7 +101,7 @@ export function routeField(
     plane,
     places: on.map(({ place }) => place),
     glide,
-    performance: performance.value,
+    performance,
     wind: wind.value,
     flat: terrain === null,
     left: [

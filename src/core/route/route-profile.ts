@@ -1,12 +1,11 @@
 // The planned flight along its line: altitude, speed, time and fuel.
-import { airAtAltitude } from "../air/altimetry";
 import type { WindVector } from "../air/wind";
 import { groundSpeed_mps } from "../air/wind-triangle";
-import { type PoweredFlight, poweredFlight } from "../engine/powered-flight";
 import { type Outcome, failure, success } from "../outcome";
 import { M_PER_FT } from "../quantities/constants";
 import { BAND_M, CEILING_MPS, climbTable } from "./climb-table";
 import type { LinePoint } from "./route-line";
+import { routePower } from "./route-power";
 import type { RouteQuestion } from "./route-question";
 
 /** A moment of the flight, at a point of the line. */
@@ -29,16 +28,8 @@ export interface RouteProfile {
   readonly ceiling_m: number | null;
 }
 
-/** Power of the cruise where none is given. Common practice. */
-const CRUISE_SETTING = 0.65;
 /** Rate of descent where none is given. Common practice. */
 const DESCENT_MPS = (500 * M_PER_FT) / 60;
-/** True airspeed of the cruise at the usual power, or at all of it; null when that does not hold the height. */
-function cruiseTas_mps(flight: PoweredFlight, altitude_m: number, air: RouteQuestion["air"]): number | null {
-  const eas_mps = flight.level_mps(altitude_m, CRUISE_SETTING) ?? flight.level_mps(altitude_m);
-  return eas_mps === null ? null : eas_mps / Math.sqrt(airAtAltitude(altitude_m, air).sigma);
-}
-
 /**
  * Flies the plan: from the first altitude at the aircraft's own climb, level where that is reached, down at a steady
  * rate so that the last altitude is met at the end.
@@ -52,16 +43,16 @@ export function routeProfile(
   ends: { readonly first_m: number; readonly last_m: number },
   wind: (altitude_m: number) => WindVector,
 ): Outcome<RouteProfile> {
-  const { aircraft, mass_kg, configuration, air, route } = question;
-  const ready = poweredFlight(aircraft, mass_kg, configuration, air);
+  const { aircraft, route } = question;
+  const ready = routePower(question);
   if (!ready.ok) return ready;
-  const flight = ready.value;
+  const power = ready.value;
   const planned = (leg: number) => route.points[leg].altitude_m ?? route.altitude_m;
   const low_m = Math.min(ends.first_m, ends.last_m);
   const high_m = Math.max(route.altitude_m, ...route.points.map(({ altitude_m }) => altitude_m ?? route.altitude_m));
-  const climb = climbTable(flight, question, low_m, Math.max(high_m, low_m + BAND_M));
+  const climb = climbTable(power, route, low_m, Math.max(high_m, low_m + BAND_M));
   // Higher than it climbs, it cruises where its climb ends.
-  const cruise_mps = route.tas_mps ?? cruiseTas_mps(flight, Math.min(route.altitude_m, climb.ceiling_m), air);
+  const cruise_mps = route.tas_mps ?? power.cruiseTas_mps(Math.min(route.altitude_m, climb.ceiling_m));
   if (cruise_mps === null)
     return failure(
       "no_cruise",

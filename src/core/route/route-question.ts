@@ -1,6 +1,7 @@
 // What is asked about a planned flight: the aircraft, the air, the pilot, the route and the places beside it.
 import { z } from "zod";
-import { Aeroplane } from "../aircraft/aeroplane";
+import type { Aeroplane } from "../aircraft/aeroplane";
+import { AircraftDocument } from "../aircraft/aircraft-document";
 import { Configuration } from "../aircraft/configuration";
 import { WindColumn } from "../air/wind";
 import { LatLon } from "../earth/geodesic";
@@ -28,8 +29,9 @@ export type RoutePlace = z.infer<typeof RoutePlace>;
 
 /** The question, in one object. */
 export const RouteQuestion = z.strictObject({
-  aircraft: Aeroplane,
+  aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
+  /** Of an aeroplane; rotorcraft have none. */
   configuration: Configuration,
   air: SituationDocument.shape.air,
   wind: WindColumn,
@@ -41,3 +43,6 @@ export const RouteQuestion = z.strictObject({
 });
 /** @see RouteQuestion */
 export type RouteQuestion = z.infer<typeof RouteQuestion>;
+
+/** The same about an aeroplane. */
+export type AeroplaneRouteQuestion = Omit<RouteQuestion, "aircraft"> & { readonly aircraft: Aeroplane };

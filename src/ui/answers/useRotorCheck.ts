@@ -2,7 +2,7 @@
 import type { CauseItem } from "@/core/aircraft/cause-item";
 import type { Issue } from "@/core/outcome";
 import { causeFlow } from "@/core/restart/cause-flow";
-import { type RotorCheck, TURBOSHAFT_FLOW, rotorCheck } from "@/core/restart/rotor-check";
+import { type RotorCheck, rotorCheck } from "@/core/restart/rotor-check";
 import type { DownAsked } from "@/core/rotor/autorotation-answer";
 import type { GyroQuestion } from "@/core/rotor/gyro-question";
 import { asking } from "@/ui/kit/lanes/asking";
@@ -58,14 +58,14 @@ function useCheck(
 
 /** The cause check of a helicopter whose engines have stopped: down at least sink. */
 export function useHelicopterCheck(): CheckAnswer {
-  const { causeFlow: own } = useHelicopter().document;
+  const { document } = useHelicopter();
   const tas_mps = useRotorTrial((state) => state.tas_mps);
   const height_m = useHeight_m();
   const { value, issue } = useKept(
     helicopterDown,
     useDownOf({ school: "least-sink", tas_mps, headwind_mps: 0, height_m }),
   );
-  return { check: useCheck(value?.landing.steady ?? null, own ?? TURBOSHAFT_FLOW, value?.landing.entry_m ?? 0), issue };
+  return { check: useCheck(value?.landing.steady ?? null, causeFlow(document), value?.landing.entry_m ?? 0), issue };
 }
 
 /** The cause check of a gyroplane whose engine has stopped. */

@@ -1,5 +1,6 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { driftQuestion } from "@/core/drift/asked-drift";
 import type { DriftQuestion } from "@/core/drift/drift-question";
 import type { LatLon } from "@/core/earth/geodesic";
@@ -8,7 +9,7 @@ import { routeQuestion } from "@/core/route/asked-route";
 import type { RouteQuestion } from "@/core/route/route-question";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
-import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
+import { useAircraft } from "@/ui/situation/useAircraft";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -67,7 +68,7 @@ const REST_MS = 15_000;
 /** What the situation asks about its flight; null without a route of two points. */
 function useRouteQuestion(): RouteQuestion | null {
   const situation = useSituation((state) => state.current);
-  const { document } = useAeroplane();
+  const { document } = useAircraft();
   const places = useNearPlaces();
   return useMemo(
     () => (situation.route.points.length < 2 ? null : routeQuestion(situation, document, places)),
@@ -78,13 +79,13 @@ function useRouteQuestion(): RouteQuestion | null {
 /** The same on one engine, for an aeroplane with two. */
 function useOneEngineQuestion(): AskedOfOneEngine | null {
   const situation = useSituation((state) => state.current);
-  const { document } = useAeroplane();
+  const { document } = useAircraft();
   const places = useNearPlaces();
   const origin = usePlaneOrigin();
-  const asked = situation.route.points.length > 1 && document.asymmetric !== null;
+  const twin = isAeroplane(document) && document.asymmetric !== null ? document : null;
   const question = useMemo(
-    () => (asked ? driftQuestion(situation, document, places) : null),
-    [asked, situation, document, places],
+    () => (twin && situation.route.points.length > 1 ? driftQuestion(situation, twin, places) : null),
+    [situation, twin, places],
   );
   const key = JSON.stringify([question, origin]);
   // eslint-disable-next-line react-hooks/exhaustive-deps

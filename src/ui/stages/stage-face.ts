@@ -60,7 +60,7 @@ export interface StageFace extends KindFace {
   /** What the pilot asks, and what the stage does about it: said where it is not built. */
   readonly question: string;
   readonly answers: string;
-  /** It asks nothing of the aircraft. */
+  /** The same face for every kind of aircraft. */
   readonly ofEveryKind?: boolean;
   readonly helicopter?: KindFace;
   readonly gyroplane?: KindFace;

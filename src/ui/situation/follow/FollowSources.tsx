@@ -3,7 +3,11 @@ import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { useState } from "react";
 import { windProfile } from "@/core/air/wind";
 import { bestGlide } from "@/core/glide/straight-glide";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { polarOf } from "@/core/aircraft/polar";
+import { type Outcome, success } from "@/core/outcome";
+import { rotorDescent, rotorGlider } from "@/core/rotor/rotor-descent";
+import type { SituationDocument } from "@/core/situation/situation-document";
 import { airAtAltitude } from "@/core/air/altimetry";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { FileButton } from "@/ui/kit/forms/FileButton";
@@ -13,7 +17,26 @@ import { useSituation } from "../situation-store";
 import { useAircraft } from "../useAircraft";
 import { followDevice, followRecording, followSimulated } from "./follow";
 
+/** Bank that a rotor is asked to carry; it does not turn while it is followed. */
+const USUAL_BANK_RAD = 0.35;
 const TIMES = ["1", "2", "5", "10"] as const;
+
+/** How it flies with the engine, and comes down without: at its best glide, or the autorotation that reaches farthest. */
+function descentOf(
+  aircraft: AircraftDocument,
+  { configuration, ...rest }: Pick<SituationDocument, "mass_kg" | "configuration" | "altitude_m" | "air">,
+): Outcome<{ tas_mps: number; ratio: number }> {
+  if (!isAeroplane(aircraft)) {
+    const glider = rotorGlider({ aircraft, ...rest });
+    if (!glider.ok) return glider;
+    const descent = rotorDescent(glider.value, 0, USUAL_BANK_RAD);
+    return descent.ok ? success(descent.value.glide) : descent;
+  }
+  const configured = polarOf(aircraft, rest.mass_kg, configuration);
+  if (!configured.ok) return configured;
+  const { eas_mps, ratio } = bestGlide(configured.value.polar);
+  return success({ tas_mps: eas_mps / Math.sqrt(airAtAltitude(rest.altitude_m, rest.air).sigma), ratio });
+}
 
 /** What can be followed; told when one has been chosen. */
 export function FollowSources({ onChosen }: { onChosen: () => void }) {
@@ -23,19 +46,16 @@ export function FollowSources({ onChosen }: { onChosen: () => void }) {
   const [fault, setFault] = useState<string | null>(null);
   const simulate = () => {
     const { position, altitude_m, heading_rad, mass_kg, configuration, air, wind } = useSituation.getState().current;
-    if (!isAeroplane(document)) return;
-    const configured = polarOf(document, mass_kg, configuration);
-    if (!configured.ok) return setFault(configured.issue.message);
+    const flown = descentOf(document, { mass_kg, configuration, altitude_m, air });
+    if (!flown.ok) return setFault(flown.issue.message);
     const ground_m = Math.min(nearestAerodrome(position, aerodromes)?.elevation_m ?? 0, altitude_m);
     const profile = windProfile(wind, ground_m);
     if (!profile.ok) return setFault(profile.issue.message);
-    const best = bestGlide(configured.value.polar);
     followSimulated({
       ...position,
       altitude_m,
       heading_rad,
-      tas_mps: best.eas_mps / Math.sqrt(airAtAltitude(altitude_m, air).sigma),
-      ratio: best.ratio,
+      ...flown.value,
       ground_m,
       wind: profile.value(altitude_m),
     });

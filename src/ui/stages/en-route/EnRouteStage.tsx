@@ -1,6 +1,8 @@
 "use client";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
-import { useEffect } from "react";
+import { type ReactNode, useEffect } from "react";
 import { useRoute } from "@/ui/answers/route-store";
 import { useRouteBesides } from "@/ui/answers/useRouteBesides";
 import { Cautions } from "@/ui/kit/page/Cautions";
@@ -8,9 +10,10 @@ import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
 import { FollowMenu } from "@/ui/situation/follow/FollowMenu";
 import { useFollow } from "@/ui/situation/follow/follow-store";
-import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
+import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import { ClimbOutView } from "./ClimbOutView";
+import { EnvelopeAside, EnvelopeView } from "./envelope/EnvelopeView";
 import { CoverView } from "./CoverView";
 import { MinutesView } from "./MinutesView";
 import { OneEngineAccount } from "./OneEngineAccount";
@@ -22,10 +25,12 @@ import { RouteExport } from "./RouteExport";
 import { RouteFollowed } from "./RouteFollowed";
 import { RoutePlanEditor } from "./RoutePlanEditor";
 
-const VIEWS = ["cover", "one-engine", "climb-out", "minutes", "points", "places"] as const;
+const VIEWS = ["cover", "one-engine", "envelope", "climb-out", "minutes", "points", "places"] as const;
+type ViewName = (typeof VIEWS)[number];
 const QUESTIONS = {
   cover: "Where is a landing place in reach?",
   "one-engine": "Where does one engine carry me?",
+  envelope: "How high and how fast on one engine?",
   "climb-out": "Climbing out, where is no place in reach?",
   minutes: "Minutes left: climb, fly on or shut it down?",
   points: "Where does this flight lead, and how high?",
@@ -46,11 +51,24 @@ const ONE_ENGINE_CAUTIONS = [
   "Figures for everything mended, no turbulence, no ice.",
 ];
 
+/** The views of a flight: those of the aircraft's kind, and without a route those that need none. */
+function viewsOf(document: AircraftDocument, planned: boolean): Partial<Record<ViewName, string>> {
+  const winged = isAeroplane(document);
+  const oneOfTwo = document.category === "helicopter" && document.engines.count > 1;
+  return {
+    ...(planned ? { cover: "Cover" } : {}),
+    ...(planned && winged && document.asymmetric !== null ? { "one-engine": "One engine" } : {}),
+    ...(oneOfTwo ? { envelope: "One engine" } : {}),
+    ...(planned && winged ? { "climb-out": "Climb-out", minutes: "Minutes left" } : {}),
+    points: "Points",
+    ...(planned ? { places: "Places" } : {}),
+  };
+}
+
 /** A flight held against the places beside it. */
 export function EnRouteStage() {
   const [asked, setView] = useQueryState("route", parseAsStringLiteral(VIEWS));
-  const view = asked ?? "cover";
-  const { document } = useAeroplane();
+  const { document } = useAircraft();
   const followed = useFollow((state) => state.source !== null || state.fault !== null);
   const planned = useSituation((state) => state.current.route.points.length > 1);
   useRouteBesides();
@@ -58,19 +76,19 @@ export function EnRouteStage() {
     useRoute.setState({ open: true });
     return () => useRoute.setState({ open: false });
   }, []);
-  const twin = document.asymmetric !== null;
-  const shown = !planned ? "points" : view === "one-engine" && !twin ? "cover" : view;
-  const views: Record<string, string> = planned
-    ? {
-        cover: "Cover",
-        ...(twin ? { "one-engine": "One engine" } : {}),
-        "climb-out": "Climb-out",
-        minutes: "Minutes left",
-        points: "Points",
-        places: "Places",
-      }
-    : { points: "Points" };
+  const views = viewsOf(document, planned);
+  const view = asked ?? "cover";
+  const shown = view in views ? view : planned ? "cover" : "points";
   const cautions = document.engines.count > 1 ? [ALL_OUT, ...CAUTIONS] : CAUTIONS;
+  const contents: readonly [ViewName, ReactNode][] = [
+    ["cover", <CoverView key="cover" />],
+    ["one-engine", <OneEngineView key="one-engine" />],
+    ["envelope", <EnvelopeView key="envelope" />],
+    ["climb-out", <ClimbOutView key="climb-out" />],
+    ["minutes", <MinutesView key="minutes" />],
+    ["points", <PointsView key="points" />],
+    ["places", <PlacesView key="places" />],
+  ];
   return (
     <StageFrame
       label="En route"
@@ -83,53 +101,36 @@ export function EnRouteStage() {
         </>
       }
       view={shown}
-      onView={(value) => void setView(value === "cover" ? null : (value as (typeof VIEWS)[number]))}
+      onView={(value) => void setView(value === "cover" ? null : (value as ViewName))}
       views={views}
       viewsLabel="Views of the flight"
       refusal={
-        document.polar
-          ? null
-          : {
+        isAeroplane(document) && !document.polar
+          ? {
               title: "No cover for this aircraft.",
-              text: `${document.name} has no wing polar that a glide is computed with. Choose an aeroplane.`,
+              text: `${document.name} has no wing polar that a glide is computed with: fit it to its book.`,
             }
+          : null
       }
       aside={
-        <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledgers">
-          {followed && <RouteFollowed onOneEngine={shown === "one-engine"} />}
-          {shown === "one-engine" ? <OneEngineAccount /> : <RouteAccount />}
-          <Cautions texts={shown === "one-engine" ? ONE_ENGINE_CAUTIONS : cautions} />
-        </aside>
+        shown === "envelope" ? (
+          <EnvelopeAside />
+        ) : (
+          <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Height ledgers">
+            {followed && <RouteFollowed onOneEngine={shown === "one-engine"} />}
+            {shown === "one-engine" ? <OneEngineAccount /> : <RouteAccount />}
+            <Cautions texts={shown === "one-engine" ? ONE_ENGINE_CAUTIONS : cautions} />
+          </aside>
+        )
       }
     >
-      {planned && (
-        <StageView value="cover">
-          <CoverView />
-        </StageView>
-      )}
-      {planned && twin && (
-        <StageView value="one-engine">
-          <OneEngineView />
-        </StageView>
-      )}
-      {planned && (
-        <StageView value="climb-out">
-          <ClimbOutView />
-        </StageView>
-      )}
-      {planned && (
-        <StageView value="minutes">
-          <MinutesView />
-        </StageView>
-      )}
-      <StageView value="points">
-        <PointsView />
-      </StageView>
-      {planned && (
-        <StageView value="places">
-          <PlacesView />
-        </StageView>
-      )}
+      {contents
+        .filter(([name]) => name in views)
+        .map(([name, content]) => (
+          <StageView key={name} value={name}>
+            {content}
+          </StageView>
+        ))}
     </StageFrame>
   );
 }

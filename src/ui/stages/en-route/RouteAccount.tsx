@@ -1,4 +1,5 @@
 "use client";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import type { RouteHere } from "@/core/route/route-here";
 import { flownAs } from "@/core/route/gap";
 import { formatClock } from "@/core/quantities/clock";
@@ -104,7 +105,7 @@ function Decision({
         </p>
       )}
       {under && <p className="font-bold text-brick">{under}</p>}
-      {question.aircraft.relight && <RelightsHere point={here.point} />}
+      {isAeroplane(question.aircraft) && question.aircraft.relight && <RelightsHere point={here.point} />}
       {answer.flat && (
         <p className="text-sm text-ochre">No terrain is known here: ground in the way is not looked at.</p>
       )}

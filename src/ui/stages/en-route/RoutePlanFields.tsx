@@ -1,4 +1,5 @@
 "use client";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { RoutePlan } from "@/core/situation/route-plan";
 import { useRoute } from "@/ui/answers/route-store";
 import { CheckField } from "@/ui/kit/forms/CheckField";
@@ -6,7 +7,7 @@ import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { ClearanceField, GlideSpeedField, ReserveField } from "@/ui/situation/ApproachFields";
-import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
+import { useAircraft } from "@/ui/situation/useAircraft";
 import { OneEngineFields } from "./OneEngineFields";
 import { useSituation } from "@/ui/situation/situation-store";
 
@@ -25,7 +26,8 @@ export function RoutePlanFields() {
   const change = useSituation((state) => state.change);
   const profile = useRoute((state) => state.route?.answer?.profile ?? null);
   const format = useFormat();
-  const { document } = useAeroplane();
+  const { document } = useAircraft();
+  const winged = isAeroplane(document);
   const set = (patch: Partial<RoutePlan>) => change((current) => ({ route: { ...current.route, ...patch } }));
   const setPlaces = (patch: Partial<RoutePlan["places"]>) => set({ places: { ...route.places, ...patch } });
   return (
@@ -101,16 +103,22 @@ export function RoutePlanFields() {
         />
         <CheckField label="Beaches" checked={route.places.beaches} onChange={(beaches) => setPlaces({ beaches })} />
       </fieldset>
-      <QuantityField
-        label="Shortest that counts"
-        kind="length"
-        value={route.places.least_m}
-        step={50}
-        check={leastCheck}
-        onChange={(least_m) => setPlaces({ least_m })}
-      />
+      {winged ? (
+        <QuantityField
+          label="Shortest that counts"
+          kind="length"
+          value={route.places.least_m}
+          step={50}
+          check={leastCheck}
+          onChange={(least_m) => setPlaces({ least_m })}
+        />
+      ) : (
+        <p className="text-sm text-ink2">
+          A place counts where there is half as much room again as obstacle, flare and slide take.
+        </p>
+      )}
       <GlideSpeedField />
-      {document.asymmetric && <OneEngineFields />}
+      {winged && document.asymmetric && <OneEngineFields />}
     </>
   );
 }

@@ -16,10 +16,5 @@ export const stage: StageFace = {
   useHeadline: useRouteHeadline,
   useAnswer: useRouteAnswer,
   useStatus: useRouteStatus,
-  helicopter: {
-    Stage: dynamic(() => import("./envelope/EnvelopeStage").then((module) => module.EnvelopeStage), {
-      loading: StageLoading,
-    }),
-    Headline: dynamic(() => import("./envelope/useEnvelopeHeadline").then((module) => module.EnvelopeHeadline)),
-  },
+  ofEveryKind: true,
 };

@@ -5,7 +5,7 @@ import { useRoute } from "@/ui/answers/route-store";
 import { fileName } from "@/ui/kit/download";
 import { offerCard } from "@/ui/kit/print/card-store";
 import { useFormat } from "@/ui/kit/units/units-store";
-import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
+import { useAircraft } from "@/ui/situation/useAircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import { routeCardContent } from "./route-card";
 
@@ -15,7 +15,7 @@ export function useRouteCard(): () => void {
   const drift = useRoute((state) => state.drift?.answer ?? null);
   const detours = useRoute((state) => state.detours);
   const { route, mass_kg } = useSituation((state) => state.current);
-  const { document } = useAeroplane();
+  const { document } = useAircraft();
   const format = useFormat();
   const make = useCallback(() => {
     if (!answer) return void toast("There is no flight to print: see what the view says.");

@@ -8,7 +8,7 @@ import { useAircraftActions } from "@/ui/situation/useAircraftActions";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { TextField } from "@/ui/kit/forms/TextField";
 import { checkBy, checkText } from "@/ui/kit/forms/fault";
-import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
+import { useAircraft } from "@/ui/situation/useAircraft";
 
 const timeCheck = checkBy(CauseItem.shape.time_s);
 const nameCheck = checkText(CauseItem.shape.name);
@@ -28,7 +28,7 @@ function freshId(items: readonly CauseItem[]): string {
 
 /** The aircraft's own cause check: items, order, seconds, and which symptom points to which. */
 export function FlowEditor() {
-  const { id, shared, document, version } = useAeroplane();
+  const { id, shared, document, version } = useAircraft();
   const { save } = useAircraftActions();
   const [items, setItems] = useState<readonly CauseItem[] | null>(null);
   const list = items ?? [];

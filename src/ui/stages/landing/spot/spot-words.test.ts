@@ -45,8 +45,15 @@ describe("the decision about a spot", () => {
       if (way.verdict === "works") expect(way.pushAt_m ?? 1000).toBeGreaterThan(500 * M_PER_FT);
   });
 
+  it("between straight in and a full S-turn a flatter one does: no height is too much for a spot ahead by a little", () => {
+    for (let ahead_ft = 1600; ahead_ft <= 2500; ahead_ft += 100) {
+      const ways = at(1300, ahead_ft, 14);
+      expect([ahead_ft, ways[0].verdict]).toEqual([ahead_ft, "works"]);
+    }
+  });
+
   it("S-turns are counted", () => {
     const turned = at(1300, 2000, 5).find(({ kind }) => kind === "s-turns");
-    expect(turned && wayName(turned, format)).toMatch(/^\d S-turns?, then straight in$/);
+    expect(turned && wayName(turned, format)).toMatch(/^\d S-turns? of \d+°, then straight in$/);
   });
 });

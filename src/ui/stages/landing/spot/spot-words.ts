@@ -1,4 +1,5 @@
 import type { Account, LedgerEntry } from "@/core/glide/glide-path";
+import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { FLARE_M, type SpotItem, type SpotWay } from "@/core/rotor/gyro-spot";
 import type { useFormat } from "@/ui/kit/units/units-store";
@@ -15,9 +16,10 @@ const ITEM: Record<SpotItem["name"], { readonly name: string; readonly account: 
 };
 
 /** What a way is called. */
-export function wayName({ kind, turns, slow_mps }: SpotWay, format: Format): string {
+export function wayName({ kind, turns, turnHeading_rad, slow_mps }: SpotWay, format: Format): string {
   if (kind === "straight") return "straight in";
-  if (kind === "s-turns") return `${formatNumber(turns)} S-turn${turns === 1 ? "" : "s"}, then straight in`;
+  if (kind === "s-turns")
+    return `${formatNumber(turns)} S-turn${turns === 1 ? "" : "s"} of ${formatNumber(degrees(turnHeading_rad))}°, then straight in`;
   return slow_mps === 0 ? "straight down, then push" : `slow at ${format("speed", slow_mps ?? 0)}, then push`;
 }
 

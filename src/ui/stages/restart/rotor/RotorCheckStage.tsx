@@ -8,6 +8,7 @@ import { OneViewStage } from "@/ui/kit/page/OneViewStage";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { FlowEditor } from "../FlowEditor";
 import { SYMPTOM_CHOICES } from "../symptom-choices";
 
 const CAUTIONS = [
@@ -37,7 +38,7 @@ function CheckStage({ answer: { check, issue }, first }: { answer: CheckAnswer; 
       issue={issue}
 
       controls={
-        <div className="w-80">
+        <div className="flex items-end justify-between gap-4 [&>:first-child]:w-80">
           <ChoiceField
             label="How did it stop?"
             value={symptom ?? ""}
@@ -46,6 +47,7 @@ function CheckStage({ answer: { check, issue }, first }: { answer: CheckAnswer; 
             }
             choices={SYMPTOM_CHOICES}
           />
+          <FlowEditor />
         </div>
       }
       aside={<CheckAside check={check} first={first} />}

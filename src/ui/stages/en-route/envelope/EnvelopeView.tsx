@@ -7,7 +7,6 @@ import { Chart } from "@/ui/kit/charts/Chart";
 import { type ChartInk } from "@/ui/kit/charts/chart-ink";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
-import { OneViewStage } from "@/ui/kit/page/OneViewStage";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -19,38 +18,32 @@ const CAUTIONS = [
   "Still air and level ground: downdraughts behind ridges take more than a climb of this size.",
 ];
 
-/** How high and how fast does it fly on one engine? */
-export function EnvelopeStage() {
+/** How high and how fast it flies on one engine, by rating. */
+export function EnvelopeView() {
   const { value, issue, stale, asked } = useEnvelope();
   const choose = useEnvelopeRating((state) => state.choose);
   return (
-    <OneViewStage
-      label="One engine en route"
-      question="How high and how fast does it fly on one engine?"
-      view="Speeds and ceilings"
-      issue={issue}
-      controls={
-        <div className="w-72">
-          <ChoiceField
-            label="On the rating"
-            value={String(asked.rating)}
-            onChange={(rating) => choose(Number(rating))}
-            choices={asked.aircraft.engines.ratings.map((rating, i) => ({
-              value: String(i),
-              label: `${rating.name}: ${ratingWords(rating)}`,
-            }))}
-          />
-        </div>
-      }
-      aside={<EnvelopeAside />}
-    >
-      {value && (
-        <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]" aria-busy={stale}>
+    <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)]">
+      <div className="w-72 px-4 py-1.5">
+        <ChoiceField
+          label="On the rating"
+          value={String(asked.rating)}
+          onChange={(rating) => choose(Number(rating))}
+          choices={asked.aircraft.engines.ratings.map((rating, i) => ({
+            value: String(i),
+            label: `${rating.name}: ${ratingWords(rating)}`,
+          }))}
+        />
+      </div>
+      {value ? (
+        <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto] border-t border-rule bg-sheet" aria-busy={stale}>
           <EnvelopeChart envelope={value} />
           <Altitudes envelope={value} />
         </div>
+      ) : (
+        <p className={`p-4 ${issue ? "text-brick" : "text-ink2"}`}>{issue?.message ?? "Computing …"}</p>
       )}
-    </OneViewStage>
+    </div>
   );
 }
 
@@ -80,7 +73,11 @@ function EnvelopeChart({ envelope }: { envelope: OneEngineEnvelope }) {
               {
                 yAxis: height(altitude_m),
                 lineStyle: { color: ink.of(colour), type: "dashed" },
-                label: { formatter: name, color: ink.of(colour === "ink2" ? "ink" : colour), position: "insideEndTop" },
+                label: {
+                  formatter: name,
+                  color: ink.of(colour === "ink2" ? "ink" : colour),
+                  position: colour === "pine" ? "insideEndBottom" : "insideEndTop",
+                },
               },
             ];
       return {
@@ -167,7 +164,8 @@ function Altitudes({ envelope }: { envelope: OneEngineEnvelope }) {
   );
 }
 
-function EnvelopeAside() {
+/** The decision on one engine, and its ceilings. */
+export function EnvelopeAside() {
   const { value } = useEnvelope();
   const altitude_m = useSituation((state) => state.current.altitude_m);
   const format = useFormat();

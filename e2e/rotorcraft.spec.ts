@@ -123,7 +123,7 @@ test("a gyroplane stopped at 1,300 ft: the spot by going straight down, speed ba
   await expect(page.getByRole("figure", { name: /Height ledger to straight down/ })).toContainText("Push for speed");
   // Farther on, an S-turn does it.
   await page.getByRole("slider", { name: "Spot ahead" }).focus();
-  for (let i = 0; i < 18; i += 1) await page.keyboard.press("ArrowRight");
+  for (let i = 0; i < 15; i += 1) await page.keyboard.press("ArrowRight");
   await expect(ways.getByRole("row", { name: /S-turn/ })).toContainText(/works/);
   await ways.getByRole("button", { name: /S-turn/ }).press("Enter");
   await expect(page.getByRole("figure", { name: /Height ledger to \d S-turn/ })).toBeVisible();

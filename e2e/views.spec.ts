@@ -142,7 +142,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   "the stages of a helicopter": async (page) => {
     await flyAircraft(page, "Hazel H2");
     for (const [key, tabs] of [
-      ["1", ["Power and speed", "Autorotation", "Handbook and fit"]],
+      ["1", ["Power and speed", "Autorotation", "By mass", "Handbook and fit"]],
       ["2", ["Heights and fly-away"]],
       ["3", ["Cover", "One engine"]],
       ["4", ["Hover on one engine", "Ratings’ clock"]],
@@ -164,7 +164,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   "the stages of a gyroplane": async (page) => {
     await flyAircraft(page, "Osier G1");
     for (const [key, tabs] of [
-      ["1", ["Stopped against idling", "Trim check", "Handbook and fit"]],
+      ["1", ["Stopped against idling", "By mass", "Trim check", "Handbook and fit"]],
       ["2", ["By height"]],
       ["3", ["Cover"]],
       ["4", ["Rudder by speed"]],

@@ -4,6 +4,7 @@ import { flyAwayAnswer, hoverHeightsAnswer } from "@/core/rotor/fly-away-answer"
 import { gyroClimbOut, gyroGlides, gyroRudder, gyroSpot } from "@/core/rotor/gyro-answer";
 import { hoverAnswer } from "@/core/rotor/hover-answer";
 import { practiceCase } from "@/core/rotor/hover-practice";
+import { rotorNumbers } from "@/core/rotor/rotor-numbers";
 import { oneEngineEnvelope } from "@/core/rotor/one-engine-envelope";
 
 /** The core's answers about rotors. */
@@ -16,6 +17,7 @@ export const rotorWork = {
   flyAwayAnswer,
   hoverHeightsAnswer,
   oneEngineEnvelope,
+  rotorNumbers,
   gyroClimbOut,
   gyroGlides,
   gyroRudder,

@@ -118,7 +118,10 @@ describe("numbers card", () => {
               `${86 - i} kt`,
             ]),
           },
-          shelf: Array.from({ length: 10 }, (_, i) => ({ name: `Item ${i + 1}`, value: "8.3:1 at 75 kt" })),
+          besides: {
+            head: "Each of these alone leaves",
+            lines: Array.from({ length: 10 }, (_, i) => ({ name: `Item ${i + 1}`, value: "8.3:1 at 75 kt" })),
+          },
         },
       }),
     );

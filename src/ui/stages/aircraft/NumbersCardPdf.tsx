@@ -8,19 +8,20 @@ export interface NumbersCardContent {
   readonly large: readonly CardLine[];
   readonly speeds: readonly CardLine[];
   readonly byMass: { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] };
-  readonly shelf: readonly CardLine[];
+  /** What is paid or left besides; left out when it is empty. */
+  readonly besides: { readonly head: string; readonly lines: readonly CardLine[] };
 }
 
-/** An aeroplane's numbers on one A5 page. */
+/** An aircraft's numbers on one A5 page. */
 export function NumbersCardPdf({ content }: { content: NumbersCardContent }) {
   return (
     <Card title={content.title} sub={content.sub}>
       <CardLines large={content.large} rows={content.speeds} />
       <Text style={cardStyles.head}>By mass</Text>
       <CardTable {...content.byMass} bold={4} />
-      <Text style={cardStyles.head}>Each of these alone leaves</Text>
+      {content.besides.lines.length > 0 && <Text style={cardStyles.head}>{content.besides.head}</Text>}
       <View style={{ flexDirection: "row", flexWrap: "wrap", justifyContent: "space-between" }}>
-        {content.shelf.map((row) => (
+        {content.besides.lines.map((row) => (
           <View key={row.name} style={{ width: "48.5%" }}>
             <CardRow {...row} />
           </View>

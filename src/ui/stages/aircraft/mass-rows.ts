@@ -1,6 +1,7 @@
 // Speeds by mass, for the table and the card.
 import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import { type Configuration, cleanGlide } from "@/core/aircraft/configuration";
+import { roundMasses_kg } from "@/core/aircraft/round-masses";
 import { polarOf, stallSpeed_mps } from "@/core/aircraft/polar";
 import { bestGlide, leastSink } from "@/core/glide/straight-glide";
 
@@ -14,17 +15,10 @@ export interface MassRow {
   readonly ratio: number;
 }
 
-/** Rows from the highest mass down: about seven, at round masses. */
+/** Rows from the highest mass down, at round masses. */
 export function massRows(aircraft: Aeroplane): MassRow[] {
-  const { maximum_kg, minimum_kg } = aircraft.mass;
-  const rough = (maximum_kg - minimum_kg) / 6;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = [1, 2, 5, 10].map((factor) => factor * power).find((candidate) => candidate >= rough) ?? 10 * power;
-  const masses = new Set([maximum_kg]);
-  for (let mass = Math.floor(maximum_kg / step) * step; mass > minimum_kg; mass -= step) masses.add(mass);
-  masses.add(minimum_kg);
   const clean = cleanGlide(aircraft);
-  return [...masses].sort((a, b) => b - a).flatMap((mass_kg) => rowAt(aircraft, mass_kg, clean) ?? []);
+  return roundMasses_kg(aircraft.mass).flatMap((mass_kg) => rowAt(aircraft, mass_kg, clean) ?? []);
 }
 
 function rowAt(aircraft: Aeroplane, mass_kg: number, clean: Configuration): MassRow | null {

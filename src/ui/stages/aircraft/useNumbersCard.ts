@@ -1,6 +1,6 @@
 "use client";
 import { clamp } from "@/core/numeric/clamp";
-import { createElement, useCallback, useEffect } from "react";
+import { useCallback, useEffect } from "react";
 import { toast } from "sonner";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { polarOf, stallSpeed_mps } from "@/core/aircraft/polar";
@@ -8,11 +8,11 @@ import { cleanestConfiguration, dragShelf } from "@/core/glide/drag-shelf";
 import { bestGlide } from "@/core/glide/straight-glide";
 import { M_PER_FT, M_PER_NMI } from "@/core/quantities/constants";
 import { formatNumber } from "@/core/quantities/units";
-import { fileName } from "@/ui/kit/download";
 import { offerCard } from "@/ui/kit/print/card-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import type { NumbersCardContent } from "./NumbersCardPdf";
+import { printNumbers } from "./print-numbers";
 import { massRows } from "./mass-rows";
 import { useEdited } from "./useEdited";
 
@@ -65,18 +65,17 @@ export function useNumbersCard(): () => void {
           format("speed", row.best_mps),
         ]),
       },
-      shelf: shelf.ok
-        ? shelf.value.items.map((item) => ({
-            name: item.name,
-            value: `${formatNumber(item.glide.ratio, 1)}:1 at ${format("speed", item.glide.bestEas_mps)}`,
-          }))
-        : [],
+      besides: {
+        head: "Each of these alone leaves",
+        lines: shelf.ok
+          ? shelf.value.items.map((item) => ({
+              name: item.name,
+              value: `${formatNumber(item.glide.ratio, 1)}:1 at ${format("speed", item.glide.bestEas_mps)}`,
+            }))
+          : [],
+      },
     };
-    void Promise.all([import("@/ui/kit/print/make-pdf"), import("./NumbersCardPdf")])
-      .then(([{ makePdf }, { NumbersCardPdf }]) =>
-        makePdf(createElement(NumbersCardPdf, { content }), `numbers-${fileName(document.name)}.pdf`),
-      )
-      .catch(() => toast("The card could not be made. Try again."));
+    printNumbers(content, document.name);
   }, [document, situationMass, format]);
   useEffect(() => {
     offerCard(make);

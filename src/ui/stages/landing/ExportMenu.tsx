@@ -1,12 +1,12 @@
 "use client";
 import { Download } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
-import { exportPath } from "./export-path";
+import type { PathFormat } from "./export-path";
 
 const ITEM = "rounded px-3 py-1.5 outline-none data-[highlighted]:bg-mark";
 
 /** The path as a file, the card on paper. */
-export function ExportMenu({ onCard }: { onCard: () => void }) {
+export function ExportMenu({ onPath, onCard }: { onPath: (format: PathFormat) => void; onCard: () => void }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="btn btn-quiet whitespace-nowrap">
@@ -14,10 +14,10 @@ export function ExportMenu({ onCard }: { onCard: () => void }) {
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content className="panel z-30 flex min-w-44 flex-col p-1" align="end" sideOffset={4}>
-          <DropdownMenu.Item className={ITEM} onSelect={() => exportPath("geojson")}>
+          <DropdownMenu.Item className={ITEM} onSelect={() => onPath("geojson")}>
             Path as GeoJSON
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} onSelect={() => exportPath("gpx")}>
+          <DropdownMenu.Item className={ITEM} onSelect={() => onPath("gpx")}>
             Path as GPX
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={onCard}>

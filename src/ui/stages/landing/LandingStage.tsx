@@ -1,6 +1,5 @@
 "use client";
 import { workingOfEnd } from "@/ui/answers/workings";
-import { Download } from "lucide-react";
 import dynamic from "next/dynamic";
 import Link from "next/link";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
@@ -16,6 +15,8 @@ import { CallView } from "./CallView";
 import { Decision } from "./Decision";
 import { DitchingView } from "./DitchingView";
 import { KeysView } from "./KeysView";
+import { LazyExportMenu } from "./LazyExportMenu";
+import { exportShownPath } from "./export-path";
 import { LandingCautions } from "./LandingCautions";
 import { LoseView } from "./LoseView";
 import { LossLedger } from "./LossLedger";
@@ -78,7 +79,7 @@ export function LandingStage() {
             </button>
           )}
           <FollowMenu />
-          <ExportMenu onCard={makeCard} />
+          <LazyExportMenu onPath={exportShownPath} onCard={makeCard} />
           <PlanEditor />
         </>
       }
@@ -105,15 +106,6 @@ export function LandingStage() {
   );
 }
 
-/** Menus are large: this one comes after the first view, and its button stands there meanwhile. */
-const ExportMenu = dynamic(() => import("./ExportMenu").then((module) => module.ExportMenu), {
-  ssr: false,
-  loading: () => (
-    <button type="button" className="btn btn-quiet whitespace-nowrap" disabled>
-      <Download size={15} aria-hidden="true" /> Export
-    </button>
-  ),
-});
 const Followed = dynamic(() => import("./Followed").then((module) => module.Followed), { loading: () => null });
 
 function Lose() {

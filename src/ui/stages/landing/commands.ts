@@ -1,6 +1,6 @@
 import { useReach } from "@/ui/answers/reach-store";
 import type { Command } from "../stage-face";
-import { exportPath } from "./export-path";
+import { exportShownPath } from "./export-path";
 
 /** What can be done with the landing's paths from anywhere. */
 export const COMMANDS: readonly Command[] = [
@@ -9,9 +9,9 @@ export const COMMANDS: readonly Command[] = [
     group: "Path",
     keys: "",
     keyLabel: "",
-    run: () => exportPath("geojson"),
+    run: () => exportShownPath("geojson"),
   },
-  { title: "Export the path as GPX", group: "Path", keys: "", keyLabel: "", run: () => exportPath("gpx") },
+  { title: "Export the path as GPX", group: "Path", keys: "", keyLabel: "", run: () => exportShownPath("gpx") },
   {
     title: "Follow the best landing end",
     group: "Path",

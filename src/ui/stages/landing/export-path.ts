@@ -8,12 +8,16 @@ import { shownEnd, useReach } from "@/ui/answers/reach-store";
 /** The formats in which a path leaves. */
 export type PathFormat = "geojson" | "gpx";
 
-/** Hands out the path that is looked at as a file, or says why there is none. */
-export function exportPath(format: PathFormat): void {
+/** Hands out a path as a file, or says why there is none. */
+export function exportPath(format: PathFormat, end: WayToEnd | null, origin: LatLon | null): void {
+  if (!end?.path || !origin) toast("There is no path to export: no way leads to a landing end from here.");
+  else void downloadPath(format, end, origin);
+}
+
+/** Hands out the path of an aeroplane that is looked at. */
+export function exportShownPath(format: PathFormat): void {
   const { answer, pinnedId } = useReach.getState();
-  const end = shownEnd({ answer, pinnedId });
-  if (!end?.path || !answer) toast("There is no path to export: no way leads to a landing end from here.");
-  else void downloadPath(format, end, answer.origin);
+  exportPath(format, shownEnd({ answer, pinnedId }), answer?.origin ?? null);
 }
 
 /** The XML writer is loaded only when it is used. */

@@ -14,14 +14,16 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import { useSituation } from "@/ui/situation/situation-store";
 import { Fleet } from "../Fleet";
+import { RotorMassView } from "../RotorMassView";
 import { SpeedCurves } from "../SpeedCurves";
 import { useEditedGyroplane } from "../useEdited";
 import { GyroplaneForm } from "./GyroplaneForm";
 import { TrimView } from "./TrimView";
 
-const VIEWS = ["glide", "trim", "handbook"] as const;
+const VIEWS = ["glide", "mass", "trim", "handbook"] as const;
 const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = {
   glide: "Stopped against idling",
+  mass: "By mass",
   trim: "Trim check",
   handbook: "Handbook and fit",
 };
@@ -29,12 +31,12 @@ const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = {
 /** The numbers of a gyroplane. */
 export function GyroplaneViews() {
   const [view, setView] = useQueryState("view", parseAsStringLiteral(VIEWS).withDefault("glide"));
-  const { document } = useEditedGyroplane();
+  const edited = useEditedGyroplane();
   return (
     <StageFrame
       label="Numbers"
       question="Do I know its numbers?"
-      subject={document.name}
+      subject={edited.document.name}
       view={view}
       onView={(value) => void setView(value as (typeof VIEWS)[number])}
       views={VIEW_NAMES}
@@ -44,6 +46,9 @@ export function GyroplaneViews() {
     >
       <StageView value="glide" className="bg-sheet">
         <GlideView />
+      </StageView>
+      <StageView value="mass" className="bg-sheet">
+        <RotorMassView edited={edited} />
       </StageView>
       <StageView value="trim" className="bg-sheet">
         <TrimView />

@@ -13,26 +13,28 @@ import { Figure } from "@/ui/kit/working/Figure";
 import { useSituation } from "@/ui/situation/situation-store";
 import type { Autorotations, PowerBySpeed } from "@/core/rotor/autorotation-answer";
 import { Fleet } from "../Fleet";
+import { RotorMassView } from "../RotorMassView";
 import { SpeedCurves } from "../SpeedCurves";
 import { useEditedHelicopter } from "../useEdited";
 import { HelicopterForm } from "./HelicopterForm";
 
-const VIEWS = ["power", "autorotation", "handbook"] as const;
+const VIEWS = ["power", "autorotation", "mass", "handbook"] as const;
 const VIEW_NAMES: Record<(typeof VIEWS)[number], string> = {
   power: "Power and speed",
   autorotation: "Autorotation",
+  mass: "By mass",
   handbook: "Handbook and fit",
 };
 
 /** The numbers of a helicopter. */
 export function HelicopterViews() {
   const [view, setView] = useQueryState("view", parseAsStringLiteral(VIEWS).withDefault("power"));
-  const { document } = useEditedHelicopter();
+  const edited = useEditedHelicopter();
   return (
     <StageFrame
       label="Numbers"
       question="Do I know its numbers?"
-      subject={document.name}
+      subject={edited.document.name}
       view={view}
       onView={(value) => void setView(value as (typeof VIEWS)[number])}
       views={VIEW_NAMES}
@@ -45,6 +47,9 @@ export function HelicopterViews() {
       </StageView>
       <StageView value="autorotation" className="bg-sheet">
         <AutorotationView />
+      </StageView>
+      <StageView value="mass" className="bg-sheet">
+        <RotorMassView edited={edited} />
       </StageView>
       <StageView value="handbook" className="bg-sheet">
         <HelicopterForm />

@@ -1,6 +1,7 @@
 "use client";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { formatNumber } from "@/core/quantities/units";
+import { HOIST_RESERVE_S } from "@/core/rotor/hoist-case";
 import { hoverSafety } from "@/core/rotor/hover-heights";
 import { DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
@@ -86,7 +87,7 @@ function HoverAside() {
           </dd>
           <dt>Held on</dt>
           <dd className="num">{hoist.on?.rating.name ?? "nothing"}</dd>
-          <dt>Seconds over</dt>
+          <dt>Over, {formatNumber(HOIST_RESERVE_S)} s kept back</dt>
           <dd className={`num ${hoist.holds ? "text-pine" : "text-brick"}`}>
             {hoist.on === null
               ? "–"

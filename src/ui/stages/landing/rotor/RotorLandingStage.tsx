@@ -2,15 +2,18 @@
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import type { ReactNode } from "react";
 import { useDown, useSpot } from "@/ui/answers/useRotorLanding";
-import { useRotorLooked, useRotorPlaces } from "@/ui/answers/useRotorReach";
+import { shownOf, useRotorLooked, useRotorPlaces } from "@/ui/answers/useRotorReach";
 import type { Issue } from "@/core/outcome";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
 import { FollowMenu } from "@/ui/situation/follow/FollowMenu";
 import { DownAside, DownView } from "../autorotation/DownView";
+import { LazyExportMenu } from "../LazyExportMenu";
 import { PlanEditor } from "../PlanEditor";
+import { exportPath } from "../export-path";
 import { SpotAside, SpotView } from "../spot/SpotView";
 import { RotorPlacesAside } from "./RotorPlacesAside";
+import { usePlacesCard } from "./usePlacesCard";
 import { RotorPlacesView } from "./RotorPlacesView";
 
 const VIEWS = ["places", "down"] as const;
@@ -27,13 +30,14 @@ interface Down {
 /** Where a rotorcraft comes down without engines, and how it is flown. */
 function RotorLandingStage({ down }: { down: Down }) {
   const [view, setView] = useQueryState("view", parseAsStringLiteral(VIEWS).withDefault("places"));
-  const { issue } = useRotorPlaces();
+  const { value, issue, asked } = useRotorPlaces();
+  const makeCard = usePlacesCard();
   const { pinnedId, pin } = useRotorLooked();
   const refused = view === "places" ? issue : down.issue;
   return (
     <StageFrame
       label="Landing"
-      question={view === "places" ? "Where is there room in reach, and by which way?" : down.question}
+      question={view === "places" ? "Where is there room in reach?" : down.question}
       actions={
         view === "places" && (
           <>
@@ -43,6 +47,10 @@ function RotorLandingStage({ down }: { down: Down }) {
               </button>
             )}
             <FollowMenu />
+            <LazyExportMenu
+              onPath={(format) => exportPath(format, shownOf(value, pinnedId)?.way ?? null, asked.origin)}
+              onCard={makeCard}
+            />
             <PlanEditor />
           </>
         )

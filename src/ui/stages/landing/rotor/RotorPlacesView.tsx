@@ -117,6 +117,7 @@ export function RotorPlacesView() {
               {
                 name: "lies, way",
                 kind: "words",
+                className: "pr-3",
                 cell: ({ way }) => (
                   <>
                     <span className="num whitespace-nowrap">{whereShort(way)}</span> {wayInWords(way)}

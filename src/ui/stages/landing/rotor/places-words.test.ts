@@ -4,6 +4,7 @@ import { landingEnds } from "@/core/landing/landing-end";
 import { type RotorReachQuestion, rotorReach, rotorReachQuestion } from "@/core/landing/rotor-reach";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
+import { placesCard } from "./places-card";
 import { ROTOR_TONE, placesDecision, placesHeadline, roomWords } from "./places-words";
 
 const format = formatIn(DEFAULT_UNITS);
@@ -29,6 +30,16 @@ describe("the decision about a rotorcraft's places", () => {
       text: expect.stringMatching(/^\+1\s0\d0\sft Dunnet Field west$/),
       tone: "text-pine",
     });
+  });
+
+  it("its card tells the same with keys and room", () => {
+    const [best] = ask(demoGyroplane(), 1067);
+    const card = placesCard(best, "sub", format);
+    expect(card?.title).toBe("Dunnet Field west: left turn now");
+    expect(card?.large[0]).toMatchObject({ name: "Margin", value: expect.stringMatching(/^1\s0\d0\sft$/) });
+    expect(card?.list.map(({ what }) => what.split(",")[0])).toEqual(["steady", "final", "flare", "touchdown"]);
+    expect(card?.rows.at(-1)).toEqual({ name: "The place", value: "room enough" });
+    expect(placesCard({ ...best, way: { ...best.way, path: null } }, "sub", format)).toBeNull();
   });
 
   it("a turn that costs more than there is over is not advised", () => {

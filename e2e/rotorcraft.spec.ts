@@ -119,7 +119,7 @@ test("a gyroplane stopped at 1,300 ft: the spot by going straight down, speed ba
   await expect(decision(page)).toContainText("Straight down, then push.");
   await expect(decision(page)).toContainText(/Push at [\d\s]+\sft, no lower/);
   const ways = page.getByRole("table", { name: "Ways to the spot" });
-  await expect(ways.getByRole("row", { name: /straight in/ })).toContainText("overshoots");
+  await expect(ways.getByRole("row", { name: /^straight in/ })).toContainText("overshoots");
   await expect(page.getByRole("figure", { name: /Height ledger to straight down/ })).toContainText("Push for speed");
   // Farther on, an S-turn does it.
   await page.getByRole("slider", { name: "Spot ahead" }).focus();

@@ -27,9 +27,9 @@ export function OneViewStage({ label, question, view, issue = null, controls = n
     <StageFrame
       label={label}
       question={question}
-      view={view}
+      view="only"
       onView={() => undefined}
-      views={{ [view]: view }}
+      views={{ only: view }}
       viewsLabel={`Views of: ${label}`}
       refusal={issue && { title: "There is nothing to show.", text: issue.message }}
       aside={aside}
@@ -37,7 +37,7 @@ export function OneViewStage({ label, question, view, issue = null, controls = n
       className={`${controls ? "grid-rows-[auto_auto_minmax(0,1fr)]" : "grid-rows-[auto_minmax(0,1fr)]"} bg-sheet`}
     >
       {controls && <div className="border-b border-rule px-4 py-1.5">{controls}</div>}
-      <StageView value={view}>{children ?? <p className="p-4 text-ink2">Computing …</p>}</StageView>
+      <StageView value="only">{children ?? <p className="p-4 text-ink2">Computing …</p>}</StageView>
     </StageFrame>
   );
 }

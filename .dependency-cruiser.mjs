@@ -27,7 +27,7 @@ const CORE = [
   ["landing"],
   ["cover", "route", "drift"],
   ["restart", "departure", "take-off"],
-  ["fitting"],
+  ["fitting", "procedure"],
   ["calculations"],
 ];
 

@@ -1,0 +1,247 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { type Drill, type DrillEvent, type Side, afterEvent, beginDrill, controlKey, isOver, sidesOf } from "./drill";
+import { jetFire } from "./library/jet";
+import { PROCEDURES } from "./library/procedures";
+import { singleForcedLanding, singleInCruise } from "./library/single";
+import { twinInCruise } from "./library/twin";
+import type { Actor, Procedure, Step } from "./procedure";
+
+const START = { flown: { time_s: 0, height_m: 900, speed_mps: 45 }, propeller: "windmilling" };
+const deadOf = ({ controls }: Procedure): Side => (controls.some(({ perEngine }) => perEngine) ? "right" : null);
+const begin = (procedure: Procedure) => beginDrill(procedure, { ...START, dead: deadOf(procedure) });
+const other = (actor: Actor): Actor => (actor === "flying" ? "monitoring" : actor === "monitoring" ? "flying" : actor);
+
+/** What is right at a step; of a question the answer that is asked for. */
+function rightly(procedure: Procedure, drill: Drill, step: Step, answer = 0): DrillEvent[] {
+  const { actor } = step;
+  const dead = deadOf(procedure);
+  const { time_s } = drill.flown;
+  switch (step.kind) {
+    case "set": {
+      const sides = sidesOf(step.engine, dead);
+      const named: DrillEvent[] =
+        step.confirm !== null && dead !== null
+          ? [{ type: "name", actor: step.confirm === "other" ? other(actor) : actor, side: dead }]
+          : [];
+      return [
+        ...named,
+        ...sides.map((side): DrillEvent => ({
+          type: "set",
+          actor,
+          control: step.control,
+          side,
+          position: step.position,
+        })),
+      ];
+    }
+    case "ask":
+      return [{ type: "answer", actor, answer: step.answers[answer].answer }];
+    case "wait":
+      return [{ type: "passes", flown: { ...drill.flown, time_s: time_s + step.wait_s } }];
+    case "passing":
+      return [{ type: "passes", flown: { ...drill.flown, time_s: time_s + 10, height_m: step.value } }];
+    default:
+      return [{ type: "say", actor }];
+  }
+}
+
+const fly = (procedure: Procedure, drill: Drill, events: readonly DrillEvent[]) =>
+  events.reduce((now, event) => afterEvent(procedure, now, event, deadOf(procedure)), drill);
+
+/** Flies every way through a procedure; the drills that come out. */
+function everyWay(procedure: Procedure, drill: Drill, depth = 0): Drill[] {
+  if (isOver(procedure, drill)) return [drill];
+  if (depth > 200) throw new Error("a way without an end");
+  const step = procedure.steps[drill.at];
+  const answers = step.kind === "ask" ? step.answers.map((_, i) => i) : [0];
+  return answers.flatMap((answer) =>
+    everyWay(procedure, fly(procedure, drill, rightly(procedure, drill, step, answer)), depth + 1),
+  );
+}
+const outcomes = ({ log }: Drill) => log.map(({ step, outcome }) => `${step}: ${outcome}`);
+/** Rightly up to a step. */
+function upTo(procedure: Procedure, id: string): Drill {
+  let drill = begin(procedure);
+  for (let i = 0; i < 100 && procedure.steps[drill.at].id !== id; i += 1)
+    drill = fly(procedure, drill, rightly(procedure, drill, procedure.steps[drill.at]));
+  return drill;
+}
+
+describe("every procedure of the library", () => {
+  it.each(PROCEDURES.map((procedure) => [procedure.name, procedure] as const))(
+    "%s: every way through it ends, nothing wrong",
+    (_, procedure) => {
+      const flown = everyWay(procedure, begin(procedure));
+      expect(flown.length).toBeGreaterThan(0);
+      for (const { log } of flown) {
+        expect(log.every(({ outcome }) => ["done", "passed-over"].includes(outcome))).toBe(true);
+        expect(log.at(-1)?.step).toBe(
+          procedure.steps.filter(({ kind }) => kind === "end").find(({ id }) => id === log.at(-1)?.step)?.id,
+        );
+      }
+      // Every step is flown on one way or another.
+      const seen = new Set(flown.flatMap(({ log }) => log.map(({ step }) => step)));
+      const loops = procedure.steps.filter(({ kind }) => kind === "again").map(({ id }) => id);
+      expect(procedure.steps.map(({ id }) => id).filter((id) => !seen.has(id) && !loops.includes(id))).toEqual([]);
+    },
+  );
+
+  it("any order of events leaves a drill that can go on or is over, and the same again gives the same", () => {
+    const actor = fc.constantFrom<Actor>("single", "flying", "monitoring", "instructor");
+    const side = fc.constantFrom<Side>("left", "right", null);
+    const event = (procedure: Procedure): fc.Arbitrary<DrillEvent> =>
+      fc.oneof(
+        fc.record({
+          type: fc.constant("set" as const),
+          actor,
+          control: fc.constantFrom(...procedure.controls.map(({ id }) => id), "no such"),
+          side,
+          position: fc.constantFrom(...procedure.controls.flatMap(({ positions }) => positions)),
+        }),
+        fc.record({ type: fc.constant("say" as const), actor }),
+        fc.record({
+          type: fc.constant("name" as const),
+          actor,
+          side: fc.constantFrom("left" as const, "right" as const),
+        }),
+        fc.record({
+          type: fc.constant("answer" as const),
+          actor,
+          answer: fc.constantFrom(
+            "no such",
+            ...procedure.steps.flatMap((step) => (step.kind === "ask" ? step.answers.map(({ answer }) => answer) : [])),
+          ),
+        }),
+        fc.record({
+          type: fc.constant("passes" as const),
+          flown: fc.record({
+            time_s: fc.double({ min: 0, max: 2000, noNaN: true }),
+            height_m: fc.double({ min: 0, max: 3000, noNaN: true }),
+            speed_mps: fc.double({ min: 0, max: 100, noNaN: true }),
+          }),
+        }),
+        fc.record({ type: fc.constant("warning" as const), name: fc.constantFrom("fire", "oil"), on: fc.boolean() }),
+        fc.constant({ type: "back" as const }),
+      );
+    const drills = fc
+      .constantFrom(...PROCEDURES)
+      .chain((procedure) => fc.array(event(procedure), { maxLength: 60 }).map((events) => ({ procedure, events })));
+    fc.assert(
+      fc.property(drills, ({ procedure, events }) => {
+        const drill = fly(procedure, begin(procedure), events);
+        expect(drill.at).toBeGreaterThanOrEqual(0);
+        expect(drill.at).toBeLessThanOrEqual(procedure.steps.length);
+        const step = procedure.steps.at(drill.at);
+        if (!isOver(procedure, drill)) expect(["set", "say", "wait", "ask", "passing"]).toContain(step?.kind);
+        for (const [key, position] of Object.entries(drill.positions))
+          expect(procedure.controls.find(({ id }) => key.split(":")[0] === id)?.positions).toContain(position);
+        expect(fly(procedure, begin(procedure), events)).toEqual(drill);
+      }),
+      { seed: 16, numRuns: 300 },
+    );
+  });
+});
+
+describe("what is done wrong is told, and the step stays due", () => {
+  it("the wrong engine, named by the other of the crew, is not confirmed; nothing is set without a word", () => {
+    const due = upTo(jetFire, "cut");
+    const set = (side: Side): DrillEvent => ({
+      type: "set",
+      actor: "flying",
+      control: "fuel",
+      side,
+      position: "cut off",
+    });
+    const wrong = fly(jetFire, due, [
+      set("right"),
+      { type: "name", actor: "monitoring", side: "left" },
+      set("left"),
+      { type: "name", actor: "flying", side: "right" },
+    ]);
+    expect(outcomes(wrong).slice(-4)).toEqual([
+      "cut: unconfirmed",
+      "cut: wrong-engine",
+      "cut: wrong-engine",
+      "cut: unconfirmed",
+    ]);
+    expect(wrong.at).toBe(due.at);
+    expect(wrong.positions[controlKey("fuel", "left")]).toBe("on");
+    const right = fly(jetFire, wrong, [{ type: "name", actor: "monitoring", side: "right" }, set("right")]);
+    expect(right.positions[controlKey("fuel", "right")]).toBe("cut off");
+    expect(jetFire.steps[right.at].id).toBe("pull");
+  });
+
+  it("the second bottle waits thirty seconds, and is not fired where the lamp is out", () => {
+    const waiting = upTo(jetFire, "thirty");
+    const early = fly(jetFire, waiting, [
+      { type: "passes", flown: { ...waiting.flown, time_s: waiting.flown.time_s + 29.9 } },
+      { type: "set", actor: "monitoring", control: "bottle-2", side: "right", position: "fired" },
+    ]);
+    expect(outcomes(early).at(-1)).toBe("thirty: too-early");
+    const asked = fly(jetFire, early, [
+      { type: "passes", flown: { ...waiting.flown, time_s: waiting.flown.time_s + 30 } },
+    ]);
+    expect(jetFire.steps[asked.at].id).toBe("lamp");
+    const out = fly(jetFire, asked, [{ type: "answer", actor: "flying", answer: "it is out" }]);
+    expect(jetFire.steps[out.at].id).toBe("list");
+    expect(out.positions[controlKey("bottle-2", "right")]).toBe("full");
+  });
+
+  it("both mixtures are set before it is done; the wrong control, position and actor are named", () => {
+    const due = upTo(twinInCruise, "mixtures");
+    const mixture = (side: Side, position = "rich"): DrillEvent => ({
+      type: "set",
+      actor: "single",
+      control: "mixture",
+      side,
+      position,
+    });
+    const one = fly(twinInCruise, due, [mixture("left")]);
+    expect(one.at).toBe(due.at);
+    expect(fly(twinInCruise, one, [mixture("right")]).at).toBe(due.at + 1);
+    const wrong = fly(twinInCruise, due, [
+      mixture("left", "cut off"),
+      { type: "set", actor: "single", control: "throttle", side: "left", position: "full" },
+      { type: "say", actor: "flying" },
+    ]);
+    expect(outcomes(wrong).slice(-3)).toEqual([
+      "mixtures: wrong-position",
+      "mixtures: wrong-control",
+      "mixtures: wrong-actor",
+    ]);
+  });
+
+  it("is slow when it takes longer than it should, to the second", () => {
+    const after = (time_s: number) =>
+      fly(singleInCruise, begin(singleInCruise), [
+        { type: "passes", flown: { ...START.flown, time_s } },
+        { type: "say", actor: "single" },
+      ]).log[0];
+    expect(after(5)).toMatchObject({ outcome: "done", took_s: 5 });
+    expect(after(5.1)).toMatchObject({ outcome: "slow", took_s: 5.1 });
+  });
+
+  it("waits for a height to be passed, and going back is counted", () => {
+    const due = upTo(singleForcedLanding, "certain");
+    const high = fly(singleForcedLanding, due, [
+      { type: "passes", flown: { time_s: 60, height_m: 92, speed_mps: 35 } },
+    ]);
+    expect(high.at).toBe(due.at);
+    const low = fly(singleForcedLanding, due, [{ type: "passes", flown: { time_s: 61, height_m: 91, speed_mps: 35 } }]);
+    expect(low.at).toBe(due.at + 1);
+    const back = fly(singleForcedLanding, low, [{ type: "back" }]);
+    expect(outcomes(back).at(-1)).toBe("certain: back");
+    expect(back.at).toBe(due.at);
+    expect(fly(singleForcedLanding, begin(singleForcedLanding), [{ type: "back" }]).log).toEqual([]);
+  });
+
+  it("what does not apply is passed over", () => {
+    const onlyLow = { what: "height", is: "below", value: 300, name: null } as const;
+    const procedure = {
+      ...singleInCruise,
+      steps: singleInCruise.steps.map((step) => (step.id === "tank" ? { ...step, when: onlyLow } : step)),
+    };
+    expect(outcomes(upTo(procedure, "pump-on")).at(-1)).toBe("tank: passed-over");
+  });
+});

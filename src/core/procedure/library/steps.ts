@@ -1,0 +1,132 @@
+// Steps of the library's procedures in few words.
+import type { Actor, Condition, Control, Procedure, Step } from "../procedure";
+
+/** What a step may have besides. */
+interface More {
+  readonly when?: Condition;
+  readonly why?: string;
+  /** It is read, not known by heart. */
+  readonly read?: boolean;
+  readonly target_s?: number;
+}
+
+const base = (id: string, actor: Actor, { when, why, read }: More) => ({
+  id,
+  actor,
+  memory: !read,
+  when: when ?? null,
+  why: why ?? null,
+});
+
+/** A control's id, engine and position: "throttle dead idle". */
+export function set(
+  id: string,
+  actor: Actor,
+  challenge: string,
+  where: string,
+  more: More & { readonly confirm?: "other" | "self" } = {},
+): Step {
+  const [control, ...rest] = where.split(" ");
+  const perEngine = rest[0] === "dead" || rest[0] === "live" || rest[0] === "each";
+  return {
+    ...base(id, actor, more),
+    kind: "set",
+    challenge,
+    control,
+    engine: perEngine ? (rest[0] as "dead" | "live" | "each") : null,
+    position: (perEngine ? rest.slice(1) : rest).join(" "),
+    confirm: more.confirm ?? null,
+    target_s: more.target_s ?? 5,
+  };
+}
+
+/** Says something, or looks and says what is seen. */
+export const say = (id: string, actor: Actor, challenge: string, response = "", more: More = {}): Step => ({
+  ...base(id, actor, more),
+  kind: "say",
+  challenge,
+  response,
+  target_s: more.target_s ?? 5,
+});
+
+/** Waits. */
+export const wait = (id: string, actor: Actor, challenge: string, wait_s: number, more: More = {}): Step => ({
+  ...base(id, actor, more),
+  kind: "wait",
+  challenge,
+  wait_s,
+});
+
+/** Asks, and goes where the answer leads. */
+export const ask = (
+  id: string,
+  actor: Actor,
+  challenge: string,
+  answers: Readonly<Record<string, string>>,
+  more: More = {},
+): Step => ({
+  ...base(id, actor, more),
+  kind: "ask",
+  challenge,
+  answers: Object.entries(answers).map(([answer, to]) => ({ answer, to })),
+  target_s: more.target_s ?? 8,
+});
+
+/** Calls a height, m above the ground, as it is passed. */
+export const atHeight = (id: string, actor: Actor, challenge: string, value: number, more: More = {}): Step => ({
+  ...base(id, actor, more),
+  kind: "passing",
+  challenge,
+  what: "height",
+  value,
+});
+
+/** Goes back so many times. */
+export const again = (
+  id: string,
+  actor: Actor,
+  challenge: string,
+  to: string,
+  most: number,
+  more: More = {},
+): Step => ({
+  ...base(id, actor, more),
+  kind: "again",
+  challenge,
+  to,
+  most,
+});
+
+/** Ends. */
+export const end = (id: string, actor: Actor, challenge: string): Step => ({
+  ...base(id, actor, {}),
+  kind: "end",
+  challenge,
+});
+
+/** A control; positions that cannot be taken back in flight stand after a bar. */
+export function control(id: string, name: string, positions: string, perEngine = false): Control {
+  const [all, final = ""] = positions.split("|");
+  const list = (text: string) =>
+    text
+      .split(",")
+      .map((part) => part.trim())
+      .filter((part) => part !== "");
+  return { id, name, perEngine, positions: list(all), final: list(final) };
+}
+
+/** The document about it. */
+export const procedure = (
+  parts: Omit<Procedure, "format" | "version" | "cautions" | "source" | "warnings"> &
+    Partial<Pick<Procedure, "cautions" | "warnings">>,
+): Procedure => ({
+  format: "utrimax/procedure",
+  version: 1,
+  warnings: [],
+  source: "common practice; the flight manual and the operator’s checklist come first",
+  ...parts,
+  cautions: [
+    "A generic drill for learning order and words. The flight manual’s drill comes first.",
+    ...(parts.cautions ?? []),
+  ],
+});

@@ -1,5 +1,6 @@
 // A valid question for every calculation, about the demo world: for tests of the registry and for the fuzz, which
 // changes them.
+import { jetFire } from "../src/core/procedure/library/jet";
 import { isAerodrome } from "@/core/places/place";
 import { landingEnds } from "@/core/landing/landing-end";
 import { rotorReachQuestion } from "../src/core/landing/rotor-reach";
@@ -207,6 +208,15 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
   "gyro-glide": { ...gyro, headwind_mps: 5 },
   "gyro-recovery": { ...gyro, from_mps: 10 },
   "rudder-authority": gyro,
+  "procedure-check": {
+    procedure: jetFire,
+    dead: "right",
+    events: [
+      { type: "say", actor: "monitoring" },
+      { type: "say", actor: "flying" },
+      { type: "name", actor: "monitoring", side: "left" },
+    ],
+  },
   "trim-tab": {
     checks: [
       { tab_rad: 0, string: 0.14 },

@@ -67,6 +67,7 @@ describe("npm run -s calc", () => {
       "gyro-recovery",
       "rudder-authority",
       "trim-tab",
+      "procedure-check",
     ]);
   });
 

@@ -42,6 +42,7 @@ import { gyroRecoveryCalculation } from "./calculations/gyro-recovery";
 import { oeiHoverCalculation } from "./calculations/oei-hover";
 import { ratingsCalculation } from "./calculations/ratings";
 import { rotorPathCalculation } from "./calculations/rotor-path";
+import { procedureCheckCalculation } from "./calculations/procedure-check";
 import { rudderAuthorityCalculation } from "./calculations/rudder-authority";
 import { trimTabCalculation } from "./calculations/trim-tab";
 import { type Issue, issuesOf } from "./outcome";
@@ -91,6 +92,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   gyroRecoveryCalculation,
   rudderAuthorityCalculation,
   trimTabCalculation,
+  procedureCheckCalculation,
 ];
 
 /** A result, or every fault of the input. */

@@ -1,0 +1,85 @@
+import { z } from "zod";
+import { calculation } from "../calculation";
+import { success } from "../outcome";
+import { type DrillEvent, afterEvent, beginDrill, isOver } from "../procedure/drill";
+import { Actor, Procedure } from "../procedure/procedure";
+import { procedureFaults } from "../procedure/procedure-faults";
+import { WorkingStep } from "../working";
+
+const side = z.enum(["left", "right"]);
+const name = z.string().max(40);
+const Flown = z.strictObject({
+  time_s: z.number().min(0).max(36_000),
+  height_m: z.number().min(-500).max(20_000),
+  speed_mps: z.number().min(0).max(400),
+});
+const Event = z.discriminatedUnion("type", [
+  z.strictObject({
+    type: z.literal("set"),
+    actor: Actor,
+    control: name,
+    side: side.nullable().default(null),
+    position: name,
+  }),
+  z.strictObject({ type: z.literal("say"), actor: Actor }),
+  z.strictObject({ type: z.literal("name"), actor: Actor, side }),
+  z.strictObject({ type: z.literal("answer"), actor: Actor, answer: name }),
+  z.strictObject({ type: z.literal("passes"), flown: Flown }),
+  z.strictObject({ type: z.literal("warning"), name, on: z.boolean() }),
+  z.strictObject({ type: z.literal("back") }),
+]);
+
+/** Whether a procedure is sound, and what comes of what is done by it. */
+export const procedureCheckCalculation = calculation({
+  name: "procedure-check",
+  cost: "instant",
+  question: "Is this procedure sound, and what comes of these actions by it?",
+  sources: ["common practice; the flight manual and the operator’s checklist come first"],
+  input: z.strictObject({
+    procedure: Procedure,
+    /** The engine that fails, of two. */
+    dead: side.nullable().default(null),
+    propeller: name.default("windmilling"),
+    flown: Flown.default({ time_s: 0, height_m: 900, speed_mps: 40 }),
+    events: z.array(Event).max(500, "At most 500 events.").default([]),
+  }),
+  output: z.object({
+    sound: z.boolean(),
+    faults: z.array(z.object({ path: z.string(), message: z.string() })),
+    over: z.boolean(),
+    /** What is due; null when it is over, or not sound. */
+    due: z.string().nullable(),
+    log: z.array(
+      z.object({
+        step: z.string(),
+        outcome: z.string(),
+        time_s: z.number(),
+        height_m: z.number(),
+        took_s: z.number(),
+      }),
+    ),
+    working: z.array(WorkingStep),
+  }),
+  run({ procedure, dead, propeller, flown, events }) {
+    const faults = procedureFaults(procedure).map(({ path, message }) => ({ path: path ?? "", message }));
+    if (faults.length > 0) return success({ sound: false, faults, over: false, due: null, log: [], working: [] });
+    const begun = beginDrill(procedure, { dead, flown, propeller });
+    const drill = events.reduce((now, event: DrillEvent) => afterEvent(procedure, now, event, dead), begun);
+    return success({
+      sound: true,
+      faults,
+      over: isOver(procedure, drill),
+      due: procedure.steps.at(drill.at)?.id ?? null,
+      log: drill.log.map((entry) => ({ ...entry })),
+      working: drill.log.map(({ step, outcome, took_s }) => ({
+        figure: "log",
+        symbol: step,
+        meaning: outcome,
+        formula: "",
+        value: took_s,
+        unit: "s",
+        source: procedure.source,
+      })),
+    });
+  },
+});

@@ -183,6 +183,15 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       }
     }
   },
+  "the Rehearse stage": async (page) => {
+    await flyAircraft(page, "Cedar J2");
+    await page.keyboard.press("7");
+    await expect(page.getByRole("list", { name: "Steps of the drill" })).toBeVisible();
+    await cleanAndWhole(page);
+    await page.getByRole("button", { name: "Begin", exact: true }).click();
+    await expect(page.getByRole("region", { name: "Due now" })).toBeVisible();
+    await cleanAndWhole(page);
+  },
   "the Departure of twins and jets": async (page) => {
     await flyAircraft(page, "Cedar J2");
     await page.keyboard.press("2");

@@ -61,6 +61,7 @@ try {
       "forced-landing.spec.ts",
       "restart.spec.ts",
       "rotorcraft.spec.ts",
+      "rehearse.spec.ts",
       "take-off.spec.ts",
     ];
     const journeys = ["--grep-invert", "@picture|@view"];

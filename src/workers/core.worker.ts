@@ -16,6 +16,7 @@ import { reachOf } from "@/core/landing/reach";
 import type { ReachQuestion } from "@/core/landing/reach-question";
 import { reachWorking } from "@/core/landing/reach-working";
 import { identifyAnswer } from "@/core/identify/identify-answer";
+import { drillRate } from "@/core/procedure/drill-rate";
 import { takeOffAnswer, takeOffSegmentsAnswer } from "@/core/take-off/take-off-answer";
 import type { TakeOffQuestion } from "@/core/take-off/take-off-day";
 import { type Outcome, failure } from "@/core/outcome";
@@ -80,6 +81,7 @@ const api = {
   belowVmca,
   demonstration,
   identifyAnswer,
+  drillRate,
 
   /** A take-off over the ground that the worker holds. */
   takeOff: (question: TakeOffQuestion) => takeOffAnswer(question, terrain),

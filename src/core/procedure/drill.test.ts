@@ -35,8 +35,12 @@ function rightly(procedure: Procedure, drill: Drill, step: Step, answer = 0): Dr
         })),
       ];
     }
-    case "ask":
-      return [{ type: "answer", actor, answer: step.answers[answer].answer }];
+    case "ask": {
+      const { answer: said, when } = step.answers[answer];
+      const so: DrillEvent[] =
+        when?.what === "warning" ? [{ type: "warning", name: when.name ?? "", on: when.is === "on" }] : [];
+      return [...so, { type: "answer", actor, answer: said }];
+    }
     case "wait":
       return [{ type: "passes", flown: { ...drill.flown, time_s: time_s + step.wait_s } }];
     case "passing":
@@ -183,7 +187,10 @@ describe("what is done wrong is told, and the step stays due", () => {
       { type: "passes", flown: { ...waiting.flown, time_s: waiting.flown.time_s + 30 } },
     ]);
     expect(jetFire.steps[asked.at].id).toBe("lamp");
-    const out = fly(jetFire, asked, [{ type: "answer", actor: "flying", answer: "it is out" }]);
+    const said: DrillEvent = { type: "answer", actor: "flying", answer: "it is out" };
+    // It still burns: look again.
+    expect(outcomes(fly(jetFire, asked, [said])).at(-1)).toBe("lamp: wrong-answer");
+    const out = fly(jetFire, asked, [{ type: "warning", name: "fire", on: false }, said]);
     expect(jetFire.steps[out.at].id).toBe("list");
     expect(out.positions[controlKey("bottle-2", "right")]).toBe("full");
   });

@@ -169,7 +169,7 @@ function byHand(procedure: Procedure, drill: Drill, step: Step, event: HandEvent
   if (step.kind === "ask") {
     if (event.type !== "answer") return logged(drill, step, "wrong-control");
     const answer = step.answers.find((candidate) => candidate.answer === event.answer);
-    if (!answer) return logged(drill, step, "wrong-answer");
+    if (!answer || (answer.when && !holds(answer.when, drill))) return logged(drill, step, "wrong-answer");
     return goTo(procedure, logged(drill, step, inTime(drill, step.target_s)), answer.to);
   }
   if (step.kind === "say" && event.type === "say")

@@ -59,8 +59,8 @@ describe("what is wrong with a procedure is told by step", () => {
       "a branch to nowhere",
       withStep(jetFire, "lamp", {
         answers: [
-          { answer: "out", to: "list" },
-          { answer: "burns", to: "three" },
+          { answer: "out", to: "list", when: null },
+          { answer: "burns", to: "three", when: null },
         ],
       }),
       /“lamp”: it leads to “three”, which is not there/,
@@ -90,8 +90,8 @@ describe("what is wrong with a procedure is told by step", () => {
       "a step that is never reached",
       withStep(jetFire, "lamp", {
         answers: [
-          { answer: "out", to: "list" },
-          { answer: "burns", to: "list" },
+          { answer: "out", to: "list", when: null },
+          { answer: "burns", to: "list", when: null },
         ],
       }),
       /“two”: it is never reached/,
@@ -100,8 +100,8 @@ describe("what is wrong with a procedure is told by step", () => {
       "a loop without an exit",
       withStep(jetFire, "lamp", {
         answers: [
-          { answer: "out", to: "bell" },
-          { answer: "burns", to: "thirty" },
+          { answer: "out", to: "bell", when: null },
+          { answer: "burns", to: "thirty", when: null },
         ],
       }),
       /never reached|goes round for ever/,
@@ -126,8 +126,8 @@ describe("what is wrong with a procedure is told by step", () => {
         ? ({
             ...step,
             answers: [
-              { answer: "out", to: "bell" },
-              { answer: "burns", to: "thirty" },
+              { answer: "out", to: "bell", when: null },
+              { answer: "burns", to: "thirty", when: null },
             ],
           } as Step)
         : step,

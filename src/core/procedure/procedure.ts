@@ -85,13 +85,13 @@ export const Step = z.discriminatedUnion("kind", [
   }),
   /** Lets time pass; what is done before it has is too early. */
   z.strictObject({ ...base, kind: z.literal("wait"), challenge: text(80, "A challenge"), wait_s: seconds(1, 600) }),
-  /** A question with answers, each of which leads somewhere. */
+  /** A question with answers, each of which leads somewhere; one that is not so is told. */
   z.strictObject({
     ...base,
     kind: z.literal("ask"),
     challenge: text(120, "A question"),
     answers: z
-      .array(z.strictObject({ answer: text(40, "An answer"), to: id }))
+      .array(z.strictObject({ answer: text(40, "An answer"), to: id, when: Condition.nullable() }))
       .min(2, "A question has at least two answers.")
       .max(6),
     target_s: seconds(1, 600),

@@ -1,5 +1,6 @@
 "use client";
 import { useHotkeys } from "react-hotkeys-hook";
+import { useKeysHeld } from "@/ui/kit/keys-held";
 import type { Command } from "@/ui/stages/stage-face";
 import { useCommands } from "./useCommands";
 
@@ -17,11 +18,13 @@ export function ShellKeys() {
 }
 
 function CommandKey({ command }: { command: Command }) {
+  const held = useKeysHeld((state) => state.held);
   const saves = command.keys.includes("ctrl+s");
   // The character counts, not the place on the keyboard. Saving works from inside a field too; undoing there is the
   // field's own.
   useHotkeys(command.keys, command.run, {
     useKey: true,
+    enabled: !held,
     preventDefault: true,
     enableOnFormTags: true,
     ignoreEventWhen: (event) => !saves && typesInto(event.target),

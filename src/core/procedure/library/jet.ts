@@ -1,5 +1,5 @@
 // The jet, a crew of two: fire in flight.
-import { ask, control, end, procedure, say, set, wait } from "./steps";
+import { ask, control, end, lamp, procedure, say, set, wait } from "./steps";
 
 /** Fire or severe damage: recall with confirmations, wait, second bottle, then the checklist. */
 export const jetFire = procedure({
@@ -24,7 +24,10 @@ export const jetFire = procedure({
     set("pull", "monitoring", "Fire handle, confirm", "handle dead pulled", { confirm: "other" }),
     set("one", "monitoring", "Bottle 1, confirm", "bottle-1 dead fired", { confirm: "other" }),
     wait("thirty", "monitoring", "Thirty seconds, the lamp", 30),
-    ask("lamp", "flying", "Does the lamp still burn?", { "it is out": "list", "it burns": "two" }),
+    ask("lamp", "flying", "Does the lamp still burn?", {
+      "it is out": { to: "list", when: lamp("fire", "off") },
+      "it burns": { to: "two", when: lamp("fire", "on") },
+    }),
     set("two", "monitoring", "Bottle 2, confirm", "bottle-2 dead fired", {
       confirm: "other",
       why: "Nothing is left after it: land at once.",

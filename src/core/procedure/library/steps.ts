@@ -57,20 +57,28 @@ export const wait = (id: string, actor: Actor, challenge: string, wait_s: number
   wait_s,
 });
 
+/** Where an answer leads, and when it is so. */
+type Answer = string | { readonly to: string; readonly when: Condition };
+
 /** Asks, and goes where the answer leads. */
 export const ask = (
   id: string,
   actor: Actor,
   challenge: string,
-  answers: Readonly<Record<string, string>>,
+  answers: Readonly<Record<string, Answer>>,
   more: More = {},
 ): Step => ({
   ...base(id, actor, more),
   kind: "ask",
   challenge,
-  answers: Object.entries(answers).map(([answer, to]) => ({ answer, to })),
+  answers: Object.entries(answers).map(([answer, leads]) =>
+    typeof leads === "string" ? { answer, to: leads, when: null } : { answer, ...leads },
+  ),
   target_s: more.target_s ?? 8,
 });
+
+/** A warning burns, or has gone out. */
+export const lamp = (name: string, is: "on" | "off"): Condition => ({ what: "warning", is, value: null, name });
 
 /** Calls a height, m above the ground, as it is passed. */
 export const atHeight = (id: string, actor: Actor, challenge: string, value: number, more: More = {}): Step => ({

@@ -1,4 +1,8 @@
-import { type StageFace, notBuilt } from "../stage-face";
+"use client";
+import dynamic from "next/dynamic";
+import { StageLoading } from "../StageLoading";
+import type { StageFace } from "../stage-face";
+import { useRehearseHeadline } from "./useRehearseHeadline";
 
 /** The Rehearse stage. */
 export const stage: StageFace = {
@@ -6,7 +10,7 @@ export const stage: StageFace = {
   ofEveryKind: true,
   name: "Rehearse",
   question: "Can I do it without thinking?",
-  answers: "Drills as challenge and response, and a simulator with failures, scored against tolerances.",
-  Stage: null,
-  useHeadline: notBuilt,
+  answers: "Drills as challenge and response, with what cannot be undone confirmed first and what waiting costs.",
+  Stage: dynamic(() => import("./RehearseStage").then((module) => module.RehearseStage), { loading: StageLoading }),
+  useHeadline: useRehearseHeadline,
 };

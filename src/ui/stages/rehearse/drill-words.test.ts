@@ -1,0 +1,79 @@
+import { describe, expect, it } from "vitest";
+import type { DrillEntry, DrillOutcome } from "@/core/procedure/drill";
+import { jetFire } from "@/core/procedure/library/jet";
+import { twinInCruise } from "@/core/procedure/library/twin";
+import type { Procedure } from "@/core/procedure/procedure";
+import { DEFAULT_UNITS } from "@/core/quantities/units";
+import { formatIn } from "@/ui/kit/units/units-store";
+import { OUTCOME_WORDS, cueWords, drillCsv, drillSummary, isWrong, stepWords } from "./drill-words";
+
+const format = formatIn(DEFAULT_UNITS);
+const entry = (step: string, outcome: DrillOutcome): DrillEntry => ({
+  step,
+  outcome,
+  time_s: 12,
+  height_m: 700,
+  took_s: 4,
+});
+const summary = (outcomes: readonly DrillOutcome[], height_m: number) =>
+  drillSummary(
+    { log: outcomes.map((outcome) => entry("cut", outcome)), flown: { time_s: 62, height_m, speed_mps: 40 } },
+    900,
+    format,
+  );
+const step = (procedure: Procedure, id: string) => {
+  const found = procedure.steps.find((candidate) => candidate.id === id);
+  if (!found) throw new Error(id);
+  return stepWords(found, procedure, "right");
+};
+
+describe("a drill in words", () => {
+  it("in order and in time, with what it cost", () => {
+    expect(summary(["done", "passed-over", "done"], 800)).toEqual({
+      clean: true,
+      lead: "In order, in time: 1:02.",
+      rest: expect.stringMatching(/^It took 3[23]0\sft of height\.$/),
+    });
+    expect(summary(["done"], 900).rest).toBe("No height went.");
+    expect(summary(["done"], 950).rest).toMatch(/^It gained 160\sft\.$/);
+  });
+
+  it("counts what was wrong, late and taken back, each by itself", () => {
+    const said = summary(["wrong-engine", "unconfirmed", "slow", "back", "done"], 800);
+    expect(said.lead).toBe("2 wrong, 1 late, 1 back: 1:02.");
+    expect(said.clean).toBe(false);
+    expect(summary(["slow"], 800).clean).toBe(true);
+  });
+
+  it("every outcome has words, and done or late is not wrong", () => {
+    for (const [outcome, words] of Object.entries(OUTCOME_WORDS)) expect(words, outcome).not.toBe("");
+    expect((["done", "slow", "passed-over", "back"] as const).some(isWrong)).toBe(false);
+    expect((["wrong-engine", "too-early", "unconfirmed"] as const).every(isWrong)).toBe(true);
+  });
+
+  it("says which engine’s control, both where it is both", () => {
+    expect(step(jetFire, "cut").wanted).toBe("right fuel lever cut off");
+    expect(step(twinInCruise, "mixtures").wanted).toBe("both mixture rich");
+    expect(step(jetFire, "thirty").wanted).toBe("30 s");
+    expect(step(jetFire, "lamp").wanted).toBe("");
+  });
+
+  it("before it begins no side is named; the cue is the lamp, or the foot", () => {
+    const cut = jetFire.steps.find(({ id }) => id === "cut");
+    expect(cut && stepWords(cut, jetFire, null).wanted).toBe("the dead engine’s fuel lever cut off");
+    expect(cueWords(jetFire, ["fire"], "right")).toBe("Lamp, right engine: fire.");
+    expect(cueWords(twinInCruise, [], "right")).toBe("It swings to the right, the left foot holds it.");
+    expect(cueWords(jetFire, [], "right")).toBe("Lamp out.");
+    expect(cueWords(twinInCruise, [], null)).toBe("");
+  });
+
+  it("goes out as lines, with quotation marks kept", () => {
+    const csv = drillCsv(jetFire, [entry("cut", "wrong-engine"), entry("bell", "done")]);
+    expect(csv.split("\n")).toEqual([
+      "step,outcome,time_s,took_s,height_m",
+      '"Fuel lever, confirm",wrong-engine,12.0,4.0,700',
+      '"Fire, which engine?",done,12.0,4.0,700',
+      "",
+    ]);
+  });
+});

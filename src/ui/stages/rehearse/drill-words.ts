@@ -1,0 +1,95 @@
+// A drill in words: what came of each thing that was done, and how it went as a whole.
+import { type Drill, type DrillEntry, type DrillOutcome, type Side, sidesOf } from "@/core/procedure/drill";
+import type { Procedure, Step } from "@/core/procedure/procedure";
+import { formatClock } from "@/core/quantities/clock";
+import { formatNumber } from "@/core/quantities/units";
+import type { Format } from "@/ui/kit/units/units-store";
+
+/** What came of it. */
+export const OUTCOME_WORDS: Record<DrillOutcome, string> = {
+  done: "done",
+  "passed-over": "does not apply",
+  slow: "done, late",
+  "wrong-control": "something else was due",
+  "wrong-engine": "the wrong engine",
+  "wrong-position": "the wrong position",
+  "wrong-actor": "not theirs to do",
+  "wrong-answer": "not so: look again",
+  unconfirmed: "not confirmed: name the engine first",
+  "too-early": "too early: it waits",
+  back: "a step back",
+};
+
+/** Whether it counts as wrong. */
+export const isWrong = (outcome: DrillOutcome): boolean => !["done", "passed-over", "slow", "back"].includes(outcome);
+
+/** A step as it is spoken: its challenge with what is wanted. */
+export function stepWords(step: Step, procedure: Procedure, dead: Side): { challenge: string; wanted: string } {
+  const { challenge } = step;
+  switch (step.kind) {
+    case "set": {
+      const control = procedure.controls.find(({ id }) => id === step.control);
+      const sides = sidesOf(step.engine, dead).filter((side) => side !== null);
+      const which =
+        step.engine === "dead" && dead === null ? "the dead engine’s" : sides.length === 2 ? "both" : (sides[0] ?? "");
+      return { challenge, wanted: [which, control?.name.toLowerCase(), step.position].filter(Boolean).join(" ") };
+    }
+    case "say":
+      return { challenge, wanted: step.response };
+    case "wait":
+      return { challenge, wanted: `${formatNumber(step.wait_s)} s` };
+    default:
+      return { challenge, wanted: "" };
+  }
+}
+
+/** By what one knows which engine it is. */
+export function cueWords({ warnings: first }: Pick<Procedure, "warnings">, warnings: readonly string[], dead: Side) {
+  if (dead === null) return "";
+  if (first.length > 0 && warnings.length === 0) return "Lamp out.";
+  if (warnings.length > 0) return `Lamp, ${dead} engine: ${warnings.join(", ")}.`;
+  return `It swings to the ${dead}, the ${dead === "left" ? "right" : "left"} foot holds it.`;
+}
+
+/** How a drill went. */
+export function drillSummary(
+  { log, flown }: Pick<Drill, "log" | "flown">,
+  began_m: number,
+  format: Format,
+): { lead: string; rest: string; clean: boolean } {
+  const count = (test: (entry: DrillEntry) => boolean) => log.filter(test).length;
+  const wrong = count(({ outcome }) => isWrong(outcome));
+  const slow = count(({ outcome }) => outcome === "slow");
+  const back = count(({ outcome }) => outcome === "back");
+  const lost_m = began_m - flown.height_m;
+  const parts = [
+    wrong > 0 ? `${formatNumber(wrong)} wrong` : "",
+    slow > 0 ? `${formatNumber(slow)} late` : "",
+    back > 0 ? `${formatNumber(back)} back` : "",
+  ].filter(Boolean);
+  return {
+    clean: wrong === 0,
+    lead: `${parts.length === 0 ? "In order, in time" : parts.join(", ")}: ${formatClock(flown.time_s)}.`,
+    rest:
+      lost_m > 0.5
+        ? `It took ${format("height", lost_m, "up")} of height.`
+        : lost_m < -0.5
+          ? `It gained ${format("height", -lost_m, "down")}.`
+          : "No height went.",
+  };
+}
+
+/** The log as a file of lines. */
+export function drillCsv(procedure: Procedure, log: readonly DrillEntry[]): string {
+  const quoted = (text: string) => `"${text.replaceAll('"', '""')}"`;
+  const lines = log.map(({ step, outcome, time_s, height_m, took_s }) =>
+    [
+      quoted(procedure.steps.find(({ id }) => id === step)?.challenge ?? step),
+      outcome,
+      time_s.toFixed(1),
+      took_s.toFixed(1),
+      height_m.toFixed(0),
+    ].join(","),
+  );
+  return ["step,outcome,time_s,took_s,height_m", ...lines, ""].join("\n");
+}

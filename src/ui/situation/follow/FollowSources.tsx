@@ -21,7 +21,7 @@ import { followDevice, followRecording, followSimulated } from "./follow";
 const USUAL_BANK_RAD = 0.35;
 const TIMES = ["1", "2", "5", "10"] as const;
 
-/** How it flies with the engine, and comes down without: at its best glide, or the autorotation that reaches farthest. */
+/** How it flies with the engine, and comes down without: best glide, or the autorotation that reaches farthest. */
 function descentOf(
   aircraft: AircraftDocument,
   { configuration, ...rest }: Pick<SituationDocument, "mass_kg" | "configuration" | "altitude_m" | "air">,

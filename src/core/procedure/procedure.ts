@@ -6,7 +6,8 @@ const text = (most: number, what: string) =>
   z.string().trim().min(1, `${what} is needed.`).max(most, `${what} has at most ${most} characters.`);
 const id = z
   .string()
-  .regex(/^[a-z0-9-]{1,40}$/, "A name for the machine has 1 to 40 small letters, digits and hyphens.");
+  .max(40, "At most 40 characters.")
+  .regex(/^[a-z0-9-]+$/, "A name for the machine has small letters, digits and hyphens.");
 const seconds = (least: number, most: number) =>
   z
     .number(`A time is ${least} to ${most} s.`)

@@ -24,8 +24,11 @@ export async function openDemo(page: Page): Promise<void> {
 /** Makes an aircraft the situation's. */
 export async function flyAircraft(page: Page, name: string): Promise<void> {
   await page.getByRole("button", { name: /^Aircraft / }).click();
-  await page.getByRole("combobox", { name: "Aircraft" }).selectOption({ label: name });
+  const choice = page.getByRole("combobox", { name: "Aircraft" });
+  await choice.selectOption({ label: name });
   await page.keyboard.press("Escape");
+  // While the editor closes it may take a key for itself.
+  await expect(choice).toBeHidden();
 }
 
 /** Waits until the ledger stands and the map is drawn. */

@@ -86,6 +86,18 @@ describe("where a rotorcraft comes down", () => {
     expect(fast.way.path?.margin_m).toBeGreaterThan(book.way.path?.margin_m ?? NaN);
   });
 
+  it("finds the faster speed where the book's makes no headway at all", () => {
+    const wind = { surface: { from_rad: 0, speed_mps: 18 }, layers: [] };
+    const near = [field({}, 200)];
+    const plan = SITUATION.plan;
+    const [book] = ask(demoGyroplane(), near, { wind, plan: { ...plan, glideSpeed: "book" } });
+    const [fast] = ask(demoGyroplane(), near, { wind, plan: { ...plan, glideSpeed: "wind" } });
+    expect(book.way.status).toBe("none");
+    expect(book.way.issue?.code).toBe("wind_exceeds_airspeed");
+    expect(fast.way.path).not.toBeNull();
+    expect(fast.way.glide?.tas_mps).toBeGreaterThan(30);
+  });
+
   it.each<[string, Partial<LandingEnd>, string]>([
     ["long and wide enough", {}, "fits"],
     [

@@ -156,9 +156,12 @@ export function wayToEnd<Glide extends { readonly eas_mps: number }>({
     choices: choicesOf(question),
   };
   let search = searchPaths(problem);
-  if (!search.ok) return impossible(search.issue);
   if (question.plan.glideSpeed === "wind") {
-    const flown = descending.inWind(windOnStraight(glide.eas_mps, integrals, search.value.paths[0]));
+    // Against a wind as fast as the book's speed there is no way yet: the wind of the direct line says how fast then.
+    const straight = search.ok
+      ? windOnStraight(glide.eas_mps, integrals, search.value.paths[0])
+      : windOnLine(start, target, wind, integrals);
+    const flown = descending.inWind(straight);
     if (!flown.ok) return impossible(flown.issue);
     ({ glide } = flown.value);
     problem = {
@@ -167,8 +170,8 @@ export function wayToEnd<Glide extends { readonly eas_mps: number }>({
       integrals: integralsTo(end, question, wind, glide),
     };
     search = searchPaths(problem);
-    if (!search.ok) return impossible(search.issue);
   }
+  if (!search.ok) return impossible(search.issue);
   const { paths, failed } = search.value;
   let chosen = paths[0];
   const arrives = chosen.margin_m + question.plan.reserve_m >= 0;
@@ -226,5 +229,22 @@ function windOnStraight(eas_mps: number, integrals: DescentIntegrals, path: Glid
     along_mps: east * Math.sin(track) + north * Math.cos(track),
     across_mps: east * Math.cos(track) - north * Math.sin(track),
     rootSigma,
+  };
+}
+
+/** Wind half way down the direct line, along it and across. */
+function windOnLine(
+  start: PathProblem["start"],
+  target: PathProblem["target"],
+  wind: (altitude_m: number) => WindVector,
+  integrals: DescentIntegrals,
+): WindOnStraight {
+  const half_m = (start.altitude_m + target.altitude_m) / 2;
+  const { east_mps, north_mps } = wind(half_m);
+  const track = Math.atan2(target.x_m - start.x_m, target.y_m - start.y_m);
+  return {
+    along_mps: east_mps * Math.sin(track) + north_mps * Math.cos(track),
+    across_mps: east_mps * Math.cos(track) - north_mps * Math.sin(track),
+    rootSigma: integrals.rootSigmaAt(half_m),
   };
 }

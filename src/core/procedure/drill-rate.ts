@@ -4,11 +4,11 @@ import { isAeroplane } from "../aircraft/aircraft-kind";
 import { polarOf } from "../aircraft/polar";
 import { airAtAltitude } from "../air/altimetry";
 import { asymmetricCase } from "../asymmetric/anchored-case";
+import { type OneEngineSituation, oneEngineQuestion } from "../asymmetric/one-engine-question";
 import { oneEngineSpeeds } from "../asymmetric/one-engine-climb";
 import { bestGlide } from "../glide/straight-glide";
 import { type Outcome, failure, success } from "../outcome";
 import { rotorDescent, rotorGlider } from "../rotor/rotor-descent";
-import type { SituationDocument } from "../situation/situation-document";
 import type { Side } from "./drill";
 
 /** Bank that a rotor is asked to carry; a drill is flown straight. */
@@ -23,12 +23,6 @@ export interface DrillRate {
   readonly onOne: boolean;
 }
 
-/** What the rate depends on. */
-export type DrillSituation = Pick<
-  SituationDocument,
-  "mass_kg" | "configuration" | "altitude_m" | "air" | "centreOfGravity"
->;
-
 /**
  * The rate: best glide without engine, autorotation of best range for rotorcraft; for twins the best rate on the engine
  * that runs, the propeller of the other as the situation has it. A helicopter's hover on the engine that runs is taken
@@ -37,8 +31,8 @@ export type DrillSituation = Pick<
  * @param dead - the engine that failed; null where there is one
  * @returns failures of the polar, of the case on one engine, of the rotor
  */
-export function drillRate(aircraft: AircraftDocument, situation: DrillSituation, dead: Side): Outcome<DrillRate> {
-  const { mass_kg, configuration, altitude_m, air, centreOfGravity } = situation;
+export function drillRate(aircraft: AircraftDocument, situation: OneEngineSituation, dead: Side): Outcome<DrillRate> {
+  const { mass_kg, configuration, altitude_m, air } = situation;
   if (aircraft.category === "helicopter" && aircraft.engines.count > 1)
     return success({ climb_mps: 0, eas_mps: 0, onOne: true });
   if (!isAeroplane(aircraft)) {
@@ -50,19 +44,7 @@ export function drillRate(aircraft: AircraftDocument, situation: DrillSituation,
     return success({ climb_mps: -sink_mps, eas_mps, onOne: false });
   }
   if (dead !== null && aircraft.asymmetric !== null) {
-    const flight = asymmetricCase({
-      aircraft,
-      mass_kg,
-      centreOfGravity,
-      altitude_m,
-      air,
-      flap: configuration.flap,
-      gearDown: configuration.gearDown,
-      items: configuration.items,
-      deadPropeller: configuration.propeller,
-      failed: dead,
-      setting: 1,
-    });
+    const flight = asymmetricCase(oneEngineQuestion(aircraft, situation, dead));
     if (!flight.ok) return flight;
     const { climb_mps, eas_mps } = oneEngineSpeeds(flight.value).rate;
     return Number.isFinite(climb_mps)

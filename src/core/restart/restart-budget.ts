@@ -8,6 +8,7 @@ import type { AirMass } from "../air/altimetry";
 import { type SteadyDescent, heldCas_mps, steadyDescent, steadySink_mps } from "../glide/steady-descent";
 import { bestGlide, liftCoefficientAt, straightGlide } from "../glide/straight-glide";
 import { AFTER_CHECK } from "./cause-flow";
+import { oneEngineQuestion } from "../asymmetric/one-engine-question";
 import { type OneEngineHeight, oneEngineHeight } from "../asymmetric/one-engine-height";
 import { type Outcome, failure, success } from "../outcome";
 import { heightInBothUnits } from "../quantities/units";
@@ -147,34 +148,10 @@ export function restartBudget(question: RestartQuestion): Outcome<RestartBudget>
 }
 
 /** Height on the engine that runs; null when none does. */
-export function oneEngineOf({
-  aircraft,
-  mass_kg,
-  configuration,
-  air,
-  altitude_m,
-  commit_m,
-  stopped,
-  centreOfGravity,
-}: RestartQuestion): Outcome<OneEngineHeight> | null {
+export function oneEngineOf(question: RestartQuestion): Outcome<OneEngineHeight> | null {
+  const { aircraft, commit_m, stopped } = question;
   if (stopped === "both" || !aircraft.asymmetric) return null;
-  const deadPropeller = aircraft.engines.kind === "jet" ? "none" : configuration.propeller;
-  return oneEngineHeight(
-    {
-      aircraft,
-      mass_kg,
-      centreOfGravity,
-      altitude_m,
-      air,
-      flap: configuration.flap,
-      gearDown: configuration.gearDown,
-      items: configuration.items,
-      deadPropeller,
-      failed: stopped,
-      setting: 1,
-    },
-    commit_m,
-  );
+  return oneEngineHeight(oneEngineQuestion(aircraft, question, stopped), commit_m);
 }
 
 /**

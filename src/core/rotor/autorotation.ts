@@ -1,6 +1,7 @@
 // Steady autorotation of a helicopter: the air that comes up turns the rotor; no engine gives anything.
 import { bisect } from "../numeric/bisect";
 import { goldenMinimum } from "../numeric/golden-section";
+import { RHO0 } from "../quantities/constants";
 import type { HelicopterCase } from "./helicopter-case";
 import { inVortexRing } from "./induced-velocity";
 import { ACCESSORIES_W, GEARBOX } from "./shaft-power";
@@ -53,14 +54,18 @@ export function autorotationAt(flight: HelicopterCase, tas_mps: number, nr = 1):
 const sinkOrFall = (flight: HelicopterCase, tas_mps: number, nr: number) =>
   autorotationAt(flight, tas_mps, nr)?.sink_mps ?? MOST_MPS * 2;
 
+/** The fastest that is looked at, m/s: the manual's V_NE where that is slower. */
+const fastest_mps = ({ aircraft, density }: HelicopterCase): number =>
+  Math.min(FAST, (aircraft.limits.vne_mps ?? Infinity) / Math.sqrt(density / RHO0));
+
 /** The autorotation of least sink. */
 export function leastSinkAutorotation(flight: HelicopterCase, nr = 1): Autorotation | null {
-  const tas = goldenMinimum((speed) => sinkOrFall(flight, speed, nr), SLOW, FAST, CLOSE);
+  const tas = goldenMinimum((speed) => sinkOrFall(flight, speed, nr), SLOW, fastest_mps(flight), CLOSE);
   return autorotationAt(flight, tas, nr);
 }
 
 /**
- * The autorotation of best range over the ground.
+ * The autorotation of best range over the ground, no faster than V_NE.
  *
  * @param headwind_mps - negative from behind; −30 to 30
  * @param nr - rotor speed held: a little less than nominal carries farther
@@ -70,7 +75,7 @@ export function bestRangeAutorotation(flight: HelicopterCase, headwind_mps = 0, 
   const tas = goldenMinimum(
     (speed) => -(speed - headwind_mps) / sinkOrFall(flight, speed, nr),
     headwind_mps < 0 ? SLOW : slowest,
-    FAST,
+    fastest_mps(flight),
     CLOSE,
   );
   return autorotationAt(flight, tas, nr);

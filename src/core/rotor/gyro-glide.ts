@@ -1,7 +1,7 @@
 // A gyroplane gliding: sink, rotor speed, least sink and best glide, with the propeller stopped or idling.
 import { bisect } from "../numeric/bisect";
 import { goldenMinimum } from "../numeric/golden-section";
-import { G0 } from "../quantities/constants";
+import { G0, RHO0 } from "../quantities/constants";
 import type { GyroEngine } from "./gyro-question";
 import { type DiscAir, type GyroCase, bladeThrust_N, inducedOf, load_N, rotorDeficit_W } from "./gyro-rotor";
 
@@ -87,25 +87,30 @@ export function gyroGlideAt(flight: GyroCase, tas_mps: number, engine: GyroEngin
 const sinkOrFall = (flight: GyroCase, tas_mps: number, engine: GyroEngine) =>
   gyroGlideAt(flight, tas_mps, engine)?.sink_mps ?? MOST_SINK * 2;
 
+/** The fastest that is looked at, m/s: the manual's V_NE where that is slower. */
+const fastest_mps = ({ aircraft, density }: GyroCase): number =>
+  Math.min(FAST, (aircraft.limits.vne_mps ?? Infinity) / Math.sqrt(density / RHO0));
+
 /** The glide of least sink. */
 export function gyroLeastSink(flight: GyroCase, engine: GyroEngine): GyroGlide | null {
-  const tas = goldenMinimum((speed) => sinkOrFall(flight, speed, engine), SLOW, FAST, CLOSE);
+  const tas = goldenMinimum((speed) => sinkOrFall(flight, speed, engine), SLOW, fastest_mps(flight), CLOSE);
   return gyroGlideAt(flight, tas, engine);
 }
 
 /**
- * The glide that reaches farthest over the ground.
+ * The glide that reaches farthest over the ground, no faster than V_NE.
  *
  * @param headwind_mps - negative from behind; −30 to 30
  * @returns null where no speed makes way against the wind
  */
 export function gyroBestGlide(flight: GyroCase, engine: GyroEngine, headwind_mps = 0): GyroGlide | null {
   const slowest = Math.max(SLOW, headwind_mps + 1);
-  if (!(slowest < FAST)) return null;
+  const fastest = fastest_mps(flight);
+  if (!(slowest < fastest)) return null;
   const tas = goldenMinimum(
     (speed) => -(speed - headwind_mps) / sinkOrFall(flight, speed, engine),
     slowest,
-    FAST,
+    fastest,
     CLOSE,
   );
   return gyroGlideAt(flight, tas, engine);

@@ -1,6 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { demoGyroplane, demoHelicopter } from "../../../demo/read-demo";
 import { MPS_PER_KT, M_PER_FT } from "../quantities/constants";
+import { bestRangeAutorotation } from "./autorotation";
+import { gyroBestGlide } from "./gyro-glide";
+import { gyroCase } from "./gyro-rotor";
+import { helicopterCase } from "./helicopter-case";
 import { rotorNumbers } from "./rotor-numbers";
 import type { Rotorcraft } from "./rotor-question";
 
@@ -44,6 +48,19 @@ describe("numbers of a rotorcraft", () => {
     heights.slice(1).forEach((height, i) => expect(height).toBeLessThan(heights[i]));
     expect(heights[0]).toBeGreaterThan(470);
     expect(heights[0]).toBeLessThan(540);
+  });
+
+  it("nothing is flown faster than the manual's V_NE, in whatever wind", () => {
+    const at = { mass_kg: 2800, altitude_m: 0, air };
+    const slow = { ...demoHelicopter(), limits: { vne_mps: 45 } };
+    const flight = helicopterCase({ aircraft: slow, ...at });
+    const gyro = gyroCase({ aircraft: { ...demoGyroplane(), limits: { vne_mps: 30 } }, ...at, mass_kg: 480 });
+    if (!flight.ok || !gyro.ok) throw new Error("no case");
+    for (const headwind_mps of [0, 15, 25]) {
+      expect(bestRangeAutorotation(flight.value, headwind_mps)?.tas_mps).toBeLessThanOrEqual(45);
+      expect(gyroBestGlide(gyro.value, "stopped", headwind_mps)?.tas_mps).toBeLessThanOrEqual(30);
+    }
+    expect(gyroBestGlide(gyro.value, "stopped", 30)).toBeNull();
   });
 
   it("refuses a mass that it may not have, and heights that it is not known at", () => {

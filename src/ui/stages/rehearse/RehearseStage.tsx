@@ -3,7 +3,8 @@ import { Pause, Play, RotateCcw, Undo2 } from "lucide-react";
 import { useEffect, useMemo } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { type DrillEvent, afterEvent, beginDrill, isOver } from "@/core/procedure/drill";
-import type { DrillRate, DrillSituation } from "@/core/procedure/drill-rate";
+import type { OneEngineSituation } from "@/core/asymmetric/one-engine-question";
+import type { DrillRate } from "@/core/procedure/drill-rate";
 import { proceduresFor } from "@/core/procedure/library/procedures";
 import type { Actor, Procedure } from "@/core/procedure/procedure";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
@@ -24,7 +25,7 @@ import { type HandEvent, useDrill } from "./drill-store";
 
 interface RateAsked {
   readonly aircraft: AircraftDocument;
-  readonly situation: DrillSituation;
+  readonly situation: OneEngineSituation;
   readonly dead: Side;
 }
 
@@ -110,7 +111,7 @@ function DrillOf({
           if (waited && drill.at !== now.drill.at && now.lampGoes)
             for (const name of procedure.warnings)
               drill = afterEvent(procedure, drill, { type: "warning", name, on: false }, now.dead);
-          return { ...now, drill, over: isOver(procedure, drill) };
+          return { ...now, drill, over: isOver(procedure, drill) || flown.height_m <= 0 };
         }),
       TICK_S * 1000,
     );

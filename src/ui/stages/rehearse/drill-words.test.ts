@@ -45,6 +45,11 @@ describe("a drill in words", () => {
     expect(summary(["slow"], 800).clean).toBe(true);
   });
 
+  it("is over where the ground comes first, whatever was in order", () => {
+    expect(summary(["done", "done"], 0)).toMatchObject({ clean: false, lead: "The ground came first, at 1:02." });
+    expect(summary(["done"], 0.1).clean).toBe(true);
+  });
+
   it("every outcome has words, and done or late is not wrong", () => {
     for (const [outcome, words] of Object.entries(OUTCOME_WORDS)) expect(words, outcome).not.toBe("");
     expect((["done", "slow", "passed-over", "back"] as const).some(isWrong)).toBe(false);

@@ -62,6 +62,12 @@ export function drillSummary(
   const slow = count(({ outcome }) => outcome === "slow");
   const back = count(({ outcome }) => outcome === "back");
   const lost_m = began_m - flown.height_m;
+  if (flown.height_m <= 0)
+    return {
+      clean: false,
+      lead: `The ground came first, at ${formatClock(flown.time_s)}.`,
+      rest: "Fly it first: what is left of the drill has to wait for the ground.",
+    };
   const parts = [
     wrong > 0 ? `${formatNumber(wrong)} wrong` : "",
     slow > 0 ? `${formatNumber(slow)} late` : "",

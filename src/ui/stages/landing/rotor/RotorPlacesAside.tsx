@@ -22,7 +22,7 @@ export function RotorPlacesAside() {
   const [ledger, height] = useHeight();
   const shown = shownOf(value, pinnedId);
   if (!value || !shown) return <DecisionAside said={null} good cautions={[]} />;
-  const said = placesDecision(shown, value[0], asked.question.plan.reserve_m, format);
+  const said = placesDecision(shown, value[0], asked.question.plan, format);
   const { end, way, keys } = shown;
   return (
     <DecisionAside said={said} good={said.works} cautions={CAUTIONS}>

@@ -133,9 +133,9 @@ export function RotorPlacesView() {
 }
 
 /** Keys of the way that is looked at. */
-function keysOverlay({ keys }: RotorEnd, speed: (speed_mps: number) => string): Overlay {
+function keysOverlay({ end, keys }: RotorEnd, speed: (speed_mps: number) => string): Overlay {
   return {
-    key: "rotor-keys",
+    key: end.id,
     areas: [],
     lines: [],
     marks: keys.map(({ name, x_m, y_m, tas_mps }) => ({

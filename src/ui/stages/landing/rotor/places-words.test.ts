@@ -8,6 +8,7 @@ import { placesCard } from "./places-card";
 import { ROTOR_TONE, placesDecision, placesHeadline, roomWords } from "./places-words";
 
 const format = formatIn(DEFAULT_UNITS);
+const PLAN = { reserve_m: 61, glideSpeed: "book" as const };
 const ends = landingEnds(demoPlaces());
 const terrain = demoTerrain();
 const ask = (aircraft: RotorReachQuestion["aircraft"], altitude_m: number, places = ends) => {
@@ -20,7 +21,7 @@ const ask = (aircraft: RotorReachQuestion["aircraft"], altitude_m: number, place
 describe("the decision about a rotorcraft's places", () => {
   it("names the place, the first move, what is in hand and how it is lost", () => {
     const [best] = ask(demoGyroplane(), 1067);
-    const said = placesDecision(best, best, 61, format);
+    const said = placesDecision(best, best, PLAN, format);
     expect(said.works).toBe(true);
     expect(said.lead).toMatch(/^Dunnet Field west, left turn now\.$/);
     expect(said.rest).toMatch(
@@ -44,23 +45,37 @@ describe("the decision about a rotorcraft's places", () => {
 
   it("a turn that costs more than there is over is not advised", () => {
     const [best] = ask(demoHelicopter(), 1158);
-    expect(placesDecision(best, best, 61, format).rest).toContain("Lose it by S-turns or slower: a full turn costs");
+    expect(placesDecision(best, best, PLAN, format).rest).toContain("Lose it by S-turns or slower: a full turn costs");
   });
 
   it("says by how much nothing is in reach, and what is left to do", () => {
     const [best] = ask(demoHelicopter(), 400);
-    const said = placesDecision(best, best, 61, format);
+    const said = placesDecision(best, best, PLAN, format);
     expect(said.works).toBe(false);
-    expect(said.lead).toMatch(/^No place in reach has room\. Least bad: /);
+    expect(said.lead).toMatch(/^No place in reach will do\. Least bad: /);
     expect(said.rest).toMatch(/^Short by [\d\s]+ft, reserve of 200\sft counted\. Or the flattest ground ahead/);
     expect(placesHeadline(best, format)).toEqual({ text: "no place in reach", tone: "text-brick" });
+  });
+
+  it("against a strong wind the speed for it is named, once it is flown it is not", () => {
+    const situation = demoSituation();
+    const wind = { surface: { from_rad: (250 * Math.PI) / 180, speed_mps: 20 }, layers: [] };
+    const asked = rotorReachQuestion({ ...situation, wind, altitude_m: 450, mass_kg: 450 }, demoGyroplane(), ends);
+    const found = rotorReach(asked, terrain);
+    if (!found.ok) throw new Error(found.issue.message);
+    const against = found.value.find(({ end }) => end.name === "Dunnet Field west");
+    if (!against) throw new Error("no Dunnet Field");
+    expect(against.verdict).toBe("short");
+    expect(placesDecision(against, found.value[0], PLAN, format).rest).toContain("a faster speed reaches farther");
+    const flown = { ...PLAN, glideSpeed: "wind" as const };
+    expect(placesDecision(against, found.value[0], flown, format).rest).not.toContain("a faster speed");
   });
 
   it("of one that does not do it says why, and names the one that does", () => {
     const all = ask(demoGyroplane(), 1067);
     const windy = all.find(({ verdict }) => verdict === "wind");
     if (!windy) throw new Error("none with too much wind");
-    const said = placesDecision(windy, all[0], 61, format);
+    const said = placesDecision(windy, all[0], PLAN, format);
     expect(said.lead).toBe(`${windy.end.name}: ${roomWords(windy, format)}.`);
     expect(said.rest).toBe("Dunnet Field west has room.");
   });

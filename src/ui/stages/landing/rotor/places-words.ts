@@ -1,6 +1,7 @@
 // Places of a rotorcraft in words: how one comes out, and what to do.
 import { type RotorEnd, type RotorKey, type RotorVerdict, isRoomy } from "@/core/landing/rotor-reach";
 import { formatNumber } from "@/core/quantities/units";
+import type { ApproachPlan } from "@/core/situation/situation-document";
 import type { Format } from "@/ui/kit/units/units-store";
 import { formatMargin } from "@/ui/kit/units/margin";
 import { firstMove } from "../way";
@@ -47,9 +48,14 @@ export function roomWords({ verdict, room, end, way, last }: RotorEnd, format: F
     case "blocked":
       return "ground in the way";
     case "short":
-      return way.issue?.message ?? "out of reach";
+      return way.issue?.message.replace(/\.$/, "") ?? "out of reach";
   }
 }
+
+/** Headwind from which the speed for the wind is worth naming, m/s: 15 kt. Common practice. */
+const WINDY_MPS = 7.7;
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Whole turns that lose what is over, and what one costs. */
 function turnWords({ way, descent }: RotorEnd, format: Format): string {
@@ -63,21 +69,30 @@ function turnWords({ way, descent }: RotorEnd, format: Format): string {
 }
 
 /** What to do about the place that is looked at. */
-export function placesDecision(shown: RotorEnd, best: RotorEnd, reserve_m: number, format: Format): PlacesSaid {
+export function placesDecision(
+  shown: RotorEnd,
+  best: RotorEnd,
+  { reserve_m, glideSpeed }: Pick<ApproachPlan, "reserve_m" | "glideSpeed">,
+  format: Format,
+): PlacesSaid {
   const { end, way, verdict, last } = shown;
   const nothing = !isRoomy(best.verdict);
+  const faster =
+    glideSpeed === "book" && -way.tailwind_mps > WINDY_MPS
+      ? " Against this wind a faster speed reaches farther: see the approach plan."
+      : "";
   if (!isRoomy(verdict))
     return {
       works: false,
       lead:
         nothing && shown === best
-          ? `No place in reach has room. Least bad: ${end.name}.`
+          ? `No place in reach will do. Least bad: ${end.name}.`
           : `${end.name}: ${roomWords(shown, format)}.`,
       rest:
         way.path && verdict === "short"
-          ? `Short by ${format("height", -way.path.margin_m, "up")}, reserve of ${format("height", reserve_m)} counted.${nothing ? " Or the flattest ground ahead, into the wind." : ""}`
+          ? `Short by ${format("height", -way.path.margin_m, "up")}, reserve of ${format("height", reserve_m)} counted.${nothing ? " Or the flattest ground ahead, into the wind." : ""}${faster}`
           : nothing
-            ? `${roomWords(shown, format)}. Into the wind, flare late, and touch as slowly as it goes.`
+            ? `${capital(roomWords(shown, format))}. Into the wind, flare late, and touch as slowly as it goes.${faster}`
             : `${best.end.name} has room.`,
     };
   const margin_m = way.path?.margin_m ?? 0;

@@ -109,6 +109,8 @@ test("many situations: the latest come with the page, more when asked for, one i
   await page.getByLabel("Find by a part of the name").fill("ber 17");
   await expect(listed).toHaveCount(1);
   await listed.click();
+  // The list has a button of that name too: it is open only when the list has gone.
+  await expect(page.getByRole("dialog")).toBeHidden();
   await expect(page.getByRole("button", { name: /^Number 17/ })).toBeVisible();
   // It is the one that a reload comes back to.
   await page.reload();

@@ -3,7 +3,9 @@ import { calculation } from "../calculation";
 import { success } from "../outcome";
 import { type DrillEvent, afterEvent, beginDrill, isOver } from "../procedure/drill";
 import { Actor, Procedure } from "../procedure/procedure";
+import { WRITTEN } from "../procedure/library/procedures";
 import { procedureFaults } from "../procedure/procedure-faults";
+import { withCalls } from "../procedure/with-calls";
 import { WorkingStep } from "../working";
 
 const side = z.enum(["left", "right"]);
@@ -56,13 +58,19 @@ export const procedureCheckCalculation = calculation({
         time_s: z.number(),
         height_m: z.number(),
         took_s: z.number(),
+        /** The step that what was done belongs to, when that is another. */
+        meant: z.string().nullable(),
       }),
     ),
     working: z.array(WorkingStep),
   }),
-  run({ procedure, dead, propeller, flown, events }) {
+  run({ procedure: written, dead, propeller, flown, events }) {
+    const whole = withCalls(written, WRITTEN);
+    const none = { sound: false, over: false, due: null, log: [], working: [] };
+    if (!whole.ok) return success({ ...none, faults: [{ path: whole.issue.path, message: whole.issue.message }] });
+    const procedure = whole.value;
     const faults = procedureFaults(procedure).map(({ path, message }) => ({ path: path ?? "", message }));
-    if (faults.length > 0) return success({ sound: false, faults, over: false, due: null, log: [], working: [] });
+    if (faults.length > 0) return success({ ...none, faults });
     const begun = beginDrill(procedure, { dead, flown, propeller });
     const drill = events.reduce((now, event: DrillEvent) => afterEvent(procedure, now, event, dead), begun);
     return success({

@@ -2,12 +2,13 @@ import { describe, expect, it } from "vitest";
 import { demoAircraft, demoGyroplane, demoHelicopter, demoSituation } from "../../../demo/read-demo";
 import { firstConfiguration } from "../aircraft/configuration";
 import type { AircraftDocument } from "../aircraft/aircraft-document";
-import { M_PER_FT } from "../quantities/constants";
+import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { drillRate } from "./drill-rate";
 import type { Side } from "./drill";
+import type { DrillFlight } from "./procedure";
 
 const air = { qnh_Pa: 101_325, deviation_K: 0 };
-const rate = (aircraft: AircraftDocument, dead: Side, change: object = {}) => {
+const rate = (aircraft: AircraftDocument, dead: Side, change: object = {}, flight?: DrillFlight) => {
   const found = drillRate(
     aircraft,
     {
@@ -19,6 +20,7 @@ const rate = (aircraft: AircraftDocument, dead: Side, change: object = {}) => {
       ...change,
     },
     dead,
+    flight,
   );
   if (!found.ok) throw new Error(found.issue.message);
   return found.value;
@@ -44,8 +46,19 @@ describe("what waiting costs while a drill is run", () => {
     );
   });
 
+  it("is 3° on an approach, nothing level, the glide with no engine; what the other one gone too would leave", () => {
+    const larch = demoAircraft("larch-t2");
+    const of = (flight: DrillFlight) => rate(larch, "left", {}, flight);
+    const approach = of("approach");
+    // 3° at 85 kt is about 450 ft/min: five times the ground speed in knots, and a little (rule of thumb).
+    expect(ftpm(approach.climb_mps) / ((-5 * 1.06 * approach.eas_mps) / MPS_PER_KT)).toBeCloseTo(1, 1);
+    expect(of("level").climb_mps).toBe(0);
+    expect(of("glide")).toMatchObject({ climb_mps: of("failed").without_mps, onOne: false, without_mps: null });
+    expect(of("glide").climb_mps).toBeLessThan(of("failed").climb_mps);
+  });
+
   it("a twin helicopter holds its hover; a mass that it may not have is refused", () => {
-    expect(rate(demoHelicopter(), null)).toEqual({ climb_mps: 0, eas_mps: 0, onOne: true });
+    expect(rate(demoHelicopter(), null)).toEqual({ climb_mps: 0, eas_mps: 0, onOne: true, without_mps: null });
     const heavy = { ...demoSituation(), mass_kg: 9000 };
     expect(drillRate(demoGyroplane(), heavy, null)).toMatchObject({ ok: false, issue: { code: "mass_outside" } });
   });

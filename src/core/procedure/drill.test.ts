@@ -1,10 +1,21 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { type Drill, type DrillEvent, type Side, afterEvent, beginDrill, controlKey, isOver, sidesOf } from "./drill";
+import {
+  type Drill,
+  type DrillEvent,
+  type Side,
+  afterEvent,
+  beginDrill,
+  controlKey,
+  endOfWait_s,
+  isOver,
+  sidesOf,
+} from "./drill";
 import { jetFire } from "./library/jet";
 import { PROCEDURES } from "./library/procedures";
 import { singleForcedLanding, singleInCruise } from "./library/single";
 import { twinInCruise } from "./library/twin";
+import { twinRestart } from "./library/twin-more";
 import type { Actor, Procedure, Step } from "./procedure";
 
 const START = { flown: { time_s: 0, height_m: 900, speed_mps: 45 }, propeller: "windmilling" };
@@ -99,9 +110,9 @@ describe("every procedure of the library", () => {
         fc.record({
           type: fc.constant("set" as const),
           actor,
-          control: fc.constantFrom(...procedure.controls.map(({ id }) => id), "no such"),
+          control: fc.constantFrom("no such", ...procedure.controls.map(({ id }) => id)),
           side,
-          position: fc.constantFrom(...procedure.controls.flatMap(({ positions }) => positions)),
+          position: fc.constantFrom("no such", ...procedure.controls.flatMap(({ positions }) => positions)),
         }),
         fc.record({ type: fc.constant("say" as const), actor }),
         fc.record({
@@ -195,6 +206,24 @@ describe("what is done wrong is told, and the step stays due", () => {
     expect(out.positions[controlKey("bottle-2", "right")]).toBe("full");
   });
 
+  it("the clock of the bottle runs from when it was fired, whatever was done meanwhile", () => {
+    const fired = upTo(jetFire, "thirty");
+    expect(endOfWait_s({ kind: "wait", wait_s: 30, since: "one" } as never, fired)).toBe(fired.flown.time_s + 30);
+    const later = { ...fired, due_s: fired.due_s + 12 };
+    expect(endOfWait_s({ kind: "wait", wait_s: 30, since: "one" } as never, later)).toBe(fired.flown.time_s + 30);
+    expect(endOfWait_s({ kind: "wait", wait_s: 30, since: null } as never, later)).toBe(later.due_s + 30);
+  });
+
+  // common practice: the propeller control leaves feather before the starter turns.
+  it("the starter before the propeller has left feather is out of order, and told which comes later", () => {
+    const due = upTo(twinRestart, "unfeather");
+    const early = fly(twinRestart, due, [
+      { type: "set", actor: "single", control: "starter", side: "right", position: "turning" },
+    ]);
+    expect(early.log.at(-1)).toMatchObject({ step: "unfeather", outcome: "wrong-order", meant: "starter-on" });
+    expect(early.positions[controlKey("starter", "right")]).toBe("off");
+  });
+
   it("both mixtures are set before it is done; the wrong control, position and actor are named", () => {
     const due = upTo(twinInCruise, "mixtures");
     const mixture = (side: Side, position = "rich"): DrillEvent => ({
@@ -214,9 +243,14 @@ describe("what is done wrong is told, and the step stays due", () => {
     ]);
     expect(outcomes(wrong).slice(-3)).toEqual([
       "mixtures: wrong-position",
-      "mixtures: wrong-control",
+      "mixtures: wrong-order",
       "mixtures: wrong-actor",
     ]);
+    expect(wrong.log.at(-2)?.meant).toBe("throttles");
+    const gear = fly(twinInCruise, due, [
+      { type: "set", actor: "single", control: "gear", side: null, position: "down" },
+    ]);
+    expect(outcomes(gear).at(-1)).toBe("mixtures: wrong-control");
   });
 
   it("is slow when it takes longer than it should, to the second", () => {

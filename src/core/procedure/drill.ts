@@ -36,6 +36,8 @@ export type DrillOutcome =
   | "passed-over"
   | "slow"
   | "wrong-control"
+  /** It comes later. */
+  | "wrong-order"
   | "wrong-engine"
   | "wrong-position"
   | "wrong-actor"
@@ -52,6 +54,8 @@ export interface DrillEntry {
   readonly height_m: number;
   /** From when it was due. */
   readonly took_s: number;
+  /** The step that what was done belongs to, when that is another; null otherwise. */
+  readonly meant: string | null;
 }
 
 /** A drill at a moment. */
@@ -166,6 +170,7 @@ function byHand(procedure: Procedure, drill: Drill, step: Step, event: HandEvent
   if (event.type === "name") return named(drill, step, event, dead);
   if (step.kind === "set")
     return event.type === "set" ? setBy(procedure, drill, step, event, dead) : logged(drill, step, "wrong-control");
+  if (event.type === "set") return outOfOrder(procedure, drill, step, event);
   if (step.kind === "ask") {
     if (event.type !== "answer") return logged(drill, step, "wrong-control");
     const answer = step.answers.find((candidate) => candidate.answer === event.answer);
@@ -194,7 +199,7 @@ function setBy(
   dead: Side,
 ): Drill {
   const wanted = sidesOf(step.engine, dead);
-  if (event.control !== step.control) return logged(drill, step, "wrong-control");
+  if (event.control !== step.control) return outOfOrder(procedure, drill, step, event);
   if (!wanted.includes(event.side)) return logged(drill, step, "wrong-engine");
   if (event.position !== step.position) return logged(drill, step, "wrong-position");
   const needed = step.confirm !== null && dead !== null;
@@ -209,11 +214,28 @@ function setBy(
   return next(procedure, logged(moved, step, inTime(drill, step.target_s)));
 }
 
+/** A control that is not due: it comes later, or not at all. */
+function outOfOrder(procedure: Procedure, drill: Drill, step: Step, event: Extract<HandEvent, { type: "set" }>): Drill {
+  const later = procedure.steps.find(
+    (other, i) =>
+      i > drill.at && other.kind === "set" && other.control === event.control && other.position === event.position,
+  );
+  return later ? logged(drill, step, "wrong-order", later.id) : logged(drill, step, "wrong-control");
+}
+
+/** When a wait is over. */
+export function endOfWait_s(step: Extract<Step, { kind: "wait" }>, { log, due_s }: Pick<Drill, "log" | "due_s">) {
+  const start = log.findLast(
+    ({ step: id, outcome }) => id === step.since && (outcome === "done" || outcome === "slow"),
+  );
+  return (start?.time_s ?? due_s) + step.wait_s;
+}
+
 /** Time, height or speed have changed. */
 function passed(procedure: Procedure, drill: Drill): Drill {
   const step = procedure.steps.at(drill.at);
   if (!step || isOver(procedure, drill)) return drill;
-  if (step.kind === "wait" && drill.flown.time_s - drill.due_s >= step.wait_s)
+  if (step.kind === "wait" && drill.flown.time_s >= endOfWait_s(step, drill))
     return next(procedure, logged(drill, step, "done"));
   if (step.kind === "passing") {
     const value = step.what === "height" ? drill.flown.height_m : drill.flown.speed_mps;
@@ -234,9 +256,9 @@ function wentBack(procedure: Procedure, drill: Drill): Drill {
 const inTime = ({ flown, due_s }: Drill, target_s: number): DrillOutcome =>
   flown.time_s - due_s > target_s ? "slow" : "done";
 
-function logged(drill: Drill, step: Step, outcome: DrillOutcome): Drill {
+function logged(drill: Drill, step: Step, outcome: DrillOutcome, meant: string | null = null): Drill {
   const { time_s, height_m } = drill.flown;
-  const entry = { step: step.id, outcome, time_s, height_m, took_s: time_s - drill.due_s };
+  const entry = { step: step.id, outcome, time_s, height_m, took_s: time_s - drill.due_s, meant };
   return { ...drill, log: [...drill.log, entry] };
 }
 

@@ -20,7 +20,7 @@ describe("a procedure of the library", () => {
   });
 
   it("there is one for every kind, each with a name of its own", () => {
-    for (const kind of ["single", "twin", "jet", "helicopter", "gyroplane"] as const)
+    for (const kind of ["single", "turboprop", "twin", "jet", "helicopter", "gyroplane"] as const)
       expect(proceduresFor(kind).length).toBeGreaterThan(0);
     expect(new Set(PROCEDURES.map(({ id }) => id)).size).toBe(PROCEDURES.length);
   });
@@ -43,6 +43,11 @@ describe("what is wrong with a procedure is told by step", () => {
       "a control that is not there",
       withStep(jetFire, "cut", { control: "mixture" }),
       /“cut”: the aircraft has no control “mixture”/,
+    ],
+    [
+      "a clock that nothing has started",
+      withStep(jetFire, "thirty", { since: "two" }),
+      /“thirty”: “two” does not come before it/,
     ],
     [
       "a position that is not there",

@@ -44,6 +44,9 @@ export function procedureFaults(procedure: Procedure): Issue[] {
     const leads = step.kind === "ask" ? step.answers.map(({ to }) => to) : step.kind === "again" ? [step.to] : [];
     for (const to of leads) if (!ids.includes(to)) fault(step, "to", `it leads to “${to}”, which is not there.`);
     if (step.kind === "again" && ids.indexOf(step.to) >= i) fault(step, "to", "again leads back, not forward.");
+    if (step.kind === "wait" && step.since !== null && !ids.slice(0, i).includes(step.since))
+      fault(step, "since", `“${step.since}” does not come before it: nothing has started that clock.`);
+    if (step.kind === "call") fault(step, "procedure", `“${step.procedure}” is not there to be called.`);
   });
   const names = controls.map(({ id }) => id);
   controls.forEach((control, i) => {

@@ -85,7 +85,14 @@ export const Step = z.discriminatedUnion("kind", [
     target_s: seconds(1, 600),
   }),
   /** Lets time pass; what is done before it has is too early. */
-  z.strictObject({ ...base, kind: z.literal("wait"), challenge: text(80, "A challenge"), wait_s: seconds(1, 600) }),
+  z.strictObject({
+    ...base,
+    kind: z.literal("wait"),
+    challenge: text(80, "A challenge"),
+    wait_s: seconds(1, 600),
+    /** The step that started the clock; null counts from now. */
+    since: id.nullable(),
+  }),
   /** A question with answers, each of which leads somewhere; one that is not so is told. */
   z.strictObject({
     ...base,
@@ -113,6 +120,8 @@ export const Step = z.discriminatedUnion("kind", [
     to: id,
     most: z.int().min(1).max(9),
   }),
+  /** A short procedure that others call: its steps come here. */
+  z.strictObject({ ...base, kind: z.literal("call"), challenge: text(120, "A call"), procedure: id }),
   /** Something to know, not to do. */
   z.strictObject({ ...base, kind: z.literal("caution"), challenge: text(240, "A caution") }),
   /** The drill ends here. */
@@ -122,9 +131,17 @@ export const Step = z.discriminatedUnion("kind", [
 export type Step = z.infer<typeof Step>;
 
 /** Kinds of aircraft that a procedure can be for. */
-export const AircraftCategory = z.enum(["single", "twin", "jet", "helicopter", "gyroplane"]);
+export const AircraftCategory = z.enum(["single", "turboprop", "twin", "jet", "helicopter", "gyroplane"]);
 /** @see AircraftCategory */
 export type AircraftCategory = z.infer<typeof AircraftCategory>;
+
+/**
+ * How height goes meanwhile: by what the failure leaves, with no engine at all, on the slope of an approach, or not at
+ * all, because it is held or on the ground.
+ */
+export const DrillFlight = z.enum(["failed", "glide", "approach", "level"]);
+/** @see DrillFlight */
+export type DrillFlight = z.infer<typeof DrillFlight>;
 
 /** The present version of the document. */
 export const PROCEDURE_VERSION = 1;
@@ -137,9 +154,10 @@ export const Procedure = z.strictObject({
   name: text(60, "A name"),
   purpose: text(300, "What it is for"),
   /** Kinds of aircraft it is for. */
-  fits: z.array(AircraftCategory).min(1, "It fits some kind of aircraft.").max(5),
+  fits: z.array(AircraftCategory).min(1, "It fits some kind of aircraft.").max(6),
   /** Alone, or as a crew of two. */
   crew: z.enum(["single", "two"]),
+  flight: DrillFlight,
   /** Warnings that burn when it begins. */
   warnings: z.array(text(30, "A warning")).max(6),
   controls: z.array(Control).max(24, "At most 24 controls."),

@@ -49,12 +49,21 @@ export const say = (id: string, actor: Actor, challenge: string, response = "", 
   target_s: more.target_s ?? 5,
 });
 
-/** Waits. */
-export const wait = (id: string, actor: Actor, challenge: string, wait_s: number, more: More = {}): Step => ({
-  ...base(id, actor, more),
-  kind: "wait",
+/** Waits, from when another step was done or from now. */
+export const wait = (
+  id: string,
+  actor: Actor,
+  challenge: string,
+  wait_s: number,
+  more: More & { readonly since?: string } = {},
+): Step => ({ ...base(id, actor, more), kind: "wait", challenge, wait_s, since: more.since ?? null });
+
+/** Calls a short procedure. */
+export const call = (id: string, actor: Actor, challenge: string, procedure: string): Step => ({
+  ...base(id, actor, {}),
+  kind: "call",
   challenge,
-  wait_s,
+  procedure,
 });
 
 /** Where an answer leads, and when it is so. */
@@ -125,12 +134,14 @@ export function control(id: string, name: string, positions: string, perEngine =
 
 /** The document about it. */
 export const procedure = (
-  parts: Omit<Procedure, "format" | "version" | "cautions" | "source" | "warnings"> &
-    Partial<Pick<Procedure, "cautions" | "warnings">>,
+  parts: Omit<Procedure, "format" | "version" | "cautions" | "source" | "warnings" | "flight" | "controls"> &
+    Partial<Pick<Procedure, "cautions" | "warnings" | "flight" | "controls">>,
 ): Procedure => ({
   format: "utrimax/procedure",
   version: 1,
   warnings: [],
+  flight: "failed",
+  controls: [],
   source: "common practice; the flight manual and the operator’s checklist come first",
   ...parts,
   cautions: [

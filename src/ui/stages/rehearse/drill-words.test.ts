@@ -14,6 +14,7 @@ const entry = (step: string, outcome: DrillOutcome): DrillEntry => ({
   time_s: 12,
   height_m: 700,
   took_s: 4,
+  meant: null,
 });
 const summary = (outcomes: readonly DrillOutcome[], height_m: number) =>
   drillSummary(

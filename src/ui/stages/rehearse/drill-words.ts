@@ -11,6 +11,7 @@ export const OUTCOME_WORDS: Record<DrillOutcome, string> = {
   "passed-over": "does not apply",
   slow: "done, late",
   "wrong-control": "something else was due",
+  "wrong-order": "that comes later",
   "wrong-engine": "the wrong engine",
   "wrong-position": "the wrong position",
   "wrong-actor": "not theirs to do",

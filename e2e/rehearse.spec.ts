@@ -17,7 +17,7 @@ test("a twin's drill alone, by key and panel: the wrong engine is told, confirme
   await page.keyboard.press("Space");
   // A lever that is not due, then what is: both.
   await panel.getByRole("button", { name: "right Throttle idle" }).click();
-  await expect(log).toContainText("something else was due");
+  await expect(log).toContainText("“Throttle of that engine, slowly” comes later.");
   for (const [control, position] of [
     ["Mixture", "rich"],
     ["Propeller", "fine"],
@@ -28,7 +28,7 @@ test("a twin's drill alone, by key and panel: the wrong engine is told, confirme
   await page.keyboard.press("Space");
   await expect(due).toContainText("Throttle of that engine, slowly");
   await page.keyboard.press("l");
-  await expect(log).toContainText("the wrong engine");
+  await expect(log).toContainText("The wrong engine.");
   await page.keyboard.press("r");
   await panel.getByRole("button", { name: "right Throttle idle" }).click();
   await expect(due).toContainText("Did anything change?");

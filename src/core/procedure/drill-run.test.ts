@@ -1,7 +1,16 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { DrillEvent } from "./drill";
-import { type DrillRun, type RunEvent, afterRunEvent, beginRun, isRunOver, runAt, runUntil } from "./drill-run";
+import {
+  type DrillRun,
+  type RunEvent,
+  afterRunEvent,
+  beginRun,
+  isRunOver,
+  runAt,
+  runFrom,
+  runUntil,
+} from "./drill-run";
 import { jetDitching, jetFire } from "./library/jet";
 import { PROCEDURES } from "./library/procedures";
 import { singleForcedLanding } from "./library/single";
@@ -90,6 +99,21 @@ describe("a drill as it was run", () => {
     expect(isRunOver(run(singleForcedLanding, { climb_mps: 0, height_m: 0 }), beginRun(run(singleForcedLanding)))).toBe(
       false,
     );
+  });
+
+  it("is flown anew from a step with what was done before it, as if it had just become due", () => {
+    const whole = run(singleForcedLanding, {
+      events: [
+        say(3),
+        { time_s: 9, event: { type: "set", actor: "single", control: "fuel", side: null, position: "off" } },
+        say(20),
+      ],
+    });
+    const anew = runFrom(whole, "mixture-off");
+    expect(anew?.run.events).toEqual(whole.events.slice(0, 2));
+    expect(anew?.state.drill).toMatchObject({ due_s: 9, flown: { time_s: 9, height_m: 900 - 36 } });
+    expect(runFrom(whole, "flap-last")).toBeNull();
+    expect(runFrom(whole, "brief")?.run.events).toEqual([]);
   });
 
   it("a wait is over at its second and the lamp goes out then, or burns on", () => {

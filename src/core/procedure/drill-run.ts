@@ -40,7 +40,7 @@ export interface RunState {
   readonly from: { readonly time_s: number; readonly height_m: number };
 }
 
-/** Moments that something happens at by itself are fewer than steps, but for loops; more would be a loop without end. */
+/** Moments at which something happens by itself are fewer than steps, but for loops. */
 const MOST_MOMENTS = 1000;
 
 /** Whether it is over: by its end, or by the ground. */
@@ -108,6 +108,27 @@ export function afterRunEvent(run: DrillRun, state: RunState, done: RunEvent): R
   if ("event" in done) return { ...now, drill: afterEvent(run.procedure, now.drill, done.event, run.dead) };
   const moved = { ...now, from: { time_s: now.drill.flown.time_s, height_m: done.height_m } };
   return passes(run, moved, now.drill.flown.time_s);
+}
+
+/**
+ * The run up to when a step became due first, to be flown anew from there.
+ *
+ * @returns the run with what was done until then, and its state; null when that step was never due
+ */
+export function runFrom(run: DrillRun, stepId: string): { run: DrillRun; state: RunState } | null {
+  let state = beginRun(run);
+  const due = ({ drill }: RunState) => run.procedure.steps.at(drill.at)?.id === stepId;
+  for (const [i, event] of run.events.entries()) {
+    const before = runUntil(run, state, event.time_s);
+    if (due(before)) {
+      const events = run.events.slice(0, i);
+      const { due_s } = before.drill;
+      return { run: { ...run, events }, state: runUntil(run, state, due_s) };
+    }
+    state = afterRunEvent(run, state, event);
+    if (due(state)) return { run: { ...run, events: run.events.slice(0, i + 1) }, state };
+  }
+  return null;
 }
 
 /** The run at a time, from its beginning: all that was done until then. */

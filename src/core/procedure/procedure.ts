@@ -30,6 +30,8 @@ export const Control = z.strictObject({
   name: text(30, "A control’s name"),
   /** One for each engine. */
   perEngine: z.boolean(),
+  /** What it is drawn as. */
+  drawn: z.enum(["lever", "switch", "dial", "handle", "bottle"]),
   /** The first is the one it stands in when the drill begins. */
   positions: z.array(text(20, "A position")).min(2, "A control has at least two positions.").max(8),
   /** Positions that cannot be taken back in flight. */

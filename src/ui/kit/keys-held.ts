@@ -1,4 +1,10 @@
 import { create } from "zustand";
 
-/** While it is held the shell's keys do nothing: what runs has them. */
-export const useKeysHeld = create<{ readonly held: boolean }>()(() => ({ held: false }));
+/** A key of what runs, and what it does. */
+interface HeldKey {
+  readonly key: string;
+  readonly does: string;
+}
+
+/** While they are held the shell's keys do nothing: what runs has these instead. Null while nothing runs. */
+export const useKeysHeld = create<{ readonly held: readonly HeldKey[] | null }>()(() => ({ held: null }));

@@ -24,7 +24,7 @@ function CommandKey({ command }: { command: Command }) {
   // field's own.
   useHotkeys(command.keys, command.run, {
     useKey: true,
-    enabled: !held,
+    enabled: held === null,
     preventDefault: true,
     enableOnFormTags: true,
     ignoreEventWhen: (event) => !saves && typesInto(event.target),

@@ -7,6 +7,7 @@ import { type AwayReason, saveStateOf, useSituation } from "@/ui/situation/situa
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useFaces } from "./useFaces";
 import { useOnline } from "./useOffline";
+import { useKeysHeld } from "@/ui/kit/keys-held";
 import { useDialogs } from "@/ui/kit/dialogs/dialogs-store";
 
 const AWAY: Record<AwayReason, string> = {
@@ -24,20 +25,31 @@ export function StatusBar() {
   const awayReason = useSituation((state) => state.awayReason);
   const online = useOnline();
   const show = useDialogs((state) => state.show);
+  const held = useKeysHeld((state) => state.held);
   return (
     <footer className="col-span-2 flex items-center gap-4 border-t border-rule px-3 py-1 text-[13px] text-ink2">
-      <span>
-        <kbd className="key">1</kbd>–<kbd className="key">8</kbd> stages
-      </span>
-      <button type="button" onClick={() => show("commands")} className="hover:text-ink">
-        <kbd className="key">/</kbd> commands
-      </button>
-      <button type="button" onClick={() => show("units")} className="hover:text-ink">
-        <kbd className="key">u</kbd> units
-      </button>
-      <button type="button" onClick={() => show("keys")} className="hover:text-ink">
-        <kbd className="key">?</kbd> keys
-      </button>
+      {held ? (
+        held.map(({ key, does }) => (
+          <span key={key}>
+            <kbd className="key">{key}</kbd> {does}
+          </span>
+        ))
+      ) : (
+        <>
+          <span>
+            <kbd className="key">1</kbd>–<kbd className="key">8</kbd> stages
+          </span>
+          <button type="button" onClick={() => show("commands")} className="hover:text-ink">
+            <kbd className="key">/</kbd> commands
+          </button>
+          <button type="button" onClick={() => show("units")} className="hover:text-ink">
+            <kbd className="key">u</kbd> units
+          </button>
+          <button type="button" onClick={() => show("keys")} className="hover:text-ink">
+            <kbd className="key">?</kbd> keys
+          </button>
+        </>
+      )}
       <span className="ml-auto" role="status">
         {!online && saveState !== "away" && (
           <span className="text-ochre">No network: all of it works, saving waits.</span>

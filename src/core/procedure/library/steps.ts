@@ -121,15 +121,28 @@ export const end = (id: string, actor: Actor, challenge: string): Step => ({
   challenge,
 });
 
+/** What is not drawn as a switch, or as a dial when it has more than two positions. */
+const DRAWN: Readonly<Record<string, Control["drawn"]>> = {
+  ...Object.fromEntries(
+    ["throttle", "mixture", "propeller", "thrust", "power", "condition", "collective", "gear", "flap", "spoilers"].map(
+      (id) => [id, "lever"],
+    ),
+  ),
+  handle: "handle",
+  bottle: "bottle",
+};
+
 /** A control; positions that cannot be taken back in flight stand after a bar. */
-export function control(id: string, name: string, positions: string, perEngine = false): Control {
-  const [all, final = ""] = positions.split("|");
+export function control(id: string, name: string, stands: string, perEngine = false): Control {
+  const [all, final = ""] = stands.split("|");
   const list = (text: string) =>
     text
       .split(",")
       .map((part) => part.trim())
       .filter((part) => part !== "");
-  return { id, name, perEngine, positions: list(all), final: list(final) };
+  const positions = list(all);
+  const drawn = DRAWN[id.split("-")[0]] ?? (positions.length > 2 ? "dial" : "switch");
+  return { id, name, perEngine, drawn, positions, final: list(final) };
 }
 
 /** The document about it. */

@@ -5,7 +5,8 @@ import { twinInCruise } from "@/core/procedure/library/twin";
 import type { Procedure } from "@/core/procedure/procedure";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
-import { OUTCOME_WORDS, cueWords, drillCsv, drillSummary, isWrong, stepWords } from "./drill-words";
+import { stepTimes } from "./drill-times";
+import { OUTCOME_WORDS, cueWords, drillCsv, drillSummary, isWrong, stepWords, upcoming, whyWords } from "./drill-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const entry = (step: string, outcome: DrillOutcome): DrillEntry => ({
@@ -19,7 +20,7 @@ const entry = (step: string, outcome: DrillOutcome): DrillEntry => ({
 const summary = (outcomes: readonly DrillOutcome[], height_m: number) =>
   drillSummary(
     { log: outcomes.map((outcome) => entry("cut", outcome)), flown: { time_s: 62, height_m, speed_mps: 40 } },
-    900,
+    { height_m: 900, climb_mps: -4 },
     format,
   );
 const step = (procedure: Procedure, id: string) => {
@@ -80,6 +81,36 @@ describe("a drill in words", () => {
       '"Fuel lever, confirm",wrong-engine,12.0,4.0,700',
       '"Fire, which engine?",done,12.0,4.0,700',
       "",
+    ]);
+  });
+
+  it("what was wrong is told with what comes later and why", () => {
+    const wrong = (outcome: DrillOutcome, id: string, meant: string | null) =>
+      whyWords({ ...entry(id, outcome), meant }, twinInCruise);
+    expect(wrong("wrong-order", "verify", "feather")).toBe(
+      "“Propeller of the dead engine” comes later. Below the start lock’s speed it does not feather any more.",
+    );
+    expect(wrong("wrong-engine", "verify", null)).toMatch(/^The wrong engine\. Nothing may change/);
+    expect(wrong("wrong-control", "control", null)).toBe("Something else was due.");
+  });
+
+  it("what comes after is told only as far as there is one way", () => {
+    const ids = (id: string) =>
+      upcoming(
+        twinInCruise,
+        twinInCruise.steps.findIndex((candidate) => candidate.id === id),
+        3,
+      ).map((later) => later.id);
+    expect(ids("identify")).toEqual(["verify", "changed"]);
+    expect(ids("changed")).toEqual([]);
+    expect(ids("cut")).toEqual(["fuel-off", "ignition-off", "land"]);
+  });
+
+  it("a step's time counts from when it was due, with what was wrong before it was right", () => {
+    const log = [entry("bell", "done"), entry("cut", "wrong-engine"), { ...entry("cut", "slow"), took_s: 9 }];
+    expect(stepTimes(jetFire, log, -5)).toMatchObject([
+      { step: { id: "bell" }, took_s: 4, target_s: 5, lost_m: 20, wrong: [] },
+      { step: { id: "cut" }, took_s: 9, target_s: 5, lost_m: 45, wrong: ["wrong-engine"] },
     ]);
   });
 });

@@ -1,9 +1,20 @@
 // A drill in words: what came of each thing that was done, and how it went as a whole.
 import { type Drill, type DrillEntry, type DrillOutcome, type Side, sidesOf } from "@/core/procedure/drill";
-import type { Procedure, Step } from "@/core/procedure/procedure";
+import type { DrillRate } from "@/core/procedure/drill-rate";
+import type { DrillRun } from "@/core/procedure/drill-run";
+import type { Actor, Procedure, Step } from "@/core/procedure/procedure";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import type { Format } from "@/ui/kit/units/units-store";
+import type { Flying } from "./drill-store";
+
+/** Who; alone it is not said. */
+export const ACTOR_WORDS: Record<Actor, string> = {
+  single: "",
+  flying: "pilot flying",
+  monitoring: "pilot monitoring",
+  instructor: "instructor",
+};
 
 /** What came of it. */
 export const OUTCOME_WORDS: Record<DrillOutcome, string> = {
@@ -52,18 +63,83 @@ export function cueWords({ warnings: first }: Pick<Procedure, "warnings">, warni
   return `It swings to the ${dead}, the ${dead === "left" ? "right" : "left"} foot holds it.`;
 }
 
+/** Whether a step cannot be taken back. */
+export const isIrreversible = (step: Step, { controls }: Pick<Procedure, "controls">): boolean =>
+  step.kind === "set" && (controls.find(({ id }) => id === step.control)?.final.includes(step.position) ?? false);
+
+/** What comes after, as far as there is one way. */
+export function upcoming({ steps }: Procedure, at: number, most: number): readonly Step[] {
+  if (steps[at].kind === "ask") return [];
+  const end = steps.findIndex(({ kind }, i) => i > at && (kind === "ask" || kind === "end" || kind === "again"));
+  return steps.slice(at + 1, Math.min(at + 1 + most, end < 0 ? steps.length : end + 1));
+}
+
+/** What a second of waiting costs. */
+export const secondsCost = (climb_mps: number, format: Format): string =>
+  climb_mps < -0.05 ? ` · ${format("height", -climb_mps, "up")} a second` : "";
+
+/** Why something was wrong: what it was, what was due instead and why. */
+export function whyWords({ step: id, outcome, meant }: DrillEntry, { steps }: Procedure): string {
+  const named = (wanted: string | null) => steps.find((step) => step.id === wanted);
+  const later = named(meant);
+  const due = named(id);
+  const why = later?.why ?? due?.why;
+  return [
+    later ? `“${later.challenge}” comes later.` : `${OUTCOME_WORDS[outcome].replace(/^./, (c) => c.toUpperCase())}.`,
+    why ?? "",
+  ]
+    .join(" ")
+    .trim();
+}
+
+/** What waiting costs, before it begins. */
+export function rateWords(rate: DrillRate | null, format: Format): string {
+  if (!rate) return "";
+  if (rate.climb_mps === 0) return "Height is held meanwhile.";
+  return rate.climb_mps < 0
+    ? `Meanwhile it sinks ${format("verticalSpeed", -rate.climb_mps, "up")}${rate.onOne ? " on one engine" : ""}.`
+    : `On one engine it climbs ${format("verticalSpeed", rate.climb_mps, "down")} meanwhile.`;
+}
+
+interface Said {
+  readonly lead: string;
+  readonly rest: string;
+  readonly clean: boolean;
+}
+
+/** How a drill goes. */
+export function soFarWords({ run, state, rate, paused }: Flying, format: Format): Said {
+  if (paused) return { lead: "Paused.", rest: "Esc or Go on when you are ready.", clean: true };
+  const { log } = state.drill;
+  const wrong = log.filter(({ outcome }) => isWrong(outcome)).length;
+  const slow = log.filter(({ outcome }) => outcome === "slow").length;
+  const lead =
+    wrong > 0
+      ? `${formatNumber(wrong)} wrong so far.`
+      : slow > 0
+        ? `In order so far, ${formatNumber(slow)} late.`
+        : "In order so far.";
+  const costs =
+    run.climb_mps < -0.05 ? `Each second of waiting is ${format("height", -run.climb_mps, "up")}.` : "Height is held.";
+  const without =
+    rate.without_mps !== null
+      ? ` The wrong engine would leave none: ${format("verticalSpeed", -rate.without_mps, "up")} down.`
+      : "";
+  return { lead, rest: `${run.climb_mps > 0.05 ? "It climbs meanwhile." : costs}${without}`, clean: wrong === 0 };
+}
+
 /** How a drill went. */
 export function drillSummary(
   { log, flown }: Pick<Drill, "log" | "flown">,
-  began_m: number,
+  { height_m: began_m, climb_mps }: Pick<DrillRun, "height_m" | "climb_mps">,
   format: Format,
-): { lead: string; rest: string; clean: boolean } {
+): Said {
   const count = (test: (entry: DrillEntry) => boolean) => log.filter(test).length;
   const wrong = count(({ outcome }) => isWrong(outcome));
   const slow = count(({ outcome }) => outcome === "slow");
   const back = count(({ outcome }) => outcome === "back");
   const lost_m = began_m - flown.height_m;
-  if (flown.height_m <= 0)
+  if (climb_mps < 0 && flown.height_m <= 0)
     return {
       clean: false,
       lead: `The ground came first, at ${formatClock(flown.time_s)}.`,

@@ -28,6 +28,7 @@ const CORE = [
   ["cover", "route", "drift"],
   ["restart", "departure", "take-off"],
   ["fitting", "procedure"],
+  ["recall"],
   ["calculations"],
 ];
 

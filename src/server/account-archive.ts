@@ -8,7 +8,10 @@ import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
 import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
 import { addPlace, listPlaces } from "./places";
 import type { UnreadableRow } from "./readable-rows";
+import { QUOTAS } from "./quotas";
+import { addReviews, listReviews } from "./reviews";
 import { bytesOf, storing } from "./room";
+import { addRun, everyRun } from "./runs";
 import { addSituation, listSituations } from "./situations";
 import { addTerrain, hasTerrain, listTerrains, terrainElevations } from "./terrains";
 
@@ -31,9 +34,14 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
         elevations: ((await terrainElevations(account.id, id))?.elevations ?? Buffer.alloc(0)).toString("base64"),
       })),
     ),
+    runs: await everyRun(account.id),
+    reviews: await listReviews(account.id, MOST_ARCHIVED),
     unreadable,
   };
 }
+
+/** All answers go out, not only those that move what is remembered. */
+const MOST_ARCHIVED = QUOTAS.user.reviews;
 
 /** How much an import brought. */
 export interface ImportCount {
@@ -66,16 +74,19 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
   for (const { document } of archive.situations)
     if (document.terrainId !== null && (await hasTerrain(account.id, document.terrainId)))
       knownTerrains.add(document.terrainId);
-  const { aircraft, places, situations, terrains } = archive;
-  const documents = [...[...aircraft, ...situations].map(({ document }) => document), ...places].reduce(
-    (sum, document) => sum + bytesOf(document),
-    0,
-  );
+  const { aircraft, places, situations, terrains, runs, reviews } = archive;
+  const documents = [
+    ...[...aircraft, ...situations].map(({ document }) => document),
+    ...places,
+    ...runs.map(({ run }) => run),
+  ].reduce<number>((sum, document) => sum + bytesOf(document), 0);
   const adding = {
     aircraft: aircraft.length,
     situations: situations.length,
     places: places.length,
     terrains: terrains.length,
+    runs: runs.length,
+    reviews: reviews.length,
     bytes: documents + terrains.reduce((sum, { packed }) => sum + packed.elevations.byteLength, 0),
   };
   await storing(account.id, adding, async (connection) => {
@@ -95,6 +106,8 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
         connection,
       );
     }
+    for (const run of runs) await addRun(account.id, run, connection);
+    await addReviews(account.id, reviews, connection);
     await savePreferences(account.id, { ...account.preferences, ...archive.preferences }, connection);
   });
   return success({

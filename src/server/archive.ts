@@ -10,9 +10,11 @@ import type { OldDocument, UpgradeStep } from "@/core/versions";
 import { QUOTAS } from "./quotas";
 import { type PackedTerrain, unpackElevations } from "./packed-terrain";
 import { Preferences } from "./preferences";
+import { SentReview } from "./reviews";
+import { SentRun } from "./runs";
 
 /** Version of the file. */
-export const ARCHIVE_VERSION = 3;
+export const ARCHIVE_VERSION = 4;
 
 const Id = z.string().min(1).max(64);
 const metres = z.number().min(-1_000_000).max(1_000_000);
@@ -40,7 +42,7 @@ const ArchivedTerrain = z
     message: `A terrain has at most ${MAX_TERRAIN_POINTS} points.`,
   });
 
-const { aircraft, situations, places, terrains } = QUOTAS.user;
+const { aircraft, situations, places, terrains, runs, reviews } = QUOTAS.user;
 
 /** The file. */
 export const AccountArchive = z.strictObject({
@@ -51,6 +53,8 @@ export const AccountArchive = z.strictObject({
   places: z.array(PlaceOfAnyVersion).max(places),
   situations: z.array(z.strictObject({ id: Id, document: SituationOfAnyVersion })).max(situations),
   terrains: z.array(ArchivedTerrain).max(terrains),
+  runs: z.array(SentRun).max(runs),
+  reviews: z.array(SentReview).max(reviews),
   /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
   unreadable: z
     .array(
@@ -85,6 +89,8 @@ const STEPS: readonly UpgradeStep[] = [
     ),
     unreadable: [],
   }),
+  // Version 3 was before anything was rehearsed.
+  (old) => ({ ...old, version: 4, runs: [], reviews: [] }),
 ];
 
 /**

@@ -16,6 +16,8 @@ const LIMITS = {
   createAccount: { points: 10, duration: 600 },
   openDemo: { points: 30, duration: 60 },
   changeAccount: { points: 20, duration: 600 },
+  /** Codes of shares and of crews. */
+  claimCode: { points: 30, duration: 600 },
   /** Milliseconds of a thread. */
   computing: { points: 30_000, duration: 60 },
   /** Failures of the last day; how long they keep one waiting is said below. */

@@ -15,6 +15,10 @@ export async function sweep(): Promise<void> {
   await forgetOldGuests(connection);
   for (const table of ["situations", "aircraft", "places"] as const)
     await connection.execute(`DELETE FROM ${table} WHERE deleted_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY`);
+  await connection.execute(
+    `DELETE FROM shares WHERE ended_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY
+       OR (reader_id IS NULL AND created_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY)`,
+  );
   await connection.execute("DELETE FROM attempts WHERE expire < ?", [Date.now()]);
 }
 

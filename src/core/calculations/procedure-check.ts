@@ -2,9 +2,10 @@ import { z } from "zod";
 import { calculation } from "../calculation";
 import { success } from "../outcome";
 import { type DrillEvent, afterEvent, beginDrill, isOver } from "../procedure/drill";
-import { Actor, Procedure } from "../procedure/procedure";
+import { Procedure } from "../procedure/procedure";
 import { WRITTEN } from "../procedure/library/procedures";
 import { procedureFaults } from "../procedure/procedure-faults";
+import { HandEventDocument } from "../procedure/run-document";
 import { withCalls } from "../procedure/with-calls";
 import { WorkingStep } from "../working";
 
@@ -15,21 +16,7 @@ const Flown = z.strictObject({
   height_m: z.number().min(-500).max(20_000),
   speed_mps: z.number().min(0).max(400),
 });
-const Event = z.discriminatedUnion("type", [
-  z.strictObject({
-    type: z.literal("set"),
-    actor: Actor,
-    control: name,
-    side: side.nullable().default(null),
-    position: name,
-  }),
-  z.strictObject({ type: z.literal("say"), actor: Actor }),
-  z.strictObject({ type: z.literal("name"), actor: Actor, side }),
-  z.strictObject({ type: z.literal("answer"), actor: Actor, answer: name }),
-  z.strictObject({ type: z.literal("passes"), flown: Flown }),
-  z.strictObject({ type: z.literal("warning"), name, on: z.boolean() }),
-  z.strictObject({ type: z.literal("back") }),
-]);
+const Event = z.union([HandEventDocument, z.strictObject({ type: z.literal("passes"), flown: Flown })]);
 
 /** Whether a procedure is sound, and what comes of what is done by it. */
 export const procedureCheckCalculation = calculation({

@@ -46,6 +46,9 @@ export type DrillOutcome =
   | "too-early"
   | "back";
 
+/** Whether it counts as wrong. */
+export const isWrong = (outcome: DrillOutcome): boolean => !["done", "passed-over", "slow", "back"].includes(outcome);
+
 /** A line of the log. */
 export interface DrillEntry {
   readonly step: string;
@@ -86,6 +89,9 @@ export interface DrillStart {
   readonly flown: Flown;
   readonly propeller: string;
 }
+
+/** Past any step. */
+const OVER = 1000;
 
 /** Control and side as one key. */
 export const controlKey = (control: string, side: Side): string => (side === null ? control : `${control}:${side}`);
@@ -256,14 +262,18 @@ function wentBack(procedure: Procedure, drill: Drill): Drill {
 const inTime = ({ flown, due_s }: Drill, target_s: number): DrillOutcome =>
   flown.time_s - due_s > target_s ? "slow" : "done";
 
+/** Lines after which a drill is over, whatever its loops would still do. */
+const MOST_LINES = 2000;
+
 function logged(drill: Drill, step: Step, outcome: DrillOutcome, meant: string | null = null): Drill {
   const { time_s, height_m } = drill.flown;
   const entry = { step: step.id, outcome, time_s, height_m, took_s: time_s - drill.due_s, meant };
-  return { ...drill, log: [...drill.log, entry] };
+  const log = [...drill.log, entry];
+  return { ...drill, log, at: log.length < MOST_LINES ? drill.at : OVER };
 }
 
 const next = (procedure: Procedure, drill: Drill): Drill =>
-  settled(procedure, { ...drill, at: drill.at + 1, due_s: drill.flown.time_s, named: null, set: [] });
+  settled(procedure, { ...drill, at: Math.min(drill.at + 1, OVER), due_s: drill.flown.time_s, named: null, set: [] });
 
 const goTo = (procedure: Procedure, drill: Drill, id: string): Drill => {
   const at = procedure.steps.findIndex((step) => step.id === id);

@@ -1,11 +1,11 @@
 "use client";
 import { useEffect, useRef } from "react";
-import type { DrillEntry } from "@/core/procedure/drill";
+import { type DrillEntry, isWrong } from "@/core/procedure/drill";
 import type { Procedure } from "@/core/procedure/procedure";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import type { Flying } from "./drill-store";
-import { OUTCOME_WORDS, isWrong, stepWords, whyWords } from "./drill-words";
+import { OUTCOME_WORDS, stepWords, whyWords } from "./drill-words";
 
 /** Two lanes that share one line of time: who said or did what, and when. Alone the drill asks on the right. */
 export function DrillSteps({ procedure, flying: { run, state } }: { procedure: Procedure; flying: Flying }) {

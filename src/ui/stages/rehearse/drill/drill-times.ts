@@ -1,7 +1,6 @@
 // A drill's steps one after the other: how long each took against its target, and what it cost.
-import type { DrillEntry, DrillOutcome } from "@/core/procedure/drill";
+import { type DrillEntry, type DrillOutcome, isWrong } from "@/core/procedure/drill";
 import type { Procedure, Step } from "@/core/procedure/procedure";
-import { isWrong } from "./drill-words";
 
 /** A step as it was done. */
 export interface StepTime {

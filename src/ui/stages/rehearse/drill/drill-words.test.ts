@@ -1,12 +1,12 @@
 import { describe, expect, it } from "vitest";
-import type { DrillEntry, DrillOutcome } from "@/core/procedure/drill";
+import { type DrillEntry, type DrillOutcome, isWrong } from "@/core/procedure/drill";
 import { jetFire } from "@/core/procedure/library/jet";
 import { twinInCruise } from "@/core/procedure/library/twin";
 import type { Procedure } from "@/core/procedure/procedure";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
 import { stepTimes } from "./drill-times";
-import { OUTCOME_WORDS, cueWords, drillCsv, drillSummary, isWrong, stepWords, upcoming, whyWords } from "./drill-words";
+import { OUTCOME_WORDS, cueWords, drillCsv, drillSummary, stepWords, upcoming, whyWords } from "./drill-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const entry = (step: string, outcome: DrillOutcome): DrillEntry => ({

@@ -1,5 +1,5 @@
 // A drill in words: what came of each thing that was done, and how it went as a whole.
-import { type Drill, type DrillEntry, type DrillOutcome, type Side, sidesOf } from "@/core/procedure/drill";
+import { type Drill, type DrillEntry, type DrillOutcome, type Side, isWrong, sidesOf } from "@/core/procedure/drill";
 import type { DrillRate } from "@/core/procedure/drill-rate";
 import type { DrillRun } from "@/core/procedure/drill-run";
 import type { Actor, Procedure, Step } from "@/core/procedure/procedure";
@@ -31,9 +31,6 @@ export const OUTCOME_WORDS: Record<DrillOutcome, string> = {
   "too-early": "too early: it waits",
   back: "a step back",
 };
-
-/** Whether it counts as wrong. */
-export const isWrong = (outcome: DrillOutcome): boolean => !["done", "passed-over", "slow", "back"].includes(outcome);
 
 /** A step as it is spoken: its challenge with what is wanted. */
 export function stepWords(step: Step, procedure: Procedure, dead: Side): { challenge: string; wanted: string } {

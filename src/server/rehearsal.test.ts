@@ -1,0 +1,152 @@
+// What was rehearsed, kept and shared, against a real database.
+import { randomUUID } from "node:crypto";
+import { afterAll, describe, expect, it } from "vitest";
+import { singleForcedLanding } from "@/core/procedure/library/single";
+import { exportAccount, importAccount } from "./account-archive";
+import { createGuest } from "./accounts";
+import { readArchive } from "./archive";
+import { database, transaction } from "./database";
+import { addReviews, listReviews } from "./reviews";
+import { usageOf } from "./room";
+import { SentRun, addRun, deleteRun, listRuns, runOf } from "./runs";
+import { beginShare, claimShare, endShare, listShares, ownerOfShare } from "./shares";
+import { sweep } from "./sweep";
+
+const guests: string[] = [];
+async function guest(): Promise<string> {
+  const id = await transaction(createGuest);
+  guests.push(id);
+  return id;
+}
+
+afterAll(async () => {
+  for (const id of guests) await database().execute("DELETE FROM accounts WHERE id = ?", [id]);
+  await database().end();
+});
+
+const sent = (): SentRun =>
+  SentRun.parse({
+    id: randomUUID(),
+    beganAt: "2026-11-20T10:00:00.000Z",
+    role: "single",
+    aircraft: "Alder S1",
+    until_s: 40,
+    run: {
+      procedure: singleForcedLanding,
+      dead: null,
+      propeller: "windmilling",
+      height_m: 600,
+      speed_mps: 33,
+      climb_mps: -4,
+      lampGoes: false,
+      events: [
+        { time_s: 7, event: { type: "say", actor: "single" } },
+        { time_s: 9, event: { type: "set", actor: "single", control: "flap", side: null, position: "landing" } },
+      ],
+    },
+  });
+
+describe("runs", () => {
+  it("are kept once with what came of them, found by flying them again, and are the account’s own", async () => {
+    const [owner, other] = [await guest(), await guest()];
+    const run = sent();
+    // Seven seconds for five, then flap where fuel was due; forty seconds at four metres each.
+    const result = { over: false, ground: false, took_s: 40, wrong: 1, slow: 1, back: 0, lost_m: 160 };
+    expect(await addRun(owner, run)).toEqual(result);
+    await addRun(owner, run);
+    expect(await listRuns(owner)).toEqual([
+      {
+        id: run.id,
+        beganAt: run.beganAt,
+        role: "single",
+        procedureId: "single-forced-landing",
+        procedure: "Forced landing, piston single",
+        aircraft: "Alder S1",
+        result,
+      },
+    ]);
+    expect(await runOf(owner, run.id)).toEqual(run.run);
+    expect((await usageOf(owner, database())).runs).toBe(1);
+    expect([await listRuns(other), await runOf(other, run.id), await deleteRun(other, run.id)]).toEqual([
+      [],
+      null,
+      false,
+    ]);
+    // The same id in another account is another run.
+    await addRun(other, { ...run, aircraft: "Rowan R1" });
+    expect((await listRuns(owner))[0].aircraft).toBe("Alder S1");
+    expect(await deleteRun(owner, run.id)).toBe(true);
+    expect(await listRuns(owner)).toEqual([]);
+  });
+});
+
+describe("answers to cards", () => {
+  const review = (at_ms: number) => ({
+    id: randomUUID(),
+    card: "alder-s1/x",
+    at_ms,
+    grade: "sure" as const,
+    took_s: 4.5,
+  });
+
+  it("are kept once, the latest first, and are the account’s own", async () => {
+    const [owner, other] = [await guest(), await guest()];
+    const two = [review(Date.UTC(2026, 10, 1)), review(Date.UTC(2026, 10, 2))];
+    await addReviews(owner, two);
+    await addReviews(owner, [two[0]]);
+    expect(await listReviews(owner)).toEqual([two[1], two[0]]);
+    expect(await listReviews(other)).toEqual([]);
+  });
+
+  it("go out with the account, with its runs, and come in", async () => {
+    const [owner, other] = [await guest(), await guest()];
+    const [run, answer] = [sent(), review(Date.UTC(2026, 10, 3))];
+    await addRun(owner, run);
+    await addReviews(owner, [answer]);
+    const account = (id: string) => ({ id, kind: "guest", email: null, preferences: {} }) as never;
+    const file = JSON.parse(JSON.stringify(await exportAccount(account(owner)))) as { preferences: unknown };
+    const archive = await readArchive(JSON.stringify(file));
+    if (!archive.ok) throw new Error(archive.issue.message);
+    await importAccount(account(other), archive.value);
+    expect((await listRuns(other)).map(({ id }) => id)).toEqual([run.id]);
+    expect(await listReviews(other)).toEqual([answer]);
+    // A file from before anything was rehearsed.
+    const { runs: _runs, reviews: _reviews, ...old } = file as Record<string, unknown>;
+    const before = await readArchive(JSON.stringify({ ...old, version: 3 }));
+    expect(before.ok && [before.value.runs, before.value.reviews]).toEqual([[], []]);
+  });
+});
+
+describe("what is shared", () => {
+  it("is read by whoever claims the code, and by nobody before, after, or besides", async () => {
+    const [student, instructor, stranger] = [await guest(), await guest(), await guest()];
+    const code = (await beginShare(student, "results", "Student 3")) ?? "";
+    expect(code).toMatch(/^[A-Z2-9]{5}-[A-Z2-9]{5}$/);
+    expect(await claimShare(student, code)).toBe(false);
+    expect(await claimShare(stranger, "AAAAA-AAAAA")).toBe(false);
+    const [{ id }] = await listShares(student);
+    expect(await ownerOfShare(instructor, id, "results")).toBeNull();
+    // Typed in small letters, with a blank.
+    expect(await claimShare(instructor, code.toLowerCase().replace("-", " "))).toBe(true);
+    expect(await claimShare(stranger, code)).toBe(false);
+    expect(await ownerOfShare(instructor, id, "results")).toBe(student);
+    expect(await ownerOfShare(stranger, id, "results")).toBeNull();
+    expect(await listShares(instructor)).toMatchObject([{ id, name: "Student 3", mine: false, claimed: true }]);
+    expect(await listShares(stranger)).toEqual([]);
+    expect(await endShare(stranger, id)).toBe(false);
+    expect(await endShare(student, id)).toBe(true);
+    expect(await ownerOfShare(instructor, id, "results")).toBeNull();
+    expect(await listShares(instructor)).toEqual([]);
+  });
+
+  it("a code runs out after a week, and is swept; only fifty are open at a time", async () => {
+    const [student, instructor] = [await guest(), await guest()];
+    const old = (await beginShare(student, "results", "Old")) ?? "";
+    await database().execute("UPDATE shares SET created_at = NOW(3) - INTERVAL 8 DAY WHERE owner_id = ?", [student]);
+    expect(await claimShare(instructor, old)).toBe(false);
+    await sweep();
+    expect(await listShares(student)).toEqual([]);
+    for (let i = 0; i < 50; i += 1) expect(await beginShare(student, "results", `Share ${i}`)).not.toBeNull();
+    expect(await beginShare(student, "results", "One too many")).toBeNull();
+  });
+});

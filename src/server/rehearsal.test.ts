@@ -2,10 +2,13 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, describe, expect, it } from "vitest";
 import { singleForcedLanding } from "@/core/procedure/library/single";
+import { recallDay } from "@/core/recall/recall-day";
 import { exportAccount, importAccount } from "./account-archive";
 import { createGuest } from "./accounts";
+import { aircraftOf } from "./aircraft";
 import { readArchive } from "./archive";
 import { database, transaction } from "./database";
+import { addDemoRehearsal } from "./demo-rehearsal";
 import { addReviews, listReviews } from "./reviews";
 import { usageOf } from "./room";
 import { SentRun, addRun, deleteRun, listRuns, runOf } from "./runs";
@@ -148,5 +151,28 @@ describe("what is shared", () => {
     expect(await listShares(student)).toEqual([]);
     for (let i = 0; i < 50; i += 1) expect(await beginShare(student, "results", `Share ${i}`)).not.toBeNull();
     expect(await beginShare(student, "results", "One too many")).toBeNull();
+  });
+});
+
+describe("the demo", () => {
+  it("has two finished runs, one with something wrong, and five cards that are due", async () => {
+    const account = await guest();
+    await addDemoRehearsal(account, "alder-s1", database());
+    const runs = await listRuns(account);
+    expect(runs.map(({ procedureId, result }) => [procedureId, result.over, result.wrong])).toEqual([
+      ["single-forced-landing", true, 0],
+      ["single-in-cruise", true, 1],
+    ]);
+    const reviews = (await listReviews(account)).map(({ card, at_ms, grade }) => ({ card, at_ms, grade }));
+    const document = (await aircraftOf(account, "alder-s1"))?.document;
+    if (!document) throw new Error("no aircraft");
+    const now = Date.now();
+    const day = recallDay([{ id: "alder-s1", document }], reviews, now, now + 3600_000);
+    expect(day.due.filter(({ memory }) => memory !== null)).toHaveLength(5);
+    expect(day.later).toHaveLength(3);
+    // An aircraft that is not there brings nothing.
+    const bare = await guest();
+    await addDemoRehearsal(bare, "nowhere", database());
+    expect(await listRuns(bare)).toEqual([]);
   });
 });

@@ -17,9 +17,10 @@ import type { ReachQuestion } from "@/core/landing/reach-question";
 import { reachWorking } from "@/core/landing/reach-working";
 import { identifyAnswer } from "@/core/identify/identify-answer";
 import { drillRate } from "@/core/procedure/drill-rate";
+import { recallDay } from "@/core/recall/recall-day";
 import { takeOffAnswer, takeOffSegmentsAnswer } from "@/core/take-off/take-off-answer";
 import type { TakeOffQuestion } from "@/core/take-off/take-off-day";
-import { type Outcome, failure } from "@/core/outcome";
+import { type Outcome, failure, success } from "@/core/outcome";
 import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
 import { departureWork } from "./departure-work";
@@ -82,6 +83,8 @@ const api = {
   demonstration,
   identifyAnswer,
   drillRate,
+  /** What is to be asked today. */
+  recallDay: (...asked: Parameters<typeof recallDay>) => success(recallDay(...asked)),
 
   /** A take-off over the ground that the worker holds. */
   takeOff: (question: TakeOffQuestion) => takeOffAnswer(question, terrain),

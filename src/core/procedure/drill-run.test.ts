@@ -15,6 +15,8 @@ import { jetDitching, jetFire } from "./library/jet";
 import { PROCEDURES } from "./library/procedures";
 import { singleForcedLanding } from "./library/single";
 import type { Procedure } from "./procedure";
+import { rightRun } from "./right-way";
+import { RunDocument, runResult } from "./run-document";
 
 const run = (procedure: Procedure, more: Partial<DrillRun> = {}): DrillRun => ({
   procedure,
@@ -88,6 +90,17 @@ describe("a drill as it was run", () => {
       { seed: 17, numRuns: 200 },
     );
   });
+
+  it.each(PROCEDURES.map((procedure) => [procedure.name, procedure] as const))(
+    "%s, done rightly at its pace, comes to an end with nothing wrong and nothing late",
+    (_, procedure) => {
+      const { run: made, until_s } = rightRun(run(procedure, { height_m: 3000, climb_mps: -3 }), () => 2);
+      const result = runResult(made, until_s);
+      expect(result).toMatchObject({ over: true, ground: false, wrong: 0, slow: 0, back: 0 });
+      expect(result.took_s).toBe(until_s);
+      expect(RunDocument.parse(JSON.parse(JSON.stringify(made)))).toEqual(made);
+    },
+  );
 
   it("ends on the ground when height is spent, at the second that it is, and nothing is done after it", () => {
     const spent = runAt(run(singleForcedLanding, { events: [say(1), say(500)] }), 1000);

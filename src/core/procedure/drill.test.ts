@@ -9,7 +9,6 @@ import {
   controlKey,
   endOfWait_s,
   isOver,
-  sidesOf,
 } from "./drill";
 import { jetFire } from "./library/jet";
 import { PROCEDURES } from "./library/procedures";
@@ -17,48 +16,19 @@ import { singleForcedLanding, singleInCruise } from "./library/single";
 import { twinInCruise } from "./library/twin";
 import { twinRestart } from "./library/twin-more";
 import type { Actor, Procedure, Step } from "./procedure";
+import { rightEvents } from "./right-way";
 
 const START = { flown: { time_s: 0, height_m: 900, speed_mps: 45 }, propeller: "windmilling" };
 const deadOf = ({ controls }: Procedure): Side => (controls.some(({ perEngine }) => perEngine) ? "right" : null);
 const begin = (procedure: Procedure) => beginDrill(procedure, { ...START, dead: deadOf(procedure) });
-const other = (actor: Actor): Actor => (actor === "flying" ? "monitoring" : actor === "monitoring" ? "flying" : actor);
 
-/** What is right at a step; of a question the answer that is asked for. */
+/** What is right at a step, and the time or height that it waits for. */
 function rightly(procedure: Procedure, drill: Drill, step: Step, answer = 0): DrillEvent[] {
-  const { actor } = step;
-  const dead = deadOf(procedure);
-  const { time_s } = drill.flown;
-  switch (step.kind) {
-    case "set": {
-      const sides = sidesOf(step.engine, dead);
-      const named: DrillEvent[] =
-        step.confirm !== null && dead !== null
-          ? [{ type: "name", actor: step.confirm === "other" ? other(actor) : actor, side: dead }]
-          : [];
-      return [
-        ...named,
-        ...sides.map((side): DrillEvent => ({
-          type: "set",
-          actor,
-          control: step.control,
-          side,
-          position: step.position,
-        })),
-      ];
-    }
-    case "ask": {
-      const { answer: said, when } = step.answers[answer];
-      const so: DrillEvent[] =
-        when?.what === "warning" ? [{ type: "warning", name: when.name ?? "", on: when.is === "on" }] : [];
-      return [...so, { type: "answer", actor, answer: said }];
-    }
-    case "wait":
-      return [{ type: "passes", flown: { ...drill.flown, time_s: time_s + step.wait_s } }];
-    case "passing":
-      return [{ type: "passes", flown: { ...drill.flown, time_s: time_s + 10, height_m: step.value } }];
-    default:
-      return [{ type: "say", actor }];
-  }
+  const { flown } = drill;
+  const time_s = flown.time_s + (step.kind === "wait" ? step.wait_s : 10);
+  if (step.kind === "wait") return [{ type: "passes", flown: { ...flown, time_s } }];
+  if (step.kind === "passing") return [{ type: "passes", flown: { ...flown, time_s, height_m: step.value } }];
+  return rightEvents(step, deadOf(procedure), answer);
 }
 
 const fly = (procedure: Procedure, drill: Drill, events: readonly DrillEvent[]) =>

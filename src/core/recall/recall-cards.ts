@@ -18,10 +18,12 @@ const isDone = (step: Step | undefined): step is Done =>
   step !== undefined && (step.kind === "set" || step.kind === "say") && step.memory && step.when === null;
 
 /** What is done at a step, as one would say it. */
-const words = (step: Done): string =>
-  step.kind === "set"
-    ? `${step.challenge}: ${step.position}`
-    : `${step.challenge}${step.response ? `: ${step.response}` : ""}`;
+function words(step: Done): string {
+  const { challenge } = step;
+  const answer = step.kind === "set" ? step.position : step.response;
+  if (!answer) return challenge;
+  return challenge.endsWith("?") ? `${challenge} ${answer}` : `${challenge}: ${answer}`;
+}
 
 /** A number that looks like none, of a text: FNV-1a, 32 bits. Cards lie the same way each time. */
 function hash(text: string): number {
@@ -66,7 +68,7 @@ function orderCards(of: Of, procedure: Procedure): OrderCard[] {
       ...of,
       id,
       kind: "order",
-      title: `${procedure.name}: order`,
+      title: `Order: ${procedure.name}`,
       question: "Put them in order",
       about: procedure.name,
       why: procedure.purpose,
@@ -100,7 +102,7 @@ function nextCards(of: Of, procedure: Procedure): ChoiceCard[] {
           ...of,
           id,
           kind: "next",
-          title: `${procedure.name}: after “${before.challenge}”`,
+          title: `After “${before.challenge}”`,
           question: `“${before.challenge}” is done. What next?`,
           about: procedure.name,
           why: step.why,
@@ -126,7 +128,7 @@ function blankCards(of: Of, procedure: Procedure): ChoiceCard[] {
           ...of,
           id: `${of.aircraftId}/${procedure.id}/blank/${step.id}`,
           kind: "blank",
-          title: `${procedure.name}: ${step.challenge}`,
+          title: `${step.challenge}: …`,
           question: `${step.challenge}: …`,
           about: procedure.name,
           why: step.why ?? procedure.purpose,
@@ -192,7 +194,7 @@ function numberCards(of: Of, aircraft: AircraftDocument): NumberCard[] {
     ...of,
     id: `${of.aircraftId}/number/${name.toLowerCase().replaceAll(/[^a-z0-9]+/g, "-")}`,
     kind: "number",
-    title: `${aircraft.name}: ${name}`,
+    title: name,
     question: name,
     about: "Set the cursor, calibrated airspeed of the book",
     why,

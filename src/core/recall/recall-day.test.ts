@@ -106,6 +106,6 @@ describe("a day’s cards", () => {
     expect(recallDay([alder], others, NOW, TONIGHT).due.map(({ card }) => card.id)).not.toContain(
       "gone/number/best-glide",
     );
-    expect(recallDay([], others, NOW, TONIGHT)).toEqual({ due: [], later: [], cards: 0 });
+    expect(recallDay([], others, NOW, TONIGHT)).toEqual({ now_ms: NOW, due: [], later: [], cards: 0 });
   });
 });

@@ -23,6 +23,8 @@ export interface HeldCard {
 
 /** A day's cards. */
 export interface RecallDay {
+  /** The moment that it is about. */
+  readonly now_ms: number;
   /** Due now or before the day is over, those held worst first; new ones after them. */
   readonly due: readonly HeldCard[];
   /** Asked again later, the soonest first. */
@@ -74,5 +76,5 @@ export function recallDay(
   const later = asked
     .filter(({ memory }) => memory !== null && memory.due_ms > dayEnd_ms)
     .toSorted((a, b) => (a.memory?.due_ms ?? 0) - (b.memory?.due_ms ?? 0));
-  return { due: [...due, ...fresh], later, cards: cards.length };
+  return { now_ms, due: [...due, ...fresh], later, cards: cards.length };
 }

@@ -5,6 +5,10 @@ import type { DrillRun, RunState } from "@/core/procedure/drill-run";
 
 /** A drill under way, or just over. */
 export interface Flying {
+  /** Under which it is kept when it is over; null for one that was begun in its middle, which is not. */
+  readonly id: string | null;
+  /** When it began, ISO 8601. */
+  readonly beganAt: string;
   readonly run: DrillRun;
   readonly state: RunState;
   readonly rate: DrillRate;

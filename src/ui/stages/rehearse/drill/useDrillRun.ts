@@ -21,6 +21,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useKeysHeld } from "@/ui/kit/keys-held";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
+import { keepFlown } from "../results/runs-store";
 import { soundCall, soundWarning } from "./drill-sound";
 import { type Flying, type HandEvent, useDrill } from "./drill-store";
 
@@ -99,12 +100,13 @@ export function useDrillRun(procedure: Procedure, aircraft: AircraftDocument): D
       lampGoes: Math.random() < 0.5,
       events: [],
     };
-    put({ run, state: beginRun(run), rate, over: false, paused: false });
+    const beganAt = new Date().toISOString();
+    put({ id: crypto.randomUUID(), beganAt, run, state: beginRun(run), rate, over: false, paused: false });
     if (sound) for (const name of procedure.warnings) soundWarning(name);
   };
   const from = (stepId: string) => {
     const anew = flying && runFrom(flying.run, stepId);
-    if (anew) put({ ...flying, ...anew, over: false, paused: true });
+    if (anew) put({ ...flying, ...anew, id: null, over: false, paused: true });
   };
   const act = (event: Extract<RunEvent, { readonly event: unknown }>["event"]) =>
     lead((now) => {
@@ -132,6 +134,9 @@ export function useDrillRun(procedure: Procedure, aircraft: AircraftDocument): D
     useKeysHeld.setState({ held: running ? KEYS : null });
     return () => useKeysHeld.setState({ held: null });
   }, [running]);
+  useEffect(() => {
+    if (flying?.over) keepFlown(flying, aircraft.name);
+  }, [flying, aircraft.name]);
   useEffect(() => {
     if (!ticking) return;
     const timer = setInterval(

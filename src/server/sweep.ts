@@ -1,5 +1,6 @@
 // What has run out is forgotten: at start, and every hour.
 import { forgetOldGuests } from "./accounts";
+import { forgetOldCrews } from "./crews";
 import { database } from "./database";
 import { log } from "./log";
 import { forgetOldSessions } from "./sessions";
@@ -15,6 +16,7 @@ export async function sweep(): Promise<void> {
   await forgetOldGuests(connection);
   for (const table of ["situations", "aircraft", "places"] as const)
     await connection.execute(`DELETE FROM ${table} WHERE deleted_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY`);
+  await forgetOldCrews(connection);
   await connection.execute(
     `DELETE FROM shares WHERE ended_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY
        OR (reader_id IS NULL AND created_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY)`,

@@ -1,0 +1,196 @@
+// Crews: a drill that several browsers run together, its members by tokens of their own, its log.
+import { createHash, randomBytes, randomInt, randomUUID } from "node:crypto";
+import type { RowDataPacket } from "mysql2/promise";
+import { CrewDid, type CrewEvent, CrewRole, refusalOf, rolesOf } from "@/core/procedure/crew-run";
+import type { DrillRun } from "@/core/procedure/drill-run";
+import { LONGEST_RUN_S, RunDocument } from "@/core/procedure/run-document";
+import { tellCrew } from "./crew-bus";
+import { type Queryable, database, transaction } from "./database";
+
+/** Letters and digits that are not taken for one another. */
+const ALPHABET = "ABCDEFGHJKMNPQRSTVWXYZ23456789";
+const CODE_LENGTH = 8;
+/** A crew lasts so long from its beginning. */
+const CREW_HOURS = 12;
+/** Crews that an account may have at a time, and lines of a log. */
+const [MOST_CREWS, MOST_EVENTS] = [20, 3000];
+
+/** Of a code as it is typed, or of a member's token. */
+const hashOf = (text: string) => createHash("sha256").update(text).digest();
+const codeHash = (code: string) => hashOf(code.toUpperCase().replaceAll(/[^A-Z0-9]/g, ""));
+
+/** A member, as his token says. */
+export interface Member {
+  readonly crewId: string;
+  readonly role: CrewRole;
+}
+
+/** A crew as its members see it. */
+export interface SeenCrew {
+  readonly id: string;
+  readonly role: CrewRole;
+  readonly aircraft: string;
+  readonly run: DrillRun;
+}
+
+/**
+ * Begins a crew.
+ *
+ * @returns its id and the code to hand over, shown once; null when the account has too many
+ */
+export async function beginCrew(
+  hostId: string,
+  run: DrillRun,
+  aircraft: string,
+): Promise<{ id: string; code: string } | null> {
+  const id = randomUUID();
+  const code = Array.from({ length: CODE_LENGTH }, () => ALPHABET[randomInt(ALPHABET.length)]).join("");
+  const [result] = await database().execute(
+    `INSERT INTO crews (id, host_id, code_hash, run, aircraft_name)
+       SELECT ?, ?, ?, ?, ? FROM DUAL
+       WHERE (SELECT COUNT(*) FROM crews WHERE host_id = ? AND created_at > NOW(3) - INTERVAL ${CREW_HOURS} HOUR)
+         < ${MOST_CREWS}`,
+    [id, hostId, codeHash(code), JSON.stringify(run), aircraft, hostId],
+  );
+  if ((result as { affectedRows: number }).affectedRows === 0) return null;
+  return { id, code: `${code.slice(0, 4)}-${code.slice(4)}` };
+}
+
+/** The parts of a crew and which are taken; null when there is no crew of that code any more. */
+export async function crewOfCode(
+  code: string,
+): Promise<{ id: string; procedure: string; aircraft: string; roles: { role: CrewRole; taken: boolean }[] } | null> {
+  const [rows] = await database().execute<RowDataPacket[]>(
+    `SELECT id, run, aircraft_name FROM crews
+       WHERE code_hash = ? AND created_at > NOW(3) - INTERVAL ${CREW_HOURS} HOUR`,
+    [codeHash(code)],
+  );
+  if (!rows[0]) return null;
+  const { procedure } = RunDocument.parse(JSON.parse(String(rows[0].run)));
+  const [members] = await database().execute<RowDataPacket[]>("SELECT role FROM crew_members WHERE crew_id = ?", [
+    rows[0].id,
+  ]);
+  const taken = members.map(({ role }) => role as CrewRole);
+  return {
+    id: String(rows[0].id),
+    procedure: procedure.name,
+    aircraft: String(rows[0].aircraft_name),
+    roles: rolesOf(procedure).map((role) => ({ role, taken: taken.includes(role) })),
+  };
+}
+
+/**
+ * Joins a crew in a part that is free.
+ *
+ * @returns the token that makes the browser a member; `no_such_crew`, `taken`
+ */
+export async function joinCrew(
+  code: string,
+  role: CrewRole,
+): Promise<{ id: string; token: string } | "no_such_crew" | "taken"> {
+  const crew = await crewOfCode(code);
+  if (!crew?.roles.some((part) => part.role === role)) return "no_such_crew";
+  const token = randomBytes(32).toString("base64url");
+  const [result] = await database().execute(
+    "INSERT IGNORE INTO crew_members (crew_id, role, token_hash) VALUES (?, ?, ?)",
+    [crew.id, role, hashOf(token)],
+  );
+  if ((result as { affectedRows: number }).affectedRows === 0) return "taken";
+  await append(crew.id, role, { kind: "joined" });
+  return { id: crew.id, token };
+}
+
+/** Whose token it is, in a crew of that id; null for nobody's. */
+export async function memberOf(crewId: string, token: string | undefined): Promise<Member | null> {
+  if (token === undefined) return null;
+  const [rows] = await database().execute<RowDataPacket[]>(
+    `SELECT crew_members.crew_id, role FROM crew_members JOIN crews ON crews.id = crew_members.crew_id
+       WHERE crew_id = ? AND token_hash = ? AND created_at > NOW(3) - INTERVAL ${CREW_HOURS} HOUR`,
+    [crewId, hashOf(token)],
+  );
+  return rows[0] ? { crewId: String(rows[0].crew_id), role: CrewRole.parse(rows[0].role) } : null;
+}
+
+/** The crew of a member. */
+export async function crewOf({ crewId, role }: Member): Promise<SeenCrew | null> {
+  const [rows] = await database().execute<RowDataPacket[]>("SELECT run, aircraft_name FROM crews WHERE id = ?", [
+    crewId,
+  ]);
+  if (!rows[0]) return null;
+  const run = RunDocument.parse(JSON.parse(String(rows[0].run))) as DrillRun;
+  return { id: crewId, role, aircraft: String(rows[0].aircraft_name), run };
+}
+
+const CLOCK = `elapsed_s + IF(running_since IS NULL, 0,
+  TIMESTAMPDIFF(MICROSECOND, running_since, NOW(6)) / 1000000) AS time_s, running_since IS NOT NULL AS running`;
+
+/** The clock of a crew's drill. */
+export async function crewClock(crewId: string): Promise<{ time_s: number; running: boolean }> {
+  const [rows] = await database().execute<RowDataPacket[]>(`SELECT ${CLOCK} FROM crews WHERE id = ?`, [crewId]);
+  return { time_s: Number(rows.at(0)?.time_s ?? 0), running: Boolean(rows.at(0)?.running) };
+}
+
+/**
+ * Adds something that a member has done to his crew's log.
+ *
+ * @returns its place in the log, or why he may not
+ */
+export async function doAsMember({ crewId, role }: Member, did: CrewDid): Promise<number | string> {
+  return append(crewId, role, did, (running) => refusalOf(role, running, did));
+}
+
+async function append(
+  crewId: string,
+  role: CrewRole,
+  did: CrewDid,
+  refusal: (running: boolean) => string | null = () => null,
+): Promise<number | string> {
+  const added = await transaction(async (connection): Promise<number | string> => {
+    const [rows] = await connection.execute<RowDataPacket[]>(
+      `SELECT last_seq, ${CLOCK} FROM crews WHERE id = ? FOR UPDATE`,
+      [crewId],
+    );
+    if (!rows[0]) return "There is no such crew any more.";
+    const [running, time_s, seq] = [Boolean(rows[0].running), Number(rows[0].time_s), Number(rows[0].last_seq) + 1];
+    const refused = refusal(running);
+    if (refused !== null) return refused;
+    if (seq > MOST_EVENTS || time_s > LONGEST_RUN_S) return "This drill has gone on for too long: begin another.";
+    // Going on what goes, and stopping what stands, changes nothing.
+    if ((did.kind === "go" && running) || (did.kind === "stop" && !running)) return seq - 1;
+    await connection.execute("INSERT INTO crew_events (crew_id, seq, time_s, role, did) VALUES (?, ?, ?, ?, ?)", [
+      crewId,
+      seq,
+      time_s,
+      role,
+      JSON.stringify(did),
+    ]);
+    await connection.execute("UPDATE crews SET last_seq = ? WHERE id = ?", [seq, crewId]);
+    if (did.kind === "go" || did.kind === "stop")
+      await connection.execute(
+        `UPDATE crews SET elapsed_s = ?, running_since = IF(? = 'go', NOW(6), NULL) WHERE id = ?`,
+        [time_s, did.kind, crewId],
+      );
+    return seq;
+  });
+  if (typeof added === "number") tellCrew(crewId);
+  return added;
+}
+
+/** What a crew's log has after a place in it. */
+export async function crewEventsAfter(crewId: string, seq: number): Promise<CrewEvent[]> {
+  const [rows] = await database().execute<RowDataPacket[]>(
+    "SELECT seq, time_s, role, did FROM crew_events WHERE crew_id = ? AND seq > ? ORDER BY seq LIMIT 1000",
+    [crewId, seq],
+  );
+  return rows.map((row) => ({
+    seq: Number(row.seq),
+    time_s: Number(row.time_s),
+    role: CrewRole.parse(row.role),
+    did: CrewDid.parse(JSON.parse(String(row.did))),
+  }));
+}
+
+/** Removes crews that are over. */
+export async function forgetOldCrews(connection: Queryable): Promise<void> {
+  await connection.execute(`DELETE FROM crews WHERE created_at < NOW(3) - INTERVAL ${CREW_HOURS} HOUR`);
+}

@@ -1,5 +1,5 @@
-// A drill alone: what is wrong is told and the step stays due; waiting costs height; then how it went.
-import { expect } from "@playwright/test";
+// Drills alone and as a crew, recall, results.
+import { type Browser, type Page, expect } from "@playwright/test";
 import { flyAircraft, openDemo, test } from "./demo";
 
 test("a twin's drill alone, by key and panel: the wrong engine is told, confirmed by name, then how it went", async ({
@@ -49,4 +49,179 @@ test("a twin's drill alone, by key and panel: the wrong engine is told, confirme
   // Over, the stage keys work again.
   await page.keyboard.press("2");
   await expect(page).toHaveURL(/departure/);
+});
+
+test("recall: a card each of what is due is answered by key, rated by itself, and comes back when it fades", async ({
+  page,
+}) => {
+  await openDemo(page);
+  const spine = page.getByRole("navigation", { name: "Stages" });
+  await expect(spine).toContainText("5 cards due");
+  await page.keyboard.press("7");
+  await page.getByRole("tab", { name: "Recall" }).click();
+  await expect(page.getByText(/^10 cards for today, of/)).toBeVisible();
+  await page.keyboard.press("n");
+  const card = page.getByRole("region", { name: "Card" });
+  for (let i = 0; i < 5; i += 1) {
+    await expect(card).toContainText(`${i + 1} of`);
+    if ((await card.getByRole("list", { name: "Strips" }).count()) > 0) {
+      // Lifted and moved by keyboard; where it ends is right or wrong, and said so.
+      await card.getByRole("list", { name: "Strips" }).getByRole("button").first().focus();
+      await page.keyboard.press("Space");
+      await page.keyboard.press("ArrowDown");
+      await page.keyboard.press("Space");
+      await card.getByRole("button", { name: "That is the order" }).click();
+    } else if ((await card.getByRole("slider").count()) > 0) {
+      await card.getByRole("slider").press("End");
+      await card.getByRole("button", { name: "Here", exact: true }).click();
+      await expect(card).toContainText("Missed");
+      await expect(card).toContainText("Comes back in 10 min.");
+    } else await page.keyboard.press("a");
+    await expect(card).toContainText("Why.");
+    await expect(card).toContainText(/(Missed|Right).*, after \d+ s/);
+    await page.keyboard.press("n");
+  }
+  // It is kept: after a reload as much less is due.
+  await page.reload();
+  await expect(spine).not.toContainText("5 cards due");
+  const { reviews } = (await (await page.request.get("/api/reviews")).json()) as { reviews: unknown[] };
+  expect(reviews).toHaveLength(15);
+});
+
+test("results: a run is kept, read by an instructor by a code, and no longer when the student ends it", async ({
+  page,
+  browser,
+}) => {
+  await openDemo(page);
+  await page.keyboard.press("7");
+  await page.getByRole("tab", { name: "Results" }).click();
+  const results = page.getByRole("region", { name: "Results" });
+  await expect(results.getByRole("row")).toHaveCount(3);
+  await expect(results).toContainText(/1 wrong/);
+  await page.getByRole("button", { name: "Sharing" }).click();
+  await page.getByLabel("Let an instructor read my results as").fill("Student 3");
+  await page.getByRole("button", { name: "Make a code" }).click();
+  const code = (await results.getByRole("status").locator("strong").innerText()).trim();
+  const other = await (await browser.newContext()).newPage();
+  await openDemo(other);
+  await other.keyboard.press("7");
+  await other.getByRole("tab", { name: "Results" }).click();
+  await other.getByRole("button", { name: "Sharing" }).click();
+  await other.getByLabel("Code that I was given").fill(code.toLowerCase());
+  await other.getByRole("button", { name: "Read", exact: true }).click();
+  await other.getByRole("combobox", { name: "Whose" }).selectOption({ label: "Student 3" });
+  await expect(other.getByRole("region", { name: "Results" }).getByRole("row")).toHaveCount(3);
+  await expect(other.getByRole("button", { name: /^Delete/ })).toHaveCount(0);
+  await page.reload();
+  await page.getByRole("tab", { name: "Results" }).click();
+  await page.getByRole("button", { name: "Sharing" }).click();
+  await expect(page.getByText("“Student 3”: somebody reads your results")).toBeVisible();
+  await page.getByRole("button", { name: "End", exact: true }).click();
+  await expect(page.getByText("“Student 3”")).toHaveCount(0);
+  await other.getByRole("combobox", { name: "Whose" }).selectOption({ label: "mine" });
+  await other.getByRole("combobox", { name: "Whose" }).selectOption({ label: "Student 3" });
+  await expect(other.getByText("These results are not shared with you, or not any more.")).toBeVisible();
+  await other.context().close();
+});
+
+/** Joins the crew at an address, in a browser of its own and without an account. */
+async function joined(browser: Browser, url: string, part: string): Promise<Page> {
+  const page = await (await browser.newContext()).newPage();
+  await page.goto(url);
+  await page.getByRole("button", { name: part, exact: true }).click();
+  await expect(page.getByText(`You are ${part}`)).toBeVisible();
+  return page;
+}
+
+test("a crew of two and an instructor: engine fire, the wrong engine, a lost line, the second bottle after 30 s", async ({
+  page: host,
+  browser,
+}) => {
+  test.setTimeout(150_000);
+  await openDemo(host);
+  await flyAircraft(host, "Cedar J2");
+  await host.keyboard.press("7");
+  await host.getByRole("button", { name: "As a crew" }).click();
+  await expect(host.getByRole("heading", { name: "Join a crew" })).toBeVisible();
+  const url = host.url();
+  await host.getByRole("button", { name: "pilot flying", exact: true }).click();
+  await expect(host.getByText("You are pilot flying")).toBeVisible();
+  const other = await joined(browser, url, "pilot monitoring");
+  const instructor = await joined(browser, url, "instructor");
+  // Each part is there once.
+  const late = await (await browser.newContext()).newPage();
+  await late.goto(url);
+  await expect(late.getByRole("button", { name: "pilot flying, taken" })).toBeDisabled();
+  await late.context().close();
+
+  const due = (page: Page) => page.getByRole("region", { name: "Due now" });
+  const done = (page: Page) => page.getByRole("list", { name: "What was done" });
+  const lever = (page: Page, name: string) =>
+    page.getByRole("region", { name: "Panel" }).getByRole("button", { name, exact: true });
+  await host.getByRole("button", { name: "Begin" }).click();
+  await expect(due(host)).toContainText("Waits for pilot monitoring");
+  await other.keyboard.press("Space");
+  await expect(due(host)).toContainText("I have control");
+  await host.keyboard.press("Space");
+  // The wrong engine is named by the other: nothing is closed by it; then the right one.
+  await expect(due(other)).toContainText("name the engine");
+  await other.keyboard.press("l");
+  await expect(done(host)).toContainText("The wrong engine.");
+  await lever(host, "right Thrust lever closed").click();
+  await expect(done(other)).toContainText("Not confirmed");
+  await other.keyboard.press("r");
+  await expect(due(host)).toContainText("right confirmed");
+  await lever(host, "right Thrust lever closed").click();
+  await expect(due(host)).toContainText("Fuel lever, confirm");
+
+  // The line of one is lost: the other goes on, and it comes back to where the drill is.
+  await other.context().setOffline(true);
+  await instructor.getByLabel("Note at this moment").fill("Well named");
+  await instructor.getByRole("button", { name: "Note", exact: true }).click();
+  await expect(host.getByRole("region", { name: "Notes" })).toContainText("Well named");
+  await other.context().setOffline(false);
+  await expect(other.getByRole("region", { name: "Notes" })).toContainText("Well named", { timeout: 20_000 });
+  await other.keyboard.press("r");
+  await lever(host, "right Fuel lever cut off").click();
+  await expect(due(other)).toContainText("Fire handle, confirm");
+  await host.keyboard.press("r");
+  await expect(due(other)).toContainText("right confirmed");
+  await lever(other, "right Fire handle pulled").click();
+  await expect(due(host)).toContainText("Bottle 1, confirm");
+  await host.keyboard.press("r");
+  await expect(due(other)).toContainText("right confirmed");
+  await lever(other, "right Bottle 1 fired").click();
+  // Too early: it waits its thirty seconds.
+  await expect(due(other)).toContainText("Thirty seconds");
+  await lever(other, "right Bottle 2 fired").click();
+  await expect(done(host)).toContainText("Too early");
+  // A tab that is closed comes back where it was; the instructor stops, gives a height, lets it burn on.
+  await instructor.getByRole("button", { name: "Stop" }).click();
+  await expect(host.getByText("Paused.")).toBeVisible();
+  await host.reload();
+  await expect(due(host)).toContainText("Thirty seconds");
+  await instructor.getByLabel(/^Height above ground/).fill("1500");
+  await instructor.getByRole("button", { name: "Give" }).click();
+  await instructor.getByRole("button", { name: "Go on" }).click();
+  await expect(host.getByRole("img", { name: "Height while the drill runs" })).toContainText(/now 1\s?[45]/);
+  await expect(due(host)).toContainText("Does the lamp still burn?", { timeout: 40_000 });
+  const burning = instructor.getByRole("button", { name: /^fire (on|off)$/ });
+  if ((await burning.innerText()) === "fire on") await burning.click();
+  await expect(instructor.getByRole("button", { name: "fire off" })).toBeVisible();
+  await host.keyboard.press("2");
+  await expect(due(other)).toContainText("Bottle 2, confirm");
+  await host.keyboard.press("r");
+  await expect(due(other)).toContainText("right confirmed");
+  await lever(other, "right Bottle 2 fired").click();
+  for (const page of [host, host, other]) {
+    const before = await due(page).locator("p").nth(1).innerText();
+    await page.keyboard.press("Space");
+    await expect(due(page).getByText(before, { exact: true })).toHaveCount(0);
+  }
+  await expect(host.getByRole("region", { name: "How it went" })).toContainText("Bottle 2");
+  // Kept by the one who has an account, in his part.
+  const { runs } = (await (await host.request.get("/api/runs")).json()) as { runs: { role: string }[] };
+  expect(runs.map(({ role }) => role)).toContain("flying");
+  expect((await other.request.get("/api/runs")).status()).toBe(401);
+  for (const page of [other, instructor]) await page.context().close();
 });

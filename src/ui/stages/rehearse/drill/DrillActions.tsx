@@ -1,10 +1,10 @@
 "use client";
-import { Pause, Play, RotateCcw, Undo2, Volume2, VolumeX } from "lucide-react";
+import { Pause, Play, RotateCcw, Undo2, Users, Volume2, VolumeX } from "lucide-react";
 import { useDrill } from "./drill-store";
 import type { DrillByHand } from "./useDrillRun";
 
 /** What is done with a drill as a whole. */
-export function DrillActions({ drill: { flying, rate, begin, byHand } }: { drill: DrillByHand }) {
+export function DrillActions({ drill: { flying, rate, begin, asCrew, byHand } }: { drill: DrillByHand }) {
   const sound = useDrill((state) => state.sound);
   const { pause, prefer } = useDrill.getState();
   const running = flying !== null && !flying.over;
@@ -31,10 +31,15 @@ export function DrillActions({ drill: { flying, rate, begin, byHand } }: { drill
           </button>
         </>
       ) : (
-        <button type="button" className="btn" disabled={!rate} onClick={begin}>
-          {flying ? <RotateCcw size={15} aria-hidden="true" /> : <Play size={15} aria-hidden="true" />}
-          {flying ? "Begin anew" : "Begin"}
-        </button>
+        <>
+          <button type="button" className="btn btn-quiet" disabled={!rate} onClick={() => void asCrew()}>
+            <Users size={15} aria-hidden="true" /> As a crew
+          </button>
+          <button type="button" className="btn" disabled={!rate} onClick={begin}>
+            {flying ? <RotateCcw size={15} aria-hidden="true" /> : <Play size={15} aria-hidden="true" />}
+            {flying ? "Begin anew" : "Begin"}
+          </button>
+        </>
       )}
     </>
   );

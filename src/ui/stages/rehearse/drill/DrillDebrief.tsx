@@ -16,7 +16,8 @@ export function DrillDebrief({
 }: {
   procedure: Procedure;
   flying: Flying;
-  onFrom: (stepId: string) => void;
+  /** Flies it anew from a step; null where that cannot be. */
+  onFrom: ((stepId: string) => void) | null;
 }) {
   const format = useFormat();
   const times = stepTimes(procedure, flying.state.drill.log, flying.run.climb_mps);
@@ -72,14 +73,16 @@ export function DrillDebrief({
                 </td>
                 <td className="text-brick">{wrong.map((outcome) => OUTCOME_WORDS[outcome]).join("; ")}</td>
                 <td>
-                  <button
-                    type="button"
-                    className="btn btn-quiet px-1.5 py-0"
-                    aria-label={`Again from ${step.challenge}`}
-                    onClick={() => onFrom(step.id)}
-                  >
-                    <RotateCcw size={13} aria-hidden="true" />
-                  </button>
+                  {onFrom && (
+                    <button
+                      type="button"
+                      className="btn btn-quiet px-1.5 py-0"
+                      aria-label={`Again from ${step.challenge}`}
+                      onClick={() => onFrom(step.id)}
+                    >
+                      <RotateCcw size={13} aria-hidden="true" />
+                    </button>
+                  )}
                 </td>
               </tr>
             );

@@ -1,7 +1,8 @@
 "use client";
 import { useHotkeys } from "react-hotkeys-hook";
 import { endOfWait_s } from "@/core/procedure/drill";
-import type { Step } from "@/core/procedure/procedure";
+import type { Actor, Step } from "@/core/procedure/procedure";
+import { otherOf } from "@/core/procedure/right-way";
 import { formatNumber } from "@/core/quantities/units";
 import { useFormat } from "@/ui/kit/units/units-store";
 import type { Flying, HandEvent } from "./drill-store";
@@ -12,33 +13,58 @@ interface Props {
   flying: Flying;
   ofTwo: boolean;
   spoken: boolean;
+  /** Whose browser it is; null where one does what is everybody's. */
+  role?: Actor | null;
   onAct: (event: HandEvent) => void;
   onTick: () => void;
 }
 
+/** What may be done at a step in a browser. */
+interface Rights {
+  /** Its own step: it is said, answered, set here. */
+  readonly mine: boolean;
+  /** The engine is named before it. */
+  readonly confirms: boolean;
+  /** It is named here. */
+  readonly names: boolean;
+  /** It is ticked as said or done. */
+  readonly ticked: boolean;
+}
+
+function rightsOf(step: Step, { ofTwo, spoken, role = null }: Pick<Props, "ofTwo" | "spoken" | "role">): Rights {
+  const mine = role === null || step.actor === role;
+  const confirms = step.kind === "set" && step.confirm !== null && ofTwo;
+  const namer = step.kind === "set" && step.confirm === "other" ? otherOf(step.actor) : step.actor;
+  return {
+    mine,
+    confirms,
+    names: confirms && (role === null || namer === role),
+    ticked: mine && (step.kind === "say" || (spoken && step.kind === "set")),
+  };
+}
+
 /** The step that is due: the only large thing. What answers it looks all the same, so that nothing leads. */
-export function DueStep({ step, flying, ofTwo, spoken, onAct, onTick }: Props) {
+export function DueStep(props: Props) {
+  const { step, flying, onAct, onTick } = props;
   const format = useFormat();
   const { run, state, paused } = flying;
   const { drill } = state;
-  const confirms = step.kind === "set" && step.confirm !== null && ofTwo;
-  const ticked = step.kind === "say" || (spoken && step.kind === "set");
-  useHotkeys("space", onTick, { enabled: !paused && ticked, preventDefault: true });
+  const rights = rightsOf(step, props);
+  useHotkeys("space", onTick, { enabled: !paused && rights.ticked, preventDefault: true });
   useHotkeys(
     "1,2,3,4,5,6",
     (event) => {
       const answer = step.kind === "ask" ? step.answers.at(Number(event.key) - 1) : undefined;
       if (answer) onAct({ type: "answer", answer: answer.answer });
     },
-    { enabled: !paused && step.kind === "ask", useKey: true },
+    { enabled: !paused && rights.mine && step.kind === "ask", useKey: true },
   );
-  useHotkeys("l", () => onAct({ type: "name", side: "left" }), { enabled: !paused && confirms });
-  useHotkeys("r", () => onAct({ type: "name", side: "right" }), { enabled: !paused && confirms });
-  const irreversible = isIrreversible(step, run.procedure);
+  useHotkeys("l", () => onAct({ type: "name", side: "left" }), { enabled: !paused && rights.names });
+  useHotkeys("r", () => onAct({ type: "name", side: "right" }), { enabled: !paused && rights.names });
   const next = upcoming(run.procedure, drill.at, 2);
   return (
     <section
-      className={`border-y-2 border-ink px-5 py-2 ${irreversible ? "border-l-[6px] border-l-brick" : ""}`}
+      className={`border-y-2 border-ink px-5 py-2 ${isIrreversible(step, run.procedure) ? "border-l-[6px] border-l-brick" : ""}`}
       aria-label="Due now"
       aria-live="polite"
     >
@@ -52,43 +78,8 @@ export function DueStep({ step, flying, ofTwo, spoken, onAct, onTick }: Props) {
         </p>
       )}
       <div className="mt-1.5 flex flex-wrap items-center gap-2">
-        {ticked && (
-          <button type="button" className="btn" disabled={paused} onClick={onTick}>
-            {step.kind === "say" ? `“${step.response || "Said"}”` : "Done"}
-            <kbd className="ml-1 text-[12px] text-ink2">space</kbd>
-          </button>
-        )}
-        {step.kind === "ask" &&
-          step.answers.map(({ answer }, i) => (
-            <button
-              key={answer}
-              type="button"
-              className="btn"
-              disabled={paused}
-              onClick={() => onAct({ type: "answer", answer })}
-            >
-              {answer} <kbd className="ml-1 text-[12px] text-ink2">{i + 1}</kbd>
-            </button>
-          ))}
-        {confirms &&
-          (["left", "right"] as const).map((side) => (
-            <button
-              key={side}
-              type="button"
-              className="btn"
-              disabled={paused}
-              aria-pressed={drill.named === side}
-              onClick={() => onAct({ type: "name", side })}
-            >
-              “{side === "left" ? "Left" : "Right"}” <kbd className="ml-1 text-[12px] text-ink2">{side[0]}</kbd>
-            </button>
-          ))}
-        {step.kind === "set" && (
-          <p className={`text-[14px] ${irreversible ? "text-brick" : "text-ink2"}`}>
-            {irreversible ? "Cannot be undone. " : ""}
-            {howWords(confirms, drill.named, spoken)}
-          </p>
-        )}
+        <Answers step={step} flying={flying} rights={rights} onAct={onAct} onTick={onTick} />
+        <Hint {...props} rights={rights} />
         {next.length > 0 && (
           <p className="ml-auto truncate text-[13px] text-ink2">
             then: {next.map((later) => later.challenge).join(" · ")}
@@ -96,6 +87,67 @@ export function DueStep({ step, flying, ofTwo, spoken, onAct, onTick }: Props) {
         )}
       </div>
     </section>
+  );
+}
+
+/** The buttons of a step, with their keys. */
+function Answers({
+  step,
+  flying: { state, paused },
+  rights: { mine, names, ticked },
+  onAct,
+  onTick,
+}: Pick<Props, "step" | "flying" | "onAct" | "onTick"> & { rights: Rights }) {
+  const { named } = state.drill;
+  return (
+    <>
+      {ticked && (
+        <button type="button" className="btn" disabled={paused} onClick={onTick}>
+          {step.kind === "say" ? `“${step.response || "Said"}”` : "Done"}
+          <kbd className="ml-1 text-[12px] text-ink2">space</kbd>
+        </button>
+      )}
+      {mine &&
+        step.kind === "ask" &&
+        step.answers.map(({ answer }, i) => (
+          <button
+            key={answer}
+            type="button"
+            className="btn"
+            disabled={paused}
+            onClick={() => onAct({ type: "answer", answer })}
+          >
+            {answer} <kbd className="ml-1 text-[12px] text-ink2">{i + 1}</kbd>
+          </button>
+        ))}
+      {names &&
+        (["left", "right"] as const).map((side) => (
+          <button
+            key={side}
+            type="button"
+            className="btn"
+            disabled={paused}
+            aria-pressed={named === side}
+            onClick={() => onAct({ type: "name", side })}
+          >
+            “{side === "left" ? "Left" : "Right"}” <kbd className="ml-1 text-[12px] text-ink2">{side[0]}</kbd>
+          </button>
+        ))}
+    </>
+  );
+}
+
+/** How a step is done here, or whose it is. */
+function Hint({ step, flying: { run, state }, spoken, rights }: Props & { rights: Rights }) {
+  const { mine, names } = rights;
+  if (!mine && !names) return <p className="text-[14px] text-ink2">Waits for {ACTOR_WORDS[step.actor]}.</p>;
+  if (step.kind !== "set") return null;
+  const final = isIrreversible(step, run.procedure);
+  return (
+    <p className={`text-[14px] ${final ? "text-brick" : "text-ink2"}`}>
+      {final ? "Cannot be undone. " : ""}
+      {mine ? howWords(rights, state.drill.named, spoken) : "Look at the lever and the lamp, then name the engine."}
+    </p>
   );
 }
 
@@ -120,10 +172,11 @@ function Heading({ step, flying: { run, state } }: { step: Step; flying: Flying 
   );
 }
 
-function howWords(confirms: boolean, named: string | null, spoken: boolean): string {
+function howWords({ confirms, names }: Rights, named: string | null, spoken: boolean): string {
   const set = spoken ? "tick it." : "set it below.";
   if (!confirms) return spoken ? "Say it, do it, then tick it." : "Set it below.";
-  return named === null ? `Name the engine with the hand on it, then ${set}` : `${named} confirmed: ${set}`;
+  if (named !== null) return `${named} confirmed: ${set}`;
+  return names ? `Name the engine with the hand on it, then ${set}` : "Hand on it, ask: the other names the engine.";
 }
 
 /** A ruled bar that burns down. */

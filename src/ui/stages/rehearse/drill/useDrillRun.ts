@@ -1,6 +1,8 @@
 "use client";
+import { useRouter } from "next/navigation";
 import { useEffect, useMemo } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
+import { toast } from "sonner";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import type { OneEngineSituation } from "@/core/asymmetric/one-engine-question";
 import type { Issue } from "@/core/outcome";
@@ -21,6 +23,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { useKeysHeld } from "@/ui/kit/keys-held";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
+import { send } from "@/ui/kit/request";
 import { keepFlown } from "../results/runs-store";
 import { soundCall, soundWarning } from "./drill-sound";
 import { type Flying, type HandEvent, useDrill } from "./drill-store";
@@ -57,6 +60,8 @@ export interface DrillByHand {
   /** It has two engines to tell apart. */
   readonly ofTwo: boolean;
   begin(): void;
+  /** Begins a crew of it, and goes there. */
+  asCrew(): Promise<void>;
   /** From a step of the one that is over. */
   from(stepId: string): void;
   byHand(event: HandEvent): void;
@@ -74,6 +79,7 @@ export function useDrillRun(procedure: Procedure, aircraft: AircraftDocument): D
   const failing = useDrill((state) => state.failing);
   const sound = useDrill((state) => state.sound);
   const { put, lead, pause } = useDrill.getState();
+  const router = useRouter();
   const situation = useSituation((state) => state.current);
   const ground_m = useGroundOrNearest_m();
   const ofTwo = procedure.controls.some(({ perEngine }) => perEngine);
@@ -88,9 +94,8 @@ export function useDrillRun(procedure: Procedure, aircraft: AircraftDocument): D
     };
   }, [aircraft, situation, dead, procedure.flight]);
   const { value: rate, issue } = useAnswer(asked, askRate, "pointed");
-  const begin = () => {
-    if (!rate) return;
-    const run: DrillRun = {
+  const fresh = (): DrillRun | null =>
+    rate && {
       procedure,
       dead,
       propeller: situation.configuration.propeller,
@@ -100,9 +105,19 @@ export function useDrillRun(procedure: Procedure, aircraft: AircraftDocument): D
       lampGoes: Math.random() < 0.5,
       events: [],
     };
+  const begin = () => {
+    const run = fresh();
+    if (!run || !rate) return;
     const beganAt = new Date().toISOString();
     put({ id: crypto.randomUUID(), beganAt, run, state: beginRun(run), rate, over: false, paused: false });
     if (sound) for (const name of procedure.warnings) soundWarning(name);
+  };
+  const asCrew = async () => {
+    const run = fresh();
+    if (!run) return;
+    const answer = await send<{ code: string }>("POST", "/api/crews", { aircraft: aircraft.name, run });
+    if (answer.ok) router.push(`/crew?code=${answer.value.code}`);
+    else toast(answer.issues.map(({ message }) => message).join(" "));
   };
   const from = (stepId: string) => {
     const anew = flying && runFrom(flying.run, stepId);
@@ -154,5 +169,5 @@ export function useDrillRun(procedure: Procedure, aircraft: AircraftDocument): D
   }, [ticking]);
   useHotkeys("escape", () => flying && pause(!flying.paused), { enabled: running });
   useHotkeys("backspace", () => byHand({ type: "back" }), { enabled: ticking });
-  return { flying, rate, issue, ofTwo, begin, from, byHand, tick };
+  return { flying, rate, issue, ofTwo, begin, asCrew, from, byHand, tick };
 }

@@ -1,0 +1,167 @@
+"use client";
+import { Pause, Play } from "lucide-react";
+import Link from "next/link";
+import { useEffect } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import type { CrewRole } from "@/core/procedure/crew-run";
+import { formatClock } from "@/core/quantities/clock";
+import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { useFormat } from "@/ui/kit/units/units-store";
+import { DrillColumn } from "../drill/DrillColumn";
+import { DrillDebrief } from "../drill/DrillDebrief";
+import { DrillPanel } from "../drill/DrillPanel";
+import { DrillSteps } from "../drill/DrillSteps";
+import { DueStep } from "../drill/DueStep";
+import { StepList } from "../drill/StepList";
+import { soundWarning } from "../drill/drill-sound";
+import type { HandEvent } from "../drill/drill-store";
+import { drillSummary, soFarWords } from "../drill/drill-words";
+import { CrewCode } from "./CrewCode";
+import { InstructorPanel } from "./InstructorPanel";
+import { useCrew } from "./crew-store";
+import { ROLE_WORDS } from "./crew-words";
+import { keepCrewRun } from "./keep-crew-run";
+import { type CrewNow, useCrewNow } from "./useCrewNow";
+
+const CAUTIONS = [
+  "A generic drill for learning order and words. The flight manual’s drill comes first.",
+  "The panel is drawn for learning order: no flight deck’s.",
+];
+
+/** A drill that is run together: each does his own part, all see the same. */
+export function CrewDrill({ code }: { code: string }) {
+  const { crew, link } = useCrew();
+  const now = useCrewNow();
+  useEffect(() => {
+    if (now?.flying.over && crew) keepCrewRun(crew, now.flying);
+  }, [now, crew]);
+  if (!crew || !now)
+    return (
+      <main className="p-8 text-ink2">
+        {link === "lost" ? "The server cannot be reached: trying again." : "Opening the crew …"}
+      </main>
+    );
+  return <Opened role={crew.role} aircraft={crew.aircraft} code={code} now={now} />;
+}
+
+interface OpenedProps {
+  role: CrewRole;
+  aircraft: string;
+  code: string;
+  now: CrewNow;
+}
+
+function Opened({ role, aircraft, code, now: { crew, flying } }: OpenedProps) {
+  const { act } = useCrew.getState();
+  const link = useCrew((state) => state.link);
+  const { run, state, over, paused } = flying;
+  const { procedure } = run;
+  const toggle = () => void act({ kind: paused ? "go" : "stop" });
+  useHotkeys("escape", toggle, { enabled: crew.begun && !over });
+  const byHand = (event: HandEvent) => {
+    if (role === "instructor") return;
+    void act({ kind: "hand", event: event.type === "back" ? event : { ...event, actor: role } });
+  };
+  useEffect(() => {
+    // All hear the bell. One who comes later hears it too: it burns.
+    if (crew.begun) for (const name of procedure.warnings) soundWarning(name);
+  }, [crew.begun, procedure.warnings]);
+  const step = crew.begun && !over ? procedure.steps.at(state.drill.at) : undefined;
+  return (
+    <div className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]">
+      <main className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto_auto] bg-sheet">
+        <header className="flex items-center gap-4 border-b border-rule px-4 py-2">
+          <div className="min-w-0">
+            <h1 className="truncate text-[19px] font-bold">{procedure.name}</h1>
+            <p className="text-[14px] text-ink2">
+              {aircraft}. You are <strong className="text-ink">{ROLE_WORDS[role]}</strong>
+              {crew.roles.length > 0 && `; here: ${crew.roles.map((other) => ROLE_WORDS[other]).join(", ")}`}.
+            </p>
+          </div>
+          <span className="ml-auto flex items-center gap-3">
+            <span role="status" className={link === "lost" ? "text-ochre" : "text-ink2"}>
+              {link === "lost" ? "The line is lost: coming back …" : ""}
+            </span>
+            {!over && (
+              <button type="button" className="btn" onClick={toggle}>
+                {paused ? <Play size={15} aria-hidden="true" /> : <Pause size={15} aria-hidden="true" />}
+                {paused ? (crew.begun ? "Go on" : "Begin") : "Stop"}
+              </button>
+            )}
+            <Link href="/rehearse" className="text-[14px] underline">
+              Leave
+            </Link>
+          </span>
+        </header>
+        {crew.begun ? (
+          over ? (
+            <DrillDebrief procedure={procedure} flying={flying} onFrom={null} />
+          ) : (
+            <DrillSteps procedure={procedure} flying={flying} />
+          )
+        ) : (
+          <StepList procedure={procedure} />
+        )}
+        {step ? (
+          <DueStep
+            key={`${step.id} ${state.drill.due_s}`}
+            step={step}
+            flying={flying}
+            ofTwo={procedure.controls.some(({ perEngine }) => perEngine)}
+            spoken={false}
+            role={role}
+            onAct={byHand}
+            onTick={() => step.kind === "say" && byHand({ type: "say" })}
+          />
+        ) : (
+          <span />
+        )}
+        {role === "instructor" ? (
+          <InstructorPanel flying={flying} />
+        ) : (
+          !over && <DrillPanel procedure={procedure} flying={flying} onAct={byHand} />
+        )}
+      </main>
+      <CrewAside code={code} now={{ crew, flying }} />
+    </div>
+  );
+}
+
+function CrewAside({ code, now: { crew, flying } }: Pick<OpenedProps, "code" | "now">) {
+  const format = useFormat();
+  const { run, state, over } = flying;
+  const said = over
+    ? drillSummary(state.drill, run, format)
+    : crew.begun
+      ? soFarWords(flying, format)
+      : { lead: "Waiting for the crew.", rest: "Anybody may begin; anybody may stop.", clean: true };
+  const gone_m = run.height_m - state.drill.flown.height_m;
+  return (
+    <DecisionAside said={said} good={said.clean} cautions={CAUTIONS}>
+      {crew.begun ? (
+        <>
+          <AsideFigures>
+            <dt>Since it began</dt>
+            <dd className="num">{formatClock(state.drill.flown.time_s)}</dd>
+            <dt>{gone_m < 0 ? "Gained" : "Gone so far"}</dt>
+            <dd className="num">{format("height", Math.abs(gone_m), gone_m < 0 ? "down" : "up")}</dd>
+          </AsideFigures>
+          <DrillColumn flying={flying} />
+        </>
+      ) : (
+        code !== "" && <CrewCode code={code} />
+      )}
+      {crew.notes.length > 0 && (
+        <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Notes">
+          <ul>
+            {crew.notes.map(({ seq, time_s, did }) => (
+              <li key={seq}>
+                <span className="num text-ink2">{formatClock(time_s)}</span> {did.kind === "note" ? did.text : ""}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </DecisionAside>
+  );
+}

@@ -1,0 +1,89 @@
+"use client";
+import { useEffect, useState } from "react";
+import type { CrewRole } from "@/core/procedure/crew-run";
+import { send } from "@/ui/kit/request";
+import { ROLE_WORDS } from "./crew-words";
+
+interface Found {
+  readonly id: string;
+  readonly procedure: string;
+  readonly aircraft: string;
+  readonly roles: readonly { readonly role: CrewRole; readonly taken: boolean }[];
+}
+
+/** A code, then a part. No account is needed. */
+export function JoinCrew({ code: given, onJoined }: { code: string; onJoined: (id: string, code: string) => void }) {
+  const [code, setCode] = useState(given);
+  const [found, setFound] = useState<Found | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const look = async (wanted: string) => {
+    const answer = await send<Found>("POST", "/api/crews/join", { code: wanted, role: null });
+    setFound(answer.ok ? answer.value : null);
+    setFault(answer.ok ? null : answer.issues.map(({ message }) => message).join(" "));
+  };
+  useEffect(() => {
+    if (given !== "")
+      void send<Found>("POST", "/api/crews/join", { code: given, role: null }).then((answer) => {
+        setFound(answer.ok ? answer.value : null);
+        setFault(answer.ok ? null : answer.issues.map(({ message }) => message).join(" "));
+      });
+  }, [given]);
+  const join = async (role: CrewRole) => {
+    const answer = await send<{ id: string }>("POST", "/api/crews/join", { code, role });
+    if (answer.ok) onJoined(answer.value.id, code);
+    else {
+      await look(code);
+      setFault(answer.issues.map(({ message }) => message).join(" "));
+    }
+  };
+  return (
+    <main className="mx-auto max-w-lg p-8">
+      <h1 className="text-[22px] font-bold">Join a crew</h1>
+      <p className="mt-1 text-ink2">
+        A drill that two run together, each in a browser of his own, with an instructor beside them if there is one. No
+        account is needed.
+      </p>
+      <form
+        className="mt-4 flex items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void look(code);
+        }}
+      >
+        <label>
+          <span className="mb-0.5 block text-sm text-ink2">Code</span>
+          <input
+            className="field num text-[18px]"
+            maxLength={20}
+            value={code}
+            autoFocus
+            onChange={(event) => setCode(event.currentTarget.value)}
+          />
+        </label>
+        <button type="submit" className="btn" disabled={code.trim() === ""}>
+          Look
+        </button>
+      </form>
+      {fault !== null && (
+        <p role="alert" className="mt-3 text-brick">
+          {fault}
+        </p>
+      )}
+      {found && (
+        <section className="mt-5" aria-label="Parts">
+          <h2 className="font-bold">
+            {found.procedure}, {found.aircraft}
+          </h2>
+          <div className="mt-2 flex flex-wrap gap-2">
+            {found.roles.map(({ role, taken }) => (
+              <button key={role} type="button" className="btn" disabled={taken} onClick={() => void join(role)}>
+                {ROLE_WORDS[role]}
+                {taken ? ", taken" : ""}
+              </button>
+            ))}
+          </div>
+        </section>
+      )}
+    </main>
+  );
+}

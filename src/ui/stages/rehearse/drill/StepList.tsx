@@ -1,5 +1,5 @@
 "use client";
-import type { Procedure } from "@/core/procedure/procedure";
+import type { Procedure, Step } from "@/core/procedure/procedure";
 import { ACTOR_WORDS, stepWords } from "./drill-words";
 
 /** What will be asked for, before a drill begins. */
@@ -12,10 +12,17 @@ export function StepList({ procedure }: { procedure: Procedure }) {
           <span className="w-14 shrink-0 text-ink2">{step.memory ? "" : "read"}</span>
           <span>
             {step.challenge}
-            <span className="text-ink2"> {stepWords(step, procedure, null).wanted}</span>
+            <span className="text-ink2"> {wantedBeside(step, procedure)}</span>
           </span>
         </li>
       ))}
     </ol>
   );
+}
+
+/** What is wanted, without what the challenge has said. */
+function wantedBeside(step: Step, procedure: Procedure): string {
+  const { challenge, wanted } = stepWords(step, procedure, null);
+  const said = `${challenge.toLowerCase()} `;
+  return wanted.startsWith(said) ? wanted.slice(said.length) : wanted;
 }

@@ -28,7 +28,7 @@ const CORE = [
   ["cover", "route", "drift"],
   ["restart", "departure", "take-off"],
   ["fitting", "procedure"],
-  ["recall"],
+  ["recall", "exercise"],
   ["calculations"],
 ];
 

@@ -1,5 +1,6 @@
 // A valid question for every calculation, about the demo world: for tests of the registry and for the fuzz, which
 // changes them.
+import { EXERCISES } from "../src/core/exercise/library";
 import { jetFire } from "../src/core/procedure/library/jet";
 import { isAerodrome } from "@/core/places/place";
 import { landingEnds } from "@/core/landing/landing-end";
@@ -216,6 +217,15 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
       { type: "say", actor: "flying" },
       { type: "name", actor: "monitoring", side: "left" },
     ],
+  },
+  "exercise-score": {
+    exercise: EXERCISES[0],
+    trace: {
+      source: "log",
+      time_s: [0, 10, 20, 30],
+      channels: { height: [900, 915, 945, 910], heading: [6.2, 6.25, 0.02, 6.2] },
+    },
+    drill: { over: true, ground: false, took_s: 95, wrong: 0, slow: 1, back: 0, lost_m: 0 },
   },
   "trim-tab": {
     checks: [

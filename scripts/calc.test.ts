@@ -68,6 +68,7 @@ describe("npm run -s calc", () => {
       "rudder-authority",
       "trim-tab",
       "procedure-check",
+      "exercise-score",
     ]);
   });
 

@@ -42,6 +42,7 @@ import { gyroRecoveryCalculation } from "./calculations/gyro-recovery";
 import { oeiHoverCalculation } from "./calculations/oei-hover";
 import { ratingsCalculation } from "./calculations/ratings";
 import { rotorPathCalculation } from "./calculations/rotor-path";
+import { exerciseScoreCalculation } from "./calculations/exercise-score";
 import { procedureCheckCalculation } from "./calculations/procedure-check";
 import { rudderAuthorityCalculation } from "./calculations/rudder-authority";
 import { trimTabCalculation } from "./calculations/trim-tab";
@@ -93,6 +94,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   rudderAuthorityCalculation,
   trimTabCalculation,
   procedureCheckCalculation,
+  exerciseScoreCalculation,
 ];
 
 /** A result, or every fault of the input. */

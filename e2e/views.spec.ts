@@ -182,11 +182,53 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     }
   },
   "the Rehearse stage": async (page) => {
-    await flyAircraft(page, "Cedar J2");
     await page.keyboard.press("7");
+    for (const [tab, seen] of [
+      ["Exercises", "Its drill"],
+      ["Recall", "Begin"],
+      ["Results", "Sharing"],
+    ]) {
+      await page.getByRole("tab", { name: tab }).click();
+      await page
+        .getByRole("button", { name: seen, exact: seen !== "Begin" })
+        .first()
+        .waitFor();
+      if (tab === "Results") await page.getByRole("button", { name: "Sharing" }).click();
+      await cleanAndWhole(page);
+    }
+    await page.getByRole("tab", { name: "Recall" }).click();
+    for (let card = 0; card < 3; card += 1) {
+      await page.keyboard.press("n");
+      await expect(page.getByRole("region", { name: "Card" })).toBeVisible();
+      await cleanAndWhole(page);
+      const order = page.getByRole("button", { name: "That is the order" });
+      const rule = page.getByRole("slider");
+      if (await order.isVisible()) await order.click();
+      else if (await rule.isVisible()) {
+        await rule.press("End");
+        await page.getByRole("button", { name: "Here", exact: true }).click();
+      } else await page.keyboard.press("a");
+      await expect(page.getByText("Why.")).toBeVisible();
+      await cleanAndWhole(page);
+    }
+    await page.getByRole("tab", { name: "Drill" }).click();
+    await flyAircraft(page, "Cedar J2");
     await expect(page.getByRole("list", { name: "Steps of the drill" })).toBeVisible();
     await cleanAndWhole(page);
     await page.getByRole("button", { name: "Begin", exact: true }).click();
+    await expect(page.getByRole("region", { name: "Due now" })).toBeVisible();
+    await cleanAndWhole(page);
+  },
+  "a crew: joining, waiting, its instructor": async (page) => {
+    await flyAircraft(page, "Cedar J2");
+    await page.keyboard.press("7");
+    await page.getByRole("button", { name: "As a crew" }).click();
+    await expect(page.getByRole("region", { name: "Parts" })).toBeVisible();
+    await cleanAndWhole(page);
+    await page.getByRole("button", { name: "instructor" }).click();
+    await expect(page.getByAltText("The link to this crew as a picture for a camera")).toBeVisible();
+    await cleanAndWhole(page);
+    await page.getByRole("button", { name: "Begin" }).click();
     await expect(page.getByRole("region", { name: "Due now" })).toBeVisible();
     await cleanAndWhole(page);
   },
@@ -337,16 +379,6 @@ for (const [name, colorScheme, prepare] of [
       await expect(page.getByRole("table", { name: "What if" })).not.toContainText("…");
     },
   ],
-  [
-    "landing-follow",
-    "light",
-    async (page: Page) => {
-      await page.getByRole("button", { name: "Follow", exact: true }).click();
-      await page.getByRole("button", { name: "Simulated, from here" }).click();
-      await page.getByRole("button", { name: "Its engine stops" }).click();
-      await page.waitForTimeout(12_000);
-    },
-  ],
   ["engine-out-ledger", "light", twinView("4", "Climb ledger")],
   [
     "rotor-hover",
@@ -430,7 +462,50 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   ["departure-height", "light", departureView("At one height")],
-  ["departure-chance", "dark", departureView("Chance")],
+  [
+    "rehearse-recall",
+    "light",
+    async (page: Page) => {
+      await page.keyboard.press("7");
+      await page.getByRole("tab", { name: "Recall" }).click();
+      await page.getByRole("button", { name: /^Begin/ }).click();
+      const card = page.getByRole("region", { name: "Card" });
+      // On to a question of order.
+      for (let i = 0; i < 8 && (await card.getByRole("list", { name: "Strips" }).count()) === 0; i += 1) {
+        await page.waitForTimeout(1500);
+        if ((await card.getByRole("slider").count()) > 0) {
+          await card.getByRole("slider").press("End");
+          await card.getByRole("button", { name: "Here", exact: true }).click();
+        } else await page.keyboard.press("a");
+        await expect(card).toContainText("Why.");
+        await page.keyboard.press("n");
+      }
+      await page.waitForTimeout(3000);
+      await card.getByRole("button", { name: "That is the order" }).click();
+    },
+  ],
+  [
+    "rehearse-drill",
+    "light",
+    async (page: Page) => {
+      await flyAircraft(page, "Cedar J2");
+      await page.keyboard.press("7");
+      await page.getByRole("button", { name: "Begin", exact: true }).click();
+      const panel = page.getByRole("region", { name: "Panel" });
+      await page.waitForTimeout(3000);
+      await page.keyboard.press("Space");
+      await page.waitForTimeout(2000);
+      await page.keyboard.press("Space");
+      await page.waitForTimeout(2500);
+      await page.keyboard.press("l");
+      for (const lever of ["Thrust lever closed", "Fuel lever cut off", "Fire handle pulled", "Bottle 1 fired"]) {
+        await page.waitForTimeout(2500);
+        await page.keyboard.press("r");
+        await panel.getByRole("button", { name: `right ${lever}` }).click();
+      }
+      await page.waitForTimeout(16_000);
+    },
+  ],
 ] as const) {
   test(`picture of ${name} @picture`, async ({ browser, baseURL }) => {
     const page = await (

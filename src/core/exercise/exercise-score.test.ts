@@ -74,7 +74,7 @@ describe("a tolerance", () => {
 
 describe("an exercise", () => {
   it("is failed below its hard deck and by what fails it at once, with the second", () => {
-    const deck = score(slow, trace([3000, 2950, 1500, 3000], STRAIGHT.slice(0, 4)));
+    const deck = score(slow, trace([3000, 2950, 1490, 3000], STRAIGHT.slice(0, 4)));
     expect(deck).toMatchObject({ verdict: "failed", deck_s: 20 });
     const banked = score(
       { ...find("steep-turns"), procedure: null },

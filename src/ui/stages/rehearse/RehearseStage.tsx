@@ -1,6 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
-import { useMemo, useState } from "react";
+import { type ReactNode, useMemo, useState } from "react";
 import { procedureCategory, proceduresFor } from "@/core/procedure/library/procedures";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
@@ -10,14 +10,18 @@ import { DrillAside } from "./drill/DrillAside";
 import { DrillView } from "./drill/DrillView";
 import { useDrill } from "./drill/drill-store";
 import { useDrillRun } from "./drill/useDrillRun";
+import { ExercisesAside } from "./exercises/ExercisesAside";
+import { exercisesOf } from "./exercises/useExercises";
 import { RecallAside } from "./recall/RecallAside";
 import { useRecallDay } from "./recall/useRecallDay";
 import { ResultsAside } from "./results/ResultsAside";
 
+const ExercisesView = dynamic(() => import("./exercises/ExercisesView").then((module) => module.ExercisesView));
 const RecallView = dynamic(() => import("./recall/RecallView").then((module) => module.RecallView));
 const ResultsView = dynamic(() => import("./results/ResultsView").then((module) => module.ResultsView));
 
 const QUESTIONS = {
+  exercises: "What will be asked of me?",
   drill: "Do we do it in order?",
   recall: "Do I know it without the book?",
   results: "Am I getting better?",
@@ -31,10 +35,19 @@ export function RehearseStage() {
   const chosenId = useDrill((state) => state.chosenId);
   const [view, setView] = useState<View>("drill");
   const [cardId, setCardId] = useState<string | null>(null);
+  const [testId, setTestId] = useState<string | null>(null);
+  const [exerciseId, setExerciseId] = useState<string | null>(null);
   const [looked, setLooked] = useState<string | null>(null);
   const procedure = procedures.find(({ id }) => id === chosenId) ?? procedures[0];
   const drill = useDrillRun(procedure, document);
   const day = useRecallDay();
+  const test = exercisesOf(document).tests.find(({ id }) => id === testId) ?? null;
+  const asides: Record<View, ReactNode> = {
+    exercises: <ExercisesAside aircraft={document} test={test} />,
+    drill: <DrillAside procedure={procedure} drill={drill} />,
+    recall: <RecallAside day={day} cardId={cardId} />,
+    results: <ResultsAside procedureId={looked} />,
+  };
   return (
     <StageFrame
       label="Rehearse"
@@ -42,20 +55,25 @@ export function RehearseStage() {
       actions={view === "drill" ? <DrillActions drill={drill} /> : undefined}
       view={view}
       onView={(wanted) => setView(wanted as View)}
-      views={{ drill: "Drill", recall: "Recall", results: "Results" }}
+      views={{ exercises: "Exercises", drill: "Drill", recall: "Recall", results: "Results" }}
       viewsLabel="Views of the rehearsal"
-      aside={
-        view === "drill" ? (
-          <DrillAside procedure={procedure} drill={drill} />
-        ) : view === "recall" ? (
-          <RecallAside day={day} cardId={cardId} />
-        ) : (
-          <ResultsAside procedureId={looked} />
-        )
-      }
+      aside={asides[view]}
       narrow="middle"
       className="grid-rows-[auto_minmax(0,1fr)] bg-sheet"
     >
+      <StageView value="exercises">
+        <ExercisesView
+          aircraft={document}
+          test={test}
+          onTest={setTestId}
+          chosenId={exerciseId}
+          onChoose={setExerciseId}
+          onRun={(id) => {
+            useDrill.getState().choose(id);
+            setView("drill");
+          }}
+        />
+      </StageView>
       <StageView value="drill">
         <DrillView procedure={procedure} procedures={procedures} drill={drill} />
       </StageView>

@@ -25,7 +25,7 @@ export function DrillActions({ drill: { flying, rate, begin, asCrew, byHand } }:
           <button type="button" className="btn btn-quiet" onClick={() => byHand({ type: "back" })}>
             <Undo2 size={15} aria-hidden="true" /> Step back
           </button>
-          <button type="button" className="btn" onClick={() => pause(!flying.paused)}>
+          <button key="pause" type="button" className="btn" onClick={() => pause(!flying.paused)}>
             {flying.paused ? <Play size={15} aria-hidden="true" /> : <Pause size={15} aria-hidden="true" />}
             {flying.paused ? "Go on" : "Pause"}
           </button>
@@ -35,7 +35,8 @@ export function DrillActions({ drill: { flying, rate, begin, asCrew, byHand } }:
           <button type="button" className="btn btn-quiet" disabled={!rate} onClick={() => void asCrew()}>
             <Users size={15} aria-hidden="true" /> As a crew
           </button>
-          <button type="button" className="btn" disabled={!rate} onClick={begin}>
+          {/* Another button than the one to pause: space, which answers the drill, must not press that. */}
+          <button key="begin" type="button" className="btn" disabled={!rate} onClick={begin}>
             {flying ? <RotateCcw size={15} aria-hidden="true" /> : <Play size={15} aria-hidden="true" />}
             {flying ? "Begin anew" : "Begin"}
           </button>

@@ -1,0 +1,64 @@
+"use client";
+import { useEffect, useState } from "react";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import { drillTrace } from "@/core/exercise/drill-trace";
+import type { Exercise } from "@/core/exercise/exercise";
+import { type ExerciseScore, exerciseScore } from "@/core/exercise/exercise-score";
+import { EXERCISES, FLIGHT_TESTS } from "@/core/exercise/library";
+import type { DrillRun } from "@/core/procedure/drill-run";
+import { procedureCategory } from "@/core/procedure/library/procedures";
+import type { ListedRun } from "@/server/runs";
+import { send } from "@/ui/kit/request";
+import { useRuns } from "../results/runs-store";
+
+/** Exercises and flight tests that fit an aircraft. */
+export function exercisesOf(aircraft: AircraftDocument) {
+  const category = procedureCategory(aircraft);
+  const exercises = EXERCISES.filter(({ fits }) => fits.includes(category));
+  const known = new Set(exercises.map(({ id }) => id));
+  return { exercises, tests: FLIGHT_TESTS.filter((test) => test.exercises.every((id) => known.has(id))) };
+}
+
+/** The book's speed for the failure: V_YSE of a twin, best glide of anything else. */
+export function bookSpeed_mps(aircraft: AircraftDocument): number | null {
+  if (isAeroplane(aircraft)) {
+    const { handbook } = aircraft;
+    return ("vyse_mps" in handbook ? handbook.vyse_mps : null) ?? handbook.vbg_mps;
+  }
+  return aircraft.category === "helicopter" ? aircraft.handbook.vy_mps : aircraft.handbook.bestGlideSpeed_mps;
+}
+
+/** Runs of an exercise's drill with an aircraft, the first flown first. */
+export const runsOf = ({ procedure }: Exercise, runs: readonly ListedRun[], aircraft: string): readonly ListedRun[] =>
+  runs.filter((run) => run.procedureId === procedure && run.aircraft === aircraft).toReversed();
+
+/** The verdict of a run by what came of it: what is flown is not measured in a drill. */
+export const verdictOf = ({ drill }: Exercise, { result }: ListedRun): ExerciseScore["verdict"] =>
+  result.wrong > drill.wrong || result.ground || !result.over || (drill.seconds ?? Infinity) < result.took_s
+    ? "failed"
+    : "unmeasured";
+
+/** The score of the run that was flown last, by the document; null while there is none. */
+export function useLastScore(exercise: Exercise, aircraft: AircraftDocument): ExerciseScore | null {
+  const runs = useRuns((state) => state.runs);
+  const last = runs && runsOf(exercise, runs, aircraft.name).at(-1);
+  const [fetched, setFetched] = useState<{ readonly id: string; readonly run: DrillRun } | null>(null);
+  const id = last?.id ?? null;
+  useEffect(() => {
+    if (id === null) return;
+    let gone = false;
+    void send<{ run: DrillRun }>("GET", `/api/runs/${id}`).then((answer) => {
+      if (!gone && answer.ok) setFetched({ id, run: answer.value.run });
+    });
+    return () => {
+      gone = true;
+    };
+  }, [id]);
+  if (!last || fetched?.id !== last.id) return null;
+  const score = exerciseScore(exercise, drillTrace(fetched.run, last.result.took_s), {
+    drill: last.result,
+    book_mps: bookSpeed_mps(aircraft),
+  });
+  return score.ok ? score.value : null;
+}

@@ -5,8 +5,9 @@ import { stand } from "./attack/stand";
 import { leave } from "./lib/processes.mjs";
 
 const [crews = 50, steps = 100] = process.argv.slice(2).map(Number);
+let stage: Awaited<ReturnType<typeof stand>> | null = null;
 try {
-  const stage = await stand({ UTRIMAX_RATE_FACTOR: "100000" });
+  stage = await stand({ UTRIMAX_RATE_FACTOR: "100000" });
   const { heard_ms, wrong } = await runCrews({
     addresses: [stage.address, stage.address],
     crews,
@@ -23,5 +24,6 @@ try {
   for (const fault of new Set(wrong)) console.log(fault);
   await leave(wrong.length === 0 ? 0 : 1);
 } catch (error) {
-  await leave(1, error);
+  console.log(stage?.said.join("\n"));
+  await leave(1, error instanceof Error && error.cause ? error.cause : error);
 }

@@ -37,8 +37,10 @@ interface CrewsOptions {
   readonly pause_ms: number;
 }
 
-async function asked(address: string, path: string, cookie: string, body: unknown) {
-  const answer = await fetch(`${address}${path}`, { method: "POST", body: JSON.stringify(body), headers: { cookie } });
+/** A line that was kept open is closed by the server when it was idle; a browser asks again then, and so does this. */
+async function asked(address: string, path: string, cookie: string, body?: unknown): Promise<Response> {
+  const ask = () => fetch(`${address}${path}`, { method: "POST", body: JSON.stringify(body), headers: { cookie } });
+  const answer = await ask().catch(ask);
   if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
   return answer;
 }
@@ -91,9 +93,12 @@ function listener(url: string, cookie: string, heard: (seq: number) => void) {
 }
 
 /** One crew from its beginning to its end. */
-async function oneCrew({ addresses: [one, other], steps, reconnects, pause_ms }: CrewsOptions): Promise<CrewsReport> {
+async function oneCrew(
+  { addresses: [one, other], steps, reconnects, pause_ms }: CrewsOptions,
+  ready: () => Promise<void>,
+): Promise<CrewsReport> {
   const wrong: string[] = [];
-  const host = cookieOf(await fetch(`${one}/api/demo`, { method: "POST" }));
+  const host = cookieOf(await asked(one, "/api/demo", ""));
   const { id, code } = await (await asked(one, "/api/crews", host, { aircraft: "Cedar J2", run: BEGUN })).json();
   const join = async (address: string, role: string) =>
     cookieOf(await asked(address, "/api/crews/join", "", { code, role }));
@@ -114,6 +119,8 @@ async function oneCrew({ addresses: [one, other], steps, reconnects, pause_ms }:
     const { seq } = (await (await asked(one, url, flying, { did })).json()) as { seq: number };
     sent.set(seq, began);
   };
+  // Drills are run beside one another, not joined all in the same second.
+  await ready();
   await act({ kind: "go" });
   const lossEvery = reconnects > 0 ? Math.max(Math.floor(steps / reconnects), 1) : Infinity;
   const disturbed = new Set<number>();
@@ -140,7 +147,17 @@ async function oneCrew({ addresses: [one, other], steps, reconnects, pause_ms }:
 
 /** Runs crews at the same time. */
 export async function runCrews(options: CrewsOptions): Promise<CrewsReport> {
-  const reports = await Promise.all(Array.from({ length: options.crews }, () => oneCrew(options)));
+  let waiting = options.crews;
+  let release = () => undefined as void;
+  const all = new Promise<void>((done) => (release = done));
+  const ready = async () => {
+    waiting -= 1;
+    if (waiting === 0) release();
+    await all;
+    // Nobody does something in the same millisecond as the forty-nine others.
+    await new Promise((done) => setTimeout(done, Math.random() * options.pause_ms));
+  };
+  const reports = await Promise.all(Array.from({ length: options.crews }, () => oneCrew(options, ready)));
   return {
     heard_ms: reports.flatMap((report) => report.heard_ms).toSorted((a, b) => a - b),
     wrong: reports.flatMap((report) => report.wrong),

@@ -26,7 +26,7 @@ export function crewStream(
   let end = (): void => undefined;
   return new ReadableStream<Uint8Array>({
     start(controller) {
-      let [over, busy, again] = [false, false, false];
+      let [over, busy, again, clock] = [false, false, false, true];
       const say = (lines: string) => {
         if (!over) controller.enqueue(text.encode(`${lines}\n\n`));
       };
@@ -40,9 +40,12 @@ export function crewStream(
             again = false;
             for (const event of await crewEventsAfter(crewId, sent)) {
               sent = event.seq;
+              clock ||= event.did.kind === "go" || event.did.kind === "stop";
               say(`id: ${event.seq}\nevent: did\ndata: ${JSON.stringify(event)}`);
             }
-            say(`event: clock\ndata: ${JSON.stringify(await crewClock(crewId))}`);
+            // Told at first, when it begins to go or to stand, and every some seconds: between, the browser counts.
+            if (clock) say(`event: clock\ndata: ${JSON.stringify(await crewClock(crewId))}`);
+            clock = false;
           }
         } catch {
           end();
@@ -51,7 +54,10 @@ export function crewStream(
         }
       };
       const deaf = hearCrew(crewId, () => void look());
-      const looking = setInterval(() => void look(), LOOK_MS);
+      const looking = setInterval(() => {
+        clock = true;
+        void look();
+      }, LOOK_MS);
       const longest = setTimeout(() => end(), LONGEST_MS);
       end = () => {
         if (over) return;

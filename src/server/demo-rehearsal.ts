@@ -6,7 +6,7 @@ import type { Procedure } from "@/core/procedure/procedure";
 import { rightRun } from "@/core/procedure/right-way";
 import type { Grade } from "@/core/recall/memory";
 import { recallCards } from "@/core/recall/recall-cards";
-import { aircraftOf } from "./aircraft";
+import type { StoredAircraft } from "./aircraft";
 import type { Queryable } from "./database";
 import { addReviews } from "./reviews";
 import { type SentRun, addRun } from "./runs";
@@ -62,15 +62,17 @@ const ANSWERED: readonly (readonly (readonly [number, Grade])[])[] = [
   [[3, "at-once"]],
 ];
 
-/** Adds them to an account that has just been made. */
-export async function addDemoRehearsal(accountId: string, aircraftId: string, connection: Queryable): Promise<void> {
-  const stored = await aircraftOf(accountId, aircraftId);
-  if (!stored) return;
+/** Adds them to an account that has just been made, of the aircraft that it flies first. */
+export async function addDemoRehearsal(
+  accountId: string,
+  { id, document }: Pick<StoredAircraft, "id" | "document">,
+  connection: Queryable,
+): Promise<void> {
   const now_ms = Date.now();
-  const { name } = stored.document;
+  const { name } = document;
   await addRun(accountId, ranBefore(singleInCruise, name, 9, 4, now_ms), connection);
   await addRun(accountId, ranBefore(singleForcedLanding, name, 2, 3, now_ms), connection);
-  const cards = recallCards(aircraftId, stored.document);
+  const cards = recallCards(id, document);
   await addReviews(
     accountId,
     ANSWERED.flatMap((answers, i) =>

@@ -36,14 +36,20 @@ const hashOf = (code: string) =>
  * @returns the code to hand over, shown once; null when the account has too many open
  */
 export async function beginShare(ownerId: string, what: SharedThing, name: string): Promise<string | null> {
-  const code = Array.from({ length: CODE_LENGTH }, () => ALPHABET[randomInt(ALPHABET.length)]).join("");
-  const [result] = await database().execute(
-    `INSERT INTO shares (id, owner_id, what, name, code_hash)
-       SELECT ?, ?, ?, ?, ? FROM DUAL
-       WHERE (SELECT COUNT(*) FROM shares WHERE owner_id = ? AND ended_at IS NULL) < ${MOST_OPEN}`,
-    [randomUUID(), ownerId, what, name, hashOf(code), ownerId],
+  const [rows] = await database().execute<RowDataPacket[]>(
+    "SELECT COUNT(*) AS n FROM shares WHERE owner_id = ? AND ended_at IS NULL",
+    [ownerId],
   );
-  return (result as { affectedRows: number }).affectedRows > 0 ? `${code.slice(0, 5)}-${code.slice(5)}` : null;
+  if (Number(rows[0].n) >= MOST_OPEN) return null;
+  const code = Array.from({ length: CODE_LENGTH }, () => ALPHABET[randomInt(ALPHABET.length)]).join("");
+  await database().execute("INSERT INTO shares (id, owner_id, what, name, code_hash) VALUES (?, ?, ?, ?, ?)", [
+    randomUUID(),
+    ownerId,
+    what,
+    name,
+    hashOf(code),
+  ]);
+  return `${code.slice(0, 5)}-${code.slice(5)}`;
 }
 
 /** Claims a share by its code; false when there is none, it is claimed, has run out, or is one's own. */

@@ -1,4 +1,5 @@
-import { createGuest } from "@/server/accounts";
+import { LIBRARY_ACCOUNT, createGuest } from "@/server/accounts";
+import { aircraftOf } from "@/server/aircraft";
 import { transaction } from "@/server/database";
 import { demoSituation } from "@/server/demo-library";
 import { addDemoRehearsal } from "@/server/demo-rehearsal";
@@ -9,11 +10,13 @@ import { addSituation } from "@/server/situations";
 export const POST = route(async (request) => {
   await limitAttempts("openDemo", addressOf(request));
   const document = await demoSituation();
+  // Before the transaction: one that waits for a second connection while it holds its first may wait for ever.
+  const aircraft = await aircraftOf(LIBRARY_ACCOUNT, document.aircraftId);
   await closeSession();
   const situationId = await transaction(async (connection) => {
     const accountId = await createGuest(connection);
     const id = await addSituation(accountId, document, connection);
-    await addDemoRehearsal(accountId, document.aircraftId, connection);
+    if (aircraft) await addDemoRehearsal(accountId, aircraft, connection);
     await openSession(accountId, connection);
     return id;
   });

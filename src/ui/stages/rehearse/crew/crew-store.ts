@@ -41,7 +41,10 @@ export const useCrew = create<CrewStore>()((set, get) => ({
       source = new EventSource(`/api/crews/${id}/events?after=${get().log.at(-1)?.seq ?? 0}`);
       source.addEventListener("did", (message: MessageEvent<string>) => {
         const event = JSON.parse(message.data) as CrewEvent;
-        set(({ log }) => (log.some(({ seq }) => seq === event.seq) ? {} : { log: [...log, event] }));
+        set(({ log }) => ({
+          link: "there",
+          log: log.some(({ seq }) => seq === event.seq) ? log : [...log, event],
+        }));
       });
       source.addEventListener("clock", (message: MessageEvent<string>) => {
         const told = JSON.parse(message.data) as Omit<Clock, "told_ms">;

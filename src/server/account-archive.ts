@@ -7,6 +7,7 @@ import { savePreferences } from "./accounts";
 import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
 import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
 import { addPlace, listPlaces } from "./places";
+import { addProcedure, listProcedures } from "./procedures";
 import type { UnreadableRow } from "./readable-rows";
 import { QUOTAS } from "./quotas";
 import { addReviews, listReviews } from "./reviews";
@@ -34,6 +35,7 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
         elevations: ((await terrainElevations(account.id, id))?.elevations ?? Buffer.alloc(0)).toString("base64"),
       })),
     ),
+    procedures: (await listProcedures(account.id)).map(({ document }) => document),
     runs: await everyRun(account.id),
     reviews: await listReviews(account.id, MOST_ARCHIVED),
     unreadable,
@@ -74,10 +76,11 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
   for (const { document } of archive.situations)
     if (document.terrainId !== null && (await hasTerrain(account.id, document.terrainId)))
       knownTerrains.add(document.terrainId);
-  const { aircraft, places, situations, terrains, runs, reviews } = archive;
+  const { aircraft, places, situations, terrains, procedures, runs, reviews } = archive;
   const documents = [
     ...[...aircraft, ...situations].map(({ document }) => document),
     ...places,
+    ...procedures,
     ...runs.map(({ run }) => run),
   ].reduce<number>((sum, document) => sum + bytesOf(document), 0);
   const adding = {
@@ -85,6 +88,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     situations: situations.length,
     places: places.length,
     terrains: terrains.length,
+    procedures: procedures.length,
     runs: runs.length,
     reviews: reviews.length,
     bytes: documents + terrains.reduce((sum, { packed }) => sum + packed.elevations.byteLength, 0),
@@ -106,6 +110,18 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
         connection,
       );
     }
+    // Copies, like everything that comes in; what was made from one of them is made from its copy.
+    const procedureIds = new Map(procedures.map(({ id }) => [id, `own-${randomUUID()}`.slice(0, 40)]));
+    for (const procedure of procedures)
+      await addProcedure(
+        account.id,
+        {
+          ...procedure,
+          id: procedureIds.get(procedure.id) ?? procedure.id,
+          madeFrom: procedureIds.get(procedure.madeFrom ?? "") ?? procedure.madeFrom,
+        },
+        connection,
+      );
     for (const run of runs) await addRun(account.id, run, connection);
     await addReviews(account.id, reviews, connection);
     await savePreferences(account.id, { ...account.preferences, ...archive.preferences }, connection);

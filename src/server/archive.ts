@@ -3,6 +3,7 @@ import { z } from "zod";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { LatLon } from "@/core/earth/geodesic";
 import { MAX_TERRAIN_POINTS } from "@/core/earth/esri-ascii";
+import { Procedure } from "@/core/procedure/procedure";
 import { PlaceOfAnyVersion } from "@/core/places/place-versions";
 import { type Issue, type Outcome, failure, issuesOf, success } from "@/core/outcome";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
@@ -42,7 +43,7 @@ const ArchivedTerrain = z
     message: `A terrain has at most ${MAX_TERRAIN_POINTS} points.`,
   });
 
-const { aircraft, situations, places, terrains, runs, reviews } = QUOTAS.user;
+const { aircraft, situations, places, terrains, procedures, runs, reviews } = QUOTAS.user;
 
 /** The file. */
 export const AccountArchive = z.strictObject({
@@ -53,6 +54,7 @@ export const AccountArchive = z.strictObject({
   places: z.array(PlaceOfAnyVersion).max(places),
   situations: z.array(z.strictObject({ id: Id, document: SituationOfAnyVersion })).max(situations),
   terrains: z.array(ArchivedTerrain).max(terrains),
+  procedures: z.array(Procedure).max(procedures),
   runs: z.array(SentRun).max(runs),
   reviews: z.array(SentReview).max(reviews),
   /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
@@ -90,7 +92,7 @@ const STEPS: readonly UpgradeStep[] = [
     unreadable: [],
   }),
   // Version 3 was before anything was rehearsed.
-  (old) => ({ ...old, version: 4, runs: [], reviews: [] }),
+  (old) => ({ ...old, version: 4, procedures: [], runs: [], reviews: [] }),
 ];
 
 /**

@@ -4,6 +4,24 @@ const MB = 1024 * 1024;
 
 /** By kind of account. All of a person's rows fit into one archive. */
 export const QUOTAS = {
-  user: { situations: 2000, aircraft: 1000, places: 2000, terrains: 12, runs: 1000, reviews: 20_000, bytes: 28 * MB },
-  guest: { situations: 50, aircraft: 20, places: 100, terrains: 2, runs: 50, reviews: 2000, bytes: 8 * MB },
+  user: {
+    situations: 2000,
+    aircraft: 1000,
+    places: 2000,
+    terrains: 12,
+    procedures: 200,
+    runs: 1000,
+    reviews: 20_000,
+    bytes: 28 * MB,
+  },
+  guest: {
+    situations: 50,
+    aircraft: 20,
+    places: 100,
+    terrains: 2,
+    procedures: 20,
+    runs: 50,
+    reviews: 2000,
+    bytes: 8 * MB,
+  },
 } as const;

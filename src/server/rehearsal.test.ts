@@ -9,6 +9,7 @@ import { aircraftOf } from "./aircraft";
 import { readArchive } from "./archive";
 import { database, transaction } from "./database";
 import { addDemoRehearsal } from "./demo-rehearsal";
+import { ProcedureIdTaken, addProcedure, listProcedures, markProcedure, saveProcedure } from "./procedures";
 import { addReviews, listReviews } from "./reviews";
 import { usageOf } from "./room";
 import { SentRun, addRun, deleteRun, listRuns, runOf } from "./runs";
@@ -117,6 +118,43 @@ describe("answers to cards", () => {
     const { runs: _runs, reviews: _reviews, ...old } = file as Record<string, unknown>;
     const before = await readArchive(JSON.stringify({ ...old, version: 3 }));
     expect(before.ok && [before.value.runs, before.value.reviews]).toEqual([[], []]);
+  });
+});
+
+describe("procedures of one's own", () => {
+  const own = { ...singleForcedLanding, id: `own-${randomUUID()}`.slice(0, 40), madeFrom: "single-forced-landing" };
+
+  it("are added once, saved over the version that they were made from, deleted and brought back, and are one's own", async () => {
+    const [owner, other] = [await guest(), await guest()];
+    expect(await addProcedure(owner, own, database())).toBe(1);
+    expect(await addProcedure(owner, own, database())).toBe(1);
+    await expect(addProcedure(other, own, database())).rejects.toThrow(ProcedureIdTaken);
+    expect(await listProcedures(other)).toEqual([]);
+    expect(await saveProcedure(other, own, 1)).toEqual({ state: "missing" });
+    const renamed = { ...own, name: "Mine" };
+    expect(await saveProcedure(owner, renamed, 1)).toEqual({ state: "saved", version: 2 });
+    expect(await saveProcedure(owner, own, 1)).toMatchObject({ state: "changed", stored: { document: renamed } });
+    expect(await markProcedure(owner, own.id, true)).toBe(true);
+    expect(await listProcedures(owner)).toEqual([]);
+    expect(await markProcedure(owner, own.id, false)).toBe(true);
+    expect((await listProcedures(owner)).map(({ document }) => document)).toEqual([renamed]);
+  });
+
+  it("come in with an account's file as copies, made from copies", async () => {
+    const [owner, other] = [await guest(), await guest()];
+    const child = { ...own, id: `own-${randomUUID()}`.slice(0, 40) };
+    const grandchild = { ...own, id: `own-${randomUUID()}`.slice(0, 40), name: "Later", madeFrom: child.id };
+    await addProcedure(owner, child, database());
+    await addProcedure(owner, grandchild, database());
+    const account = (id: string) => ({ id, kind: "guest", email: null, preferences: {} }) as never;
+    const archive = await readArchive(JSON.stringify(await exportAccount(account(owner))));
+    if (!archive.ok) throw new Error(archive.issue.message);
+    await importAccount(account(other), archive.value);
+    const came = await listProcedures(other);
+    const first = came.find(({ document }) => document.name === child.name);
+    expect(first?.document).toMatchObject({ madeFrom: "single-forced-landing" });
+    expect(first?.id).not.toBe(child.id);
+    expect(came.find(({ document }) => document.name === "Later")?.document.madeFrom).toBe(first?.id);
   });
 });
 

@@ -157,6 +157,8 @@ export const Procedure = z.strictObject({
   purpose: text(300, "What it is for"),
   /** Kinds of aircraft it is for. */
   fits: z.array(AircraftCategory).min(1, "It fits some kind of aircraft.").max(6),
+  /** The one that it was made from; null for one that was written anew. */
+  madeFrom: id.nullable().default(null),
   /** Alone, or as a crew of two. */
   crew: z.enum(["single", "two"]),
   flight: DrillFlight,

@@ -147,12 +147,16 @@ export function control(id: string, name: string, stands: string, perEngine = fa
 
 /** The document about it. */
 export const procedure = (
-  parts: Omit<Procedure, "format" | "version" | "cautions" | "source" | "warnings" | "flight" | "controls"> &
+  parts: Omit<
+    Procedure,
+    "format" | "version" | "cautions" | "source" | "warnings" | "flight" | "controls" | "madeFrom"
+  > &
     Partial<Pick<Procedure, "cautions" | "warnings" | "flight" | "controls">>,
 ): Procedure => ({
   format: "utrimax/procedure",
   version: 1,
   warnings: [],
+  madeFrom: null,
   flight: "failed",
   controls: [],
   source: "common practice; the flight manual and the operator’s checklist come first",

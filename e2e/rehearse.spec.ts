@@ -124,6 +124,62 @@ test("results: a run is kept, read by an instructor by a code, and no longer whe
   await other.context().close();
 });
 
+test("a procedure of one's own: copied, reordered by keyboard, run, saved; a checklist pasted becomes one", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.keyboard.press("7");
+  await page.getByRole("tab", { name: "Procedures" }).click();
+  await page.getByRole("button", { name: "Copy Forced landing, piston single" }).press("Enter");
+  const steps = page.getByRole("list", { name: "Steps in order" });
+  const editor = page.getByRole("tabpanel", { name: "Procedures" });
+  const aside = page.getByRole("complementary", { name: "Decision" });
+  await expect(aside).toContainText("Nothing differs.");
+  // Lifted with space, moved with the arrows, put down with space.
+  await page.getByRole("button", { name: "Move Ignition" }).focus();
+  await page.keyboard.press("Space");
+  await page.waitForTimeout(300);
+  await page.keyboard.press("ArrowUp");
+  await page.waitForTimeout(300);
+  await page.keyboard.press("Space");
+  await expect(steps.getByRole("listitem").nth(2)).toContainText("Ignition");
+  await expect(aside).toContainText("moved");
+  // What cannot be taken back without a confirmation is not flown.
+  await steps
+    .getByRole("button", { name: /Ignition/ })
+    .last()
+    .click();
+  await page.getByLabel("Confirmed").selectOption({ label: "no" });
+  await expect(aside).toContainText("cannot be taken back: it needs a confirmation");
+  await expect(page.getByRole("button", { name: "Run", exact: true })).toBeDisabled();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect(aside).toContainText("It can be flown.");
+  await page.getByLabel("Name", { exact: true }).first().fill("My forced landing");
+  await editor.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(editor.getByRole("button", { name: "Saved", exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await expect(page.getByRole("combobox", { name: "Drill" })).toHaveText(/My forced landing/);
+  await page.getByRole("button", { name: "Begin", exact: true }).click();
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("region", { name: "Due now" }).getByText("Fuel selector", { exact: true })).toBeVisible();
+  // It is there after a reload, and a checklist is pasted beside it.
+  await page.reload();
+  await page.getByRole("tab", { name: "Procedures" }).click();
+  await expect(page.getByRole("region", { name: "Procedures" })).toContainText("My forced landing");
+  await page.getByRole("button", { name: "Paste a checklist" }).click();
+  await page
+    .getByRole("textbox")
+    .fill("ENGINE FAILURE\nMEMORY ITEMS:\nAirspeed ..... 68 KIAS\nFuel selector - BOTH\nIf no restart: land");
+  const becomes = page.getByRole("region", { name: "What it becomes" });
+  await expect(becomes).toContainText("Line 5: A condition");
+  await becomes.getByRole("button", { name: "Take 4 steps" }).click();
+  await expect(steps.getByRole("listitem")).toHaveCount(4);
+  await editor.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(editor.getByRole("button", { name: "Saved", exact: true })).toBeVisible();
+  const { procedures } = (await (await page.request.get("/api/procedures")).json()) as { procedures: unknown[] };
+  expect(procedures).toHaveLength(2);
+});
+
 /** Joins the crew at an address, in a browser of its own and without an account. */
 async function joined(browser: Browser, url: string, part: string): Promise<Page> {
   const page = await (await browser.newContext()).newPage();

@@ -211,6 +211,14 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
       await expect(page.getByText("Why.")).toBeVisible();
       await cleanAndWhole(page);
     }
+    await page.getByRole("tab", { name: "Procedures" }).click();
+    await page.getByRole("button", { name: "Paste a checklist" }).click();
+    await page.getByRole("textbox").fill("Fuel selector ... BOTH");
+    await cleanAndWhole(page);
+    await page.getByRole("button", { name: "Take 2 steps" }).click();
+    await expect(page.getByRole("list", { name: "Steps in order" })).toBeVisible();
+    await page.getByText("Controls", { exact: true }).click();
+    await cleanAndWhole(page);
     await page.getByRole("tab", { name: "Drill" }).click();
     await flyAircraft(page, "Cedar J2");
     await expect(page.getByRole("list", { name: "Steps of the drill" })).toBeVisible();

@@ -40,11 +40,17 @@ const shuffled = <T>(list: readonly T[], seed: string, key: (one: T) => string):
  * All cards of an aircraft.
  *
  * @param id - of the aircraft in its library: cards of two are never the same
+ * @param own - procedures of the pilot's own
  */
-export function recallCards(id: string, aircraft: AircraftDocument): RecallCard[] {
+export function recallCards(id: string, aircraft: AircraftDocument, own: readonly Procedure[] = []): RecallCard[] {
   const of = { aircraftId: id, aircraft: aircraft.name };
+  const category = procedureCategory(aircraft);
+  const mine = own.filter(({ fits }) => fits.includes(category));
+  // What is made from one that ships is asked in its place.
+  const replaced = new Set(mine.map(({ madeFrom }) => madeFrom));
+  const ship = proceduresFor(category).filter((procedure) => !replaced.has(procedure.id));
   return [
-    ...proceduresFor(procedureCategory(aircraft)).flatMap((procedure) => [
+    ...[...mine, ...ship].flatMap((procedure) => [
       ...orderCards(of, procedure),
       ...nextCards(of, procedure),
       ...blankCards(of, procedure),

@@ -58,6 +58,15 @@ describe("the cards of an aircraft", () => {
     expect(next.why).toContain("tank that is empty");
   });
 
+  it("of a drill of one’s own takes the place of the one that it was made from, where it fits", () => {
+    const mine = { ...singleInCruise, id: "own-x", madeFrom: singleInCruise.id };
+    const procedures = (own: Parameters<typeof recallCards>[2]) =>
+      new Set(recallCards(alder.id, alder.document, own).map(({ id }) => id.split("/")[1]));
+    expect([procedures([mine]).has("own-x"), procedures([mine]).has(singleInCruise.id)]).toEqual([true, false]);
+    const twins = { ...mine, fits: ["twin" as const] };
+    expect([procedures([twins]).has("own-x"), procedures([twins]).has(singleInCruise.id)]).toEqual([false, true]);
+  });
+
   it("speeds are the book’s", () => {
     const speed = (cards: readonly { id: string }[], name: string) => {
       const card = cards.find(({ id }) => id.endsWith(`/number/${name}`));

@@ -1,5 +1,6 @@
 // What is to be asked today, of which aircraft first, and how well each is held.
 import type { AircraftDocument } from "../aircraft/aircraft-document";
+import type { Procedure } from "../procedure/procedure";
 import { type Grade, type Memory, chanceAt, memoryOf } from "./memory";
 import type { RecallCard } from "./recall-card";
 import { recallCards } from "./recall-cards";
@@ -43,12 +44,14 @@ const DAY_MS = 24 * 3600 * 1000;
  * @param fleet - the aircraft that is flown first
  * @param now_ms - since 1970, UTC
  * @param dayEnd_ms - when the user's day is over; what falls due later waits
+ * @param own - procedures of the pilot's own
  */
 export function recallDay(
   fleet: readonly { readonly id: string; readonly document: AircraftDocument }[],
   reviews: readonly CardReview[],
   now_ms: number,
   dayEnd_ms: number,
+  own: readonly Procedure[] = [],
 ): RecallDay {
   const byCard = new Map<string, CardReview[]>();
   for (const review of reviews) {
@@ -56,7 +59,7 @@ export function recallDay(
     if (list) list.push(review);
     else byCard.set(review.card, [review]);
   }
-  const cards = fleet.flatMap(({ id, document }) => recallCards(id, document));
+  const cards = fleet.flatMap(({ id, document }) => recallCards(id, document, own));
   const held = cards.map((card): HeldCard => {
     const answered = byCard.get(card.id) ?? [];
     const memory = memoryOf(answered);

@@ -1,7 +1,7 @@
 "use client";
 import dynamic from "next/dynamic";
 import { type ReactNode, useMemo, useState } from "react";
-import { procedureCategory, proceduresFor } from "@/core/procedure/library/procedures";
+import { procedureCategory } from "@/core/procedure/library/procedures";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
 import { useAircraft } from "@/ui/situation/useAircraft";
@@ -10,6 +10,9 @@ import { DrillAside } from "./drill/DrillAside";
 import { DrillView } from "./drill/DrillView";
 import { useDrill } from "./drill/drill-store";
 import { useDrillRun } from "./drill/useDrillRun";
+import { ProceduresAside } from "./editor/ProceduresAside";
+import { flownFaults, flyable } from "./editor/flyable";
+import { useProcedures } from "./editor/procedures-store";
 import { ExercisesAside } from "./exercises/ExercisesAside";
 import { exercisesOf } from "./exercises/useExercises";
 import { RecallAside } from "./recall/RecallAside";
@@ -20,18 +23,24 @@ const ExercisesView = dynamic(() => import("./exercises/ExercisesView").then((mo
 const RecallView = dynamic(() => import("./recall/RecallView").then((module) => module.RecallView));
 const ResultsView = dynamic(() => import("./results/ResultsView").then((module) => module.ResultsView));
 
+const ProceduresView = dynamic(() => import("./editor/ProceduresView").then((module) => module.ProceduresView));
+
 const QUESTIONS = {
   exercises: "What will be asked of me?",
   drill: "Do we do it in order?",
   recall: "Do I know it without the book?",
   results: "Am I getting better?",
+  procedures: "Is it my own drill?",
 } as const;
 type View = keyof typeof QUESTIONS;
 
 /** Drills, recall of what they are made of, and what came of both. */
 export function RehearseStage() {
   const { document } = useAircraft();
-  const procedures = useMemo(() => proceduresFor(procedureCategory(document)), [document]);
+  const category = procedureCategory(document);
+  const { own, draft } = useProcedures();
+  const faults = useMemo(() => (draft ? flownFaults(draft) : []), [draft]);
+  const procedures = useMemo(() => flyable(category, own, draft), [category, own, draft]);
   const chosenId = useDrill((state) => state.chosenId);
   const [view, setView] = useState<View>("drill");
   const [cardId, setCardId] = useState<string | null>(null);
@@ -47,6 +56,7 @@ export function RehearseStage() {
     drill: <DrillAside procedure={procedure} drill={drill} />,
     recall: <RecallAside day={day} cardId={cardId} />,
     results: <ResultsAside procedureId={looked} />,
+    procedures: <ProceduresAside faults={faults} />,
   };
   return (
     <StageFrame
@@ -55,7 +65,7 @@ export function RehearseStage() {
       actions={view === "drill" ? <DrillActions drill={drill} /> : undefined}
       view={view}
       onView={(wanted) => setView(wanted as View)}
-      views={{ exercises: "Exercises", drill: "Drill", recall: "Recall", results: "Results" }}
+      views={{ exercises: "Exercises", drill: "Drill", recall: "Recall", results: "Results", procedures: "Procedures" }}
       viewsLabel="Views of the rehearsal"
       aside={asides[view]}
       narrow="middle"
@@ -79,6 +89,16 @@ export function RehearseStage() {
       </StageView>
       <StageView value="recall" className="content-start">
         <RecallView day={day} onAsk={setCardId} />
+      </StageView>
+      <StageView value="procedures">
+        <ProceduresView
+          category={category}
+          sound={faults.length === 0}
+          onRun={(id) => {
+            useDrill.getState().choose(id);
+            setView("drill");
+          }}
+        />
       </StageView>
       <StageView value="results">
         <ResultsView procedureId={looked} onProcedure={setLooked} />

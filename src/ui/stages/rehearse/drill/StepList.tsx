@@ -1,6 +1,6 @@
 "use client";
-import type { Procedure, Step } from "@/core/procedure/procedure";
-import { ACTOR_WORDS, stepWords } from "./drill-words";
+import type { Procedure } from "@/core/procedure/procedure";
+import { ACTOR_WORDS, wantedBeside } from "./drill-words";
 
 /** What will be asked for, before a drill begins. */
 export function StepList({ procedure }: { procedure: Procedure }) {
@@ -18,11 +18,4 @@ export function StepList({ procedure }: { procedure: Procedure }) {
       ))}
     </ol>
   );
-}
-
-/** What is wanted, without what the challenge has said. */
-function wantedBeside(step: Step, procedure: Procedure): string {
-  const { challenge, wanted } = stepWords(step, procedure, null);
-  const said = `${challenge.toLowerCase()} `;
-  return wanted.startsWith(said) ? wanted.slice(said.length) : wanted;
 }

@@ -52,6 +52,13 @@ export function stepWords(step: Step, procedure: Procedure, dead: Side): { chall
   }
 }
 
+/** What is wanted, without what the challenge has said. */
+export function wantedBeside(step: Step, procedure: Procedure): string {
+  const { challenge, wanted } = stepWords(step, procedure, null);
+  const said = `${challenge.toLowerCase()} `;
+  return wanted.startsWith(said) ? wanted.slice(said.length) : wanted;
+}
+
 /** By what one knows which engine it is. */
 export function cueWords({ warnings: first }: Pick<Procedure, "warnings">, warnings: readonly string[], dead: Side) {
   if (dead === null) return "";

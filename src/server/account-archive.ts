@@ -35,8 +35,8 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
         elevations: ((await terrainElevations(account.id, id))?.elevations ?? Buffer.alloc(0)).toString("base64"),
       })),
     ),
-    procedures: (await listProcedures(account.id)).map(({ document }) => document),
-    runs: await everyRun(account.id),
+    procedures: (await listProcedures(account.id, unreadable)).map(({ document }) => document),
+    runs: await everyRun(account.id, unreadable),
     reviews: await listReviews(account.id, MOST_ARCHIVED),
     unreadable,
   };

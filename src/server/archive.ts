@@ -11,8 +11,8 @@ import type { OldDocument, UpgradeStep } from "@/core/versions";
 import { QUOTAS } from "./quotas";
 import { type PackedTerrain, unpackElevations } from "./packed-terrain";
 import { Preferences } from "./preferences";
-import { SentReview } from "./reviews";
-import { SentRun } from "./runs";
+import { SentReview } from "./sent-review";
+import { SentRun } from "./sent-run";
 
 /** Version of the file. */
 export const ARCHIVE_VERSION = 4;
@@ -61,7 +61,7 @@ export const AccountArchive = z.strictObject({
   unreadable: z
     .array(
       z.strictObject({
-        kind: z.enum(["aircraft", "place", "situation"]),
+        kind: z.enum(["aircraft", "place", "situation", "procedure", "run"]),
         id: z.string().max(64),
         name: z.string().max(200),
         reason: z.string().max(2000),

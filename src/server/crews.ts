@@ -1,23 +1,20 @@
 // Crews: a drill that several browsers run together, its members by tokens of their own, its log.
-import { createHash, randomBytes, randomInt, randomUUID } from "node:crypto";
+import { createHash, randomBytes, randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
 import { CrewDid, type CrewEvent, CrewRole, refusalOf, rolesOf } from "@/core/procedure/crew-run";
 import type { DrillRun } from "@/core/procedure/drill-run";
 import { LONGEST_RUN_S, RunDocument } from "@/core/procedure/run-document";
 import { tellCrew } from "./crew-bus";
 import { type Queryable, database, transaction } from "./database";
+import { spokenCode, spokenCodeHash } from "./spoken-code";
 
-/** Letters and digits that are not taken for one another. */
-const ALPHABET = "ABCDEFGHJKMNPQRSTVWXYZ23456789";
 const CODE_LENGTH = 8;
 /** A crew lasts so long from its beginning. */
 const CREW_HOURS = 12;
 /** Crews that an account may have at a time, and lines of a log. */
 const [MOST_CREWS, MOST_EVENTS] = [20, 3000];
 
-/** Of a code as it is typed, or of a member's token. */
-const hashOf = (text: string) => createHash("sha256").update(text).digest();
-const codeHash = (code: string) => hashOf(code.toUpperCase().replaceAll(/[^A-Z0-9]/g, ""));
+const tokenHash = (token: string) => createHash("sha256").update(token).digest();
 
 /** A member, as his token says. */
 export interface Member {
@@ -50,15 +47,15 @@ export async function beginCrew(
   );
   if (Number(rows[0].n) >= MOST_CREWS) return null;
   const id = randomUUID();
-  const code = Array.from({ length: CODE_LENGTH }, () => ALPHABET[randomInt(ALPHABET.length)]).join("");
+  const code = spokenCode(CODE_LENGTH);
   await database().execute("INSERT INTO crews (id, host_id, code_hash, run, aircraft_name) VALUES (?, ?, ?, ?, ?)", [
     id,
     hostId,
-    codeHash(code),
+    spokenCodeHash(code),
     JSON.stringify(run),
     aircraft,
   ]);
-  return { id, code: `${code.slice(0, 4)}-${code.slice(4)}` };
+  return { id, code };
 }
 
 /** The parts of a crew and which are taken; null when there is no crew of that code any more. */
@@ -68,7 +65,7 @@ export async function crewOfCode(
   const [rows] = await database().execute<RowDataPacket[]>(
     `SELECT id, run, aircraft_name FROM crews
        WHERE code_hash = ? AND created_at > NOW(3) - INTERVAL ${CREW_HOURS} HOUR`,
-    [codeHash(code)],
+    [spokenCodeHash(code)],
   );
   if (!rows[0]) return null;
   const { procedure } = RunDocument.parse(JSON.parse(String(rows[0].run)));
@@ -98,7 +95,7 @@ export async function joinCrew(
   const token = randomBytes(32).toString("base64url");
   const [result] = await database().execute(
     "INSERT IGNORE INTO crew_members (crew_id, role, token_hash) VALUES (?, ?, ?)",
-    [crew.id, role, hashOf(token)],
+    [crew.id, role, tokenHash(token)],
   );
   if ((result as { affectedRows: number }).affectedRows === 0) return "taken";
   await append(crew.id, role, { kind: "joined" });
@@ -111,7 +108,7 @@ export async function memberOf(crewId: string, token: string | undefined): Promi
   const [rows] = await database().execute<RowDataPacket[]>(
     `SELECT crew_members.crew_id, role FROM crew_members JOIN crews ON crews.id = crew_members.crew_id
        WHERE crew_id = ? AND token_hash = ? AND created_at > NOW(3) - INTERVAL ${CREW_HOURS} HOUR`,
-    [crewId, hashOf(token)],
+    [crewId, tokenHash(token)],
   );
   return rows[0] ? { crewId: String(rows[0].crew_id), role: CrewRole.parse(rows[0].role) } : null;
 }

@@ -9,7 +9,8 @@ import { recallCards } from "@/core/recall/recall-cards";
 import type { StoredAircraft } from "./aircraft";
 import type { Queryable } from "./database";
 import { addReviews } from "./reviews";
-import { type SentRun, addRun } from "./runs";
+import { addRun } from "./runs";
+import type { SentRun } from "./sent-run";
 
 const DAY_MS = 24 * 3600 * 1000;
 

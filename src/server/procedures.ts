@@ -2,6 +2,7 @@
 import type { RowDataPacket } from "mysql2/promise";
 import { Procedure } from "@/core/procedure/procedure";
 import { type Queryable, database } from "./database";
+import { type UnreadableRow, readableRows } from "./readable-rows";
 import { type Saved, markRow, saveOver } from "./versioned-rows";
 
 /** A procedure of an account. */
@@ -14,17 +15,14 @@ export interface StoredProcedure {
 /** Most that an account has. */
 const MOST = 200;
 
-/** Procedures of an account, by name; one that cannot be read is left out. */
-export async function listProcedures(accountId: string): Promise<StoredProcedure[]> {
+/** Procedures of an account, by name. */
+export async function listProcedures(accountId: string, unreadable: UnreadableRow[] = []): Promise<StoredProcedure[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    `SELECT id, document, version FROM procedures WHERE account_id = ? AND deleted_at IS NULL
+    `SELECT id, account_id, name, document, version FROM procedures WHERE account_id = ? AND deleted_at IS NULL
        ORDER BY name, id LIMIT ${MOST}`,
     [accountId],
   );
-  return rows.flatMap((row) => {
-    const read = Procedure.safeParse(JSON.parse(String(row.document)));
-    return read.success ? [{ id: String(row.id), version: Number(row.version), document: read.data }] : [];
-  });
+  return readableRows("procedure", rows, procedureOfRow, unreadable);
 }
 
 const procedureOfRow = (row: RowDataPacket): StoredProcedure => ({

@@ -1,6 +1,5 @@
 // How often something may be done. Attempts are counted in the database, so that a restart forgives none, or in Redis
 // when several web processes share one (`REDIS_URL`); what is computed is counted in the process otherwise.
-import Redis from "ioredis";
 import {
   type RateLimiterAbstract,
   RateLimiterMemory,
@@ -9,6 +8,7 @@ import {
   type RateLimiterRes,
 } from "rate-limiter-flexible";
 import { database, databaseUrl } from "./database";
+import { redis } from "./redis";
 
 /** What is limited, and to how much in how long. */
 const LIMITS = {
@@ -31,19 +31,10 @@ type Limited = keyof typeof LIMITS;
 // One set a process, kept across reloads in development, or every edit would forgive every attempt.
 const globals = globalThis as typeof globalThis & {
   utrimaxLimits?: Partial<Record<Limited, RateLimiterAbstract>>;
-  utrimaxRedis?: Redis;
 };
 
 /** Tests do in minutes what people do in months. */
 export const factor = () => Number(process.env.UTRIMAX_RATE_FACTOR ?? 1);
-
-/** The shared store of several web processes; null when there is one process alone. */
-function redis(): Redis | null {
-  const { REDIS_URL } = process.env;
-  if (!REDIS_URL) return null;
-  globals.utrimaxRedis ??= new Redis(REDIS_URL, { maxRetriesPerRequest: 2 });
-  return globals.utrimaxRedis;
-}
 
 function limiter(what: Limited): RateLimiterAbstract {
   globals.utrimaxLimits ??= {};

@@ -12,9 +12,11 @@ import { addDemoRehearsal } from "./demo-rehearsal";
 import { ProcedureIdTaken, addProcedure, listProcedures, markProcedure, saveProcedure } from "./procedures";
 import { addReviews, listReviews } from "./reviews";
 import { usageOf } from "./room";
-import { SentRun, addRun, deleteRun, listRuns, runOf } from "./runs";
+import { addRun, deleteRun, listRuns, runOf } from "./runs";
+import { SentRun } from "./sent-run";
 import { beginShare, claimShare, endShare, listShares, ownerOfShare } from "./shares";
 import { sweep } from "./sweep";
+import { unreadableRows } from "./unreadable";
 
 const guests: string[] = [];
 async function guest(): Promise<string> {
@@ -138,6 +140,33 @@ describe("procedures of one's own", () => {
     expect(await listProcedures(owner)).toEqual([]);
     expect(await markProcedure(owner, own.id, false)).toBe(true);
     expect((await listProcedures(owner)).map(({ document }) => document)).toEqual([renamed]);
+  });
+
+  it("and runs that cannot be read go out with the account as they are stored, and lock nobody out of the rest", async () => {
+    const owner = await guest();
+    const [good, bad] = [own, own].map((document) => ({ ...document, id: `own-${randomUUID()}`.slice(0, 40) }));
+    await addProcedure(owner, good, database());
+    await addProcedure(owner, bad, database());
+    const [kept, broken] = [sent(), sent()];
+    await addRun(owner, kept);
+    await addRun(owner, broken);
+    await database().execute("UPDATE procedures SET document = JSON_SET(document, '$.crew', 'nobody') WHERE id = ?", [
+      bad.id,
+    ]);
+    await database().execute("UPDATE runs SET document = JSON_SET(document, '$.dead', 'middle') WHERE id = ?", [
+      broken.id,
+    ]);
+    expect((await listProcedures(owner)).map(({ id }) => id)).toEqual([good.id]);
+    const out = await exportAccount({ id: owner, kind: "guest", email: null, preferences: {} } as never);
+    expect(out.procedures.map(({ id }) => id)).toEqual([good.id]);
+    expect(out.runs.map(({ id }) => id)).toEqual([kept.id]);
+    expect(out.unreadable.map(({ kind, id }) => [kind, id])).toEqual([
+      ["procedure", bad.id],
+      ["run", broken.id],
+    ]);
+    expect((await unreadableRows(owner)).map(({ id }) => id)).toEqual([bad.id]);
+    // What is told of them goes into the file, and the file comes in.
+    expect((await readArchive(JSON.stringify(out))).ok).toBe(true);
   });
 
   it("come in with an account's file as copies, made from copies", async () => {

@@ -1,20 +1,8 @@
 // Answers of an account to the cards of recall. They are only added: what is remembered follows from them.
 import type { RowDataPacket } from "mysql2/promise";
-import { z } from "zod";
 import { Grade } from "@/core/recall/memory";
 import { type Queryable, database } from "./database";
-
-/** An answer as it is sent to be kept. */
-export const SentReview = z.strictObject({
-  id: z.uuid(),
-  card: z.string().min(1).max(120),
-  /** Milliseconds since 1970, UTC: 2020 to 2100. */
-  at_ms: z.int().min(Date.UTC(2020, 0)).max(Date.UTC(2100, 0)),
-  grade: Grade,
-  took_s: z.number().min(0).max(3600),
-});
-/** @see SentReview */
-export type SentReview = z.infer<typeof SentReview>;
+import type { SentReview } from "./sent-review";
 
 /** Most that come with a list: the latest; older ones hardly move what is remembered. */
 const MOST_REVIEWS = 5000;

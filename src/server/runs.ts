@@ -1,21 +1,11 @@
 // Runs of drills of an account: what came of each, and the run itself to be looked at again.
 import type { RowDataPacket } from "mysql2/promise";
-import { z } from "zod";
+import type { z } from "zod";
 import type { DrillRun } from "@/core/procedure/drill-run";
-import { LONGEST_RUN_S, RunDocument, type RunResult, runResult } from "@/core/procedure/run-document";
+import { RunDocument, type RunResult, runResult } from "@/core/procedure/run-document";
 import { type Queryable, database } from "./database";
-
-/** A run as it is sent to be kept. */
-export const SentRun = z.strictObject({
-  id: z.uuid(),
-  beganAt: z.iso.datetime().refine((text) => new Date(text).getTime() >= Date.UTC(2020, 0), "A run began after 2020."),
-  role: z.enum(["single", "flying", "monitoring", "instructor"]),
-  aircraft: z.string().trim().min(1).max(60),
-  until_s: z.number().min(0).max(LONGEST_RUN_S),
-  run: RunDocument,
-});
-/** @see SentRun */
-export type SentRun = z.infer<typeof SentRun>;
+import { type UnreadableRow, readableRows } from "./readable-rows";
+import { SentRun } from "./sent-run";
 
 /** A run as a list shows it. */
 export interface ListedRun {
@@ -81,24 +71,25 @@ export async function runOf(accountId: string, id: string): Promise<z.infer<type
   return rows[0] ? RunDocument.parse(JSON.parse(String(rows[0].document))) : null;
 }
 
-/** All runs of an account as they were sent; one that cannot be read stays behind. */
-export async function everyRun(accountId: string): Promise<SentRun[]> {
+/** All runs of an account as they were sent. */
+export async function everyRun(accountId: string, unreadable: UnreadableRow[]): Promise<SentRun[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    "SELECT id, began_at, role, aircraft_name, result, document FROM runs WHERE account_id = ? ORDER BY began_at, id",
+    `SELECT id, account_id, procedure_name AS name, began_at, role, aircraft_name, result, document FROM runs
+       WHERE account_id = ? ORDER BY began_at, id`,
     [accountId],
   );
-  return rows.flatMap((row) => {
-    const read = SentRun.safeParse({
-      id: row.id,
-      beganAt: (row.began_at as Date).toISOString(),
-      role: row.role,
-      aircraft: row.aircraft_name,
-      until_s: (JSON.parse(String(row.result)) as RunResult).took_s,
-      run: JSON.parse(String(row.document)) as unknown,
-    });
-    return read.success ? [read.data] : [];
-  });
+  return readableRows("run", rows, sentOfRow, unreadable);
 }
+
+const sentOfRow = (row: RowDataPacket): SentRun =>
+  SentRun.parse({
+    id: row.id,
+    beganAt: (row.began_at as Date).toISOString(),
+    role: row.role,
+    aircraft: row.aircraft_name,
+    until_s: (JSON.parse(String(row.result)) as RunResult).took_s,
+    run: JSON.parse(String(row.document)) as unknown,
+  });
 
 /** Deletes a run; false when the account has none of that id. */
 export async function deleteRun(accountId: string, id: string): Promise<boolean> {

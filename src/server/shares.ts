@@ -1,7 +1,8 @@
 // What one account lets another read: begun by the owner with a code, claimed by the reader, ended by either.
-import { createHash, randomInt, randomUUID } from "node:crypto";
+import { randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
 import { database } from "./database";
+import { spokenCode, spokenCodeHash } from "./spoken-code";
 
 /** What may be read. */
 export type SharedThing = "results";
@@ -17,18 +18,11 @@ export interface Share {
   readonly createdAt: string;
 }
 
-/** Letters and digits that are not taken for one another. */
-const ALPHABET = "ABCDEFGHJKMNPQRSTVWXYZ23456789";
 const CODE_LENGTH = 10;
 /** A code that nobody has claimed is good for this long. */
 const CODE_DAYS = 7;
 /** Shares that an account may have open at a time. */
 const MOST_OPEN = 50;
-
-const hashOf = (code: string) =>
-  createHash("sha256")
-    .update(code.toUpperCase().replaceAll(/[^A-Z0-9]/g, ""))
-    .digest();
 
 /**
  * Begins a share; nobody reads by it before it is claimed.
@@ -41,15 +35,15 @@ export async function beginShare(ownerId: string, what: SharedThing, name: strin
     [ownerId],
   );
   if (Number(rows[0].n) >= MOST_OPEN) return null;
-  const code = Array.from({ length: CODE_LENGTH }, () => ALPHABET[randomInt(ALPHABET.length)]).join("");
+  const code = spokenCode(CODE_LENGTH);
   await database().execute("INSERT INTO shares (id, owner_id, what, name, code_hash) VALUES (?, ?, ?, ?, ?)", [
     randomUUID(),
     ownerId,
     what,
     name,
-    hashOf(code),
+    spokenCodeHash(code),
   ]);
-  return `${code.slice(0, 5)}-${code.slice(5)}`;
+  return code;
 }
 
 /** Claims a share by its code; false when there is none, it is claimed, has run out, or is one's own. */
@@ -58,7 +52,7 @@ export async function claimShare(readerId: string, code: string): Promise<boolea
     `UPDATE shares SET reader_id = ?, claimed_at = NOW(3), code_hash = NULL
        WHERE code_hash = ? AND reader_id IS NULL AND ended_at IS NULL AND owner_id <> ?
          AND created_at > NOW(3) - INTERVAL ${CODE_DAYS} DAY`,
-    [readerId, hashOf(code), readerId],
+    [readerId, spokenCodeHash(code), readerId],
   );
   return (result as { affectedRows: number }).affectedRows > 0;
 }

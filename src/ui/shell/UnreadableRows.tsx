@@ -8,6 +8,8 @@ const KINDS: Record<UnreadableRow["kind"], string> = {
   aircraft: "Aircraft",
   place: "Place",
   situation: "Situation",
+  procedure: "Procedure",
+  run: "Run of a drill",
 };
 
 /** What of the account could not be read: why, and how to take it out as it is. */

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { DOCUMENT_BODY, readBody, requireAccount, route } from "@/server/route";
-import { SentReview, addReviews, listReviews } from "@/server/reviews";
+import { addReviews, listReviews } from "@/server/reviews";
+import { SentReview } from "@/server/sent-review";
 import { storing } from "@/server/room";
 
 const Sent = z.strictObject({

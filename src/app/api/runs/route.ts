@@ -1,6 +1,7 @@
 import { readBody, refuse, requireAccount, route } from "@/server/route";
 import { bytesOf, storing } from "@/server/room";
-import { SentRun, addRun, listRuns } from "@/server/runs";
+import { addRun, listRuns } from "@/server/runs";
+import { SentRun } from "@/server/sent-run";
 import { ownerOfShare } from "@/server/shares";
 
 /** A run with its procedure and a thousand events, bytes. */

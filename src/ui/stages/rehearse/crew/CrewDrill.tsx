@@ -5,10 +5,10 @@ import { useEffect } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { CrewRole } from "@/core/procedure/crew-run";
 import { formatClock } from "@/core/quantities/clock";
-import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { useFormat } from "@/ui/kit/units/units-store";
-import { DrillColumn } from "../drill/DrillColumn";
 import { DrillDebrief } from "../drill/DrillDebrief";
+import { DrillFigures } from "../drill/DrillFigures";
 import { DrillPanel } from "../drill/DrillPanel";
 import { DrillSteps } from "../drill/DrillSteps";
 import { DueStep } from "../drill/DueStep";
@@ -135,22 +135,9 @@ function CrewAside({ code, now: { crew, flying } }: Pick<OpenedProps, "code" | "
     : crew.begun
       ? soFarWords(flying, format)
       : { lead: "Waiting for the crew.", rest: "Anybody may begin; anybody may stop.", clean: true };
-  const gone_m = run.height_m - state.drill.flown.height_m;
   return (
     <DecisionAside said={said} good={said.clean} cautions={CAUTIONS}>
-      {crew.begun ? (
-        <>
-          <AsideFigures>
-            <dt>Since it began</dt>
-            <dd className="num">{formatClock(state.drill.flown.time_s)}</dd>
-            <dt>{gone_m < 0 ? "Gained" : "Gone so far"}</dt>
-            <dd className="num">{format("height", Math.abs(gone_m), gone_m < 0 ? "down" : "up")}</dd>
-          </AsideFigures>
-          <DrillColumn flying={flying} />
-        </>
-      ) : (
-        code !== "" && <CrewCode code={code} />
-      )}
+      {crew.begun ? <DrillFigures flying={flying} /> : code !== "" && <CrewCode code={code} />}
       {crew.notes.length > 0 && (
         <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Notes">
           <ul>

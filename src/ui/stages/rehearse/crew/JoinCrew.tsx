@@ -11,28 +11,36 @@ interface Found {
   readonly roles: readonly { readonly role: CrewRole; readonly taken: boolean }[];
 }
 
+interface Looked {
+  readonly found: Found | null;
+  readonly fault: string | null;
+}
+
+/** The crew of a code, with which parts are free; or why there is none. */
+async function lookFor(code: string): Promise<Looked> {
+  const answer = await send<Found>("POST", "/api/crews/join", { code, role: null });
+  return answer.ok
+    ? { found: answer.value, fault: null }
+    : { found: null, fault: answer.issues.map(({ message }) => message).join(" ") };
+}
+
 /** A code, then a part. No account is needed. */
 export function JoinCrew({ code: given, onJoined }: { code: string; onJoined: (id: string, code: string) => void }) {
   const [code, setCode] = useState(given);
   const [found, setFound] = useState<Found | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const look = async (wanted: string) => {
-    const answer = await send<Found>("POST", "/api/crews/join", { code: wanted, role: null });
-    setFound(answer.ok ? answer.value : null);
-    setFault(answer.ok ? null : answer.issues.map(({ message }) => message).join(" "));
+  const show = ({ found: crew, fault: why }: Looked) => {
+    setFound(crew);
+    setFault(why);
   };
   useEffect(() => {
-    if (given !== "")
-      void send<Found>("POST", "/api/crews/join", { code: given, role: null }).then((answer) => {
-        setFound(answer.ok ? answer.value : null);
-        setFault(answer.ok ? null : answer.issues.map(({ message }) => message).join(" "));
-      });
+    if (given !== "") void lookFor(given).then(show);
   }, [given]);
   const join = async (role: CrewRole) => {
     const answer = await send<{ id: string }>("POST", "/api/crews/join", { code, role });
     if (answer.ok) onJoined(answer.value.id, code);
     else {
-      await look(code);
+      show(await lookFor(code));
       setFault(answer.issues.map(({ message }) => message).join(" "));
     }
   };
@@ -47,7 +55,7 @@ export function JoinCrew({ code: given, onJoined }: { code: string; onJoined: (i
         className="mt-4 flex items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          void look(code);
+          void lookFor(code).then(show);
         }}
       >
         <label>

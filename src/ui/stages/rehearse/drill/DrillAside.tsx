@@ -1,11 +1,10 @@
 "use client";
 import { Download } from "lucide-react";
 import type { Procedure } from "@/core/procedure/procedure";
-import { formatClock } from "@/core/quantities/clock";
 import { download, fileName } from "@/ui/kit/download";
-import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { useFormat } from "@/ui/kit/units/units-store";
-import { DrillColumn } from "./DrillColumn";
+import { DrillFigures } from "./DrillFigures";
 import { drillCsv, drillSummary, rateWords, soFarWords } from "./drill-words";
 import type { DrillByHand } from "./useDrillRun";
 
@@ -13,7 +12,6 @@ import type { DrillByHand } from "./useDrillRun";
 export function DrillAside({ procedure, drill }: { procedure: Procedure; drill: DrillByHand }) {
   const format = useFormat();
   const { flying, rate, issue } = drill;
-  const gone_m = flying ? flying.run.height_m - flying.state.drill.flown.height_m : 0;
   const said = flying?.over
     ? drillSummary(flying.state.drill, flying.run, format)
     : flying
@@ -25,17 +23,7 @@ export function DrillAside({ procedure, drill }: { procedure: Procedure; drill: 
         };
   return (
     <DecisionAside said={said} good={said.clean} cautions={[...procedure.cautions, `Source: ${procedure.source}.`]}>
-      {flying && (
-        <>
-          <AsideFigures>
-            <dt>Since it began</dt>
-            <dd className="num">{formatClock(flying.state.drill.flown.time_s)}</dd>
-            <dt>{gone_m < 0 ? "Gained" : "Gone so far"}</dt>
-            <dd className="num">{format("height", Math.abs(gone_m), gone_m < 0 ? "down" : "up")}</dd>
-          </AsideFigures>
-          <DrillColumn flying={flying} />
-        </>
-      )}
+      {flying && <DrillFigures flying={flying} />}
       {flying?.over && (
         <p className="border-t border-rule px-4 py-2">
           <button

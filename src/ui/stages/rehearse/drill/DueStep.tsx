@@ -66,10 +66,12 @@ export function DueStep(props: Props) {
     <section
       className={`border-y-2 border-ink px-5 py-2 ${isIrreversible(step, run.procedure) ? "border-l-[6px] border-l-brick" : ""}`}
       aria-label="Due now"
-      aria-live="polite"
     >
       <Heading step={step} flying={flying} />
-      <p className="text-[24px] leading-8 font-bold">{step.challenge}</p>
+      {/* Read out by itself: the seconds above it change all the time. */}
+      <p className="text-[24px] leading-8 font-bold" role="status">
+        {step.challenge}
+      </p>
       {step.kind === "wait" && <WaitBar step={step} flying={flying} />}
       {step.kind === "passing" && (
         <p className="text-[15px]">

@@ -1,4 +1,5 @@
 // A drill in words: what came of each thing that was done, and how it went as a whole.
+import Papa from "papaparse";
 import { type Drill, type DrillEntry, type DrillOutcome, type Side, isWrong, sidesOf } from "@/core/procedure/drill";
 import type { DrillRate } from "@/core/procedure/drill-rate";
 import type { DrillRun } from "@/core/procedure/drill-run";
@@ -99,7 +100,7 @@ export function whyWords({ step: id, outcome, meant }: DrillEntry, { steps }: Pr
 /** What waiting costs, before it begins. */
 export function rateWords(rate: DrillRate | null, format: Format): string {
   if (!rate) return "";
-  if (rate.climb_mps === 0) return "Height is held meanwhile.";
+  if (rate.climb_mps === 0) return "No height goes meanwhile.";
   return rate.climb_mps < 0
     ? `Meanwhile it sinks ${format("verticalSpeed", -rate.climb_mps, "up")}${rate.onOne ? " on one engine" : ""}.`
     : `On one engine it climbs ${format("verticalSpeed", rate.climb_mps, "down")} meanwhile.`;
@@ -124,7 +125,9 @@ export function soFarWords({ run, state, rate, paused }: Flying, format: Format)
         ? `In order so far, ${formatNumber(slow)} late.`
         : "In order so far.";
   const costs =
-    run.climb_mps < -0.05 ? `Each second of waiting is ${format("height", -run.climb_mps, "up")}.` : "Height is held.";
+    run.climb_mps < -0.05
+      ? `Each second of waiting is ${format("height", -run.climb_mps, "up")}.`
+      : "No height goes meanwhile.";
   const without =
     rate.without_mps !== null
       ? ` The wrong engine would leave none: ${format("verticalSpeed", -rate.without_mps, "up")} down.`
@@ -167,16 +170,15 @@ export function drillSummary(
 }
 
 /** The log as a file of lines. */
-export function drillCsv(procedure: Procedure, log: readonly DrillEntry[]): string {
-  const quoted = (text: string) => `"${text.replaceAll('"', '""')}"`;
-  const lines = log.map(({ step, outcome, time_s, height_m, took_s }) =>
-    [
-      quoted(procedure.steps.find(({ id }) => id === step)?.challenge ?? step),
+export const drillCsv = (procedure: Procedure, log: readonly DrillEntry[]): string =>
+  Papa.unparse(
+    log.map(({ step, outcome, time_s, height_m, took_s }) => ({
+      step: procedure.steps.find(({ id }) => id === step)?.challenge ?? step,
       outcome,
-      time_s.toFixed(1),
-      took_s.toFixed(1),
-      height_m.toFixed(0),
-    ].join(","),
+      // As numbers: a text that begins with a minus would be kept from being taken for a formula.
+      time_s: Number(time_s.toFixed(1)),
+      took_s: Number(took_s.toFixed(1)),
+      height_m: Math.round(height_m),
+    })),
+    { escapeFormulae: true },
   );
-  return ["step,outcome,time_s,took_s,height_m", ...lines, ""].join("\n");
-}

@@ -1,25 +1,13 @@
 "use client";
-import {
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-} from "@dnd-kit/core";
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from "@dnd-kit/sortable";
+import { DndContext, type DragEndEvent } from "@dnd-kit/core";
+import { SortableContext, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { Download, GripVertical, Play, Redo2, Trash2, Undo2 } from "lucide-react";
 import { useState } from "react";
 import type { Procedure, Step } from "@/core/procedure/procedure";
 import { download, fileName } from "@/ui/kit/download";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { TextField } from "@/ui/kit/forms/TextField";
+import { useSortedRow, useSorting } from "@/ui/kit/sorting/useSorting";
 import { wantedBeside } from "../drill/drill-words";
 import { BranchArcs, ROW_PX } from "./BranchArcs";
 import { ControlsForm } from "./ControlsForm";
@@ -40,10 +28,7 @@ export function ProcedureEditor({ draft, sound, onRun }: Props) {
   const { past, future, saved } = useProcedures();
   const [chosenId, setChosen] = useState<string | null>(draft.steps.at(0)?.id ?? null);
   const [kind, setKind] = useState<Step["kind"]>("say");
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sorting = useSorting();
   const at = draft.steps.findIndex(({ id }) => id === chosenId);
   const chosen = at >= 0 ? draft.steps[at] : null;
   const unsaved = JSON.stringify(saved?.document) !== JSON.stringify(draft);
@@ -111,11 +96,11 @@ export function ProcedureEditor({ draft, sound, onRun }: Props) {
           </button>
         </span>
       </div>
-      <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_19rem]">
+      <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_19rem] max-[1150px]:grid-cols-[minmax(0,1fr)_16rem]">
         <div className="min-h-0 overflow-auto py-1 pr-2 pl-1" tabIndex={0} role="region" aria-label="Steps">
           <div className="flex">
             <BranchArcs procedure={draft} />
-            <DndContext id={draft.id} sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+            <DndContext id={draft.id} {...sorting} onDragEnd={drop}>
               <SortableContext items={draft.steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
                 <ol className="min-w-0 flex-1" aria-label="Steps in order">
                   {draft.steps.map((step) => (
@@ -185,24 +170,14 @@ interface RowProps {
 }
 
 function Row({ step, wanted, chosen, onChoose }: RowProps) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: step.id });
+  const { setRow, style, handle, isDragging } = useSortedRow(step.id);
   return (
     <li
-      ref={setNodeRef}
-      style={{
-        height: ROW_PX,
-        transform: transform ? `translate(0, ${transform.y}px)` : undefined,
-        transition,
-      }}
+      ref={setRow}
+      style={{ ...style, height: ROW_PX }}
       className={`flex items-center gap-1 border-b border-rule ${chosen ? "bg-mark" : "bg-sheet"} ${isDragging ? "relative z-10 outline-2 outline-harbour" : ""}`}
     >
-      <button
-        type="button"
-        className="touch-none p-1 text-ink2"
-        aria-label={`Move ${step.challenge}`}
-        {...attributes}
-        {...listeners}
-      >
+      <button type="button" className="touch-none p-1 text-ink2" aria-label={`Move ${step.challenge}`} {...handle}>
         <GripVertical size={15} aria-hidden="true" />
       </button>
       <button
@@ -211,7 +186,7 @@ function Row({ step, wanted, chosen, onChoose }: RowProps) {
         aria-pressed={chosen}
         onClick={onChoose}
       >
-        <span className="w-24 shrink-0 text-[13px] text-ink2">{KIND_WORDS[step.kind]}</span>
+        <span className="w-24 shrink-0 text-[13px] text-ink2 max-[1150px]:hidden">{KIND_WORDS[step.kind]}</span>
         <span className="min-w-0 truncate">
           {step.challenge}
           <span className="text-ink2"> {wanted}</span>

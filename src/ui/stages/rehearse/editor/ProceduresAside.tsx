@@ -65,7 +65,7 @@ export function ProceduresAside({ faults }: { faults: readonly Issue[] }) {
           {differences.slice(0, 40).map(({ kind, id, challenge, fields }) => (
             <li key={`${kind}-${id}`} className="flex gap-2 py-0.5">
               <span className={`w-16 shrink-0 ${kind === "removed" ? "text-brick" : "text-ink2"}`}>{WORDS[kind]}</span>
-              <span>
+              <span className="min-w-0 [overflow-wrap:anywhere]">
                 {challenge}
                 {fields.length > 0 && <span className="text-ink2">: {fields.join(", ")}</span>}
               </span>

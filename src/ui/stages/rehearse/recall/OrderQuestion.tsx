@@ -1,23 +1,10 @@
 "use client";
-import {
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-} from "@dnd-kit/core";
-import {
-  SortableContext,
-  arrayMove,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from "@dnd-kit/sortable";
+import { DndContext, type DragEndEvent } from "@dnd-kit/core";
+import { SortableContext, arrayMove, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { GripVertical } from "lucide-react";
 import { useState } from "react";
 import type { OrderCard } from "@/core/recall/recall-card";
+import { useSortedRow, useSorting } from "@/ui/kit/sorting/useSorting";
 
 interface Props {
   card: OrderCard;
@@ -29,10 +16,7 @@ interface Props {
 /** Paper strips to be put in order: dragged, or lifted with space and moved with the arrows. */
 export function OrderQuestion({ card, given, onGive }: Props) {
   const [order, setOrder] = useState(() => card.strips.map((_, i) => i));
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sorting = useSorting();
   const shown = given ?? order;
   const drop = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id)
@@ -40,7 +24,7 @@ export function OrderQuestion({ card, given, onGive }: Props) {
   };
   return (
     <div className="max-w-2xl">
-      <DndContext id={card.id} sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <DndContext id={card.id} {...sorting} onDragEnd={drop}>
         {/* An id of nought counts as none. */}
         <SortableContext
           items={shown.map((i) => i + 1)}
@@ -83,19 +67,14 @@ interface StripProps {
 }
 
 function Strip({ id, place, text, off, done }: StripProps) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const { setRow, style, handle, isDragging } = useSortedRow(id);
   return (
-    <li
-      ref={setNodeRef}
-      style={{ transform: transform ? `translate(0, ${transform.y}px)` : undefined, transition }}
-      className={`flex items-center gap-3 ${isDragging ? "relative z-10" : ""}`}
-    >
+    <li ref={setRow} style={style} className={`flex items-center gap-3 ${isDragging ? "relative z-10" : ""}`}>
       <span className="num w-4 text-ink2">{place + 1}</span>
       <button
         type="button"
         disabled={done}
-        {...attributes}
-        {...listeners}
+        {...handle}
         className={`flex flex-1 touch-none items-center gap-2 border-2 bg-sheet px-2 py-1 text-left disabled:opacity-100 ${isDragging ? "rotate-[-0.6deg] border-harbour" : off !== null ? "border-brick" : done ? "border-pine" : "border-ink2"}`}
       >
         <GripVertical size={15} aria-hidden="true" className="text-ink2" />

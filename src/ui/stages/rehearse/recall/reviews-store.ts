@@ -1,6 +1,6 @@
 import { toast } from "sonner";
 import { create } from "zustand";
-import type { SentReview } from "@/server/reviews";
+import type { SentReview } from "@/server/sent-review";
 import { send } from "@/ui/kit/request";
 import { keptQueue } from "../kept-queue";
 

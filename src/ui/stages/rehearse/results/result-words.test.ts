@@ -25,11 +25,16 @@ describe("results in words", () => {
   });
 
   it("as a file has a line for each, with quotes doubled", () => {
-    expect(resultsCsv([run({ wrong: 1 })]).split("\n")).toEqual([
+    expect(resultsCsv([run({ wrong: 1 }), run({ took_s: 62.24, lost_m: -40.4 })]).split("\r\n")).toEqual([
       "began,procedure,aircraft,role,took_s,wrong,late,back,lost_m,ground,ended",
-      '2026-11-20T10:00:00.000Z,"Fire, ""jet""","Cedar J2",single,62.0,1,0,0,120,false,true',
-      "",
+      '2026-11-20T10:00:00.000Z,"Fire, ""jet""",Cedar J2,single,62,1,0,0,120,false,true',
+      '2026-11-20T10:00:00.000Z,"Fire, ""jet""",Cedar J2,single,62.2,0,0,0,-40,false,true',
     ]);
+  });
+
+  it("as a file holds no formula, whatever a procedure is called", () => {
+    const named = resultsCsv([{ ...run({}), procedure: "=1+1" }]).split("\r\n")[1];
+    expect(named).toContain(`,"'=1+1",`);
   });
 
   it("the last is laid beside the one before", () => {

@@ -1,4 +1,5 @@
 // Results in words, as a file, and what a drill's last runs say.
+import Papa from "papaparse";
 import type { ListedRun } from "@/server/runs";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
@@ -19,25 +20,24 @@ export function resultWords({ over, ground, wrong, slow, back }: ListedRun["resu
 export const isClean = ({ over, ground, wrong }: ListedRun["result"]): boolean => over && !ground && wrong === 0;
 
 /** Runs as a table in a file. */
-export function resultsCsv(runs: readonly ListedRun[]): string {
-  const quoted = (text: string) => `"${text.replaceAll('"', '""')}"`;
-  const lines = runs.map(({ beganAt, procedure, aircraft, role, result }) =>
-    [
-      beganAt,
-      quoted(procedure),
-      quoted(aircraft),
+export const resultsCsv = (runs: readonly ListedRun[]): string =>
+  Papa.unparse(
+    runs.map(({ beganAt, procedure, aircraft, role, result }) => ({
+      began: beganAt,
+      procedure,
+      aircraft,
       role,
-      result.took_s.toFixed(1),
-      result.wrong,
-      result.slow,
-      result.back,
-      result.lost_m.toFixed(0),
-      result.ground,
-      result.over,
-    ].join(","),
+      // As numbers: a text that begins with a minus would be kept from being taken for a formula.
+      took_s: Number(result.took_s.toFixed(1)),
+      wrong: result.wrong,
+      late: result.slow,
+      back: result.back,
+      lost_m: Math.round(result.lost_m),
+      ground: result.ground,
+      ended: result.over,
+    })),
+    { escapeFormulae: true },
   );
-  return ["began,procedure,aircraft,role,took_s,wrong,late,back,lost_m,ground,ended", ...lines, ""].join("\n");
-}
 
 /** Whether they are runs of one drill, to be laid beside one another. */
 export const isOneDrill = (runs: readonly ListedRun[]): boolean =>

@@ -1,7 +1,8 @@
 import { toast } from "sonner";
 import { create } from "zustand";
 import { runResult } from "@/core/procedure/run-document";
-import type { ListedRun, SentRun } from "@/server/runs";
+import type { ListedRun } from "@/server/runs";
+import type { SentRun } from "@/server/sent-run";
 import { send } from "@/ui/kit/request";
 import type { Flying } from "../drill/drill-store";
 import { keptQueue } from "../kept-queue";

@@ -176,8 +176,81 @@ test("a procedure of one's own: copied, reordered by keyboard, run, saved; a che
   await expect(steps.getByRole("listitem")).toHaveCount(4);
   await editor.getByRole("button", { name: "Save", exact: true }).click();
   await expect(editor.getByRole("button", { name: "Saved", exact: true })).toBeVisible();
-  const { procedures } = (await (await page.request.get("/api/procedures")).json()) as { procedures: unknown[] };
-  expect(procedures).toHaveLength(2);
+  const { documents } = (await (await page.request.get("/api/procedures")).json()) as { documents: unknown[] };
+  expect(documents).toHaveLength(2);
+});
+
+test("a flight test of one's own: built, put in order by keyboard, saved, run piece by piece", async ({ page }) => {
+  await openDemo(page);
+  await flyAircraft(page, "Larch T2");
+  await page.keyboard.press("7");
+  await page.getByRole("tab", { name: "Exercises" }).click();
+  await page.getByRole("button", { name: "Build one" }).click();
+  await page.getByLabel("Name of the flight test").fill("Before the examiner");
+  const editor = page.getByRole("tabpanel", { name: "Exercises" });
+  const order = editor.getByRole("list", { name: "Exercises in order" });
+  await page.getByLabel("Another exercise").selectOption({ label: "Engine failure in cruise, one engine held" });
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(order.getByRole("listitem")).toHaveCount(2);
+  await page.getByRole("button", { name: "Move Engine failure in cruise, one engine held", exact: true }).focus();
+  await page.keyboard.press("Space");
+  await page.waitForTimeout(300);
+  await page.keyboard.press("ArrowUp");
+  await page.waitForTimeout(300);
+  await page.keyboard.press("Space");
+  await expect(order.getByRole("listitem").first()).toContainText("Engine failure in cruise");
+  await page.getByLabel("Repeats in all").fill("0");
+  await editor.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(editor.getByRole("button", { name: "Saved", exact: true })).toBeVisible();
+  await editor.getByRole("button", { name: "Close" }).click();
+  // There after a reload; the card of all of it; the first that is open is run, and stands as not passed.
+  await page.reload();
+  await page.getByRole("tab", { name: "Exercises" }).click();
+  await page.getByLabel("Flight test", { exact: true }).selectOption({ label: "Before the examiner" });
+  const card = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Card of all" }).click();
+  expect((await card).suggestedFilename()).toBe("exercise-before-the-examiner.pdf");
+  await page.getByRole("button", { name: /^Go on: Engine failure in cruise/ }).click();
+  await page.getByRole("button", { name: "Begin", exact: true }).click();
+  // What was never begun is not passed by being left.
+  await page.getByRole("tab", { name: "Exercises" }).click();
+  await expect(page.getByRole("complementary", { name: "Decision" })).toContainText("Before the examiner: going on.");
+  await expect(page.getByRole("complementary", { name: "Decision" })).toContainText("0 of 2");
+});
+
+test("a drill by touch on a narrow screen: begun, named, set, left", async ({ browser, baseURL }) => {
+  const context = await browser.newContext({
+    baseURL,
+    hasTouch: true,
+    viewport: { width: 1024, height: 768 },
+    serviceWorkers: "block",
+  });
+  const page = await context.newPage();
+  await openDemo(page);
+  await flyAircraft(page, "Larch T2");
+  await page.getByRole("link", { name: /Rehearse/ }).tap();
+  await page.getByRole("button", { name: "Begin", exact: true }).tap();
+  const due = page.getByRole("region", { name: "Due now" });
+  const panel = page.getByRole("region", { name: "Panel" });
+  await due.getByRole("button", { name: /space$/ }).tap();
+  for (const [control, position] of [
+    ["Mixture", "rich"],
+    ["Propeller", "fine"],
+    ["Throttle", "full"],
+  ])
+    for (const side of ["left", "right"]) {
+      const stop = panel.getByRole("button", { name: `${side} ${control} ${position}` });
+      // A finger needs its room.
+      const box = await stop.boundingBox();
+      expect(box?.height).toBeGreaterThanOrEqual(24);
+      expect(box?.width).toBeGreaterThanOrEqual(24);
+      await stop.tap();
+    }
+  await due.getByRole("button", { name: /space$/ }).tap();
+  await due.getByRole("button", { name: /Right/ }).tap();
+  await panel.getByRole("button", { name: "right Throttle idle" }).tap();
+  await expect(due).toContainText("Did anything change?");
+  await context.close();
 });
 
 /** Joins the crew at an address, in a browser of its own and without an account. */
@@ -261,9 +334,13 @@ test("a crew of two and an instructor: engine fire, the wrong engine, a lost lin
   await host.reload();
   await asks(host, "Thirty seconds, the lamp");
   await instructor.getByLabel(/^Height above ground/).fill("1500");
-  await instructor.getByRole("button", { name: "Give" }).click();
+  await instructor.getByRole("button", { name: "Give the height" }).click();
   await instructor.getByRole("button", { name: "Go on" }).click();
   await expect(host.getByRole("img", { name: "Height while the drill runs" })).toContainText(/now 1\s?[45]/);
+  // The other engine gives less from now on: it sinks.
+  await instructor.getByLabel(/^Climbs, or sinks/).fill("-90");
+  await instructor.getByRole("button", { name: "Give the rate" }).click();
+  await expect(host.getByRole("complementary", { name: "Decision" })).toContainText(/Each 10 s of waiting are 20\s?ft/);
   await asks(host, "Does the lamp still burn?", 40_000);
   const burning = instructor.getByRole("button", { name: /^fire (on|off)$/ });
   if ((await burning.innerText()) === "fire on") await burning.click();

@@ -7,7 +7,7 @@ import { savePreferences } from "./accounts";
 import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
 import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
 import { addPlace, listPlaces } from "./places";
-import { addProcedure, listProcedures } from "./procedures";
+import { ownFlightTests, ownProcedures } from "./own-documents";
 import type { UnreadableRow } from "./readable-rows";
 import { QUOTAS } from "./quotas";
 import { addReviews, listReviews } from "./reviews";
@@ -35,7 +35,8 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
         elevations: ((await terrainElevations(account.id, id))?.elevations ?? Buffer.alloc(0)).toString("base64"),
       })),
     ),
-    procedures: (await listProcedures(account.id, unreadable)).map(({ document }) => document),
+    procedures: (await ownProcedures.list(account.id, unreadable)).map(({ document }) => document),
+    flightTests: (await ownFlightTests.list(account.id, unreadable)).map(({ document }) => document),
     runs: await everyRun(account.id, unreadable),
     reviews: await listReviews(account.id, MOST_ARCHIVED),
     unreadable,
@@ -76,11 +77,12 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
   for (const { document } of archive.situations)
     if (document.terrainId !== null && (await hasTerrain(account.id, document.terrainId)))
       knownTerrains.add(document.terrainId);
-  const { aircraft, places, situations, terrains, procedures, runs, reviews } = archive;
+  const { aircraft, places, situations, terrains, procedures, flightTests, runs, reviews } = archive;
   const documents = [
     ...[...aircraft, ...situations].map(({ document }) => document),
     ...places,
     ...procedures,
+    ...flightTests,
     ...runs.map(({ run }) => run),
   ].reduce<number>((sum, document) => sum + bytesOf(document), 0);
   const adding = {
@@ -89,6 +91,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     places: places.length,
     terrains: terrains.length,
     procedures: procedures.length,
+    flightTests: flightTests.length,
     runs: runs.length,
     reviews: reviews.length,
     bytes: documents + terrains.reduce((sum, { packed }) => sum + packed.elevations.byteLength, 0),
@@ -113,7 +116,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     // Copies, like everything that comes in; what was made from one of them is made from its copy.
     const procedureIds = new Map(procedures.map(({ id }) => [id, `own-${randomUUID()}`.slice(0, 40)]));
     for (const procedure of procedures)
-      await addProcedure(
+      await ownProcedures.add(
         account.id,
         {
           ...procedure,
@@ -122,6 +125,8 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
         },
         connection,
       );
+    for (const test of flightTests)
+      await ownFlightTests.add(account.id, { ...test, id: `own-${randomUUID()}`.slice(0, 40) }, connection);
     for (const run of runs) await addRun(account.id, run, connection);
     await addReviews(account.id, reviews, connection);
     await savePreferences(account.id, { ...account.preferences, ...archive.preferences }, connection);

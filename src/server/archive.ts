@@ -3,6 +3,7 @@ import { z } from "zod";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { LatLon } from "@/core/earth/geodesic";
 import { MAX_TERRAIN_POINTS } from "@/core/earth/esri-ascii";
+import { FlightTestProfile } from "@/core/exercise/exercise";
 import { Procedure } from "@/core/procedure/procedure";
 import { PlaceOfAnyVersion } from "@/core/places/place-versions";
 import { type Issue, type Outcome, failure, issuesOf, success } from "@/core/outcome";
@@ -15,7 +16,7 @@ import { SentReview } from "./sent-review";
 import { SentRun } from "./sent-run";
 
 /** Version of the file. */
-export const ARCHIVE_VERSION = 4;
+export const ARCHIVE_VERSION = 5;
 
 const Id = z.string().min(1).max(64);
 const metres = z.number().min(-1_000_000).max(1_000_000);
@@ -43,7 +44,7 @@ const ArchivedTerrain = z
     message: `A terrain has at most ${MAX_TERRAIN_POINTS} points.`,
   });
 
-const { aircraft, situations, places, terrains, procedures, runs, reviews } = QUOTAS.user;
+const { aircraft, situations, places, terrains, procedures, flightTests, runs, reviews } = QUOTAS.user;
 
 /** The file. */
 export const AccountArchive = z.strictObject({
@@ -55,13 +56,14 @@ export const AccountArchive = z.strictObject({
   situations: z.array(z.strictObject({ id: Id, document: SituationOfAnyVersion })).max(situations),
   terrains: z.array(ArchivedTerrain).max(terrains),
   procedures: z.array(Procedure).max(procedures),
+  flightTests: z.array(FlightTestProfile).max(flightTests),
   runs: z.array(SentRun).max(runs),
   reviews: z.array(SentReview).max(reviews),
   /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
   unreadable: z
     .array(
       z.strictObject({
-        kind: z.enum(["aircraft", "place", "situation", "procedure", "run"]),
+        kind: z.enum(["aircraft", "place", "situation", "procedure", "flight test", "run"]),
         id: z.string().max(64),
         name: z.string().max(200),
         reason: z.string().max(2000),
@@ -93,6 +95,8 @@ const STEPS: readonly UpgradeStep[] = [
   }),
   // Version 3 was before anything was rehearsed.
   (old) => ({ ...old, version: 4, procedures: [], runs: [], reviews: [] }),
+  // Version 4 had only the flight tests that ship.
+  (old) => ({ ...old, version: 5, flightTests: [] }),
 ];
 
 /**

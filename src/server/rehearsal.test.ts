@@ -1,6 +1,7 @@
 // What was rehearsed, kept and shared, against a real database.
 import { randomUUID } from "node:crypto";
 import { afterAll, describe, expect, it } from "vitest";
+import { FLIGHT_TESTS } from "@/core/exercise/library";
 import { singleForcedLanding } from "@/core/procedure/library/single";
 import { recallDay } from "@/core/recall/recall-day";
 import { exportAccount, importAccount } from "./account-archive";
@@ -9,7 +10,7 @@ import { aircraftOf } from "./aircraft";
 import { readArchive } from "./archive";
 import { database, transaction } from "./database";
 import { addDemoRehearsal } from "./demo-rehearsal";
-import { ProcedureIdTaken, addProcedure, listProcedures, markProcedure, saveProcedure } from "./procedures";
+import { DocumentIdTaken, ownFlightTests, ownProcedures } from "./own-documents";
 import { addReviews, listReviews } from "./reviews";
 import { usageOf } from "./room";
 import { addRun, deleteRun, listRuns, runOf } from "./runs";
@@ -128,25 +129,44 @@ describe("procedures of one's own", () => {
 
   it("are added once, saved over the version that they were made from, deleted and brought back, and are one's own", async () => {
     const [owner, other] = [await guest(), await guest()];
-    expect(await addProcedure(owner, own, database())).toBe(1);
-    expect(await addProcedure(owner, own, database())).toBe(1);
-    await expect(addProcedure(other, own, database())).rejects.toThrow(ProcedureIdTaken);
-    expect(await listProcedures(other)).toEqual([]);
-    expect(await saveProcedure(other, own, 1)).toEqual({ state: "missing" });
+    expect(await ownProcedures.add(owner, own, database())).toBe(1);
+    expect(await ownProcedures.add(owner, own, database())).toBe(1);
+    await expect(ownProcedures.add(other, own, database())).rejects.toThrow(DocumentIdTaken);
+    expect(await ownProcedures.list(other)).toEqual([]);
+    expect(await ownProcedures.save(other, own, 1)).toEqual({ state: "missing" });
     const renamed = { ...own, name: "Mine" };
-    expect(await saveProcedure(owner, renamed, 1)).toEqual({ state: "saved", version: 2 });
-    expect(await saveProcedure(owner, own, 1)).toMatchObject({ state: "changed", stored: { document: renamed } });
-    expect(await markProcedure(owner, own.id, true)).toBe(true);
-    expect(await listProcedures(owner)).toEqual([]);
-    expect(await markProcedure(owner, own.id, false)).toBe(true);
-    expect((await listProcedures(owner)).map(({ document }) => document)).toEqual([renamed]);
+    expect(await ownProcedures.save(owner, renamed, 1)).toEqual({ state: "saved", version: 2 });
+    expect(await ownProcedures.save(owner, own, 1)).toMatchObject({ state: "changed", stored: { document: renamed } });
+    expect(await ownProcedures.mark(owner, own.id, true)).toBe(true);
+    expect(await ownProcedures.list(owner)).toEqual([]);
+    expect(await ownProcedures.mark(owner, own.id, false)).toBe(true);
+    expect((await ownProcedures.list(owner)).map(({ document }) => document)).toEqual([renamed]);
+  });
+
+  it("flight tests are kept in the same way, and come in as copies", async () => {
+    const [owner, other] = [await guest(), await guest()];
+    const mine = { ...FLIGHT_TESTS[0], id: `own-${randomUUID()}`.slice(0, 40), name: "Before the examiner" };
+    await ownFlightTests.add(owner, mine, database());
+    await expect(ownFlightTests.add(other, mine, database())).rejects.toThrow(DocumentIdTaken);
+    expect(await ownFlightTests.save(owner, { ...mine, repeats: 2 }, 1)).toEqual({ state: "saved", version: 2 });
+    const account = (id: string) => ({ id, kind: "guest", email: null, preferences: {} }) as never;
+    const archive = await readArchive(JSON.stringify(await exportAccount(account(owner))));
+    if (!archive.ok) throw new Error(archive.issue.message);
+    await importAccount(account(other), archive.value);
+    const [came] = await ownFlightTests.list(other);
+    expect(came).toMatchObject({ document: { name: mine.name, repeats: 2 }, version: 1 });
+    expect(came.id).not.toBe(mine.id);
+    // A file of before has none.
+    const { flightTests: _, ...old } = await exportAccount(account(owner));
+    const before = await readArchive(JSON.stringify({ ...old, version: 4 }));
+    expect(before.ok && before.value.flightTests).toEqual([]);
   });
 
   it("and runs that cannot be read go out with the account as they are stored, and lock nobody out of the rest", async () => {
     const owner = await guest();
     const [good, bad] = [own, own].map((document) => ({ ...document, id: `own-${randomUUID()}`.slice(0, 40) }));
-    await addProcedure(owner, good, database());
-    await addProcedure(owner, bad, database());
+    await ownProcedures.add(owner, good, database());
+    await ownProcedures.add(owner, bad, database());
     const [kept, broken] = [sent(), sent()];
     await addRun(owner, kept);
     await addRun(owner, broken);
@@ -156,7 +176,7 @@ describe("procedures of one's own", () => {
     await database().execute("UPDATE runs SET document = JSON_SET(document, '$.dead', 'middle') WHERE id = ?", [
       broken.id,
     ]);
-    expect((await listProcedures(owner)).map(({ id }) => id)).toEqual([good.id]);
+    expect((await ownProcedures.list(owner)).map(({ id }) => id)).toEqual([good.id]);
     const out = await exportAccount({ id: owner, kind: "guest", email: null, preferences: {} } as never);
     expect(out.procedures.map(({ id }) => id)).toEqual([good.id]);
     expect(out.runs.map(({ id }) => id)).toEqual([kept.id]);
@@ -173,13 +193,13 @@ describe("procedures of one's own", () => {
     const [owner, other] = [await guest(), await guest()];
     const child = { ...own, id: `own-${randomUUID()}`.slice(0, 40) };
     const grandchild = { ...own, id: `own-${randomUUID()}`.slice(0, 40), name: "Later", madeFrom: child.id };
-    await addProcedure(owner, child, database());
-    await addProcedure(owner, grandchild, database());
+    await ownProcedures.add(owner, child, database());
+    await ownProcedures.add(owner, grandchild, database());
     const account = (id: string) => ({ id, kind: "guest", email: null, preferences: {} }) as never;
     const archive = await readArchive(JSON.stringify(await exportAccount(account(owner))));
     if (!archive.ok) throw new Error(archive.issue.message);
     await importAccount(account(other), archive.value);
-    const came = await listProcedures(other);
+    const came = await ownProcedures.list(other);
     const first = came.find(({ document }) => document.name === child.name);
     expect(first?.document).toMatchObject({ madeFrom: "single-forced-landing" });
     expect(first?.id).not.toBe(child.id);

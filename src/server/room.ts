@@ -15,6 +15,7 @@ const NAMES = {
   places: "places",
   terrains: "terrains",
   procedures: "procedures",
+  flightTests: "flight tests",
   runs: "runs of drills",
   reviews: "answers of recall",
   bytes: "MB of documents and terrain",
@@ -39,15 +40,17 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
        (SELECT COUNT(*) FROM places WHERE account_id = ? AND deleted_at IS NULL) AS places,
        (SELECT COUNT(*) FROM terrains WHERE account_id = ?) AS terrains,
        (SELECT COUNT(*) FROM procedures WHERE account_id = ? AND deleted_at IS NULL) AS procedures,
+       (SELECT COUNT(*) FROM flight_tests WHERE account_id = ? AND deleted_at IS NULL) AS flightTests,
        (SELECT COUNT(*) FROM runs WHERE account_id = ?) AS runs,
        (SELECT COUNT(*) FROM reviews WHERE account_id = ?) AS reviews,
        (SELECT COALESCE(SUM(bytes), 0) FROM situations WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM aircraft WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM places WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM procedures WHERE account_id = ?)
+         + (SELECT COALESCE(SUM(bytes), 0) FROM flight_tests WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM runs WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM terrains WHERE account_id = ?) AS bytes`,
-    Array.from({ length: 13 }, () => accountId),
+    Array.from({ length: 15 }, () => accountId),
   );
   const [row] = rows;
   return {
@@ -56,6 +59,7 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
     places: Number(row.places),
     terrains: Number(row.terrains),
     procedures: Number(row.procedures),
+    flightTests: Number(row.flightTests),
     runs: Number(row.runs),
     reviews: Number(row.reviews),
     bytes: Number(row.bytes),

@@ -14,7 +14,7 @@ export async function sweep(): Promise<void> {
   const connection = database();
   await forgetOldSessions(connection);
   await forgetOldGuests(connection);
-  for (const table of ["situations", "aircraft", "places", "procedures"] as const)
+  for (const table of ["situations", "aircraft", "places", "procedures", "flight_tests"] as const)
     await connection.execute(`DELETE FROM ${table} WHERE deleted_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY`);
   await forgetOldCrews(connection);
   await connection.execute(

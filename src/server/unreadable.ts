@@ -6,7 +6,7 @@ import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { database } from "./database";
 import { listPlaces } from "./places";
-import { listProcedures } from "./procedures";
+import { ownFlightTests, ownProcedures } from "./own-documents";
 import { type UnreadableRow, readableRows } from "./readable-rows";
 
 /** Documents read at a stretch: some milliseconds. */
@@ -21,7 +21,8 @@ export async function unreadableRows(accountId: string): Promise<UnreadableRow[]
   await checkDocuments("aircraft", "aircraft", accountId, (value) => AircraftOfAnyVersion.parse(value), unreadable);
   await checkDocuments("situation", "situations", accountId, (value) => SituationOfAnyVersion.parse(value), unreadable);
   await listPlaces(accountId, unreadable);
-  await listProcedures(accountId, unreadable);
+  await ownProcedures.list(accountId, unreadable);
+  await ownFlightTests.list(accountId, unreadable);
   return unreadable;
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { type CrewDid, type CrewEvent, type CrewRole, crewAt, refusalOf, rolesOf } from "./crew-run";
-import type { DrillRun } from "./drill-run";
+import { type DrillRun, givenAt } from "./drill-run";
 import { jetFire } from "./library/jet";
 import { singleInCruise } from "./library/single";
 
@@ -43,6 +43,10 @@ describe("a crew's log", () => {
       "lever: done",
     ]);
     expect(crew.state.drill.flown.height_m).toBeCloseTo(1000 - 4 * 10, 6);
+    // From 15 s on it sinks faster: what the instructor has failed besides.
+    const worse = crewAt(begun, [...LOG, line(11, 15, "instructor", { kind: "rate", climb_mps: -12 })], 20);
+    expect(worse.state.drill.flown.height_m).toBeCloseTo(1000 - 4 * 5 - 12 * 5, 6);
+    expect(givenAt(worse.run, 20)).toEqual({ time_s: 15, height_m: 980, climb_mps: -12 });
   });
 
   it("stands when somebody stops it, and has not begun before somebody goes", () => {

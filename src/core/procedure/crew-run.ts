@@ -15,6 +15,8 @@ export const CrewDid = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("hand"), event: HandEventDocument }),
   /** Another height, given by the instructor. */
   z.strictObject({ kind: z.literal("height"), height_m: z.number().min(0).max(20_000) }),
+  /** Another rate, given by the instructor: what a failure of his leaves. */
+  z.strictObject({ kind: z.literal("rate"), climb_mps: z.number().min(-100).max(100) }),
   z.strictObject({ kind: z.literal("go") }),
   z.strictObject({ kind: z.literal("stop") }),
   z.strictObject({ kind: z.literal("note"), text: z.string().trim().min(1).max(200) }),
@@ -62,7 +64,8 @@ export function refusalOf(role: CrewRole, running: boolean, did: CrewDid): strin
       if (!running) return "The drill stands: go on first.";
       return did.event.type !== "back" && did.event.actor !== role ? "That is somebody else’s hand." : null;
     case "height":
-      return role === "instructor" ? null : "The height is the instructor’s.";
+    case "rate":
+      return role === "instructor" ? null : "Heights and rates are the instructor’s.";
     case "note":
       return role === "instructor" ? null : "Notes are the instructor’s.";
     case "joined":
@@ -80,7 +83,9 @@ export function crewAt(begun: DrillRun, log: readonly CrewEvent[], time_s: numbe
       ? [{ time_s: at_s, event: did.event }]
       : did.kind === "height"
         ? [{ time_s: at_s, height_m: did.height_m }]
-        : [],
+        : did.kind === "rate"
+          ? [{ time_s: at_s, climb_mps: did.climb_mps }]
+          : [],
   );
   const run = { ...begun, events };
   const goes = inOrder.filter(({ did }) => did.kind === "go" || did.kind === "stop");

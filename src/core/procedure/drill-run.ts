@@ -12,10 +12,11 @@ import {
 } from "./drill";
 import type { Procedure } from "./procedure";
 
-/** Something done, and when; or a height that an instructor has given. */
+/** Something done, and when; or a height or a rate that an instructor has given. */
 export type RunEvent =
   | { readonly time_s: number; readonly event: Exclude<DrillEvent, { readonly type: "passes" }> }
-  | { readonly time_s: number; readonly height_m: number };
+  | { readonly time_s: number; readonly height_m: number }
+  | { readonly time_s: number; readonly climb_mps: number };
 
 /** What a run is made of. */
 export interface DrillRun {
@@ -26,8 +27,10 @@ export interface DrillRun {
   /** Above the ground, when it begins. */
   readonly height_m: number;
   readonly speed_mps: number;
-  /** Up positive, while it runs. */
+  /** Up positive, as it begins. */
   readonly climb_mps: number;
+  /** With the other engine gone too; absent or null where there is none, or it is not known. */
+  readonly without_mps?: number | null;
   /** What burns goes out when the first wait is over; otherwise it burns on. */
   readonly lampGoes: boolean;
   readonly events: readonly RunEvent[];
@@ -36,35 +39,49 @@ export interface DrillRun {
 /** A run at a moment. */
 export interface RunState {
   readonly drill: Drill;
-  /** Where height was given last: it goes from there. */
-  readonly from: { readonly time_s: number; readonly height_m: number };
+  /** Where height or rate were given last: it goes from there. */
+  readonly from: { readonly time_s: number; readonly height_m: number; readonly climb_mps: number };
 }
 
 /** Moments at which something happens by itself are fewer than steps, but for loops. */
 const MOST_MOMENTS = 1000;
 
 /** Whether it is over: by its end, or by the ground. */
-export const isRunOver = ({ procedure, climb_mps }: DrillRun, { drill }: RunState): boolean =>
-  isOver(procedure, drill) || (climb_mps < 0 && drill.flown.height_m <= 0);
+export const isRunOver = ({ procedure }: DrillRun, state: RunState): boolean =>
+  isOver(procedure, state.drill) || isOnGround(state);
 
-const flownAt = ({ climb_mps, speed_mps }: DrillRun, { from }: RunState, time_s: number): Flown => ({
+/** The ground has come. */
+export const isOnGround = ({ drill, from }: RunState): boolean => from.climb_mps < 0 && drill.flown.height_m <= 0;
+
+const flownAt = ({ speed_mps }: DrillRun, { from }: RunState, time_s: number): Flown => ({
   time_s,
-  height_m: Math.max(from.height_m + climb_mps * (time_s - from.time_s), 0),
+  height_m: Math.max(from.height_m + from.climb_mps * (time_s - from.time_s), 0),
   speed_mps,
 });
 
+/** Where height or rate were given last before a time, without flying the drill again. */
+export function givenAt({ height_m, climb_mps, events }: DrillRun, time_s: number): RunState["from"] {
+  let from = { time_s: 0, height_m, climb_mps };
+  for (const event of events) {
+    if (event.time_s > time_s || "event" in event) continue;
+    const came_m = Math.max(from.height_m + from.climb_mps * (event.time_s - from.time_s), 0);
+    from = { ...from, height_m: came_m, ...event };
+  }
+  return from;
+}
+
 /** The beginning. */
 export function beginRun(run: DrillRun): RunState {
-  const { procedure, dead, propeller, height_m, speed_mps } = run;
+  const { procedure, dead, propeller, height_m, speed_mps, climb_mps } = run;
   const flown = { time_s: 0, height_m, speed_mps };
-  return { drill: beginDrill(procedure, { dead, propeller, flown }), from: { time_s: 0, height_m } };
+  return { drill: beginDrill(procedure, { dead, propeller, flown }), from: { time_s: 0, height_m, climb_mps } };
 }
 
 /** The next moment at which something happens by itself: a wait is over, a height is passed, the ground. */
 function nextMoment_s(run: DrillRun, { drill, from }: RunState): number {
   const step = run.procedure.steps.at(drill.at);
   const at = (height_m: number) =>
-    run.climb_mps < 0 ? from.time_s + (height_m - from.height_m) / run.climb_mps : Infinity;
+    from.climb_mps < 0 ? from.time_s + (height_m - from.height_m) / from.climb_mps : Infinity;
   const ground_s = at(0);
   if (step?.kind === "wait") return Math.min(endOfWait_s(step, drill), ground_s);
   if (step?.kind === "passing") {
@@ -106,7 +123,10 @@ export function afterRunEvent(run: DrillRun, state: RunState, done: RunEvent): R
   const now = runUntil(run, state, done.time_s);
   if (isRunOver(run, now)) return now;
   if ("event" in done) return { ...now, drill: afterEvent(run.procedure, now.drill, done.event, run.dead) };
-  const moved = { ...now, from: { time_s: now.drill.flown.time_s, height_m: done.height_m } };
+  const { time_s, height_m } = now.drill.flown;
+  const from = { time_s, height_m, climb_mps: now.from.climb_mps };
+  const given = "height_m" in done ? { height_m: done.height_m } : { climb_mps: done.climb_mps };
+  const moved = { ...now, from: { ...from, ...given } };
   return passes(run, moved, now.drill.flown.time_s);
 }
 

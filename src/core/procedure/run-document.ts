@@ -1,7 +1,7 @@
 // A run as it is kept and sent: checked at every edge.
 import { z } from "zod";
 import { type DrillEntry, isWrong } from "./drill";
-import { type DrillRun, isRunOver, runAt } from "./drill-run";
+import { type DrillRun, isOnGround, isRunOver, runAt } from "./drill-run";
 import { Actor, Procedure } from "./procedure";
 
 const Side = z.enum(["left", "right"]);
@@ -10,6 +10,7 @@ const Name = z.string().max(40);
 export const LONGEST_RUN_S = 3600;
 const Time = z.number().min(0).max(LONGEST_RUN_S);
 const Height = z.number().min(0).max(20_000);
+const Rate = z.number().min(-100).max(100);
 
 /** Something done by hand. */
 export const HandEventDocument = z.discriminatedUnion("type", [
@@ -34,13 +35,15 @@ export const RunDocument = z.strictObject({
   propeller: Name,
   height_m: Height,
   speed_mps: z.number().min(0).max(400),
-  climb_mps: z.number().min(-100).max(100),
+  climb_mps: Rate,
+  without_mps: Rate.nullable().optional(),
   lampGoes: z.boolean(),
   events: z
     .array(
       z.union([
         z.strictObject({ time_s: Time, event: HandEventDocument }),
         z.strictObject({ time_s: Time, height_m: Height }),
+        z.strictObject({ time_s: Time, climb_mps: Rate }),
       ]),
     )
     .max(1000, "At most 1 000 events."),
@@ -70,7 +73,7 @@ export function runResult(run: DrillRun, until_s: number): RunResult {
   const count = (test: (entry: DrillEntry) => boolean) => log.filter(test).length;
   return {
     over: isRunOver(run, state),
-    ground: run.climb_mps < 0 && flown.height_m <= 0,
+    ground: isOnGround(state),
     took_s: flown.time_s,
     wrong: count(({ outcome }) => isWrong(outcome)),
     slow: count(({ outcome }) => outcome === "slow"),

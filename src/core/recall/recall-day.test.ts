@@ -110,6 +110,16 @@ describe("a day’s cards", () => {
     expect(day.due[0].chance).toBeLessThan(0.8);
   });
 
+  it("another aircraft of one's own brings new ones when all of the one that is flown were asked", () => {
+    const asked = alders.map(({ id }) => ({ card: id, at_ms: NOW - 60 * HOUR_MS, grade: "at-once" as const }));
+    const due = (reviews: readonly CardReview[]) =>
+      recallDay([alder, larch], reviews, NOW, TONIGHT)
+        .due.filter(({ memory }) => memory === null)
+        .map(({ card }) => card.aircraftId);
+    expect(due(asked.slice(1))).toEqual(["alder-s1", "larch-t2", "larch-t2", "larch-t2", "larch-t2"]);
+    expect(due(asked)).toEqual(Array.from({ length: NEW_A_DAY }, () => "larch-t2"));
+  });
+
   it("a card of an aircraft that is flown no more is asked of its own fleet only", () => {
     const others = [review("gone/number/best-glide", 30, "sure"), review(first, 30, "sure")];
     expect(recallDay([alder], others, NOW, TONIGHT).due.map(({ card }) => card.id)).not.toContain(

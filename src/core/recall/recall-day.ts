@@ -72,10 +72,8 @@ export function recallDay(
   const due = asked
     .filter(({ memory }) => memory !== null && memory.due_ms <= dayEnd_ms)
     .toSorted((a, b) => (a.chance ?? 1) - (b.chance ?? 1));
-  // Of the aircraft that is flown: others bring no new ones.
-  const fresh = held
-    .filter(({ memory, card }) => memory === null && card.aircraftId === fleet.at(0)?.id)
-    .slice(0, Math.max(NEW_A_DAY - begun, 0));
+  // Of the aircraft that is flown first: what another brings waits until all of its have been asked.
+  const fresh = held.filter(({ memory }) => memory === null).slice(0, Math.max(NEW_A_DAY - begun, 0));
   const later = asked
     .filter(({ memory }) => memory !== null && memory.due_ms > dayEnd_ms)
     .toSorted((a, b) => (a.memory?.due_ms ?? 0) - (b.memory?.due_ms ?? 0));

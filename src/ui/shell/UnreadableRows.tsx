@@ -9,6 +9,7 @@ const KINDS: Record<UnreadableRow["kind"], string> = {
   place: "Place",
   situation: "Situation",
   procedure: "Procedure",
+  "flight test": "Flight test",
   run: "Run of a drill",
 };
 

@@ -12,7 +12,7 @@ import { useDrill } from "./drill/drill-store";
 import { useDrillRun } from "./drill/useDrillRun";
 import { ProceduresAside } from "./editor/ProceduresAside";
 import { flownFaults, flyable } from "./editor/flyable";
-import { useProcedures } from "./editor/procedures-store";
+import { useFlightTests, useProcedures } from "./own/own-documents-store";
 import { ExercisesAside } from "./exercises/ExercisesAside";
 import { exercisesOf } from "./exercises/useExercises";
 import { RecallAside } from "./recall/RecallAside";
@@ -50,7 +50,12 @@ export function RehearseStage() {
   const procedure = procedures.find(({ id }) => id === chosenId) ?? procedures[0];
   const drill = useDrillRun(procedure, document);
   const day = useRecallDay();
-  const test = exercisesOf(document).tests.find(({ id }) => id === testId) ?? null;
+  const ownTests = useFlightTests((state) => state.own);
+  const { tests } = exercisesOf(
+    document,
+    ownTests?.map((test) => test.document),
+  );
+  const test = tests.find(({ id }) => id === testId) ?? null;
   const asides: Record<View, ReactNode> = {
     exercises: <ExercisesAside aircraft={document} test={test} />,
     drill: <DrillAside procedure={procedure} drill={drill} />,

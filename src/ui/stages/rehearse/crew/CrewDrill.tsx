@@ -95,7 +95,7 @@ function Opened({ role, aircraft, code, now: { crew, flying } }: OpenedProps) {
         </header>
         {crew.begun ? (
           over ? (
-            <DrillDebrief procedure={procedure} flying={flying} onFrom={null} />
+            <DrillDebrief flying={flying} onFrom={null} />
           ) : (
             <DrillSteps procedure={procedure} flying={flying} />
           )
@@ -131,7 +131,7 @@ function CrewAside({ code, now: { crew, flying } }: Pick<OpenedProps, "code" | "
   const format = useFormat();
   const { run, state, over } = flying;
   const said = over
-    ? drillSummary(state.drill, run, format)
+    ? drillSummary(state, run, format)
     : crew.begun
       ? soFarWords(flying, format)
       : { lead: "Waiting for the crew.", rest: "Anybody may begin; anybody may stop.", clean: true };

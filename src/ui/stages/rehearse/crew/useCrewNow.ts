@@ -29,8 +29,12 @@ export function useCrewNow(): CrewNow | null {
     const time_s = Math.max(clock.time_s + gone_s, log.at(-1)?.time_s ?? 0);
     const at = crewAt(crew.run, log, time_s);
     const { run, state, running } = at;
-    const { climb_mps, speed_mps } = run;
-    const rate = { climb_mps, eas_mps: speed_mps, onOne: run.dead !== null, without_mps: null };
+    const rate = {
+      climb_mps: state.from.climb_mps,
+      eas_mps: run.speed_mps,
+      onOne: run.dead !== null,
+      without_mps: run.without_mps ?? null,
+    };
     const flying: Flying = {
       id: crew.id,
       beganAt: "",

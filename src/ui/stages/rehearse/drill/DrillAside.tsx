@@ -13,7 +13,7 @@ export function DrillAside({ procedure, drill }: { procedure: Procedure; drill: 
   const format = useFormat();
   const { flying, rate, issue } = drill;
   const said = flying?.over
-    ? drillSummary(flying.state.drill, flying.run, format)
+    ? drillSummary(flying.state, flying.run, format)
     : flying
       ? soFarWords(flying, format)
       : {

@@ -1,6 +1,5 @@
 "use client";
 import { RotateCcw } from "lucide-react";
-import type { Procedure } from "@/core/procedure/procedure";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { useFormat } from "@/ui/kit/units/units-store";
@@ -10,17 +9,15 @@ import { OUTCOME_WORDS } from "./drill-words";
 
 /** A drill that is over: each step against its target on one line of time, what it cost, and again from any step. */
 export function DrillDebrief({
-  procedure,
   flying,
   onFrom,
 }: {
-  procedure: Procedure;
   flying: Flying;
   /** Flies it anew from a step; null where that cannot be. */
   onFrom: ((stepId: string) => void) | null;
 }) {
   const format = useFormat();
-  const times = stepTimes(procedure, flying.state.drill.log, flying.run.climb_mps);
+  const times = stepTimes(flying.run, flying.state.drill.log);
   const longest_s = Math.max(...times.map(({ took_s, target_s }) => Math.max(took_s, target_s ?? 0)), 1);
   return (
     <div className="min-h-0 overflow-auto px-5 py-2" tabIndex={0} role="region" aria-label="How it went">

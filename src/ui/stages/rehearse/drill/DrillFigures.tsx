@@ -10,7 +10,7 @@ export function DrillFigures({ flying }: { flying: Flying }) {
   const format = useFormat();
   const { run, state } = flying;
   const gone_m = run.height_m - state.drill.flown.height_m;
-  const moves = run.climb_mps !== 0 || gone_m !== 0;
+  const moves = state.from.climb_mps !== 0 || gone_m !== 0;
   return (
     <>
       <AsideFigures>

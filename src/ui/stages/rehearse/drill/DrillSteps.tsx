@@ -4,6 +4,7 @@ import { type DrillEntry, isWrong } from "@/core/procedure/drill";
 import type { Procedure } from "@/core/procedure/procedure";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
+import { useFormat } from "@/ui/kit/units/units-store";
 import type { Flying } from "./drill-store";
 import { OUTCOME_WORDS, stepWords, whyWords } from "./drill-words";
 
@@ -29,7 +30,7 @@ export function DrillSteps({ procedure, flying: { run, state } }: { procedure: P
         aria-label="What was done"
       >
         {log.map((entry, i) => (
-          <Line key={i} entry={entry} procedure={procedure} dead={run.dead} last={i === lines - 1 ? end : undefined} />
+          <Line key={i} entry={entry} run={run} last={i === lines - 1 ? end : undefined} />
         ))}
       </ol>
     </div>
@@ -38,15 +39,15 @@ export function DrillSteps({ procedure, flying: { run, state } }: { procedure: P
 
 function Line({
   entry,
-  procedure,
-  dead,
+  run,
   last,
 }: {
   entry: DrillEntry;
-  procedure: Procedure;
-  dead: Flying["run"]["dead"];
+  run: Flying["run"];
   last: React.RefObject<HTMLLIElement | null> | undefined;
 }) {
+  const format = useFormat();
+  const { procedure, dead } = run;
   const { outcome, time_s, took_s } = entry;
   const step = procedure.steps.find(({ id }) => id === entry.step);
   if (!step) return null;
@@ -62,7 +63,11 @@ function Line({
       <span className="flex gap-2 pr-4 pl-5">
         <span className="num w-10 shrink-0 text-ink2">{formatClock(time_s)}</span>
         <span className="min-w-0 flex-1 text-right">
-          {wrong ? <span className="text-brick">{whyWords(entry, procedure)}</span> : left.trim() && `“${left.trim()}”`}
+          {wrong ? (
+            <span className="text-brick">{whyWords(entry, run, format)}</span>
+          ) : (
+            left.trim() && `“${left.trim()}”`
+          )}
         </span>
       </span>
       <span className="relative flex gap-2 pr-4 pl-4">

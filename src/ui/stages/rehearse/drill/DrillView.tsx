@@ -53,7 +53,7 @@ export function DrillView({ procedure, procedures, drill }: Props) {
       )}
       {!flying && <StepList procedure={procedure} />}
       {running && <DrillSteps procedure={procedure} flying={flying} />}
-      {flying?.over && <DrillDebrief procedure={procedure} flying={flying} onFrom={from} />}
+      {flying?.over && <DrillDebrief flying={flying} onFrom={from} />}
       {step && (
         <DueStep
           key={step.id}

@@ -167,7 +167,7 @@ function Heading({ step, flying: { run, state } }: { step: Step; flying: Flying 
       </span>
       {target_s !== null && (
         <span className={`num ml-auto ${gone_s > target_s ? "text-ochre" : ""}`}>
-          {formatNumber(gone_s)} s of {formatNumber(target_s)} s{secondsCost(run.climb_mps, format)}
+          {formatNumber(gone_s)} s of {formatNumber(target_s)} s{secondsCost(state.from.climb_mps, format)}
         </span>
       )}
     </p>

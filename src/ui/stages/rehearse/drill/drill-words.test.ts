@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { type DrillEntry, type DrillOutcome, isWrong } from "@/core/procedure/drill";
+import { type DrillRun, beginRun } from "@/core/procedure/drill-run";
 import { jetFire } from "@/core/procedure/library/jet";
 import { twinInCruise } from "@/core/procedure/library/twin";
 import type { Procedure } from "@/core/procedure/procedure";
@@ -9,6 +10,16 @@ import { stepTimes } from "./drill-times";
 import { OUTCOME_WORDS, cueWords, drillCsv, drillSummary, stepWords, upcoming, whyWords } from "./drill-words";
 
 const format = formatIn(DEFAULT_UNITS);
+const run: DrillRun = {
+  procedure: jetFire,
+  dead: "right",
+  propeller: "windmilling",
+  height_m: 900,
+  speed_mps: 105,
+  climb_mps: -5,
+  lampGoes: false,
+  events: [],
+};
 const entry = (step: string, outcome: DrillOutcome): DrillEntry => ({
   step,
   outcome,
@@ -19,8 +30,15 @@ const entry = (step: string, outcome: DrillOutcome): DrillEntry => ({
 });
 const summary = (outcomes: readonly DrillOutcome[], height_m: number) =>
   drillSummary(
-    { log: outcomes.map((outcome) => entry("cut", outcome)), flown: { time_s: 62, height_m, speed_mps: 40 } },
-    { height_m: 900, climb_mps: -4 },
+    {
+      drill: {
+        ...beginRun(run).drill,
+        log: outcomes.map((outcome) => entry("cut", outcome)),
+        flown: { time_s: 62, height_m, speed_mps: 40 },
+      },
+      from: { time_s: 0, height_m: 900, climb_mps: -4 },
+    },
+    { height_m: 900 },
     format,
   );
 const step = (procedure: Procedure, id: string) => {
@@ -85,12 +103,22 @@ describe("a drill in words", () => {
 
   it("what was wrong is told with what comes later and why", () => {
     const wrong = (outcome: DrillOutcome, id: string, meant: string | null) =>
-      whyWords({ ...entry(id, outcome), meant }, twinInCruise);
+      whyWords({ ...entry(id, outcome), meant }, { ...run, procedure: twinInCruise, climb_mps: 0 }, format);
     expect(wrong("wrong-order", "verify", "feather")).toBe(
       "“Propeller of the dead engine” comes later. Below the start lock’s speed it does not feather any more.",
     );
     expect(wrong("wrong-engine", "verify", null)).toMatch(/^The wrong engine\. Nothing may change/);
     expect(wrong("wrong-control", "control", null)).toBe("Something else was due.");
+  });
+
+  it("what a mistake costs is told: the seconds that go on sinking, and no engine at all for the wrong one", () => {
+    const cost = (outcome: DrillOutcome, climb_mps: number, without_mps?: number) =>
+      whyWords(entry("cut", outcome), { ...run, climb_mps, without_mps }, format).replaceAll(/[\u00a0\u202f]/g, " ");
+    // 2 m/s are 66 ft in 10 s; 7.62 m/s are 1,500 ft/min.
+    expect(cost("wrong-position", -2)).toMatch(/Each 10 s until it is right are 70 ft\.$/);
+    expect(cost("wrong-engine", -2, -7.62)).toMatch(/In the air no engine would be left: 1 500 ft\/min down\.$/);
+    expect(cost("wrong-engine", -2)).toMatch(/are 70 ft\.$/);
+    expect(cost("wrong-position", 2)).not.toMatch(/10 s/);
   });
 
   it("what comes after is told only as far as there is one way", () => {
@@ -107,7 +135,7 @@ describe("a drill in words", () => {
 
   it("a step's time counts from when it was due, with what was wrong before it was right", () => {
     const log = [entry("bell", "done"), entry("cut", "wrong-engine"), { ...entry("cut", "slow"), took_s: 9 }];
-    expect(stepTimes(jetFire, log, -5)).toMatchObject([
+    expect(stepTimes(run, log)).toMatchObject([
       { step: { id: "bell" }, took_s: 4, target_s: 5, lost_m: 20, wrong: [] },
       { step: { id: "cut" }, took_s: 9, target_s: 5, lost_m: 45, wrong: ["wrong-engine"] },
     ]);

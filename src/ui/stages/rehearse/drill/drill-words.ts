@@ -1,8 +1,8 @@
 // A drill in words: what came of each thing that was done, and how it went as a whole.
 import Papa from "papaparse";
-import { type Drill, type DrillEntry, type DrillOutcome, type Side, isWrong, sidesOf } from "@/core/procedure/drill";
+import { type DrillEntry, type DrillOutcome, type Side, isWrong, sidesOf } from "@/core/procedure/drill";
 import type { DrillRate } from "@/core/procedure/drill-rate";
-import type { DrillRun } from "@/core/procedure/drill-run";
+import { type DrillRun, type RunState, givenAt, isOnGround } from "@/core/procedure/drill-run";
 import type { Actor, Procedure, Step } from "@/core/procedure/procedure";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
@@ -79,12 +79,24 @@ export function upcoming({ steps }: Procedure, at: number, most: number): readon
   return steps.slice(at + 1, Math.min(at + 1 + most, end < 0 ? steps.length : end + 1));
 }
 
-/** What a second of waiting costs. */
-export const secondsCost = (climb_mps: number, format: Format): string =>
-  climb_mps < -0.05 ? ` · ${format("height", -climb_mps, "up")} a second` : "";
+/** What ten seconds of waiting cost: of one second, heights that are told to ten feet would say too much. */
+const inTen = (climb_mps: number, format: Format) => format("height", -10 * climb_mps, "up");
 
-/** Why something was wrong: what it was, what was due instead and why. */
-export function whyWords({ step: id, outcome, meant }: DrillEntry, { steps }: Procedure): string {
+/** What waiting costs. */
+export const secondsCost = (climb_mps: number, format: Format): string =>
+  climb_mps < -0.05 ? ` · ${inTen(climb_mps, format)} each 10 s` : "";
+
+/** What a mistake costs: the other engine too where it was that one, else the seconds until it is right. */
+function mistakeCost({ outcome }: DrillEntry, { without_mps = null }: DrillRun, climb_mps: number, format: Format) {
+  if (outcome === "wrong-engine" && without_mps !== null)
+    return `In the air no engine would be left: ${format("verticalSpeed", -without_mps, "up")} down.`;
+  return climb_mps < -0.05 ? `Each 10 s until it is right are ${inTen(climb_mps, format)}.` : "";
+}
+
+/** Why something was wrong: what it was, what was due instead and why, and what it costs. */
+export function whyWords(entry: DrillEntry, run: DrillRun, format: Format): string {
+  const { step: id, outcome, meant, time_s } = entry;
+  const { steps } = run.procedure;
   const named = (wanted: string | null) => steps.find((step) => step.id === wanted);
   const later = named(meant);
   const due = named(id);
@@ -92,9 +104,10 @@ export function whyWords({ step: id, outcome, meant }: DrillEntry, { steps }: Pr
   return [
     later ? `“${later.challenge}” comes later.` : `${OUTCOME_WORDS[outcome].replace(/^./, (c) => c.toUpperCase())}.`,
     why ?? "",
+    mistakeCost(entry, run, givenAt(run, time_s).climb_mps, format),
   ]
-    .join(" ")
-    .trim();
+    .filter(Boolean)
+    .join(" ");
 }
 
 /** What waiting costs, before it begins. */
@@ -113,7 +126,8 @@ interface Said {
 }
 
 /** How a drill goes. */
-export function soFarWords({ run, state, rate, paused }: Flying, format: Format): Said {
+export function soFarWords({ state, rate, paused }: Flying, format: Format): Said {
+  const { climb_mps } = state.from;
   if (paused) return { lead: "Paused.", rest: "Esc or Go on when you are ready.", clean: true };
   const { log } = state.drill;
   const wrong = log.filter(({ outcome }) => isWrong(outcome)).length;
@@ -125,28 +139,25 @@ export function soFarWords({ run, state, rate, paused }: Flying, format: Format)
         ? `In order so far, ${formatNumber(slow)} late.`
         : "In order so far.";
   const costs =
-    run.climb_mps < -0.05
-      ? `Each second of waiting is ${format("height", -run.climb_mps, "up")}.`
+    climb_mps < -0.05
+      ? `Each 10 s of waiting are ${inTen(climb_mps, format)}.`
       : "No height goes meanwhile.";
   const without =
     rate.without_mps !== null
       ? ` The wrong engine would leave none: ${format("verticalSpeed", -rate.without_mps, "up")} down.`
       : "";
-  return { lead, rest: `${run.climb_mps > 0.05 ? "It climbs meanwhile." : costs}${without}`, clean: wrong === 0 };
+  return { lead, rest: `${climb_mps > 0.05 ? "It climbs meanwhile." : costs}${without}`, clean: wrong === 0 };
 }
 
 /** How a drill went. */
-export function drillSummary(
-  { log, flown }: Pick<Drill, "log" | "flown">,
-  { height_m: began_m, climb_mps }: Pick<DrillRun, "height_m" | "climb_mps">,
-  format: Format,
-): Said {
+export function drillSummary(state: RunState, { height_m: began_m }: Pick<DrillRun, "height_m">, format: Format): Said {
+  const { log, flown } = state.drill;
   const count = (test: (entry: DrillEntry) => boolean) => log.filter(test).length;
   const wrong = count(({ outcome }) => isWrong(outcome));
   const slow = count(({ outcome }) => outcome === "slow");
   const back = count(({ outcome }) => outcome === "back");
   const lost_m = began_m - flown.height_m;
-  if (climb_mps < 0 && flown.height_m <= 0)
+  if (isOnGround(state))
     return {
       clean: false,
       lead: `The ground came first, at ${formatClock(flown.time_s)}.`,

@@ -102,6 +102,7 @@ export function useDrillRun(procedure: Procedure, aircraft: AircraftDocument): D
       height_m: Math.max(situation.altitude_m - ground_m, LEAST_M),
       speed_mps: rate.eas_mps,
       climb_mps: rate.climb_mps,
+      without_mps: rate.without_mps,
       lampGoes: Math.random() < 0.5,
       events: [],
     };

@@ -1,7 +1,7 @@
 "use client";
 import { DndContext, type DragEndEvent } from "@dnd-kit/core";
 import { SortableContext, verticalListSortingStrategy } from "@dnd-kit/sortable";
-import { Download, GripVertical, Play, Redo2, Trash2, Undo2 } from "lucide-react";
+import { GripVertical, Play } from "lucide-react";
 import { useState } from "react";
 import type { Procedure, Step } from "@/core/procedure/procedure";
 import { download, fileName } from "@/ui/kit/download";
@@ -9,11 +9,12 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { TextField } from "@/ui/kit/forms/TextField";
 import { useSortedRow, useSorting } from "@/ui/kit/sorting/useSorting";
 import { wantedBeside } from "../drill/drill-words";
+import { OwnActions } from "../own/OwnActions";
 import { BranchArcs, ROW_PX } from "./BranchArcs";
 import { ControlsForm } from "./ControlsForm";
 import { StepForm } from "./StepForm";
 import { KIND_WORDS, newStep, withStep, withStepAfter, withStepMoved, withoutStep } from "./edit-steps";
-import { useProcedures } from "./procedures-store";
+import { useProcedures } from "../own/own-documents-store";
 
 interface Props {
   draft: Procedure;
@@ -52,49 +53,25 @@ export function ProcedureEditor({ draft, sound, onRun }: Props) {
             onChange={(name) => change({ ...draft, name: name.slice(0, 60) })}
           />
         </div>
-        <span className="ml-auto flex gap-2">
-          <button type="button" className="btn btn-quiet" aria-label="Undo" disabled={past.length === 0} onClick={undo}>
-            <Undo2 size={15} aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            className="btn btn-quiet"
-            aria-label="Redo"
-            disabled={future.length === 0}
-            onClick={redo}
-          >
-            <Redo2 size={15} aria-hidden="true" />
-          </button>
+        <OwnActions
+          noun="procedure"
+          undoable={past.length > 0}
+          redoable={future.length > 0}
+          unsaved={unsaved}
+          stored={saved !== null}
+          onUndo={undo}
+          onRedo={redo}
+          onExport={() =>
+            download(`procedure-${fileName(draft.name)}.json`, "application/json", JSON.stringify(draft, null, 2))
+          }
+          onRemove={() => void remove()}
+          onSave={() => void save()}
+          onClose={close}
+        >
           <button type="button" className="btn btn-quiet" disabled={!sound} onClick={onRun}>
             <Play size={15} aria-hidden="true" /> Run
           </button>
-          <button
-            type="button"
-            className="btn btn-quiet"
-            aria-label="Export JSON"
-            onClick={() =>
-              download(`procedure-${fileName(draft.name)}.json`, "application/json", JSON.stringify(draft, null, 2))
-            }
-          >
-            <Download size={15} aria-hidden="true" />
-          </button>
-          {saved && (
-            <button
-              type="button"
-              className="btn btn-quiet"
-              aria-label="Delete the procedure"
-              onClick={() => void remove()}
-            >
-              <Trash2 size={15} aria-hidden="true" />
-            </button>
-          )}
-          <button type="button" className="btn" disabled={!unsaved} onClick={() => void save()}>
-            {unsaved ? "Save" : "Saved"}
-          </button>
-          <button type="button" className="btn btn-quiet" onClick={close}>
-            Close
-          </button>
-        </span>
+        </OwnActions>
       </div>
       <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_19rem] max-[1150px]:grid-cols-[minmax(0,1fr)_16rem]">
         <div className="min-h-0 overflow-auto py-1 pr-2 pl-1" tabIndex={0} role="region" aria-label="Steps">

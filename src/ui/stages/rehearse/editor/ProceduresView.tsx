@@ -4,12 +4,12 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { WRITTEN } from "@/core/procedure/library/procedures";
 import { type AircraftCategory, type Procedure, Procedure as ProcedureSchema } from "@/core/procedure/procedure";
-import { issuesOf } from "@/core/outcome";
 import { formatNumber } from "@/core/quantities/units";
 import { FileButton } from "@/ui/kit/forms/FileButton";
+import { readOwnFile } from "../own/read-own-file";
 import { PasteChecklist } from "./PasteChecklist";
 import { ProcedureEditor } from "./ProcedureEditor";
-import { useProcedures } from "./procedures-store";
+import { newOwnId, useProcedures } from "../own/own-documents-store";
 
 interface Props {
   category: AircraftCategory;
@@ -17,10 +17,6 @@ interface Props {
   sound: boolean;
   onRun: (id: string) => void;
 }
-
-const newId = () => `own-${crypto.randomUUID()}`.slice(0, 40);
-/** Of a file that is read, bytes. */
-const MOST_BYTES = 200_000;
 
 /** Procedures that fit: those that ship, to be copied, and one's own, to be changed. */
 export function ProceduresView({ category, sound, onRun }: Props) {
@@ -32,7 +28,7 @@ export function ProceduresView({ category, sound, onRun }: Props) {
     return (
       <PasteChecklist
         fits={[category]}
-        newId={newId}
+        newId={newOwnId}
         onCancel={() => setPasting(false)}
         onTake={(procedure) => {
           setPasting(false);
@@ -41,19 +37,11 @@ export function ProceduresView({ category, sound, onRun }: Props) {
       />
     );
   const copy = (procedure: Procedure) =>
-    edit({ ...procedure, id: newId(), name: `${procedure.name}, mine`.slice(0, 60), madeFrom: procedure.id }, null);
+    edit({ ...procedure, id: newOwnId(), name: `${procedure.name}, mine`.slice(0, 60), madeFrom: procedure.id }, null);
   const open = async (file: File) => {
-    if (file.size > MOST_BYTES) return void toast("This file is larger than any procedure. Nothing was read.");
-    let value: unknown = null;
-    try {
-      value = JSON.parse(await file.text());
-    } catch {
-      return void toast("This file is not JSON: it is damaged or something else. Nothing was read.");
-    }
-    const read = ProcedureSchema.safeParse(value);
-    if (!read.success)
-      return void toast(`${issuesOf(read.error)[0].path}: ${issuesOf(read.error)[0].message} Nothing was read.`);
-    edit({ ...read.data, id: newId(), madeFrom: read.data.madeFrom }, null);
+    const read = await readOwnFile(file, ProcedureSchema);
+    if (typeof read === "string") return void toast(read);
+    edit({ ...read, id: newOwnId() }, null);
   };
   return (
     <div className="min-h-0 overflow-auto px-5 py-3" tabIndex={0} role="region" aria-label="Procedures">

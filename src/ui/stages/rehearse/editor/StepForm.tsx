@@ -1,12 +1,13 @@
 "use client";
 import type { ReactNode } from "react";
-import type { Procedure, Step } from "@/core/procedure/procedure";
+import type { Condition, Procedure, Step } from "@/core/procedure/procedure";
 import { WRITTEN } from "@/core/procedure/library/procedures";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { TextField } from "@/ui/kit/forms/TextField";
+import { ConditionForm } from "./ConditionForm";
 import { ACTOR_WORDS } from "../drill/drill-words";
 
 interface Props {
@@ -39,6 +40,12 @@ export function StepForm({ procedure, step, onChange }: Props) {
           onChange={(actor) => onChange({ ...step, actor })}
         />
       )}
+      <ConditionForm
+        label="Applies"
+        procedure={procedure}
+        value={step.when}
+        onChange={(when) => onChange({ ...step, when })}
+      />
       <CheckField label="From memory" checked={step.memory} onChange={(memory) => onChange({ ...step, memory })} />
       <TextField
         label="Why"
@@ -105,7 +112,7 @@ function OfKind({ procedure, step, onChange }: Props): ReactNode {
       return (
         <>
           {step.answers.map(({ answer, to, when }, i) => {
-            const put = (part: { answer?: string; to?: string }) =>
+            const put = (part: { answer?: string; to?: string; when?: Condition | null }) =>
               onChange({
                 ...step,
                 answers: step.answers.map((other, at) => (at === i ? { ...other, ...part } : other)),
@@ -113,7 +120,7 @@ function OfKind({ procedure, step, onChange }: Props): ReactNode {
             return (
               <fieldset key={i} className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
                 <TextField
-                  label={`Answer ${i + 1}${when ? ", when it is so" : ""}`}
+                  label={`Answer ${i + 1}`}
                   value={answer}
                   fault={null}
                   onChange={(text) => put({ answer: text.slice(0, 40) })}
@@ -128,6 +135,14 @@ function OfKind({ procedure, step, onChange }: Props): ReactNode {
                 >
                   ×
                 </button>
+                <div className="col-span-3">
+                  <ConditionForm
+                    label={`Answer ${i + 1} is so`}
+                    procedure={procedure}
+                    value={when}
+                    onChange={(so) => put({ when: so })}
+                  />
+                </div>
               </fieldset>
             );
           })}

@@ -4,7 +4,7 @@ import { WRITTEN, proceduresFor } from "@/core/procedure/library/procedures";
 import { type AircraftCategory, Procedure } from "@/core/procedure/procedure";
 import { procedureFaults } from "@/core/procedure/procedure-faults";
 import { withCalls } from "@/core/procedure/with-calls";
-import type { StoredProcedure } from "@/server/procedures";
+import type { OwnDocument } from "@/server/own-documents";
 
 /** Everything that keeps a procedure from being flown. */
 export function flownFaults(procedure: Procedure): readonly Issue[] {
@@ -23,7 +23,7 @@ function flown(procedure: Procedure): readonly Procedure[] {
 /** Those that fit a kind of aircraft: what ships, then one’s own, what is edited as it stands now. */
 export function flyable(
   category: AircraftCategory,
-  own: readonly StoredProcedure[] | null,
+  own: readonly OwnDocument<Procedure>[] | null,
   draft: Procedure | null,
 ): readonly Procedure[] {
   const mine = [

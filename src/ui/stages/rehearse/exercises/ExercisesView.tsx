@@ -3,17 +3,32 @@ import { Play, Printer } from "lucide-react";
 import { createElement, useEffect } from "react";
 import { toast } from "sonner";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import type { Exercise, FlightTestProfile } from "@/core/exercise/exercise";
+import {
+  type Exercise,
+  type FlightTestProfile,
+  FlightTestProfile as FlightTestProfileSchema,
+} from "@/core/exercise/exercise";
 import { formatNumber } from "@/core/quantities/units";
 import { fileName } from "@/ui/kit/download";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
+import { FileButton } from "@/ui/kit/forms/FileButton";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { newOwnId, useFlightTests } from "../own/own-documents-store";
+import { readOwnFile } from "../own/read-own-file";
 import { useRuns } from "../results/runs-store";
 import { VERDICT_WORDS, exerciseLines, failWords, heldWords, toleranceWords } from "./exercise-words";
+import { FlightTestEditor } from "./FlightTestEditor";
 import type { ExerciseCardContent } from "./ExerciseCardPdf";
-import { exercisesOf, runsOf, useLastScore, verdictOf } from "./useExercises";
+import { exercisesOf, runsOf, testResult, useLastScore, verdictOf } from "./useExercises";
 
 const ALL = "all";
+const NEW_TEST = {
+  format: "utrimax/flight-test",
+  version: 1,
+  name: "My flight test",
+  repeats: 1,
+  stopsAtFailure: false,
+} as const;
 
 interface Props {
   aircraft: AircraftDocument;
@@ -39,21 +54,39 @@ export function ExercisesView({ aircraft, test, onTest, chosenId, onChoose, onRu
   const runs = useRuns((state) => state.runs);
   useEffect(() => {
     void useRuns.getState().load(null);
+    void useFlightTests.getState().load();
   }, []);
-  const { exercises, tests } = exercisesOf(aircraft);
+  const { own, draft } = useFlightTests();
+  const { edit } = useFlightTests.getState();
+  const mine = own?.find(({ id }) => id === test?.id) ?? null;
+  const { exercises, tests } = exercisesOf(
+    aircraft,
+    own?.map(({ document }) => document),
+  );
   const shown = test
     ? test.exercises.flatMap((id) => exercises.find((exercise) => exercise.id === id) ?? [])
     : exercises;
   const chosen = shown.find(({ id }) => id === chosenId) ?? shown.at(0);
+  const copy = (profile: FlightTestProfile) =>
+    edit({ ...profile, id: newOwnId(), name: `${profile.name}, mine`.slice(0, 60) }, null);
+  const open = async (file: File) => {
+    const read = await readOwnFile(file, FlightTestProfileSchema);
+    if (typeof read === "string") toast(read);
+    else edit({ ...read, id: newOwnId() }, null);
+  };
+  const result = test && testResult(test, exercises, runs ?? [], aircraft.name);
+  const due = result?.exercises.find(({ verdict }) => verdict === null || verdict === "failed");
+  const next = exercises.find(({ id }) => id === due?.id);
   const onCard = (list: readonly Exercise[], title: string) =>
     print({
       title,
       sub: `${aircraft.name}. Generic figures, each with its source on the page; the examiner’s come first.`,
       exercises: list.map((exercise) => ({ name: exercise.name, lines: exerciseLines(exercise, format) })),
     });
+  if (draft) return <FlightTestEditor key={draft.id} draft={draft} exercises={exercises} />;
   return (
     <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)]">
-      <div className="flex items-end gap-4 border-b border-rule px-4 py-1.5">
+      <div className="flex items-end gap-2 border-b border-rule px-4 py-1.5">
         <ChoiceField
           label="Flight test"
           value={test?.id ?? ALL}
@@ -63,6 +96,40 @@ export function ExercisesView({ aircraft, test, onTest, chosenId, onChoose, onRu
             ...tests.map(({ id, name }) => ({ value: id, label: name })),
           ]}
         />
+        {test && mine && (
+          <button type="button" className="btn btn-quiet" onClick={() => edit(mine.document, mine)}>
+            Change
+          </button>
+        )}
+        {test && !mine && (
+          <button type="button" className="btn btn-quiet" onClick={() => copy(test)}>
+            Copy
+          </button>
+        )}
+        {!test && exercises.length > 0 && (
+          <>
+            <button
+              type="button"
+              className="btn btn-quiet"
+              onClick={() =>
+                edit({ ...NEW_TEST, id: newOwnId(), exercises: exercises.slice(0, 1).map(({ id }) => id) }, null)
+              }
+            >
+              Build one
+            </button>
+            <FileButton
+              label="Import JSON"
+              fileLabel="Flight test file"
+              accept="application/json,.json"
+              onChoose={(file) => void open(file)}
+            />
+          </>
+        )}
+        {next?.procedure && (
+          <button type="button" className="btn" onClick={() => onRun(next.procedure ?? "")}>
+            <Play size={15} aria-hidden="true" /> Go on: {next.name}
+          </button>
+        )}
         <button
           type="button"
           className="btn btn-quiet ml-auto"

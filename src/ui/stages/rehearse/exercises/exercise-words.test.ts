@@ -6,7 +6,7 @@ import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
 import type { ListedRun } from "@/server/runs";
 import { exerciseLines, failWords, heldWords, testWords, toleranceWords } from "./exercise-words";
-import { bookSpeed_mps, exercisesOf, runsOf, verdictOf } from "./useExercises";
+import { bookSpeed_mps, exercisesOf, runsOf, testResult, verdictOf } from "./useExercises";
 
 const format = formatIn(DEFAULT_UNITS);
 const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, " ");
@@ -79,6 +79,19 @@ describe("exercises of an aircraft", () => {
     expect(exercisesOf(larch).tests.map(({ id }) => id)).toEqual(["twin-check"]);
     expect(bookSpeed_mps(larch)).toBeCloseTo(43.2, 1);
     expect(bookSpeed_mps(alder)).toBe(alder.handbook.vbg_mps);
+  });
+
+  it("a flight test stands by its last sitting: last month's drills take no repeats", () => {
+    const test = { ...FLIGHT_TESTS[0], exercises: ["engine-failure-single"], repeats: 1, stopsAtFailure: true };
+    const at = (beganAt: string, wrong: number) => ({ ...run({ wrong }), beganAt });
+    const stands = (...runs: ListedRun[]) => testResult(test, EXERCISES, runs.toReversed(), "Alder S1");
+    const today = at("2026-11-20T10:00:00.000Z", 0);
+    const month = [1, 2, 3].map((day) => at(`2026-10-0${day}T10:00:00.000Z`, 1));
+    expect(stands(...month, today)).toMatchObject({ verdict: "going on", repeatsLeft: 1 });
+    expect(stands(at("2026-11-20T09:00:00.000Z", 1), today).repeatsLeft).toBe(0);
+    const twice = [at("2026-11-20T08:00:00.000Z", 1), at("2026-11-20T09:00:00.000Z", 1)];
+    expect(stands(...twice).verdict).toBe("failed");
+    expect(stands().exercises).toEqual([{ id: "engine-failure-single", verdict: null }]);
   });
 
   it("a drill passes no more than the drill: what is flown is still to be flown", () => {

@@ -7,7 +7,7 @@ import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
-import { useProcedures } from "../editor/procedures-store";
+import { useProcedures } from "../own/own-documents-store";
 import { useReviews } from "./reviews-store";
 
 interface Asked {
@@ -24,7 +24,7 @@ const askDay: Ask<Asked, RecallDay> = (core, { fleet, reviews, now_ms, dayEnd_ms
 /** The clock is looked at so often, ms: what was missed comes back in minutes. */
 const LOOK_MS = 60_000;
 
-/** Today's cards of the aircraft that is flown and of those that were asked before; null until they have come. */
+/** Today’s cards: of the aircraft flown, then of one’s own and those asked before; null until they have come. */
 export function useRecallDay(): RecallDay | null {
   const reviews = useReviews((state) => state.reviews);
   const procedures = useProcedures((state) => state.own);
@@ -41,7 +41,7 @@ export function useRecallDay(): RecallDay | null {
     if (!reviews || !procedures) return null;
     const flown = library.filter(({ id }) => id === aircraftId);
     const askedBefore = new Set(reviews.map(({ card }) => card.split("/")[0]));
-    const others = library.filter(({ id }) => id !== aircraftId && askedBefore.has(id));
+    const others = library.filter(({ id, shared }) => id !== aircraftId && (!shared || askedBefore.has(id)));
     const fleet: readonly { id: string; document: AircraftDocument }[] = [...flown, ...others].map(
       ({ id, document }) => ({ id, document }),
     );

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { singleForcedLanding } from "@/core/procedure/library/single";
-import { useProcedures } from "./procedures-store";
+import { useProcedures } from "./own-documents-store";
 
 const requests: { method: string; url: string; ifMatch: string | null }[] = [];
 let respond: (method: string, url: string) => Response = () => new Response("{}");
@@ -40,7 +40,7 @@ describe("a procedure that is edited", () => {
 
   it("is added the first time and saved over its version after that", async () => {
     respond = (method) =>
-      method === "GET" ? json({ procedures: [] }) : json({ id: mine.id, version: method === "POST" ? 1 : 2 });
+      method === "GET" ? json({ documents: [] }) : json({ id: mine.id, version: method === "POST" ? 1 : 2 });
     now().edit(mine, null);
     await now().save();
     expect(now().saved).toEqual({ id: "own-1", version: 1, document: mine });

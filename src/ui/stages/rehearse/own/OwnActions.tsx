@@ -1,0 +1,49 @@
+"use client";
+import { Download, Redo2, Trash2, Undo2 } from "lucide-react";
+
+interface Props {
+  /** What it is, in words. */
+  noun: string;
+  undoable: boolean;
+  redoable: boolean;
+  unsaved: boolean;
+  /** It was saved once, and can be deleted. */
+  stored: boolean;
+  onUndo: () => void;
+  onRedo: () => void;
+  onExport: () => void;
+  onRemove: () => void;
+  onSave: () => void;
+  onClose: () => void;
+  children?: React.ReactNode;
+}
+
+/** What is done with a document that is edited. */
+export function OwnActions(props: Props) {
+  const { noun, undoable, redoable, unsaved, stored, children } = props;
+  return (
+    <span className="ml-auto flex gap-2">
+      <button type="button" className="btn btn-quiet" aria-label="Undo" disabled={!undoable} onClick={props.onUndo}>
+        <Undo2 size={15} aria-hidden="true" />
+      </button>
+      <button type="button" className="btn btn-quiet" aria-label="Redo" disabled={!redoable} onClick={props.onRedo}>
+        <Redo2 size={15} aria-hidden="true" />
+      </button>
+      {children}
+      <button type="button" className="btn btn-quiet" aria-label="Export JSON" onClick={props.onExport}>
+        <Download size={15} aria-hidden="true" />
+      </button>
+      {stored && (
+        <button type="button" className="btn btn-quiet" aria-label={`Delete the ${noun}`} onClick={props.onRemove}>
+          <Trash2 size={15} aria-hidden="true" />
+        </button>
+      )}
+      <button type="button" className="btn" disabled={!unsaved} onClick={props.onSave}>
+        {unsaved ? "Save" : "Saved"}
+      </button>
+      <button type="button" className="btn btn-quiet" onClick={props.onClose}>
+        Close
+      </button>
+    </span>
+  );
+}

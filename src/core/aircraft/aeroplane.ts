@@ -15,6 +15,7 @@ import {
   text,
   time_s,
 } from "./document-fields";
+import { Dynamics } from "./dynamics";
 import { PropellerEngines } from "./propeller-engines";
 import { PropellerState } from "./propeller-state";
 
@@ -215,6 +216,8 @@ export const Aeroplane = z
     climb: z.strictObject({ vyOverVs1: z.number().min(1).max(3) }).nullable(),
     asymmetric: Asymmetric.nullable(),
     relight: Relight.nullable(),
+    /** Null takes what is usual of its kind. */
+    dynamics: Dynamics.nullable(),
     /** Fluid lost after damage and the minutes an engine then has. */
     coolant: z.strictObject({ minutesAfterLeak_s: time_s("A time", 10, 36_000) }).nullable(),
   })

@@ -87,12 +87,17 @@ function ofItsKind(old: OldDocument): OldDocument {
   };
 }
 
+/** Version 6 did not say how an aeroplane moves. */
+const withDynamics = (old: OldDocument): OldDocument =>
+  old.category === "helicopter" || old.category === "gyroplane" ? old : { ...old, dynamics: null };
+
 const versions = versionedDocument("utrimax/aircraft", "aircraft", AircraftDocument, [
   deadEnginesOnce,
   nothingLeftOut,
   withOneEngineClimb,
   withLoading,
   ofItsKind,
+  withDynamics,
 ]);
 
 /** @see VersionedDocument.upgraded */

@@ -36,7 +36,7 @@ export const power_W = (what: string) => range(`${what}, in watts,`, 1000, 2e7);
 /** What every aircraft has. A field that is added has no default: it makes a new version, with a step from the last. */
 export const COMMON = {
   schema: z.literal("utrimax/aircraft"),
-  version: z.literal(6),
+  version: z.literal(7),
   name: text(60).min(1, "An aircraft needs a name."),
   description: text(400),
   /** What its instruments show. */

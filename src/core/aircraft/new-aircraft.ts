@@ -7,7 +7,7 @@ import type { Aeroplane } from "./aeroplane";
 export function newAircraft(name: string): Aeroplane {
   return {
     schema: "utrimax/aircraft",
-    version: 6,
+    version: 7,
     name,
     description: "",
     category: "single",
@@ -66,6 +66,7 @@ export function newAircraft(name: string): Aeroplane {
     asymmetric: null,
     relight: null,
     coolant: null,
+    dynamics: null,
     causeFlow: null,
     airspeedCalibration: null,
     loading: null,

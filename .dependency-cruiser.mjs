@@ -27,7 +27,7 @@ const CORE = [
   ["landing"],
   ["cover", "route", "drift"],
   ["restart", "departure", "take-off"],
-  ["fitting", "procedure"],
+  ["fitting", "procedure", "simulation"],
   ["recall", "exercise"],
   ["calculations"],
 ];

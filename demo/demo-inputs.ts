@@ -12,6 +12,7 @@ import { routeQuestion } from "@/core/route/asked-route";
 import { demoDepartureQuestion } from "./demo-departure";
 import { demoTakeOffQuestion } from "./demo-take-off";
 import { demoTwinQuestion } from "./demo-twin";
+import { turnBackLegs } from "../src/core/simulation/turn-back-legs";
 import { demoAircraft, demoGyroplane, demoHelicopter, demoPlaces, demoSituation } from "./read-demo";
 
 const alder = demoAircraft("alder-s1");
@@ -226,6 +227,30 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
       channels: { height: [900, 915, 945, 910], heading: [6.2, 6.25, 0.02, 6.2] },
     },
     drill: { over: true, ground: false, took_s: 95, wrong: 0, slow: 1, back: 0, lost_m: 0 },
+  },
+  simulate: {
+    setUp: {
+      aircraft: alder,
+      mass_kg: 1000,
+      centreOfGravity: 0.5,
+      air,
+      wind,
+      ground_m: 0,
+      turbulence: 0.5,
+      seed: 1,
+      begin: {
+        north_m: 0,
+        east_m: 0,
+        altitude_m: 400,
+        heading_rad: 1,
+        speed_mps: 36,
+        flap: 0,
+        gearDown: true,
+        throttle: 0.6,
+        fuel_kg: 60,
+      },
+    },
+    legs: turnBackLegs(alder, { height_m: 300, bank_rad: 0.78, reaction_s: 3 }).slice(4, 6),
   },
   "trim-tab": {
     checks: [

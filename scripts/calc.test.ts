@@ -69,6 +69,7 @@ describe("npm run -s calc", () => {
       "trim-tab",
       "procedure-check",
       "exercise-score",
+      "simulate",
     ]);
   });
 

@@ -44,6 +44,7 @@ import { ratingsCalculation } from "./calculations/ratings";
 import { rotorPathCalculation } from "./calculations/rotor-path";
 import { exerciseScoreCalculation } from "./calculations/exercise-score";
 import { procedureCheckCalculation } from "./calculations/procedure-check";
+import { simulateCalculation } from "./calculations/simulate";
 import { rudderAuthorityCalculation } from "./calculations/rudder-authority";
 import { trimTabCalculation } from "./calculations/trim-tab";
 import { type Issue, issuesOf } from "./outcome";
@@ -95,6 +96,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   trimTabCalculation,
   procedureCheckCalculation,
   exerciseScoreCalculation,
+  simulateCalculation,
 ];
 
 /** A result, or every fault of the input. */

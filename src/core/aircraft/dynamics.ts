@@ -22,6 +22,8 @@ const Lateral = z.strictObject({
 const Shaft = z.strictObject({
   blades: z.int().min(2).max(8),
   chord_m: range("A blade’s chord, in m,", 0.03, 1.5),
+  /** Turns of the propeller for one of the engine. */
+  gearing: range("A propeller’s gearing", 0.02, 1.5),
   inertia_kgm2: range("Inertia of propeller and engine, in kg m²,", 0.05, 500),
   /** Speed at which a dead propeller at its fine stop just holds the governed speed; null for fixed pitch. */
   hold_mps: range("The speed that holds the propeller’s, in m/s,", 15, 150).nullable(),
@@ -106,6 +108,6 @@ export function usualDynamics({ category, wing, engines, fixedPitch, asymmetric 
         },
     shaft: jet
       ? null
-      : { blades: fixedPitch ? 2 : 3, chord_m: 0.145, inertia_kgm2: 1.6, hold_mps: fixedPitch ? null : 42 },
+      : { blades: fixedPitch ? 2 : 3, chord_m: 0.145, gearing: 1, inertia_kgm2: 1.6, hold_mps: fixedPitch ? null : 42 },
   };
 }

@@ -1,4 +1,5 @@
 // Thrust of a propeller by momentum theory. Not here: blade stall at standstill, compressibility at the tips.
+import { cbrt } from "../numeric/exact";
 import type { Aeroplane } from "./aeroplane";
 import { RHO0 } from "../quantities/constants";
 import { type Outcome, failure, success } from "../outcome";
@@ -19,10 +20,10 @@ export interface Disc {
  * @see momentum theory (Rankine, Froude)
  */
 export function discThrust_N({ power_W, efficiency, diameter_m }: Disc, tas_mps: number, density: number): number {
-  const twoRhoA = (density * Math.PI * diameter_m ** 2) / 2;
+  const twoRhoA = (density * Math.PI * diameter_m * diameter_m) / 2;
   const c = (efficiency * power_W) / twoRhoA;
   // The root lies above V and above the cube root of c; from there Newton's steps come down to it without passing it.
-  let w = tas_mps + Math.cbrt(c);
+  let w = tas_mps + cbrt(c);
   for (let i = 0; i < 60; i += 1) {
     const step = (w * w * (w - tas_mps) - c) / (w * (3 * w - 2 * tas_mps));
     w -= step;

@@ -7,7 +7,7 @@ import { MPS_PER_KT } from "../quantities/constants";
 import { asymmetricCase } from "./anchored-case";
 import { climbLedger } from "./climb-ledger";
 import { driftdown } from "./driftdown";
-import { powerShare, aspiratedShare } from "../engine/engine-force";
+import { powerShare, aspiratedShare } from "../engine/power-share";
 import { equilibriumAt } from "./equilibrium";
 import { ceiling_m, oneEngineSpeeds, zeroSideslip } from "./one-engine-climb";
 import { vmca } from "./vmca";

@@ -2,7 +2,8 @@ import { type Outcome, failure, success } from "../outcome";
 import { PA_PER_INHG } from "../quantities/constants";
 import { asymmetricCase } from "./anchored-case";
 import type { AsymmetricQuestion } from "./asymmetric-question";
-import { deadDragArea_m2, powerShare } from "../engine/engine-force";
+import { deadDragArea_m2 } from "../engine/engine-force";
+import { powerShare } from "../engine/power-share";
 
 /** A power that imitates a feathered propeller. */
 export interface ZeroThrust {

@@ -52,7 +52,7 @@ export interface ProfilePoint {
 /** Samples the ground along a line, both ends included, at most `spacing_m` apart. */
 export function lineProfile(grid: TerrainGrid, from: PlanePoint, to: PlanePoint, spacing_m: number): ProfilePoint[] {
   if (!(spacing_m > 0)) throw new Error(`lineProfile: expected a positive spacing, got ${spacing_m}`);
-  const length_m = Math.hypot(to.x_m - from.x_m, to.y_m - from.y_m);
+  const length_m = Math.sqrt((to.x_m - from.x_m) * (to.x_m - from.x_m) + (to.y_m - from.y_m) * (to.y_m - from.y_m));
   const steps = Math.max(1, Math.ceil(length_m / spacing_m));
   return Array.from({ length: steps + 1 }, (_, i) => {
     const share = i / steps;

@@ -3,6 +3,7 @@ import type { Aeroplane } from "../aircraft/aeroplane";
 import type { PropellerState } from "../aircraft/propeller-state";
 import { discThrust_N } from "../aircraft/propeller-thrust";
 import { GAMMA_AIR, RHO0 } from "../quantities/constants";
+import { powerShare } from "./power-share";
 
 /** The air that an engine breathes. */
 export interface EngineAir {
@@ -21,25 +22,6 @@ export interface EngineForce {
   readonly induced_mps: number;
   /** Shaft power; 0 for jets. */
   readonly power_W: number;
-}
-
-/**
- * Share of sea-level power that is left of a naturally aspirated engine at a density ratio. @see Gagg and Farrar, SAE
- * 340096 (1934) (memory)
- */
-export function aspiratedShare(sigma: number): number {
-  return 1.132 * sigma - 0.132;
-}
-
-/**
- * Full power over sea-level power: naturally aspirated by density; turbocharged flat to the critical height, above it
- * as the air thins.
- *
- * @param sigmaCritical - density ratio at the critical height; null without a turbocharger
- */
-export function powerShare(sigma: number, sigmaCritical: number | null): number {
-  if (sigmaCritical === null) return aspiratedShare(sigma);
-  return sigma >= sigmaCritical ? 1 : aspiratedShare(sigma / sigmaCritical);
 }
 
 /**

@@ -1,7 +1,8 @@
 // What an engine shows. Readings of a healthy engine at full power and their lags are common practice.
 import type { Aeroplane } from "../aircraft/aeroplane";
 import { P0_PA, PA_PER_INHG, RHO0, ZERO_CELSIUS_K } from "../quantities/constants";
-import { type EngineAir, engineForce, powerShare } from "./engine-force";
+import { type EngineAir, engineForce } from "./engine-force";
+import { powerShare } from "./power-share";
 import { type EngineMoment, type EngineState, engineMoment } from "./engine-state";
 
 /**

@@ -8,7 +8,8 @@ import { bisect, halvingsTo } from "../numeric/bisect";
 import { goldenMinimum } from "../numeric/golden-section";
 import { type Outcome, success } from "../outcome";
 import { G0, P0_PA, RHO0, T0_K } from "../quantities/constants";
-import { engineForce, powerShare } from "./engine-force";
+import { engineForce } from "./engine-force";
+import { powerShare } from "./power-share";
 
 /** An aeroplane under power. Speeds are equivalent. */
 export interface PoweredFlight {

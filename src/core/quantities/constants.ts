@@ -28,7 +28,7 @@ export const KG_PER_LB = 0.45359237;
 /** Mechanical horsepower, 550 ft·lbf/s (exact by its definition). */
 export const W_PER_HP = 550 * 0.3048 * 0.45359237 * 9.80665;
 /** m³ in a US liquid gallon (231 in³) and in an imperial gallon (4.54609 L), exact by their definitions. */
-export const M3_PER_US_GALLON = 231 * (0.3048 / 12) ** 3;
+export const M3_PER_US_GALLON = 231 * (0.3048 / 12) * (0.3048 / 12) * (0.3048 / 12);
 export const M3_PER_IMPERIAL_GALLON = 4.54609e-3;
 /** Zero of the Celsius scale, K. */
 export const ZERO_CELSIUS_K = 273.15;

@@ -1,5 +1,5 @@
 // A gyroplane's rudder: what the air at the tail lets it do, with the propeller's slipstream and without.
-import { powerShare } from "../engine/engine-force";
+import { powerShare } from "../engine/power-share";
 import { bisect } from "../numeric/bisect";
 import { MPS_PER_KT, RHO0 } from "../quantities/constants";
 import { gyroGlideAt } from "./gyro-glide";

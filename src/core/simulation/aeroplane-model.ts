@@ -6,6 +6,7 @@ import { type Dynamics, usualDynamics } from "../aircraft/dynamics";
 import { airState } from "../air/atmosphere";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, P0_PA, RHO0 } from "../quantities/constants";
+import { notFlown } from "./not-flown";
 import { type PropellerModel, propellerModel } from "./propeller-model";
 import { stallAngle_rad } from "./stall-angle";
 
@@ -126,18 +127,9 @@ export interface Loaded {
  */
 export function aeroplaneModel(aircraft: Aeroplane, { mass_kg, centreOfGravity }: Loaded): Outcome<AeroplaneModel> {
   const { polar, wing, engines, asymmetric } = aircraft;
-  if (!polar || !wing)
-    return failure(
-      "no_polar",
-      `${aircraft.name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`,
-      "aircraft",
-    );
-  if (engines.kind === "jet" || engines.fuelSystem === "turbine")
-    return failure(
-      "not_flown_yet",
-      `Jets and turboprops are not flown by hand yet; ${aircraft.name} is one.`,
-      "aircraft",
-    );
+  const issue = notFlown(aircraft);
+  if (issue) return { ok: false, issue };
+  if (!polar || !wing || engines.kind === "jet") throw new Error("aeroplaneModel: expected wings and propellers");
   const dynamics =
     aircraft.dynamics ??
     usualDynamics({

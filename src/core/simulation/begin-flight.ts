@@ -43,6 +43,7 @@ export function beginFlight(
   ];
   const turned = attitude(state);
   for (const [i, row] of turned.entries()) state[S.U + i] = row[0] * earth[0] + row[1] * earth[1] + row[2] * earth[2];
+  state[S.TAS] = from.tas_mps;
   state[S.ATTACHED_LEFT] = 1;
   state[S.ATTACHED_RIGHT] = 1;
   state[S.FLAP_AT] = from.flap;

@@ -34,6 +34,8 @@ export const GUST_V = 21;
 export const GUST_W = 22;
 export const GUST_P = 23;
 export const RANDOM = 24;
+/** True airspeed at the end of the last step, m/s: what engines and gusts go by in the next. */
+export const TAS = 25;
 
 /** Instruments, as they read. */
 export const ASI = 26;

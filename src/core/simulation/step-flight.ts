@@ -41,7 +41,7 @@ export function stepFlight(flight: Flight): void {
   const low = height_m < model.span_m;
   forces.slopeNorth = low ? (flight.ground.height(north_m + 5, east_m) - forces.ground_m) / 5 : 0;
   forces.slopeEast = low ? (flight.ground.height(north_m, east_m + 5) - forces.ground_m) / 5 : 0;
-  addGusts(flight.column, s, height_m, seen.tas_mps, model.span_m, STEP_S, air);
+  addGusts(flight.column, s, height_m, s[S.TAS], model.span_m, STEP_S, air);
 
   surfaces(flight, time_s);
   let burnt = 0;
@@ -50,7 +50,7 @@ export function stepFlight(flight: Flight): void {
     const at = S.ENGINE + i * S.PER_ENGINE;
     const trouble = troubleOf(flight.failures, engine, controls, time_s, flight.trouble[i]);
     if (s[S.FUEL_KG] <= 0) trouble.fuel = 0;
-    stepEngine(model.propeller, s, at, engine, controls, trouble, air, seen.tas_mps, STEP_S);
+    stepEngine(model.propeller, s, at, engine, controls, trouble, air, s[S.TAS], STEP_S);
     forces.thrust_N[i] = s[at + S.THRUST];
     forces.torque_Nm[i] = s[at + S.TORQUE];
     forces.wake_mps[i] = s[at + S.INDUCED];
@@ -67,6 +67,7 @@ export function stepFlight(flight: Flight): void {
   const length = Math.sqrt(s[S.Q0] * s[S.Q0] + s[S.Q1] * s[S.Q1] + s[S.Q2] * s[S.Q2] + s[S.Q3] * s[S.Q3]);
   for (const i of [S.Q0, S.Q1, S.Q2, S.Q3]) s[i] /= length;
   for (const i of [S.ATTACHED_LEFT, S.ATTACHED_RIGHT]) s[i] = s[i] < 0 ? 0 : s[i] > 1 ? 1 : s[i];
+  s[S.TAS] = seen.tas_mps;
   s[S.TIME] = time_s + STEP_S;
   stepInstruments(flight, RATES[S.R], STEP_S);
   flight.ended = ending(flight);

@@ -6,6 +6,7 @@ import { HeightLedger } from "@/ui/kit/ledger/HeightLedger";
 import { useHeight } from "@/ui/kit/ledger/useHeight";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
+import { FlyThis } from "@/ui/situation/FlyThis";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { BriefView } from "./BriefView";
 import { ChanceView } from "./ChanceView";
@@ -41,7 +42,12 @@ export function DepartureStage() {
     <StageFrame
       label="Departure"
       question="From what height does turning back work today?"
-      actions={<DepartureEditor />}
+      actions={
+        <>
+          <FlyDeparture />
+          <DepartureEditor />
+        </>
+      }
       view={view}
       onView={(value) => void setView(value as (typeof VIEWS)[number])}
       views={VIEW_NAMES}
@@ -140,4 +146,10 @@ function Account() {
       <DepartureCautions />
     </aside>
   );
+}
+
+/** The failure that is looked at, flown by hand. */
+function FlyDeparture() {
+  const height_m = useDeparture((state) => state.height_m);
+  return <FlyThis height_m={height_m} />;
 }

@@ -8,6 +8,7 @@ import { Cautions } from "@/ui/kit/page/Cautions";
 import { useReach } from "@/ui/answers/reach-store";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
+import { FlyThis } from "@/ui/situation/FlyThis";
 import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -41,6 +42,7 @@ export function EngineOutStage() {
     <StageFrame
       label="One engine"
       question="Does it fly on one engine, and how?"
+      actions={<FlyThis />}
       view={view}
       onView={(value) => void setView(value as (typeof VIEWS)[number])}
       views={VIEW_NAMES}

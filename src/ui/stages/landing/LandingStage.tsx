@@ -10,6 +10,7 @@ import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
 import { useFollow } from "@/ui/situation/follow/follow-store";
 import { FollowMenu } from "@/ui/situation/follow/FollowMenu";
+import { FlyThis } from "@/ui/situation/FlyThis";
 import { useAeroplane } from "@/ui/situation/useAircraftOfKind";
 import { CallView } from "./CallView";
 import { Decision } from "./Decision";
@@ -78,6 +79,7 @@ export function LandingStage() {
               Follow the best
             </button>
           )}
+          <FlyThis />
           <FollowMenu />
           <LazyExportMenu onPath={exportShownPath} onCard={makeCard} />
           <PlanEditor />

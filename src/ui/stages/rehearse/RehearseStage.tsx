@@ -1,5 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
+import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { type ReactNode, useMemo, useState } from "react";
 import { procedureCategory } from "@/core/procedure/library/procedures";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
@@ -15,6 +16,9 @@ import { flownFaults, flyable } from "./editor/flyable";
 import { useFlightTests, useProcedures } from "./own/own-documents-store";
 import { ExercisesAside } from "./exercises/ExercisesAside";
 import { exercisesOf } from "./exercises/useExercises";
+import { FlyActions } from "./fly/FlyActions";
+import { FlyAside } from "./fly/FlyAside";
+import { ReplayAside } from "./fly/ReplayAside";
 import { RecallAside } from "./recall/RecallAside";
 import { useRecallDay } from "./recall/useRecallDay";
 import { ResultsAside } from "./results/ResultsAside";
@@ -23,16 +27,21 @@ const ExercisesView = dynamic(() => import("./exercises/ExercisesView").then((mo
 const RecallView = dynamic(() => import("./recall/RecallView").then((module) => module.RecallView));
 const ResultsView = dynamic(() => import("./results/ResultsView").then((module) => module.ResultsView));
 
+const FlyView = dynamic(() => import("./fly/FlyView").then((module) => module.FlyView));
+const ReplayView = dynamic(() => import("./fly/ReplayView").then((module) => module.ReplayView));
 const ProceduresView = dynamic(() => import("./editor/ProceduresView").then((module) => module.ProceduresView));
 
 const QUESTIONS = {
   exercises: "What will be asked of me?",
   drill: "Do we do it in order?",
+  fly: "Can I fly it?",
+  replay: "How did I fly it?",
   recall: "Do I know it without the book?",
   results: "Am I getting better?",
   procedures: "Is it my own drill?",
 } as const;
 type View = keyof typeof QUESTIONS;
+const VIEWS = Object.keys(QUESTIONS) as View[];
 
 /** Drills, recall of what they are made of, and what came of both. */
 export function RehearseStage() {
@@ -42,7 +51,8 @@ export function RehearseStage() {
   const faults = useMemo(() => (draft ? flownFaults(draft) : []), [draft]);
   const procedures = useMemo(() => flyable(category, own, draft), [category, own, draft]);
   const chosenId = useDrill((state) => state.chosenId);
-  const [view, setView] = useState<View>("drill");
+  const [view, setUrl] = useQueryState("rehearse", parseAsStringLiteral(VIEWS).withDefault("drill"));
+  const setView = (wanted: View) => void setUrl(wanted);
   const [cardId, setCardId] = useState<string | null>(null);
   const [testId, setTestId] = useState<string | null>(null);
   const [exerciseId, setExerciseId] = useState<string | null>(null);
@@ -59,6 +69,8 @@ export function RehearseStage() {
   const asides: Record<View, ReactNode> = {
     exercises: <ExercisesAside aircraft={document} test={test} />,
     drill: <DrillAside procedure={procedure} drill={drill} />,
+    fly: <FlyAside aircraft={document} />,
+    replay: <ReplayAside />,
     recall: <RecallAside day={day} cardId={cardId} />,
     results: <ResultsAside procedureId={looked} />,
     procedures: <ProceduresAside faults={faults} />,
@@ -67,10 +79,24 @@ export function RehearseStage() {
     <StageFrame
       label="Rehearse"
       question={QUESTIONS[view]}
-      actions={view === "drill" ? <DrillActions drill={drill} /> : undefined}
+      actions={
+        view === "drill" ? (
+          <DrillActions drill={drill} />
+        ) : view === "fly" ? (
+          <FlyActions onEnded={() => setView("replay")} />
+        ) : undefined
+      }
       view={view}
       onView={(wanted) => setView(wanted as View)}
-      views={{ exercises: "Exercises", drill: "Drill", recall: "Recall", results: "Results", procedures: "Procedures" }}
+      views={{
+        exercises: "Exercises",
+        drill: "Drill",
+        fly: "Fly it",
+        replay: "Replay",
+        recall: "Recall",
+        results: "Results",
+        procedures: "Procedures",
+      }}
       viewsLabel="Views of the rehearsal"
       aside={asides[view]}
       narrow="middle"
@@ -91,6 +117,12 @@ export function RehearseStage() {
       </StageView>
       <StageView value="drill">
         <DrillView procedure={procedure} procedures={procedures} drill={drill} />
+      </StageView>
+      <StageView value="fly">
+        <FlyView aircraft={document} />
+      </StageView>
+      <StageView value="replay">
+        <ReplayView aircraft={document} />
       </StageView>
       <StageView value="recall" className="content-start">
         <RecallView day={day} onAsk={setCardId} />

@@ -9,6 +9,7 @@ import { useHeight } from "@/ui/kit/ledger/useHeight";
 import { Cautions } from "@/ui/kit/page/Cautions";
 import { StageFrame } from "@/ui/kit/page/StageFrame";
 import { StageView } from "@/ui/kit/page/StageTabs";
+import { FlyThis } from "@/ui/situation/FlyThis";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { FlowEditor } from "./FlowEditor";
@@ -45,6 +46,7 @@ export function RestartStage() {
       actions={
         <>
           {question.flow.length > 0 && <FlowEditor />}
+          <FlyThis />
           <RestartEditor />
         </>
       }

@@ -139,9 +139,7 @@ export function soFarWords({ state, rate, paused }: Flying, format: Format): Sai
         ? `In order so far, ${formatNumber(slow)} late.`
         : "In order so far.";
   const costs =
-    climb_mps < -0.05
-      ? `Each 10 s of waiting are ${inTen(climb_mps, format)}.`
-      : "No height goes meanwhile.";
+    climb_mps < -0.05 ? `Each 10 s of waiting are ${inTen(climb_mps, format)}.` : "No height goes meanwhile.";
   const without =
     rate.without_mps !== null
       ? ` The wrong engine would leave none: ${format("verticalSpeed", -rate.without_mps, "up")} down.`

@@ -1,0 +1,26 @@
+import type { AircraftDocument } from "../aircraft/aircraft-document";
+import { isAeroplane } from "../aircraft/aircraft-kind";
+import type { Issue } from "../outcome";
+
+const refused = (code: string, message: string): Issue => ({ code, path: "aircraft", message });
+
+/** Why an aircraft cannot be flown by hand here; null when it can. */
+export function notFlown(aircraft: AircraftDocument): Issue | null {
+  if (!isAeroplane(aircraft))
+    return refused(
+      "not_flown_yet",
+      "Helicopters and gyroplanes cannot be flown by hand yet; their drills and stages are there.",
+    );
+  const { engines, polar, wing, name } = aircraft;
+  if (engines.kind === "jet" || engines.fuelSystem === "turbine")
+    return refused(
+      "not_flown_yet",
+      "Jets and turboprops cannot be flown by hand yet; their drills and stages are there.",
+    );
+  if (!polar || !wing)
+    return refused(
+      "no_polar",
+      `${name} has no polar yet: fill in its handbook in the Aircraft stage and take over the fit.`,
+    );
+  return null;
+}

@@ -1,0 +1,68 @@
+"use client";
+import { Gauge, Moon, Pause, Play, RotateCcw, Square, Sun, Volume2, VolumeX } from "lucide-react";
+import { end, goBack, goHalf, letGo } from "./flight-lane";
+import { type Look, useFly } from "./fly-store";
+
+const LOOKS: readonly { readonly value: Look; readonly label: string }[] = [
+  { value: "ahead", label: "Ahead" },
+  { value: "left", label: "Left" },
+  { value: "right", label: "Right" },
+  { value: "behind", label: "Behind" },
+  { value: "map", label: "Map" },
+];
+
+/** What is done with a flight: look, back, slower, pause, end. */
+export function FlyActions({ onEnded }: { onEnded: () => void }) {
+  const { under, view, running, half, look, dusk, sound } = useFly();
+  if (!under || !view) return null;
+  return (
+    <>
+      <label className="flex items-center gap-1 text-[14px]">
+        <span className="sr-only">Look</span>
+        <select
+          className="field py-0.5"
+          value={look}
+          onChange={(event) => useFly.setState({ look: event.currentTarget.value as Look })}
+        >
+          {LOOKS.map(({ value, label }) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button
+        type="button"
+        className="btn btn-quiet"
+        aria-label={dusk ? "By day" : "At dusk"}
+        onClick={() => useFly.setState({ dusk: !dusk })}
+      >
+        {dusk ? <Sun size={15} aria-hidden="true" /> : <Moon size={15} aria-hidden="true" />}
+      </button>
+      <button
+        type="button"
+        className="btn btn-quiet"
+        aria-label="Sound"
+        aria-pressed={sound}
+        onClick={() => useFly.setState({ sound: !sound })}
+      >
+        {sound ? <Volume2 size={15} aria-hidden="true" /> : <VolumeX size={15} aria-hidden="true" />}
+      </button>
+      <button type="button" className="btn btn-quiet" aria-pressed={half} onClick={() => void goHalf(!half)}>
+        <Gauge size={15} aria-hidden="true" /> ½
+      </button>
+      <button type="button" className="btn btn-quiet" onClick={() => void goBack(10)}>
+        <RotateCcw size={15} aria-hidden="true" /> 10 s
+      </button>
+      {view.ended === null && (
+        <button type="button" className="btn" onClick={() => void letGo(!running)}>
+          {running ? <Pause size={15} aria-hidden="true" /> : <Play size={15} aria-hidden="true" />}
+          {running ? "Pause" : "Go on"}
+        </button>
+      )}
+      <button type="button" className="btn" onClick={() => void end().then(onEnded)}>
+        <Square size={15} aria-hidden="true" /> End
+      </button>
+    </>
+  );
+}

@@ -1,0 +1,72 @@
+"use client";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import { formatClock } from "@/core/quantities/clock";
+import { formatNumber } from "@/core/quantities/units";
+import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { useFormat } from "@/ui/kit/units/units-store";
+import { FlyHelp } from "./FlyHelp";
+import { speedToHold_mps } from "./fly-set-up";
+import { useFly } from "./fly-store";
+import { nowWords } from "./flown-words";
+
+const CAUTIONS = [
+  "Trains decisions, order, speeds and control. Not a certified device; its stall breaks, it does not spin.",
+  "Turning back low, and engines stopped on purpose, are for height and an instructor.",
+];
+
+/** What to do now, what it costs so far, and the ratio that is left. */
+export function FlyAside({ aircraft }: { aircraft: AircraftDocument }) {
+  const format = useFormat();
+  const { view, running, under, path } = useFly();
+  if (!under || !view || !isAeroplane(aircraft)) {
+    const said = {
+      lead: "Fly it first.",
+      rest: "Then find out, then do the drill: by the same keys and levers that you would use.",
+    };
+    return <DecisionAside said={said} good cautions={CAUTIONS} />;
+  }
+  const held = speedToHold_mps(aircraft, under.flown.setUp.mass_kg);
+  const said = nowWords(view, held, running, format);
+  const failed = view.failed.at(0);
+  const ratio = view.climb_mps < -0.3 ? view.groundSpeed_mps / -view.climb_mps : null;
+  return (
+    <DecisionAside said={said} good={said.good} cautions={CAUTIONS}>
+      <AsideFigures>
+        <dt>Since it began</dt>
+        <dd className="num">{formatClock(view.time_s)}</dd>
+        {failed && (
+          <>
+            <dt>Since it failed</dt>
+            <dd className="num">{formatClock(view.time_s - failed.since_s)}</dd>
+          </>
+        )}
+        <dt>Above the ground</dt>
+        <dd className="num">{format("height", view.height_m, "down")}</dd>
+        <dt>Over the ground</dt>
+        <dd className="num">{format("speed", view.groundSpeed_mps)}</dd>
+        <dt>Glides over the ground</dt>
+        <dd className="num">{ratio === null ? "–" : `1 : ${formatNumber(Math.min(ratio, 99), 1)}`}</dd>
+        <dt>Over the stall</dt>
+        <dd className="num">{view.onGround ? "–" : formatNumber(view.ias_mps / view.stall_mps, 2)}</dd>
+        <dt>Load</dt>
+        <dd className="num">{formatNumber(view.loadFactor, 1)} g</dd>
+        <dt>Way so far</dt>
+        <dd className="num">{format("distance", pathLength_m(path))}</dd>
+        {view.backs > 0 && (
+          <>
+            <dt>Gone back</dt>
+            <dd className="num">{formatNumber(view.backs)} times</dd>
+          </>
+        )}
+      </AsideFigures>
+      <FlyHelp aircraft={aircraft} mass_kg={under.flown.setUp.mass_kg} />
+    </DecisionAside>
+  );
+}
+
+function pathLength_m(path: readonly number[]): number {
+  let sum = 0;
+  for (let i = 2; i + 1 < path.length; i += 2) sum += Math.hypot(path[i] - path[i - 2], path[i + 1] - path[i - 1]);
+  return sum;
+}

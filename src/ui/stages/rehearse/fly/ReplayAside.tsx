@@ -1,0 +1,64 @@
+"use client";
+import { formatNumber } from "@/core/quantities/units";
+import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { useFormat } from "@/ui/kit/units/units-store";
+import { speedToHold_mps } from "./fly-set-up";
+import { useFly } from "./fly-store";
+import { bandsOf, flownWords, touchOf } from "./flown-words";
+
+const CAUTIONS = ["Simulated: trains decisions and control. Not a certified device, no leave to turn back low."];
+
+/** How the last flight went. */
+export function ReplayAside() {
+  const format = useFormat();
+  const last = useFly((state) => state.last);
+  if (!last || last.rows.length < 2) {
+    const said = {
+      lead: "Nothing flown yet.",
+      rest: "Fly it; what was flown is looked at here, with one cursor over all of it.",
+    };
+    return <DecisionAside said={said} good cautions={CAUTIONS} />;
+  }
+  const { rows, assistance, backs, words } = last;
+  const held = speedToHold_mps(last.flown.setUp.aircraft, last.flown.setUp.mass_kg);
+  const bands = bandsOf(rows, held, Math.min(assistance.bank_rad, 0.79), format);
+  const said = flownWords(rows, bands, last.ended, format);
+  const touch = touchOf(rows);
+  const help = [
+    assistance.attitude && "attitude held",
+    assistance.ball && "ball held",
+    assistance.speed_mps !== null && "speed held",
+  ].filter(Boolean);
+  return (
+    <DecisionAside said={said} good={said.good} cautions={CAUTIONS}>
+      <p className="border-t border-rule px-4 py-2 text-[14px] text-ink2">
+        {words} Help: {help.length > 0 ? help.join(", ") : "none"}
+        {backs > 0 ? `; gone back ${formatNumber(backs)} times` : ""}.
+      </p>
+      <AsideFigures>
+        {bands.map(({ name, within, out_s }) => (
+          <BandLine key={name} name={`${name} ${within}`} out_s={out_s} />
+        ))}
+        {touch && (
+          <>
+            <dt>Touched at</dt>
+            <dd className="num">{format("speed", touch.ias_mps)}</dd>
+            <dt>Sinking</dt>
+            <dd className="num">{format("verticalSpeed", Math.max(touch.sink_mps, 0), "up")}</dd>
+          </>
+        )}
+      </AsideFigures>
+    </DecisionAside>
+  );
+}
+
+function BandLine({ name, out_s }: { name: string; out_s: number }) {
+  return (
+    <>
+      <dt>{name}</dt>
+      <dd className={`num ${out_s > 0 ? "text-brick" : "text-pine"}`}>
+        {out_s > 0 ? `${formatNumber(out_s)} s out` : "held"}
+      </dd>
+    </>
+  );
+}

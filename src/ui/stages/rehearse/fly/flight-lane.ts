@@ -1,0 +1,126 @@
+// The worker that flies, for as long as the page does.
+import type * as Comlink from "comlink";
+import type { Issue } from "@/core/outcome";
+import type { Assistance, HandKey, Planned } from "@/core/simulation/cockpit";
+import type { FlightView } from "@/core/simulation/flight-view";
+import type { FailureKind } from "@/core/simulation/trouble";
+import { terrainSettled } from "@/ui/kit/lanes/terrain";
+import { heard, startFlight } from "@/workers/flight-client";
+import type { FlightWorker, Flown } from "@/workers/flight.worker";
+import { useFly } from "./fly-store";
+
+let lane: Promise<Comlink.Remote<FlightWorker>> | null = null;
+
+/** A point of the path is kept every so far, m; so many at most. */
+const PATH_M = 25;
+const PATH_MOST = 20_000;
+
+/** The worker, started when it is first needed, over the ground that the page has. */
+function flight(): Promise<Comlink.Remote<FlightWorker>> {
+  lane ??= (async () => {
+    const { flown } = startFlight();
+    await flown.listen(heard((view: FlightView) => shown(view)));
+    return flown;
+  })();
+  return lane;
+}
+
+function shown(view: FlightView): void {
+  useFly.setState(({ path, running }) => {
+    const at = path.length;
+    const far =
+      at === 0 || Math.hypot(view.north_m - path[at - 2], view.east_m - path[at - 1]) > PATH_M
+        ? [...path.slice(-PATH_MOST), view.north_m, view.east_m]
+        : path;
+    return { view, path: far, running: running && view.ended === null };
+  });
+  if (view.ended) void landed();
+}
+
+/** How far each point of the ground is from the coast, m; null without ground. */
+export async function coastOf(): Promise<Float32Array | null> {
+  const worker = await flight();
+  await worker.useTerrain(await terrainSettled());
+  return worker.coast();
+}
+
+/** Sets a flight up; it stands until it is let go. @returns what is wrong with it, or null */
+export async function beginFlight(
+  flown: Flown,
+  planned: readonly Planned[],
+  assistance: Assistance,
+  words: string,
+): Promise<Issue | null> {
+  const worker = await flight();
+  await worker.useTerrain(await terrainSettled());
+  const begun = await worker.begin(flown, assistance, planned);
+  if (!begun.ok) {
+    useFly.setState({ under: null, view: null, issue: begun.issue, running: false });
+    return begun.issue;
+  }
+  const { north_m, east_m } = begun.value;
+  useFly.setState({ under: { flown, words }, view: begun.value, issue: null, running: false, path: [north_m, east_m] });
+  return null;
+}
+
+/** Lets it go, or holds it. */
+export async function letGo(on: boolean): Promise<void> {
+  const worker = await flight();
+  await worker.go(on, useFly.getState().half ? 0.5 : 1);
+  if (!on) await worker.release();
+  useFly.setState(({ view }) => ({ running: on && view?.ended === null }));
+}
+
+/** Half as fast, or as fast as it is. */
+export async function goHalf(half: boolean): Promise<void> {
+  useFly.setState({ half });
+  if (useFly.getState().running) await letGo(true);
+}
+
+/** Back by so many seconds; it stands then. */
+export async function goBack(seconds: number): Promise<void> {
+  const worker = await flight();
+  await letGo(false);
+  const view = await worker.back(seconds);
+  if (view) useFly.setState({ view });
+}
+
+/** A key that flies, down or up. */
+export const press = async (key: HandKey, down: boolean): Promise<void> => (await flight()).press(key, down);
+
+/** A stick that is held, or let go with null. */
+export const holdStick = async (stick: Parameters<FlightWorker["stick"]>[0]): Promise<void> =>
+  (await flight()).stick(stick);
+
+/** A lever or a switch. */
+export async function set(control: number, value: number): Promise<void> {
+  const view = await (await flight()).set(control, value);
+  if (view && !useFly.getState().running) useFly.setState({ view });
+}
+
+/** What helps from now on. */
+export async function assist(assistance: Partial<Assistance>): Promise<void> {
+  useFly.getState().help(assistance);
+  await (await flight()).assist(useFly.getState().assistance);
+}
+
+/** Something fails now. */
+export const failNow = async (kind: FailureKind, engine: 0 | 1 | null): Promise<void> =>
+  (await flight()).fail(kind, engine);
+
+/** It is over: what was flown is kept for the replay. */
+export async function landed(): Promise<void> {
+  const { under, view, assistance } = useFly.getState();
+  const result = await (await flight()).result();
+  if (!under || !result) return;
+  const { rows, recording, backs } = result;
+  const last = { ...under, rows, recording, assistance, backs, ended: view?.ended ?? null };
+  useFly.setState({ last, running: false });
+}
+
+/** Ends it where it is. */
+export async function end(): Promise<void> {
+  await letGo(false);
+  await landed();
+  useFly.setState({ under: null, view: null, path: [] });
+}

@@ -1,0 +1,154 @@
+import { describe, expect, it } from "vitest";
+import { demoAircraft, demoPlaces, demoSituation } from "../../../../../demo/read-demo";
+import { localPlane } from "@/core/earth/local-plane";
+import { landingEnds } from "@/core/landing/landing-end";
+import { DEFAULT_UNITS } from "@/core/quantities/units";
+import { TRACE_CHANNELS, type TraceChannel } from "@/core/simulation/flight-trace";
+import type { FlightView } from "@/core/simulation/flight-view";
+import { FlightSetUp } from "@/core/simulation/flight-set-up";
+import { formatIn } from "@/ui/kit/units/units-store";
+import { FIRST_CHOICE, setUpOf, setUpWords, speedToHold_mps } from "./fly-set-up";
+import { bandsOf, endWords, failedFrom, flownWords, nowWords, touchOf } from "./flown-words";
+import { shaped } from "./useStick";
+
+const format = formatIn(DEFAULT_UNITS);
+const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, " ");
+const row = (of: Partial<Record<TraceChannel, number>>) => TRACE_CHANNELS.map((channel) => of[channel] ?? 0);
+
+/** A glide from 200 m to the ground after an engine stopped at two seconds. */
+const rows = Array.from({ length: 300 }, (_, i) =>
+  row({
+    time_s: i / 10,
+    height_m: Math.max(200 - 0.8 * i, 0),
+    ias_mps: i > 100 && i < 140 ? 28 : 34,
+    climb_mps: -4,
+    bank_rad: i > 150 && i < 170 ? 1 : 0.1,
+    overStall: 1.3,
+    thrust0_N: i < 20 ? 1200 : -160,
+    touch: 200 - 0.8 * i <= 0 ? 1 : 0,
+  }),
+);
+
+describe("a flight in words", () => {
+  it("is judged from where the engine stopped, in the air only", () => {
+    expect(failedFrom(rows)).toBe(20);
+    expect(failedFrom(rows.slice(0, 15))).toBe(0);
+    const bands = bandsOf(rows, 34, 0.79, format);
+    expect(bands.map(({ name, out_s }) => [name, out_s])).toEqual([
+      ["Speed", 3.9],
+      ["Bank", 1.9],
+      ["Ball", 0],
+      ["Over stall", 0],
+    ]);
+    expect(plain(bands[0].within)).toBe("61 kt to 76 kt");
+    const touch = touchOf(rows);
+    expect(touch).toMatchObject({ row: 250, time_s: 25, sink_mps: 4 });
+    const said = flownWords(rows, bands, null, format);
+    expect(said).toMatchObject({ lead: "Down, hard.", good: false });
+    expect(plain(said.rest)).toMatch(/at 66 kt, sinking 790 ft\/min\. Speed was out for 4 s: hold that first\.$/);
+    expect(flownWords(rows.slice(0, 100), [], null, format).lead).toBe("Ended in the air.");
+  });
+
+  it("says each ending by its name", () => {
+    expect(endWords({ kind: "departed" }, format).lead).toBe("Departed: the model ends here.");
+    expect(endWords({ kind: "water", sink_mps: 1.5, speed_mps: 30 }, format).good).toBe(true);
+    expect(plain(endWords({ kind: "crash", sink_mps: 8, speed_mps: 30 }, format).rest)).toContain("58 kt");
+  });
+
+  it("says the one thing to do now, the stall before all", () => {
+    const view = {
+      ended: null,
+      time_s: 20,
+      onGround: false,
+      ias_mps: 34,
+      stall_mps: 25,
+      stallWarning: false,
+      ball: 0,
+      climb_mps: -4,
+      groundSpeed_mps: 30,
+      engines: [{ burns: false }],
+    } as unknown as FlightView;
+    const lead = (of: Partial<FlightView>, running = true) =>
+      nowWords({ ...view, ...of } as FlightView, 34, running, format).lead;
+    expect(lead({})).toBe("Hold the speed, fly to a place.");
+    expect(lead({ stallWarning: true })).toBe("Nose down, now.");
+    expect(lead({ ias_mps: 27 })).toBe("Nose down, now.");
+    expect(lead({ ias_mps: 30 })).toBe("Nose down.");
+    expect(lead({ ias_mps: 40 })).toBe("Nose up, gently.");
+    expect(lead({}, false)).toBe("Paused.");
+    expect(lead({ time_s: 0 }, false)).toBe("Ready.");
+    expect(lead({ onGround: true, groundSpeed_mps: 0 })).toBe("It stands.");
+    const twin = { engines: [{ burns: true }, { burns: true }] } as unknown as Partial<FlightView>;
+    expect(lead({ ...twin, ball: -1 })).toBe("Left foot.");
+    expect(lead({ engines: [{ burns: true }, { burns: false }] as unknown as FlightView["engines"] })).toBe(
+      "Held on one engine.",
+    );
+  });
+});
+
+describe("a set-up", () => {
+  const situation = demoSituation();
+  const ends = landingEnds(demoPlaces());
+  const plane = localPlane({ latitude_deg: -47, longitude_deg: -131 });
+  const made = (choice: Partial<typeof FIRST_CHOICE>, id = "alder-s1", chance = 0.5) =>
+    setUpOf({
+      aircraft: demoAircraft(id),
+      situation,
+      plane,
+      ends,
+      ground_m: 80,
+      choice: { ...FIRST_CHOICE, ...choice },
+      chance: () => chance,
+    });
+  const runway = ends.find(({ name }) => name === "Skerrow 29");
+
+  it("begins as the situation stands, or lined up behind the threshold of a runway; both are valid", () => {
+    const air = made({});
+    expect(() => FlightSetUp.parse(air.flown.setUp)).not.toThrow();
+    expect(air.flown.setUp.begin).toMatchObject({ altitude_m: situation.altitude_m, throttle: 0.65 });
+    expect(air.planned).toEqual([{ kind: "ignition", engine: 0, when: { what: "time", value: 3 } }]);
+    const off = made({ from: runway?.id ?? "", known: false });
+    expect(() => FlightSetUp.parse(off.flown.setUp)).not.toThrow();
+    expect(off.flown.setUp.begin).toMatchObject({
+      speed_mps: 0,
+      altitude_m: runway?.elevation_m,
+      throttle: 0,
+      gearDown: true,
+    });
+    expect(off.planned[0].when).toMatchObject({ what: "above" });
+    expect(off.planned[0].when.value).toBeCloseTo(FIRST_CHOICE.height_m, 6);
+    expect(off.flown.strips.length).toBeGreaterThan(0);
+    expect(off.flown.strips.length).toBeLessThanOrEqual(8);
+  });
+
+  it("names an engine of two, none for what is no engine’s, and nothing where nothing fails", () => {
+    expect(made({ engine: "right" }, "larch-t2").planned[0].engine).toBe(1);
+    expect([made({}, "larch-t2", 0.2), made({}, "larch-t2", 0.8)].map(({ planned }) => planned[0].engine)).toEqual([
+      0, 1,
+    ]);
+    expect(made({ failure: "pitot" }).planned[0].engine).toBeNull();
+    expect(made({ failure: "none" }).planned).toEqual([]);
+  });
+
+  it("is told in one sentence; the speed to hold goes with the mass, of a twin it is V_YSE", () => {
+    const words = (
+      choice: Partial<typeof FIRST_CHOICE>,
+      from = null as (typeof ends)[number] | null,
+      id = "alder-s1",
+    ) => plain(setUpWords({ ...FIRST_CHOICE, ...choice }, from, demoAircraft(id), format));
+    expect(words({})).toBe("Alder S1 as the situation stands, in the air; engine stops at once, in three seconds.");
+    expect(words({ known: false }, runway ?? null, "larch-t2")).toBe(
+      "Larch T2 takes off from Skerrow 29; engine stops at once, one of the two, as a surprise around 700 ft.",
+    );
+    expect(words({ failure: "none" })).toBe("Alder S1 as the situation stands, in the air; nothing fails.");
+    const alder = demoAircraft("alder-s1");
+    expect(speedToHold_mps(alder, alder.handbook.mass_kg / 1.21)).toBeCloseTo((alder.handbook.vbg_mps ?? 0) / 1.1, 6);
+    expect(speedToHold_mps(demoAircraft("larch-t2"), 1400)).toBe(demoAircraft("larch-t2").handbook.vyse_mps);
+  });
+
+  it("a gamepad is still near its middle, soft beyond, whole at its end", () => {
+    expect([shaped(0.05), shaped(-0.08), shaped(NaN)]).toEqual([0, 0, 0]);
+    expect(shaped(0.5)).toBeLessThan(0.42);
+    expect([shaped(1), shaped(-1)]).toEqual([1, -1]);
+  });
+});

@@ -1,0 +1,229 @@
+// A flight as it follows from the situation and a few choices: where it begins, what fails and when.
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import { levelStall_mps } from "@/core/aircraft/fit-handbook";
+import type { LocalPlane } from "@/core/earth/local-plane";
+import type { LandingEnd } from "@/core/landing/landing-end";
+import { formatNumber } from "@/core/quantities/units";
+import type { SituationDocument } from "@/core/situation/situation-document";
+import type { Planned } from "@/core/simulation/cockpit";
+import type { LevelStrip } from "@/core/simulation/ground";
+import type { FailureKind } from "@/core/simulation/trouble";
+import type { Flown } from "@/workers/flight.worker";
+import type { Format } from "@/ui/kit/units/units-store";
+
+/** What is chosen before a flight. */
+export interface FlyChoice {
+  /** As the situation stands, in the air; or a take-off from a runway's end, by its id. */
+  readonly from: "air" | string;
+  readonly failure: FailureKind | "none";
+  readonly engine: "left" | "right" | "either";
+  /**
+   * In the air: at once, or as a surprise within a minute. After a take-off: at a height, or as a surprise around
+   * it.
+   */
+  readonly known: boolean;
+  /** Above the runway, m. */
+  readonly height_m: number;
+  readonly turbulence: number;
+}
+
+/** What is chosen first. */
+export const FIRST_CHOICE: FlyChoice = {
+  from: "air",
+  failure: "ignition",
+  engine: "either",
+  known: true,
+  height_m: 213.36,
+  turbulence: 0.5,
+};
+
+/** Failures by the words they go by, in the order in which they are offered; those of two engines' props apart. */
+export const FAILURE_WORDS: Record<FailureKind, string> = {
+  ignition: "engine stops at once",
+  starvation: "fuel runs dry",
+  selector: "selector off",
+  mixture: "mixture goes lean",
+  ice: "carburettor or intake ice",
+  partial: "part of the power goes",
+  seizure: "engine seizes",
+  magneto: "one magneto",
+  overspeed: "propeller runs away",
+  stuck: "throttle sticks",
+  gauge: "a gauge fails",
+  "oil-leak": "oil leaks",
+  fire: "engine fire",
+  pitot: "pitot blocked",
+  static: "static line blocked",
+  vacuum: "suction gone",
+  brakes: "brakes gone",
+  "gear-unlocked": "a wheel does not lock",
+  "flap-left": "left flap stays up",
+  door: "a door opens",
+};
+
+/** Failures of the aeroplane, not of an engine. */
+export const OF_NONE: readonly FailureKind[] = [
+  "pitot",
+  "static",
+  "vacuum",
+  "brakes",
+  "gear-unlocked",
+  "flap-left",
+  "door",
+];
+
+/** Strips this near are level under the flight, m; and so many at most. */
+const NEAR_M = 15_000;
+const MOST_STRIPS = 8;
+/** A surprise in the air comes within these, s; after a take-off within so much of the height. */
+const SURPRISE_S = [8, 60] as const;
+const AROUND = [0.6, 1.4] as const;
+/** Behind the threshold, m, where it lines up. */
+const LINED_UP_M = 12;
+
+interface Asked {
+  readonly aircraft: Aeroplane;
+  readonly situation: SituationDocument;
+  readonly plane: LocalPlane;
+  readonly ends: readonly LandingEnd[];
+  readonly ground_m: number;
+  readonly choice: FlyChoice;
+  /** 0…1, for what is left to chance. */
+  readonly chance: () => number;
+}
+
+/** A set-up with what is to fail. */
+export interface SetUp {
+  readonly flown: Flown;
+  readonly planned: readonly Planned[];
+}
+
+/** The speed that is glided, or flown on one engine, at a mass. */
+export function speedToHold_mps({ handbook, category }: Aeroplane, mass_kg: number): number {
+  const root = Math.sqrt(mass_kg / handbook.mass_kg);
+  if (category === "twin" && handbook.vyse_mps !== null) return handbook.vyse_mps;
+  return (handbook.vbg_mps ?? 1.4 * (handbook.vs1_mps ?? 30)) * root;
+}
+
+/** Strips near a place of the plane, as level ground. */
+export function levelStrips(
+  ends: readonly LandingEnd[],
+  plane: LocalPlane,
+  about: { readonly x_m: number; readonly y_m: number },
+): LevelStrip[] {
+  const seen = new Set<string>();
+  return ends
+    .map((end) => ({ end, at: plane.toPlane(end.threshold) }))
+    .map((one) => ({ ...one, away_m: Math.hypot(one.at.x_m - about.x_m, one.at.y_m - about.y_m) }))
+    .filter(({ away_m }) => away_m < NEAR_M)
+    .toSorted((a, b) => a.away_m - b.away_m)
+    .filter(({ end }) => {
+      const strip = end.id.split(":")[0];
+      return seen.has(strip) ? false : Boolean(seen.add(strip));
+    })
+    .slice(0, MOST_STRIPS)
+    .map(({ end, at }) => {
+      const heading = headingOn(plane, end);
+      return {
+        north_m: Math.fround(at.y_m),
+        east_m: Math.fround(at.x_m),
+        along: [Math.fround(Math.cos(heading)), Math.fround(Math.sin(heading))],
+        length_m: Math.fround(end.length_m),
+        elevation_m: Math.fround(end.elevation_m),
+      };
+    });
+}
+
+const turn = (rad: number) => ((rad % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
+/** Direction of a runway in the plane. */
+export const headingOn = (plane: LocalPlane, end: LandingEnd): number =>
+  turn(end.headingTrue_rad + plane.convergence_rad(end.threshold));
+
+/** What is flown. */
+export function setUpOf({ aircraft, situation, plane, ends, ground_m, choice, chance }: Asked): SetUp {
+  const { mass_kg, centreOfGravity, air, wind, position, altitude_m, heading_rad, configuration } = situation;
+  const from = ends.find(({ id }) => id === choice.from) ?? null;
+  const here = plane.toPlane(from?.threshold ?? position);
+  const heading = from ? headingOn(plane, from) : turn(heading_rad + plane.convergence_rad(position));
+  const mass = Math.min(Math.max(mass_kg, aircraft.mass.minimum_kg), aircraft.mass.maximum_kg);
+  const { polar, wing } = aircraft;
+  const stall = levelStall_mps(mass, wing?.area_m2 ?? 15, polar?.flaps[0].clMax ?? 1.5);
+  const fuel_kg = Math.min(100, aircraft.mass.maximum_kg * 0.08);
+  const flown: Flown = {
+    setUp: {
+      aircraft,
+      mass_kg: mass,
+      centreOfGravity,
+      air,
+      wind,
+      ground_m: from?.elevation_m ?? Math.max(ground_m, -400),
+      turbulence: choice.turbulence,
+      seed: Math.floor(chance() * 1e9),
+      begin: from
+        ? {
+            north_m: here.y_m + LINED_UP_M * Math.cos(heading),
+            east_m: here.x_m + LINED_UP_M * Math.sin(heading),
+            altitude_m: from.elevation_m,
+            heading_rad: heading,
+            speed_mps: 0,
+            flap: polar?.takeOffFlap ?? 0,
+            gearDown: true,
+            throttle: 0,
+            fuel_kg,
+          }
+        : {
+            north_m: here.y_m,
+            east_m: here.x_m,
+            altitude_m: Math.min(Math.max(altitude_m, ground_m + 60), 5900),
+            heading_rad: heading,
+            speed_mps: Math.max(speedToHold_mps(aircraft, mass), 1.25 * stall),
+            flap: Math.min(configuration.flap, (polar?.flaps.length ?? 1) - 1),
+            gearDown: configuration.gearDown,
+            throttle: 0.65,
+            fuel_kg,
+          },
+    },
+    strips: levelStrips(ends, plane, here),
+  };
+  return { flown, planned: plannedOf(aircraft, choice, from !== null, chance) };
+}
+
+function plannedOf(aircraft: Aeroplane, choice: FlyChoice, takesOff: boolean, chance: () => number): Planned[] {
+  if (choice.failure === "none") return [];
+  const two = aircraft.engines.count === 2;
+  const side = choice.engine === "either" ? (chance() < 0.5 ? 0 : 1) : choice.engine === "left" ? 0 : 1;
+  const engine = OF_NONE.includes(choice.failure) ? null : two ? side : 0;
+  const share = chance();
+  const when = takesOff
+    ? {
+        what: "above" as const,
+        value: choice.known ? choice.height_m : choice.height_m * (AROUND[0] + share * (AROUND[1] - AROUND[0])),
+      }
+    : { what: "time" as const, value: choice.known ? 3 : SURPRISE_S[0] + share * (SURPRISE_S[1] - SURPRISE_S[0]) };
+  return [{ kind: choice.failure, engine, when }];
+}
+
+/** The set-up in a sentence. */
+export function setUpWords(
+  choice: FlyChoice,
+  from: LandingEnd | null,
+  { name, engines }: Pick<Aeroplane, "name" | "engines">,
+  format: Format,
+): string {
+  const where = from ? `${name} takes off from ${from.name}` : `${name} as the situation stands, in the air`;
+  if (choice.failure === "none") return `${where}; nothing fails.`;
+  const side =
+    engines.count === 2 && !OF_NONE.includes(choice.failure)
+      ? choice.engine === "either"
+        ? ", one of the two"
+        : `, ${choice.engine}`
+      : "";
+  const when = from
+    ? choice.known
+      ? `at ${format("height", choice.height_m)} above the runway`
+      : `as a surprise around ${format("height", choice.height_m)}`
+    : choice.known
+      ? "in three seconds"
+      : `as a surprise within ${formatNumber(SURPRISE_S[1])} s`;
+  return `${where}; ${FAILURE_WORDS[choice.failure]}${side}, ${when}.`;
+}

@@ -1,0 +1,106 @@
+const DEG = 180 / Math.PI;
+const [W, H] = [150, 118];
+/** Pixels a degree. */
+const PER_DEG = 2.2;
+
+interface Props {
+  bank_rad: number;
+  pitch_rad: number;
+  /** Bank that is not gone beyond. */
+  limit_rad: number;
+}
+
+/** The aeroplane drawn from behind before its horizon: it banks, the paper stays level. */
+export function AttitudeDrawing({ bank_rad, pitch_rad, limit_rad }: Props) {
+  const bank = bank_rad * DEG;
+  const nose = -pitch_rad * DEG * PER_DEG;
+  const arc = (deg: number, r: number) => {
+    const a = ((deg - 90) * Math.PI) / 180;
+    return `${(W / 2 + r * Math.cos(a)).toFixed(1)},${(H / 2 + r * Math.sin(a)).toFixed(1)}`;
+  };
+  const limit = limit_rad * DEG;
+  return (
+    <figure className="m-0">
+      <figcaption className="flex justify-between text-[13px] leading-4">
+        <span className="text-ink2">
+          bank{" "}
+          <strong className="num text-ink">
+            {Math.abs(Math.round(bank))}°{Math.abs(bank) < 0.5 ? "" : bank < 0 ? " left" : " right"}
+          </strong>
+        </span>
+        <span className="text-ink2">
+          nose{" "}
+          <strong className="num text-ink">{`${pitch_rad < -0.004 ? "−" : pitch_rad > 0.004 ? "+" : ""}${Math.abs(Math.round(pitch_rad * DEG))}°`}</strong>
+        </span>
+      </figcaption>
+      <svg viewBox={`0 0 ${W} ${H}`} className="block w-full border border-ink2 bg-sheet" aria-hidden="true">
+        {[-20, -10, 10, 20].map((deg) => (
+          <line
+            key={deg}
+            x1={46}
+            x2={W - 46}
+            y1={H / 2 - deg * PER_DEG}
+            y2={H / 2 - deg * PER_DEG}
+            stroke="var(--rule)"
+          />
+        ))}
+        <rect x={0} y={H / 2} width={W} height={H / 2} fill="var(--mark)" />
+        <line x1={0} x2={W} y1={H / 2} y2={H / 2} stroke="var(--ink)" strokeWidth={1.5} />
+        {[-1, 1].map((side) => (
+          <polyline
+            key={side}
+            points={[limit, limit + 8, limit + 16].map((deg) => arc(side * deg, 52)).join(" ")}
+            fill="none"
+            stroke="var(--brick)"
+            strokeWidth={3}
+          />
+        ))}
+        <g
+          transform={`translate(${W / 2} ${H / 2 + Math.max(-50, Math.min(50, nose))}) rotate(${bank})`}
+          stroke="var(--ink)"
+          strokeWidth={2.4}
+          fill="none"
+        >
+          <line x1={-44} x2={-9} y1={2} y2={0} />
+          <line x1={9} x2={44} y1={0} y2={2} />
+          <circle r={8} fill="var(--sheet)" />
+          <line x1={0} x2={0} y1={-8} y2={-20} />
+          <line x1={-9} x2={9} y1={-20} y2={-20} />
+          <circle r={1.8} fill="var(--ink)" stroke="none" />
+        </g>
+      </svg>
+    </figure>
+  );
+}
+
+/** The ball in its glass and the yaw string. */
+export function BallAndString({ ball, beta_rad }: { ball: number; beta_rad: number }) {
+  const side = ball > 0.15 ? "right" : ball < -0.15 ? "left" : null;
+  const lean = Math.max(-50, Math.min(50, -beta_rad * DEG * 3));
+  return (
+    <figure className="m-0">
+      <svg viewBox="0 0 150 34" className="block w-full" aria-hidden="true">
+        <path d="M4 8 Q 50 26 96 8 L 96 20 Q 50 38 4 20 Z" fill="var(--sheet)" stroke="var(--ink2)" />
+        <line x1={42} x2={42} y1={14} y2={30} stroke="var(--ink2)" />
+        <line x1={58} x2={58} y1={14} y2={30} stroke="var(--ink2)" />
+        <circle
+          cx={50 + Math.max(-2, Math.min(2, ball)) * 18}
+          cy={22.5 - Math.min(2, Math.abs(ball)) ** 2 * 2.3}
+          r={6.5}
+          fill="var(--ink)"
+        />
+        <g transform={`translate(124 3) rotate(${lean})`}>
+          <line x1={0} x2={0} y1={0} y2={28} stroke="var(--brick)" strokeWidth={3} strokeLinecap="round" />
+        </g>
+        <line x1={124} x2={124} y1={0} y2={6} stroke="var(--ink)" strokeWidth={2} />
+      </svg>
+      <figcaption className="text-[13px]">
+        {side ? (
+          <strong>{`${Math.min(2, Math.abs(ball)).toFixed(1)} ball ${side}: ${side} foot`}</strong>
+        ) : (
+          <span className="text-ink2">ball in the middle</span>
+        )}
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,146 @@
+"use client";
+import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import * as C from "@/core/simulation/controls";
+import type { FlightView } from "@/core/simulation/flight-view";
+import { set } from "../flight-lane";
+
+interface Props {
+  aircraft: Aeroplane;
+  view: FlightView;
+  /** Nothing can be moved: nothing flies. */
+  disabled: boolean;
+}
+
+interface Lever {
+  readonly name: string;
+  readonly control: number;
+  readonly tone: string;
+}
+
+const ROUND = 127;
+const POWER: Lever = { name: "Power", control: C.THROTTLE, tone: "var(--ink)" };
+const PROPELLER: Lever = { name: "Propeller", control: C.PROPELLER, tone: "var(--harbour)" };
+const MIXTURE: Lever = { name: "Mixture", control: C.MIXTURE, tone: "var(--clay)" };
+
+/** Switches of an engine, with what their places are called. */
+const ENGINE_SWITCHES = [
+  { name: "fuel", control: C.FUEL, words: ["off", "on", "other"] },
+  { name: "magnetos", control: C.MAGNETOS, words: ["off", "left", "right", "both"] },
+  { name: "starter", control: C.STARTER, words: ["off", "turns"] },
+  { name: "heat", control: C.HEAT, words: ["cold", "hot"] },
+] as const;
+
+/** Levers and switches of each engine: by pointer, or focused and moved by page up and page down. */
+export function FlyLevers({ aircraft, view, disabled }: Props) {
+  const { engines, polar } = aircraft;
+  if (engines.kind !== "propeller") return null;
+  const governed = polar?.deadPropeller?.feathered !== null || polar.deadPropeller.coarse !== null;
+  const levers = governed ? [POWER, PROPELLER, MIXTURE] : [POWER, MIXTURE];
+  const names = engines.count === 2 ? ["left", "right"] : [""];
+  const toggle = (control: number, values: number) => void set(control, (view.controls[control] + 1) % values);
+  const named = (side: string, name: string) => `${side} ${name}`.trim();
+  const short = (side: string, name: string) => (side ? `${side[0].toUpperCase()} ${name}` : name);
+  return (
+    <div className="flex flex-wrap items-start gap-x-4 gap-y-1 text-[12px] leading-4" role="group" aria-label="Levers">
+      {levers.map(({ name, control, tone }) => (
+        <div key={name} className="grid gap-0.5">
+          <span className="text-center text-ink2">{name}</span>
+          <span className="flex justify-center gap-2">
+            {names.map((side, engine) => (
+              <input
+                key={engine}
+                type="range"
+                min={0}
+                max={ROUND}
+                step={1}
+                className="h-11 w-5"
+                style={{ writingMode: "vertical-lr", direction: "rtl", accentColor: tone }}
+                aria-label={named(side, name)}
+                value={Math.max(0, view.controls[control + engine])}
+                disabled={disabled}
+                onChange={(event) => void set(control + engine, Number(event.currentTarget.value))}
+                // The arrows fly: a lever is moved with page up and page down.
+                onKeyDown={(event) => event.key.startsWith("Arrow") && event.preventDefault()}
+              />
+            ))}
+          </span>
+        </div>
+      ))}
+      <div className="grid gap-1">
+        {names.map((side, engine) => (
+          <div key={engine} className="flex flex-wrap gap-1">
+            {ENGINE_SWITCHES.map(({ name, control, words }) => (
+              <Switch
+                key={name}
+                name={short(side, name)}
+                label={named(side, name)}
+                at={words[view.controls[control + engine]] ?? words[0]}
+                disabled={disabled}
+                onPress={() => toggle(control + engine, words.length)}
+              />
+            ))}
+          </div>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** Flap, gear, pump and trim. */
+export function FlySwitches({ aircraft: { polar }, view, disabled }: Props) {
+  const flaps = polar?.flaps ?? [];
+  const toggle = (control: number, values: number) => void set(control, (view.controls[control] + 1) % values);
+  return (
+    <div className="flex flex-wrap gap-1 self-end text-[12px] leading-4" role="group" aria-label="Flap and gear">
+      <Switch
+        name="flap"
+        at={flaps[view.controls[C.FLAP]]?.name ?? "up"}
+        disabled={disabled}
+        onPress={() => toggle(C.FLAP, Math.max(flaps.length, 1))}
+      />
+      <Switch
+        name="pump"
+        at={view.controls[C.PUMP] === 1 ? "on" : "off"}
+        disabled={disabled}
+        onPress={() => toggle(C.PUMP, 2)}
+      />
+      {polar?.gear.retractable && (
+        <Switch
+          name="gear"
+          at={view.gearAt > 0.02 && view.gearAt < 0.98 ? "moves" : view.gearAt > 0.5 ? "down" : "up"}
+          disabled={disabled}
+          onPress={() => toggle(C.GEAR, 2)}
+        />
+      )}
+      <Switch
+        name="trim"
+        at={`${view.controls[C.TRIM] < 0 ? "−" : ""}${Math.abs(Math.round((view.controls[C.TRIM] / ROUND) * 100))}`}
+        disabled={disabled}
+        onPress={() => void set(C.TRIM, 0)}
+      />
+    </div>
+  );
+}
+
+interface SwitchProps {
+  name: string;
+  /** In full, where the name is short. */
+  label?: string;
+  at: string;
+  disabled: boolean;
+  onPress: () => void;
+}
+
+function Switch({ name, label = name, at, disabled, onPress }: SwitchProps) {
+  return (
+    <button
+      type="button"
+      className="flex min-h-6 items-center justify-between gap-1.5 border border-rule px-1 text-left enabled:hover:border-ink2"
+      aria-label={`${label} ${at}`}
+      disabled={disabled}
+      onClick={onPress}
+    >
+      <span className="text-ink2">{name}</span> <strong>{at}</strong>
+    </button>
+  );
+}

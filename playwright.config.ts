@@ -5,7 +5,9 @@ const chromium = {
   executablePath: "/usr/bin/chromium",
   args: [
     "--no-sandbox",
-    "--disable-gpu",
+    // Drawn by the processor: no graphics processor is here.
+    "--use-angle=swiftshader",
+    "--enable-unsafe-swiftshader",
     "--disable-quic",
     "--no-first-run",
     "--disable-background-networking",

@@ -1,5 +1,10 @@
 // Drills alone and as a crew, recall, results.
 import { type Browser, type Page, expect } from "@playwright/test";
+import { readFile } from "node:fs/promises";
+import { FlightSetUp, setUpFlight } from "@/core/simulation/flight-set-up";
+import { groundOf } from "@/core/simulation/ground";
+import { Recording, replay } from "@/core/simulation/recording";
+import { demoTerrain } from "../demo/read-demo";
 import { flyAircraft, openDemo, test } from "./demo";
 
 test("a twin's drill alone, by key and panel: the wrong engine is told, confirmed by name, then how it went", async ({
@@ -251,6 +256,69 @@ test("a drill by touch on a narrow screen: begun, named, set, left", async ({ br
   await panel.getByRole("button", { name: "right Throttle idle" }).tap();
   await expect(due).toContainText("Did anything change?");
   await context.close();
+});
+
+test("flown by hand from where Landing stands: an engine fails, keys and a gamepad fly it, back ten seconds, the replay", async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  // A gamepad that is moved by the journey.
+  await page.addInitScript(() => {
+    const pad = { connected: true, axes: [0, 0, 0, 0], buttons: [] };
+    Object.assign(window, { pad });
+    navigator.getGamepads = () => [pad as unknown as Gamepad, null, null, null];
+  });
+  await openDemo(page);
+  await page.getByRole("link", { name: "Fly this" }).click();
+  const set = page.getByRole("region", { name: "Set up" });
+  await expect(set).toContainText("engine stops at once, in three seconds");
+  await set.getByLabel(/^The nose holds/).check();
+  await page.getByRole("button", { name: "Fly", exact: true }).click();
+  const aside = page.getByRole("complementary", { name: "Decision" });
+  await expect(aside).toContainText("Since it failed", { timeout: 30_000 });
+  await page.getByRole("combobox", { name: "Look" }).selectOption({ label: "Map" });
+  // The keys bank it; the gamepad the other way; the stage keys are off.
+  const bank = page.locator("figcaption", { hasText: "bank" });
+  await page.keyboard.down("ArrowLeft");
+  await expect(bank).toContainText(/[1-9]\d° left/, { timeout: 15_000 });
+  await page.keyboard.up("ArrowLeft");
+  await page.evaluate(() =>
+    Object.assign((window as unknown as { pad: { axes: number[] } }).pad, { axes: [0.7, 0, 0, 0] }),
+  );
+  await expect(bank).toContainText(/[1-9]\d° right/, { timeout: 15_000 });
+  // One that goes away lets go: what it had is held.
+  await page.evaluate(() => Object.assign((window as unknown as { pad: object }).pad, { connected: false }));
+  await page.getByRole("button", { name: "10 s", exact: true }).click();
+  await expect(aside).toContainText(/Gone back\s*1 times/);
+  await expect(page.getByText("Paused.")).toBeVisible();
+  await page
+    .getByRole("group", { name: "Levers" })
+    .getByRole("button", { name: /^fuel on/ })
+    .click();
+  await expect(page.getByRole("group", { name: "Levers" }).getByRole("button", { name: /^fuel other/ })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await aside.getByRole("combobox", { name: "What fails" }).selectOption({ label: "suction gone" });
+  await aside.getByRole("button", { name: "Fail", exact: true }).click();
+  await page.waitForTimeout(3000);
+  await page.getByRole("button", { name: "End", exact: true }).click();
+  await expect(page.getByRole("region", { name: "Recording" })).toContainText("Over stall");
+  await expect(aside).toContainText("Ended in the air.");
+  await expect(aside).toContainText("gone back 1 times");
+  const time = page.getByRole("slider", { name: "Time" });
+  await time.press("End");
+  const file = page.waitForEvent("download");
+  await page.getByRole("button", { name: "CSV", exact: true }).click();
+  expect((await file).suggestedFilename()).toBe("flight-alder-s1.csv");
+  // The recording of this browser flies here, in Node, to the same bits.
+  const kept = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Recording", exact: true }).click();
+  const { flown, recording, state } = JSON.parse(await readFile(await (await kept).path(), "utf8"));
+  const terrain = demoTerrain();
+  const grid = { ...terrain, elevations_m: Int16Array.from(terrain.elevations_m, Math.round) };
+  const again = setUpFlight(FlightSetUp.parse(flown.setUp), groundOf(grid, flown.setUp.ground_m, flown.strips));
+  if (!again.ok) throw new Error(again.issue.message);
+  replay(again.value, Recording.parse(recording));
+  expect([...again.value.state]).toEqual(state);
 });
 
 /** Joins the crew at an address, in a browser of its own and without an account. */

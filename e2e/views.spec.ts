@@ -268,6 +268,23 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await expect(page.getByRole("region", { name: "Attempts" })).toBeVisible();
     await cleanAndWhole(page);
   },
+  "a flight by hand: its set-up, its view and instruments, its replay": async (page) => {
+    await page.keyboard.press("7");
+    await page.getByRole("tab", { name: "Fly it" }).click();
+    await expect(page.getByRole("region", { name: "Set up" })).toBeVisible();
+    await cleanAndWhole(page);
+    await page.getByRole("button", { name: "Fly", exact: true }).click();
+    await expect(page.getByRole("img", { name: /^(View out|Map)/ })).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/^0:0[4-9]/).first()).toBeVisible({ timeout: 30_000 });
+    await page.keyboard.press("Escape");
+    await expect(page.getByText("Paused.")).toBeVisible();
+    await cleanAndWhole(page);
+    await page.getByRole("combobox", { name: "Look" }).selectOption({ label: "Map" });
+    await cleanAndWhole(page);
+    await page.getByRole("button", { name: "End", exact: true }).click();
+    await expect(page.getByRole("region", { name: "Recording" })).toBeVisible({ timeout: 30_000 });
+    await cleanAndWhole(page);
+  },
   "the Departure stage": async (page) => {
     await page.keyboard.press("2");
     // The scan is long work, and two pages share two cores here.
@@ -369,14 +386,6 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   [
-    "aircraft-loading",
-    "light",
-    async (page: Page) => {
-      await page.keyboard.press("1");
-      await page.getByRole("tab", { name: "Seats and fuel" }).click();
-    },
-  ],
-  [
     "today",
     "light",
     async (page: Page) => {
@@ -395,16 +404,6 @@ for (const [name, colorScheme, prepare] of [
       await flyAircraft(page, "Hazel H2");
       await page.keyboard.press("4");
       await expect(page.getByText(/^Lost, on/)).toBeVisible();
-    },
-  ],
-  [
-    "rotor-spot",
-    "light",
-    async (page: Page) => {
-      await flyAircraft(page, "Osier G1");
-      await page.keyboard.press("6");
-      await page.getByRole("tab", { name: "To a spot" }).click();
-      await expect(page.getByRole("table", { name: "Ways to the spot" })).toBeVisible();
     },
   ],
   [
@@ -490,6 +489,48 @@ for (const [name, colorScheme, prepare] of [
       }
       await page.waitForTimeout(3000);
       await card.getByRole("button", { name: "That is the order" }).click();
+    },
+  ],
+  [
+    "rehearse-fly",
+    "light",
+    async (page: Page) => {
+      await page.getByRole("link", { name: "Fly this" }).click();
+      await page.getByLabel(/^The nose holds/).check();
+      await page.getByRole("button", { name: "Fly", exact: true }).click();
+      await expect(page.getByRole("img", { name: "View out of the aeroplane" })).toBeVisible({ timeout: 60_000 });
+      await page.waitForTimeout(9000);
+      await page.keyboard.down("ArrowLeft");
+      await page.waitForTimeout(1300);
+      await page.keyboard.up("ArrowLeft");
+      await page.waitForTimeout(8000);
+      await page.keyboard.press("Escape");
+    },
+  ],
+  [
+    "rehearse-replay",
+    "light",
+    async (page: Page) => {
+      await page.getByRole("link", { name: "Fly this" }).click();
+      await page.getByRole("button", { name: "Fly", exact: true }).click();
+      await page.waitForTimeout(9000);
+      await page.keyboard.down("ArrowDown");
+      await page.waitForTimeout(1600);
+      await page.keyboard.up("ArrowDown");
+      await page.keyboard.down("ArrowLeft");
+      await page.waitForTimeout(1500);
+      await page.keyboard.up("ArrowLeft");
+      await page.waitForTimeout(12_000);
+      await page.keyboard.down("ArrowRight");
+      await page.waitForTimeout(2600);
+      await page.keyboard.up("ArrowRight");
+      await page.waitForTimeout(10_000);
+      await page.getByRole("button", { name: "End", exact: true }).click();
+      await expect(page.getByRole("region", { name: "Recording" })).toBeVisible();
+      const time = page.getByRole("slider", { name: "Time" });
+      await time.focus();
+      for (let i = 0; i < 12; i += 1) await page.keyboard.press("PageUp");
+      await page.waitForTimeout(6000);
     },
   ],
   [

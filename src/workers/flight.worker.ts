@@ -132,9 +132,11 @@ const api = {
     return flightView(cockpit);
   },
 
-  /** What was flown: rows of the trace, the recording, how often it went back. */
-  result(): { rows: number[][]; recording: Recording; backs: number } | null {
-    return cockpit && { rows: cockpit.trace.rows, recording: recorded(cockpit), backs: cockpit.backs };
+  /** What was flown: rows of the trace, the recording and the state that it ends in, how often it went back. */
+  result(): { rows: number[][]; recording: Recording; state: number[]; backs: number } | null {
+    if (!cockpit) return null;
+    const state = [...cockpit.flight.state];
+    return { rows: cockpit.trace.rows, recording: recorded(cockpit), state, backs: cockpit.backs };
   },
 
   /** A recording flown again: the rows of its trace. */

@@ -211,3 +211,67 @@ describe("the ground under a flight", () => {
     expect(groundOf(null, 12, []).height(1, 2)).toBe(12);
   });
 });
+
+describe("turning back by keys alone", () => {
+  it("from the brakes to standing on the runway again, the engine gone at 1,000 ft", () => {
+    const of = setUp("alder-s1", { speed_mps: 0, altitude_m: 0, throttle: 0, gearDown: true, flap: 1, heading_rad: 0 });
+    const calm: FlightSetUp = { ...of, wind: { surface: null, layers: [] }, turbulence: 0 };
+    const cockpit = begun(calm, { bank_rad: 45 / DEG }, [
+      { kind: "ignition", engine: 0, when: { what: "above", value: 305 } },
+    ]);
+    const { state: s } = cockpit.flight;
+    const hold = (...keys: Parameters<Cockpit["pressed"]["add"]>[0][]) => {
+      cockpit.pressed.clear();
+      for (const key of keys) cockpit.pressed.add(key);
+    };
+    const until = (most_s: number, done: () => boolean, each: () => void = () => undefined) => {
+      for (let i = 0; i < most_s * 10 && !done() && !cockpit.flight.ended; i += 1) {
+        each();
+        advance(cockpit, 12);
+      }
+    };
+    const heading = () => eulerAngles(s).heading_rad * DEG;
+    const failed = () => cockpit.flight.failures.length > 0;
+    hold("power-up");
+    until(30, () => s[S.ASI] > 27);
+    hold("nose-up");
+    until(6, () => -s[S.DOWN] > 6);
+    hold();
+    cockpit.assistance = { ...cockpit.assistance, speed_mps: 36 };
+    cockpit.sum = 0.12;
+    setControl(cockpit, C.FLAP, 0);
+    until(120, failed);
+    expect(failed()).toBe(true);
+    // Three seconds go by; then down with the nose, round to the right, and onto the line by short presses.
+    until(3, () => false);
+    cockpit.assistance = { ...cockpit.assistance, speed_mps: 35 };
+    hold("bank-right");
+    until(25, () => heading() > 195 && heading() < 300);
+    const line = () => {
+      // To the west of the line a heading past south leads back to it.
+      const wanted = 180 + Math.max(-20, Math.min(20, s[S.EAST] / 12));
+      const lean = Math.max(-20, Math.min(20, (wanted - heading()) * 0.7));
+      // By what was commanded: the aeroplane follows it within a second.
+      const off = lean - cockpit.wanted.bank_rad * DEG;
+      hold(...(off > 4 ? (["bank-right"] as const) : off < -4 ? (["bank-left"] as const) : []));
+    };
+    until(90, () => -s[S.DOWN] < 17, line);
+    cockpit.assistance = { ...cockpit.assistance, speed_mps: null };
+    until(
+      12,
+      () => cockpit.flight.seen.onWheels,
+      () => {
+        const down = flightView(cockpit).climb_mps < -Math.max(0.8, (-s[S.DOWN] - 1) / 2.6);
+        const off = -cockpit.wanted.bank_rad * DEG;
+        const level = off > 2 ? (["bank-right"] as const) : off < -2 ? (["bank-left"] as const) : [];
+        hold(...level, ...(down ? (["nose-up"] as const) : []));
+      },
+    );
+    hold("brakes");
+    until(40, () => flightView(cockpit).groundSpeed_mps < 0.3);
+    expect(cockpit.flight.ended).toBeNull();
+    expect(flightView(cockpit).groundSpeed_mps).toBeLessThan(0.3);
+    expect(Math.abs(heading() - 180)).toBeLessThan(25);
+    expect(Math.abs(s[S.EAST])).toBeLessThan(60);
+  });
+});

@@ -100,6 +100,8 @@ const TRIM_PS = 0.12;
 /** Moving the stick itself: there, back, and how far, of its travel; made for this pressure, Pa. */
 const STICK = { pitch_ps: 0.7, roll_ps: 1.2, back_ps: 2.5, pitch: 0.35, roll: 0.45, foot_ps: 1, foot: 0.6 };
 const MADE_FOR_PA = 1300;
+/** Help stays so far from the stall, rad. */
+const OFF_STALL_RAD = (6 * Math.PI) / 180;
 /** Nose by the speed that is held, and its sum; looked at ten times a second. */
 const BY_SPEED = 0.02;
 const BY_SPEED_SUM = 0.004;
@@ -208,6 +210,8 @@ export const recorded = ({ recorder, step }: Cockpit): Recording => recordingOf(
 function workHands(cockpit: Cockpit): void {
   const { flight, assistance, stick } = cockpit;
   const onWheels = flight.seen.onWheels;
+  // The line of a take-off is none to land on.
+  if (!onWheels) cockpit.straight = null;
   levers(cockpit);
   if (stick) heldStick(cockpit, stick);
   else if (assistance.attitude && !onWheels) heldAttitude(cockpit);
@@ -267,9 +271,13 @@ function heldAttitude(cockpit: Cockpit): void {
     wanted.pitch_rad = clamp(wanted.pitch_rad + nose * PITCH_RADPS * HANDS_S, -MOST_PITCH_RAD, MOST_PITCH_RAD);
   else if (cockpit.step % LOOK_STEPS === 0) {
     const off = s[S.ASI] - assistance.speed_mps;
-    const before = cockpit.sum;
-    cockpit.sum = clamp(before + BY_SPEED_SUM * off * 0.1, -0.4, 0.4);
-    wanted.pitch_rad = clamp(BY_SPEED * off + cockpit.sum, -MOST_PITCH_RAD, MOST_PITCH_RAD);
+    const sum = clamp(cockpit.sum + BY_SPEED_SUM * off * 0.1, -0.4, 0.4);
+    const asked = clamp(BY_SPEED * off + sum, -MOST_PITCH_RAD, MOST_PITCH_RAD);
+    // Help never stalls it: the nose goes up no farther than the wing has room for; what cannot be is not summed.
+    const room = flight.forces.stall_rad - OFF_STALL_RAD - flight.seen.alpha_rad;
+    const most = eulerAngles(s).pitch_rad + room;
+    wanted.pitch_rad = Math.min(asked, most);
+    if (asked < most) cockpit.sum = sum;
   }
   const bank = between(pressed, "bank-left", "bank-right");
   wanted.bank_rad = clamp(wanted.bank_rad + bank * BANK_RADPS * HANDS_S, -assistance.bank_rad, assistance.bank_rad);
@@ -295,7 +303,6 @@ function movedStick(cockpit: Cockpit, onWheels: boolean): void {
     steer(cockpit, foot !== 0 ? foot : bank);
     return;
   }
-  cockpit.straight = null;
   if (assistance.ball && foot === 0) {
     const { [C.STICK_BACK]: back, [C.STICK_RIGHT]: right } = controls;
     holdAttitude(flight, hands, wanted, HANDS_S);

@@ -88,7 +88,7 @@ export function FlyReplay({ last, set }: { last: FlownFlight; set: FlySet }) {
         <div className="relative overflow-hidden border-r border-ink">
           <FlyScene set={set} view={at} look="ahead" dusk={dusk} />
         </div>
-        <FlyMap plane={set.plane} ends={set.ends} at={at} path={path} wind={set.wind} half_m={2000} />
+        <FlyMap plane={set.plane} ends={set.ends} at={at} path={path} wind={set.wind} half_m={shown_m(path, at)} />
       </div>
       <div className="grid gap-1 overflow-auto bg-sheet px-4 py-2" tabIndex={0} role="region" aria-label="Recording">
         <p className="flex items-center gap-3 text-[14px]">
@@ -128,7 +128,7 @@ export function FlyReplay({ last, set }: { last: FlownFlight; set: FlySet }) {
               download(
                 `recording-${fileName(flown.setUp.aircraft.name)}.json`,
                 "application/json",
-                JSON.stringify({ flown, recording: last.recording }),
+                JSON.stringify({ flown, recording: last.recording, state: last.state }),
               )
             }
           >
@@ -141,6 +141,14 @@ export function FlyReplay({ last, set }: { last: FlownFlight; set: FlySet }) {
       </div>
     </div>
   );
+}
+
+/** Half of the map: all of the way from here, within reason. */
+function shown_m(path: readonly number[], at: { readonly north_m: number; readonly east_m: number }): number {
+  let most = 0;
+  for (let i = 0; i + 1 < path.length; i += 2)
+    most = Math.max(most, Math.abs(path[i] - at.north_m), Math.abs(path[i + 1] - at.east_m) / 2);
+  return Math.max(600, Math.min(8000, most * 1.2));
 }
 
 function lanesOf(

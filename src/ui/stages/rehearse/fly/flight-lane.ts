@@ -113,8 +113,8 @@ export async function landed(): Promise<void> {
   const { under, view, assistance } = useFly.getState();
   const result = await (await flight()).result();
   if (!under || !result) return;
-  const { rows, recording, backs } = result;
-  const last = { ...under, rows, recording, assistance, backs, ended: view?.ended ?? null };
+  const { rows, recording, state, backs } = result;
+  const last = { ...under, rows, recording, state, assistance, backs, ended: view?.ended ?? null };
   useFly.setState({ last, running: false });
 }
 

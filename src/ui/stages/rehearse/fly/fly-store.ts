@@ -14,6 +14,8 @@ export interface FlownFlight {
   readonly flown: Flown;
   readonly rows: readonly (readonly number[])[];
   readonly recording: Recording;
+  /** The state that it ended in: flown again it ends in the same bits. */
+  readonly state: readonly number[];
   readonly assistance: Assistance;
   readonly words: string;
   readonly backs: number;

@@ -147,6 +147,10 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
   const sinA = sin(alpha);
   const cosA = cos(alpha);
 
+  // Blown from the side or from behind, on the ground, a wing and its controls are none.
+  const ahead = still ? 1 : ua / tas;
+  const forward = ahead >= 0.5 ? 1 : ahead > 0 ? 2 * ahead : 0;
+
   // Near the ground the wing's wake is held up.
   const height = -y[S.DOWN] - at.ground_m;
   const near = (16 * (height > 0.5 ? height : 0.5)) / m.span_m;
@@ -160,11 +164,12 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
   const kLeft = half(left);
   const kRight = half(right);
   const flap = at.deltaCl0 * m.flapLift;
-  const linear = m.clWing0 + flap + m.clWingAlpha * alpha;
+  const linear = forward * (m.clWing0 + flap + m.clWingAlpha * alpha);
   const lifted = 1 + 0.08 * (1 - ge);
   const elevator = at.elevator_rad;
   const cl =
-    ((kLeft + kRight) / 2) * linear * lifted + m.clQ * qh + m.clDeltaE * elevator - 0.5 * at.flapLeft * m.flapLift;
+    ((kLeft + kRight) / 2) * linear * lifted +
+    forward * (m.clQ * qh + m.clDeltaE * elevator - 0.5 * at.flapLeft * m.flapLift);
   const separated = (1 - left + 1 - right) / 2;
   const { rudder_rad: dr, aileron_rad: da } = at;
   const cd =
@@ -183,7 +188,7 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
   const cy = m.cyBody * beta + grip * (m.cyFin * finBeta + m.cyDeltaR * dr);
 
   const cosB = cos(beta);
-  const inPlane = (cd + cy * (still ? 0 : va / tas)) / (cosB > 0.1 ? cosB : 0.1);
+  const inPlane = (cd + cy * (still ? 0 : va / tas)) / (cosB > 0.5 ? cosB : 0.5);
   let fx = qS * (-inPlane * cosA + cl * sinA);
   let fy = qS * cy;
   let fz = qS * (-inPlane * sinA - cl * cosA);
@@ -208,8 +213,8 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
     (m.wingArm / 2) * (left - right) * (0.12 + sinA * sinA) -
     0.1 * (1 - attached) * rh +
     cy * m.cgSpan;
-  roll *= qS * m.span_m;
-  yaw *= qS * m.span_m;
+  roll *= forward * qS * m.span_m;
+  yaw *= forward * qS * m.span_m;
 
   // Engines: thrust along the air's way in the plane of symmetry, arms with the propeller's own, slipstream, torque.
   const along = alpha < THRUST_LOW ? THRUST_LOW : alpha > THRUST_HIGH ? THRUST_HIGH : alpha;
@@ -251,7 +256,7 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
     (m.cmAlphaDot * alphaDot * m.chord_m) / (2 * fast) -
     0.08 * (1 - attached) -
     0.03 * (1 - ge) * cl;
-  const pitch = qS * m.chord_m * cm;
+  const pitch = forward * qS * m.chord_m * cm;
 
   out[S.NORTH] = r11 * u + r21 * v + r31 * w;
   out[S.EAST] = r12 * u + r22 * v + r32 * w;

@@ -361,3 +361,24 @@ describe("instruments", () => {
     expect(Math.abs(flight.state[S.GYRO_BANK] - eulerAngles(flight.state).bank_rad) * DEG).toBeGreaterThan(1);
   });
 });
+
+describe("a gale on the ground", () => {
+  it.each([0, 1, 2, 3, 4, 5, 6])(
+    "60 kt from %d rad to the nose: it may be blown about, and is a number all the while",
+    (off) => {
+      for (const id of ["alder-s1", "hornbeam-t2c"]) {
+        const of = setUp(
+          id,
+          { speed_mps: 0, altitude_m: 0, throttle: 0, gearDown: true, heading_rad: 0 },
+          { turbulence: 1 },
+        );
+        const flight = begun({ ...of, wind: { surface: { from_rad: off, speed_mps: 30.87 }, layers: [] } }, FLAT);
+        steps(flight, 120 * 10);
+        expect(flight.state.every(Number.isFinite)).toBe(true);
+        expect(-flight.state[S.DOWN]).toBeGreaterThan(-1);
+        // Into the wind and before it the brakes hold.
+        if (off === 0 || off === 3) expect(Math.hypot(flight.state[S.NORTH], flight.state[S.EAST])).toBeLessThan(3);
+      }
+    },
+  );
+});

@@ -15,6 +15,8 @@ const FLAP_S = 1.5;
 const GEAR_S = 6;
 /** Beyond these it ends: of the never-exceed speed, of the limit load, of the weight on one point. */
 const [TOO_FAST, OVERLOAD, CRASH] = [1.1, 1.5, 8];
+/** So high above its wheels it flies, m. */
+const FLIES_M = 2;
 /** Departed: separated and turning for half a turn, or faster, or far beyond the stall. */
 const [SEPARATED, TURNING_RADPS, GONE_RADPS, ROLLS_RADPS, YAWS_RADPS, BEYOND_RAD] = [
   0.5,
@@ -103,17 +105,19 @@ function surfaces({ model, state: s, controls, forces, failures }: Flight, time_
   forces.wheelsDown = s[S.GEAR_AT] > 0.99;
 }
 
-function ending({ model, state: s, seen, ground, failures, controls }: Flight): Ending | null {
+function ending({ model, state: s, seen, ground, failures, controls, forces }: Flight): Ending | null {
   const weight = model.mass_kg * G0;
   const turn = Math.sqrt(s[S.P] * s[S.P] + s[S.R] * s[S.R]);
   const separated = 1 - (s[S.ATTACHED_LEFT] + s[S.ATTACHED_RIGHT]) / 2;
   const airborne = seen.touch_N === 0;
-  s[S.STALLED_TURN] = airborne && separated > SEPARATED && turn > TURNING_RADPS ? s[S.STALLED_TURN] + turn * STEP_S : 0;
+  // Near the ground, blown about on its wheels, it has departed from nothing.
+  const flies = airborne && -s[S.DOWN] - forces.ground_m > model.hullHeight_m + FLIES_M;
+  s[S.STALLED_TURN] = flies && separated > SEPARATED && turn > TURNING_RADPS ? s[S.STALLED_TURN] + turn * STEP_S : 0;
   const gone = separated > GONE_RADPS && (Math.abs(s[S.P]) > ROLLS_RADPS || Math.abs(s[S.R]) > YAWS_RADPS);
-  if (airborne && seen.tas_mps > 8 && (s[S.STALLED_TURN] > 3.1416 || gone || Math.abs(seen.alpha_rad) > BEYOND_RAD))
+  if (flies && seen.tas_mps > 8 && (s[S.STALLED_TURN] > 3.1416 || gone || Math.abs(seen.alpha_rad) > BEYOND_RAD))
     return { kind: "departed" };
   if (s[S.ASI] > TOO_FAST * model.vne_mps) return { kind: "too-fast" };
-  if (airborne && Math.abs(seen.fz) > OVERLOAD * model.loadFactor * G0) return { kind: "overload" };
+  if (flies && Math.abs(seen.fz) > OVERLOAD * model.loadFactor * G0) return { kind: "overload" };
   if (airborne) return null;
   const [row0, row1, row2] = attitude(s);
   const sink_mps = row0[2] * s[S.U] + row1[2] * s[S.V] + row2[2] * s[S.W];

@@ -9,6 +9,8 @@ import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { toleranceWords } from "../exercises/exercise-words";
+import { exercisesOf } from "../exercises/useExercises";
 import { beginFlight, letGo } from "./flight-lane";
 import { FAILURE_WORDS, setUpOf, setUpWords, speedToHold_mps } from "./fly-set-up";
 import { useFly } from "./fly-store";
@@ -26,6 +28,10 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
   const { runways, situation } = set;
   const from = runways.find(({ id }) => id === choice.from) ?? null;
   const words = setUpWords({ ...choice, from: from?.id ?? AIR }, from, aircraft, format);
+  const { exercises } = exercisesOf(aircraft);
+  // Those that are flown from the air with these keys: not what needs a runway's approach or a crew.
+  const flyable = exercises.filter(({ setUp }) => setUp.height_m > 500);
+  const exercise = flyable.find(({ id }) => id === choice.exerciseId) ?? null;
   const fly = async () => {
     const chance = () => Math.random();
     const { flown, planned } = setUpOf({
@@ -35,9 +41,10 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
       ends: set.ends,
       ground_m: set.ground_m,
       choice: { ...choice, from: from?.id ?? AIR },
+      begins_m: exercise?.setUp.height_m ?? null,
       chance,
     });
-    const issue = await beginFlight(flown, planned, assistance, words);
+    const issue = await beginFlight(flown, planned, assistance, words, exercise?.id ?? null);
     if (issue) toast(issue.message);
     else await letGo(true);
   };
@@ -55,7 +62,31 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
       <p className="max-w-prose text-[18px] leading-6">
         <strong>{words}</strong>
       </p>
+      {exercise && (
+        <p className="max-w-prose text-ink2">
+          {exercise.purpose} From {format("height", exercise.setUp.height_m)} above the ground
+          {exercise.setUp.hardDeck_m === null
+            ? ""
+            : `, never below ${format("height", exercise.setUp.hardDeck_m)}`}:{" "}
+          {exercise.tolerances.map((tolerance) => toleranceWords(tolerance, format)).join("; ")}.
+        </p>
+      )}
       <div className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-2">
+        <ChoiceField
+          label="Exercise"
+          value={exercise?.id ?? NONE}
+          onChange={(id) =>
+            choose(
+              id === NONE
+                ? { exerciseId: null }
+                : { exerciseId: id, from: AIR, failure: id.startsWith("engine-failure") ? "ignition" : NONE },
+            )
+          }
+          choices={[
+            { value: NONE, label: "none: fly freely" },
+            ...flyable.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+        />
         <ChoiceField
           label="Begins"
           value={from?.id ?? AIR}

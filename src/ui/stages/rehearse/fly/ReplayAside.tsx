@@ -1,10 +1,15 @@
 "use client";
+import { type ExerciseScore, exerciseScore } from "@/core/exercise/exercise-score";
+import { flownTrace } from "@/core/exercise/flown-trace";
+import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { failWords, heldWords, toleranceWords } from "../exercises/exercise-words";
+import { bookSpeed_mps, exercisesOf } from "../exercises/useExercises";
 import { speedToHold_mps } from "./fly-set-up";
 import { useFly } from "./fly-store";
-import { bandsOf, flownWords, touchOf } from "./flown-words";
+import { bandsOf, failedFrom, flownWords, touchOf } from "./flown-words";
 
 const CAUTIONS = ["Simulated: trains decisions and control. Not a certified device, no leave to turn back low."];
 
@@ -24,6 +29,12 @@ export function ReplayAside() {
   const bands = bandsOf(rows, held, Math.min(assistance.bank_rad, 0.79), format);
   const said = flownWords(rows, bands, last.ended, format);
   const touch = touchOf(rows);
+  const aircraft = last.flown.setUp.aircraft;
+  const exercise = exercisesOf(aircraft).exercises.find(({ id }) => id === last.exerciseId) ?? null;
+  const scored =
+    exercise &&
+    exerciseScore(exercise, flownTrace(rows, failedFrom(rows)), { drill: null, book_mps: bookSpeed_mps(aircraft) });
+  const score = scored?.ok ? scored.value : null;
   const help = [
     assistance.attitude && "attitude held",
     assistance.ball && "ball held",
@@ -35,6 +46,7 @@ export function ReplayAside() {
         {words} Help: {help.length > 0 ? help.join(", ") : "none"}
         {backs > 0 ? `; gone back ${formatNumber(backs)} times` : ""}.
       </p>
+      {score && exercise && <ExerciseVerdict score={score} name={exercise.name} />}
       <AsideFigures>
         {bands.map(({ name, within, out_s }) => (
           <BandLine key={name} name={`${name} ${within}`} out_s={out_s} />
@@ -49,6 +61,35 @@ export function ReplayAside() {
         )}
       </AsideFigures>
     </DecisionAside>
+  );
+}
+
+/** Each tolerance of the exercise as it was held; what failed it at once. */
+function ExerciseVerdict({ score, name }: { score: ExerciseScore; name: string }) {
+  const format = useFormat();
+  const { verdict, tolerances, failed, deck_s } = score;
+  return (
+    <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Exercise">
+      <p>
+        <strong>{name}</strong>:{" "}
+        <strong className={verdict === "failed" ? "text-brick" : "text-pine"}>
+          {verdict === "failed" ? "not passed." : "flown within its tolerances; its drill stands apart."}
+        </strong>
+      </p>
+      <ul>
+        {tolerances.map((held, i) => (
+          <li key={i} className={held.held === false ? "text-brick" : ""}>
+            {toleranceWords(held.tolerance, format)}: {heldWords(held, format)}
+          </li>
+        ))}
+        {failed.map(({ event, at_s }, i) => (
+          <li key={`failed-${i}`} className="text-brick">
+            {failWords(event, format)} at {formatClock(at_s)}
+          </li>
+        ))}
+        {deck_s !== null && <li className="text-brick">below the hard deck at {formatClock(deck_s)}</li>}
+      </ul>
+    </section>
   );
 }
 

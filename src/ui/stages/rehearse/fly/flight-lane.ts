@@ -50,6 +50,7 @@ export async function beginFlight(
   planned: readonly Planned[],
   assistance: Assistance,
   words: string,
+  exerciseId: string | null,
 ): Promise<Issue | null> {
   const worker = await flight();
   await worker.useTerrain(await terrainSettled());
@@ -59,7 +60,13 @@ export async function beginFlight(
     return begun.issue;
   }
   const { north_m, east_m } = begun.value;
-  useFly.setState({ under: { flown, words }, view: begun.value, issue: null, running: false, path: [north_m, east_m] });
+  useFly.setState({
+    under: { flown, words, exerciseId },
+    view: begun.value,
+    issue: null,
+    running: false,
+    path: [north_m, east_m],
+  });
   return null;
 }
 

@@ -25,6 +25,8 @@ export interface FlyChoice {
   /** Above the runway, m. */
   readonly height_m: number;
   readonly turbulence: number;
+  /** An exercise that it is scored by; null flies freely. */
+  readonly exerciseId: string | null;
 }
 
 /** What is chosen first. */
@@ -35,6 +37,7 @@ export const FIRST_CHOICE: FlyChoice = {
   known: true,
   height_m: 213.36,
   turbulence: 0.5,
+  exerciseId: null,
 };
 
 /** Failures by the words they go by, in the order in which they are offered; those of two engines' props apart. */
@@ -88,6 +91,8 @@ interface Asked {
   readonly ends: readonly LandingEnd[];
   readonly ground_m: number;
   readonly choice: FlyChoice;
+  /** Of the exercise that is flown, above the ground, m; null begins where the situation stands. */
+  readonly begins_m?: number | null;
   /** 0…1, for what is left to chance. */
   readonly chance: () => number;
 }
@@ -140,7 +145,7 @@ export const headingOn = (plane: LocalPlane, end: LandingEnd): number =>
   turn(end.headingTrue_rad + plane.convergence_rad(end.threshold));
 
 /** What is flown. */
-export function setUpOf({ aircraft, situation, plane, ends, ground_m, choice, chance }: Asked): SetUp {
+export function setUpOf({ aircraft, situation, plane, ends, ground_m, choice, begins_m = null, chance }: Asked): SetUp {
   const { mass_kg, centreOfGravity, air, wind, position, altitude_m, heading_rad, configuration } = situation;
   const from = ends.find(({ id }) => id === choice.from) ?? null;
   const here = plane.toPlane(from?.threshold ?? position);
@@ -174,7 +179,7 @@ export function setUpOf({ aircraft, situation, plane, ends, ground_m, choice, ch
         : {
             north_m: here.y_m,
             east_m: here.x_m,
-            altitude_m: Math.min(Math.max(altitude_m, ground_m + 60), 5900),
+            altitude_m: Math.min(Math.max(begins_m === null ? altitude_m : ground_m + begins_m, ground_m + 60), 5900),
             heading_rad: heading,
             speed_mps: Math.max(speedToHold_mps(aircraft, mass), 1.25 * stall),
             flap: Math.min(configuration.flap, (polar?.flaps.length ?? 1) - 1),

@@ -18,6 +18,7 @@ export interface FlownFlight {
   readonly state: readonly number[];
   readonly assistance: Assistance;
   readonly words: string;
+  readonly exerciseId: string | null;
   readonly backs: number;
   readonly ended: FlightView["ended"];
 }
@@ -29,7 +30,7 @@ interface FlyState {
   readonly look: Look;
   readonly dusk: boolean;
   /** Set up: what flies, in words; null before. */
-  readonly under: { readonly flown: Flown; readonly words: string } | null;
+  readonly under: { readonly flown: Flown; readonly words: string; readonly exerciseId: string | null } | null;
   readonly view: FlightView | null;
   readonly issue: Issue | null;
   readonly running: boolean;

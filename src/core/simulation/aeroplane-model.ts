@@ -7,6 +7,7 @@ import { airState } from "../air/atmosphere";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, P0_PA, RHO0 } from "../quantities/constants";
 import { notFlown } from "./not-flown";
+import type { JetModel } from "./jet-step";
 import { type PropellerModel, propellerModel } from "./propeller-model";
 import { stallAngle_rad } from "./stall-angle";
 
@@ -92,7 +93,13 @@ export interface AeroplaneModel {
   readonly hullHeight_m: number;
   /** Sideways place of each engine, right positive, and the turn of its propeller. */
   readonly engines: readonly { readonly y_m: number; readonly rotation: number }[];
-  readonly propeller: PropellerModel;
+  /** What turns; exactly one of the two. */
+  readonly propeller: PropellerModel | null;
+  readonly jet: JetModel | null;
+  /** P-factor’s arm by angle of attack, m; roll by slipstream, m³; inertia of a shaft, kg m²: nought for jets. */
+  readonly pFactor_m: number;
+  readonly slipstream: number;
+  readonly shaft_kgm2: number;
   readonly vne_mps: number;
   readonly loadFactor: number;
   readonly calibrated: boolean;
@@ -121,7 +128,7 @@ export interface Loaded {
  * Elevator lift is taken out of the trimmed line, so that the trimmed line is the document's: CLαw = CLα +
  * CLδe·Cmα/Cmδe, CL0w = CL0 + CLδe·Cm0/Cmδe, f = 1 + CLδe·CmF/Cmδe.
  *
- * @returns `no_polar`; `not_flown_yet` for jets and turboprops; failures of the one-engine case
+ * @returns `no_polar`; failures of the one-engine case
  * @see B. Etkin, Dynamics of Flight, for tail derivatives; J. Roskam, Airplane Design, for inertia; lifting line for
  *   roll damping (memory)
  */
@@ -129,7 +136,7 @@ export function aeroplaneModel(aircraft: Aeroplane, { mass_kg, centreOfGravity }
   const { polar, wing, engines, asymmetric } = aircraft;
   const issue = notFlown(aircraft);
   if (issue) return { ok: false, issue };
-  if (!polar || !wing || engines.kind === "jet") throw new Error("aeroplaneModel: expected wings and propellers");
+  if (!polar || !wing) throw new Error("aeroplaneModel: expected wings");
   const dynamics =
     aircraft.dynamics ??
     usualDynamics({
@@ -140,8 +147,7 @@ export function aeroplaneModel(aircraft: Aeroplane, { mass_kg, centreOfGravity }
       asymmetric: asymmetric !== null,
     });
   const lateral = dynamics.lateral ?? lateralOf(asymmetric);
-  const shaft = dynamics.shaft;
-  if (!lateral || !shaft)
+  if (!lateral || (engines.kind === "propeller" && !dynamics.shaft))
     return failure("no_dynamics", `${aircraft.name} does not say how it is controlled sideways.`, "dynamics");
   const control = controlPower(aircraft, lateral, { mass_kg, centreOfGravity });
   if (!control.ok) return control;
@@ -172,7 +178,6 @@ export function aeroplaneModel(aircraft: Aeroplane, { mass_kg, centreOfGravity }
     clMax,
     stall_rad: stallAngle_rad(pitching, deltaCl0, clMax),
   }));
-  const sigmaCritical = engines.criticalHeight_m === null ? null : airState(engines.criticalHeight_m, 0).sigma;
   const stall_mps = Math.sqrt((2 * mass_kg * G0) / (RHO0 * area_m2 * polar.flaps[0].clMax));
   const arms = engines.count === 2 && asymmetric ? [-asymmetric.armY_m, asymmetric.armY_m] : [0];
   return success(
@@ -219,13 +224,48 @@ export function aeroplaneModel(aircraft: Aeroplane, { mass_kg, centreOfGravity }
       flaps,
       ...touchPoints(mass_kg, span_m, length_m, dynamics.tailWheel),
       retractable: polar.gear.retractable,
-      engines: arms.map((y_m, i) => ({ y_m, rotation: engines.propeller.rotation[i] ?? 1 })),
-      propeller: propellerModel(aircraft, engines, shaft, sigmaCritical, stall_mps),
+      ...enginesOf(aircraft, dynamics.shaft, arms, stall_mps),
       vne_mps: aircraft.limits.vne_mps ?? 3.5 * stall_mps,
       loadFactor: aircraft.limits.loadFactor,
       calibrated: aircraft.dynamics !== null,
     }),
   );
+}
+
+/** Engines by side, with what turns in them. */
+function enginesOf(
+  aircraft: Aeroplane,
+  shaft: Dynamics["shaft"],
+  arms: readonly number[],
+  stall_mps: number,
+): Pick<AeroplaneModel, "engines" | "propeller" | "jet" | "pFactor_m" | "slipstream" | "shaft_kgm2"> {
+  const { engines, relight } = aircraft;
+  if (engines.kind === "jet" || !shaft) {
+    const corners = (envelope: NonNullable<Aeroplane["relight"]>["windmill"] | undefined) =>
+      (envelope ?? []).map(({ speedCalibrated_mps, altitudePressure_m }) => ({
+        speed_mps: speedCalibrated_mps,
+        altitude_m: altitudePressure_m,
+      }));
+    const jet = engines.kind === "jet" && {
+      thrust_N: engines.thrust_N,
+      throttleRatio: engines.throttleRatio,
+      dead_m2: engines.deadDragArea_m2,
+      windmill: corners(relight?.windmill),
+      assisted: corners(relight?.assisted),
+    };
+    const still = { pFactor_m: 0, slipstream: 0, shaft_kgm2: 0 };
+    return { engines: arms.map((y_m) => ({ y_m, rotation: 0 })), propeller: null, jet: jet || null, ...still };
+  }
+  const sigmaCritical = engines.criticalHeight_m === null ? null : airState(engines.criticalHeight_m, 0).sigma;
+  const { pFactor, slipstreamRoll, localChord_m, diameter_m, rotation } = engines.propeller;
+  return {
+    engines: arms.map((y_m, i) => ({ y_m, rotation: rotation[i] ?? 1 })),
+    propeller: propellerModel(aircraft, engines, shaft, sigmaCritical, stall_mps),
+    jet: null,
+    pFactor_m: (pFactor ?? 0.15) * diameter_m,
+    slipstream: (slipstreamRoll ?? 0) * diameter_m * (localChord_m ?? 0),
+    shaft_kgm2: shaft.inertia_kgm2,
+  };
 }
 
 /** What only the one-engine section says; usual figures without one. */
@@ -270,7 +310,7 @@ function controlPower(aircraft: Aeroplane, lateral: object, loaded: Loaded): Out
     flap: 0,
     gearDown: false,
     items: [],
-    deadPropeller: "windmilling",
+    deadPropeller: aircraft.engines.kind === "jet" ? "none" : "windmilling",
     failed: "left",
     setting: 1,
   });

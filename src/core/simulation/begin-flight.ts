@@ -55,10 +55,13 @@ export function beginFlight(
   seedGusts(state, from.seed);
   for (let i = 0; i < model.engines.length; i += 1) {
     const at = S.ENGINE + i * S.PER_ENGINE;
-    state[at + S.BLADE] = model.propeller.fine_rad + (model.propeller.governed && flies ? 0.15 : 0);
+    const { propeller } = model;
+    if (propeller) state[at + S.BLADE] = propeller.fine_rad + (propeller.governed && flies ? 0.15 : 0);
     if (!from.running) continue;
-    state[at + S.OMEGA] = model.propeller.speed_radps * (flies ? 1 : 0.3);
+    // A jet's spool as a share, a shaft in rad/s.
+    state[at + S.OMEGA] = propeller ? propeller.speed_radps * (flies ? 1 : 0.3) : flies ? 0.8 : 0.35;
     state[at + S.BURN] = 1;
+    state[at + S.GAS] = flies ? 0.6 : 0;
     state[at + S.OIL] = 410_000;
     state[at + S.HEAD] = 463;
     state[at + S.OIL_HEAT] = 358;

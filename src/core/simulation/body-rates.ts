@@ -224,14 +224,13 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
   for (let i = 0; i < m.engines.length; i += 1) {
     const { y_m, rotation } = m.engines[i];
     const thrust = at.thrust_N[i];
-    const arm = y_m + rotation * m.propeller.pFactor_m * (along + m.thrustIncidence_rad);
+    const arm = y_m + rotation * m.pFactor_m * (along + m.thrustIncidence_rad);
     fx += thrust * cosT;
     fz += thrust * sinT;
     yaw -= thrust * (thrust > 0 ? arm : y_m);
     const wash = tas + 2 * at.wake_mps[i];
-    roll -=
-      0.5 * air.density * (wash * wash - tas * tas) * m.propeller.slipstream * cl * arm + rotation * at.torque_Nm[i];
-    turning += rotation * m.propeller.inertia_kgm2 * at.omega_radps[i];
+    roll -= 0.5 * air.density * (wash * wash - tas * tas) * m.slipstream * cl * arm + rotation * at.torque_Nm[i];
+    turning += rotation * m.shaft_kgm2 * at.omega_radps[i];
   }
 
   const touched = ground(m, y, at, { r11, r12, r13, r21, r22, r23, r31, r32, r33 });

@@ -180,7 +180,6 @@ describe("what is looked at afterwards", () => {
   it("an aircraft that is not flown yet is refused by its kind", () => {
     const refused = (aircraft: AircraftDocument) => notFlown(aircraft)?.code;
     expect(refused(demoGyroplane())).toBe("not_flown_yet");
-    expect(refused(demoAircraft("fir-p1"))).toBe("not_flown_yet");
     expect(refused({ ...demoAircraft("alder-s1"), polar: null })).toBe("no_polar");
     expect(refused(demoAircraft("larch-t2"))).toBeUndefined();
   });

@@ -13,6 +13,9 @@ import { type EngineTrouble, leverOf } from "./trouble";
 
 /** Combustion dies and comes back within these; the propeller's wake follows within this. */
 const [OUT_S, IN_S, WAKE_S] = [0.6, 0.25, 0.1];
+/** A turbine’s gas generator follows within this; cranked with fuel it lights after this. */
+const GAS_S = 1.8;
+const LIGHTS_S = 12;
 /** Fuel in the lines, and how long it surges before it stops. */
 const [LINES_S, SURGE_S] = [10, 5];
 /** Slower than this nothing burns, rad/s; idling it is kept from stopping below this. */
@@ -62,17 +65,22 @@ export function stepEngine(
   const lever = trouble.stuck >= 0 ? trouble.stuck : leverOf(controls, engine);
   const share = Math.max(powerShare(air.density / RHO0, model.sigmaCritical), 0);
 
-  burn(s, at, trouble, omega, step_s);
+  if (model.turbine) {
+    s[at + S.GAS] += ((lever * s[at + S.BURN] - s[at + S.GAS]) * step_s) / GAS_S;
+    burnTurbine(s, at, trouble, controls[STARTER + engine] === 1, step_s);
+  } else burn(s, at, trouble, omega, step_s);
+  const gives = model.turbine ? s[at + S.GAS] : lever;
   const ice = s[at + S.ICE];
   // Heat costs a little power of its own.
   const heated = controls[HEAT + engine] === 1 ? 0.9 : 1;
   const power = trouble.power * heated * (1 - ICED * ice) * share;
   const burning = s[at + S.BURN];
   const full_Nm = model.power_W / model.speed_radps;
-  let torque = burning * (model.friction_Nm + lever * power * full_Nm);
+  let torque = burning * (model.friction_Nm + gives * power * full_Nm);
   if (burning > 0.5 && omega < IDLE_RADPS) torque += (1.6 * model.friction_Nm * (IDLE_RADPS - omega)) / 20;
   const friction = engineFriction_Nm(model.friction_Nm, model.compression_Nm, omega, model.speed_radps);
-  if (controls[STARTER + engine] === 1 && omega < STARTER_RADPS)
+  // The starter of a turbine cranks its gas generator, not the propeller.
+  if (!model.turbine && controls[STARTER + engine] === 1 && omega < STARTER_RADPS)
     torque += Math.max(STARTER_NM, STARTER_OVER * friction) * (1.4 - omega / STARTER_RADPS);
 
   const axial = tas_mps + s[at + S.INDUCED];
@@ -103,6 +111,16 @@ function burn(s: Float64Array, at: number, trouble: EngineTrouble, omega: number
   s[at + S.BURN] = now + ((wanted - now) * step_s) / (wanted < now ? OUT_S : IN_S);
   const ice = s[at + S.ICE];
   s[at + S.ICE] = Math.max(0, Math.min(1, ice + (trouble.iceTo > ice ? step_s / ICES_S : -step_s / CLEARS_S)));
+}
+
+/** A turbine goes out without fuel; it lights by its starter, after a while, however its propeller stands. */
+function burnTurbine(s: Float64Array, at: number, trouble: EngineTrouble, starter: boolean, step_s: number): void {
+  const now = s[at + S.BURN];
+  const fed = trouble.fuel > 0 && !trouble.seized && trouble.spark > 0;
+  s[at + S.CRANKED_S] = fed && starter && now < 0.5 ? s[at + S.CRANKED_S] + step_s : 0;
+  if (s[at + S.CRANKED_S] > LIGHTS_S) s[at + S.BURN] = 0.6;
+  else if (fed && now > 0.5) s[at + S.BURN] = now + ((1 - now) * step_s) / IN_S;
+  else s[at + S.BURN] = now - (now * step_s) / OUT_S;
 }
 
 function stepBlade(

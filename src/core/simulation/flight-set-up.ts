@@ -11,9 +11,9 @@ import { type AirColumn, readAir, stepAir } from "./step-air";
 import { aeroplaneModel } from "./aeroplane-model";
 import { stepForces } from "./body-rates";
 import * as C from "./controls";
-import { stepEngine } from "./engine-step";
 import { beginFlight } from "./begin-flight";
 import { type Flight, type Ground, STEP_S, STEPS_PER_S } from "./flight";
+import { stepPower } from "./power-step";
 import * as S from "./state";
 import { trimmed } from "./trimmed";
 import { noTrouble } from "./trouble";
@@ -98,17 +98,7 @@ function inBalance(
   const trouble = noTrouble();
   for (let step = 0; step < RUN_UP_S * STEPS_PER_S; step += 1)
     model.engines.forEach((_, i) =>
-      stepEngine(
-        model.propeller,
-        state,
-        S.ENGINE + i * S.PER_ENGINE,
-        i === 0 ? 0 : 1,
-        controls,
-        trouble,
-        air,
-        from.tas_mps,
-        STEP_S,
-      ),
+      stepPower(model, state, i === 0 ? 0 : 1, controls, trouble, air, from.tas_mps, STEP_S),
     );
   // Balance is through the air: the wind carries it all along.
   const forces = stepForces({ ...air, north_mps: 0, east_mps: 0 });

@@ -10,6 +10,8 @@ import type { FailureKind } from "./trouble";
 /** One engine's gauges, as they read. */
 export interface EngineView {
   readonly rpm: number;
+  /** Share of full speed; null of what turns a propeller. */
+  readonly spool: number | null;
   readonly manifold_Pa: number;
   readonly fuelFlow_kgps: number;
   readonly exhaust_K: number;
@@ -103,6 +105,7 @@ export function flightView({ flight, backs }: Cockpit): FlightView {
       const at = S.ENGINE + i * S.PER_ENGINE;
       return {
         rpm: (s[at + S.OMEGA] * 30) / Math.PI,
+        spool: model.jet ? s[at + S.OMEGA] : null,
         manifold_Pa: s[at + S.MANIFOLD],
         fuelFlow_kgps: s[at + S.FUEL_FLOW],
         exhaust_K: s[at + S.EXHAUST],

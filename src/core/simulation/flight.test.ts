@@ -15,7 +15,7 @@ import * as S from "./state";
 import { stepFlight } from "./step-flight";
 import { FAILURE_KINDS, has } from "./trouble";
 
-const FLEET = ["alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "thorn-v12"] as const;
+const FLEET = ["alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "thorn-v12", "fir-p1", "cedar-j2"] as const;
 const usual = (id: string) => demoAircraft(id).mass.usual_kg;
 const DEG = 180 / Math.PI;
 const steps = (flight: Flight, n: number) => {
@@ -72,13 +72,15 @@ describe("a flight begins in balance", () => {
       expect([id, flight.ended]).toEqual([id, null]);
       expect(Math.abs(flight.state[S.NORTH]) + Math.abs(flight.state[S.EAST])).toBeLessThan(2.5);
       expect(Math.abs(overGround(flight.state).climb_mps)).toBeLessThan(0.05);
-      expect(flight.state[S.ENGINE + S.OMEGA]).toBeGreaterThan(35);
+      // A share of a jet’s spool, a shaft in rad/s.
+      expect(flight.state[S.ENGINE + S.OMEGA]).toBeGreaterThan(flight.model.jet ? 0.34 : 35);
     }
   });
 
-  it("jets, what has no polar, and what is too slow are refused with the reason", () => {
-    const jet = setUpFlight(setUp("cedar-j2"), FLAT);
-    expect(!jet.ok && jet.issue.code).toBe("not_flown_yet");
+  it("what has no polar, and what is too slow, is refused with the reason", () => {
+    const of = setUp("fir-p1");
+    const none = setUpFlight({ ...of, aircraft: { ...of.aircraft, polar: null } }, FLAT);
+    expect(!none.ok && none.issue.code).toBe("no_polar");
     const slow = setUpFlight(setUp("alder-s1", { speed_mps: 10 }), FLAT);
     expect(!slow.ok && slow.issue.code).toBe("too_slow");
   });
@@ -186,10 +188,11 @@ describe("energy", () => {
     const flight = demoFlight("alder-s1", { mass_kg: 1000, tas_mps: 45, gamma_rad: -0.05, altitude_m: 1500 });
     cut(flight, 0);
     const none = { cd0: 0, k: 0, gearCd: 0, cdBeta: 0, cdDeltaR: 0, cdDeltaA: 0 };
-    const still = { windmilling_m2: 0, stopped_m2: 0 };
+    const { propeller } = flight.model;
+    if (!propeller) throw new Error("no propeller");
     const free: Flight = {
       ...flight,
-      model: { ...flight.model, ...none, propeller: { ...flight.model.propeller, ...still } },
+      model: { ...flight.model, ...none, propeller: { ...propeller, windmilling_m2: 0, stopped_m2: 0 } },
     };
     const energy = () => -free.state[S.DOWN] + free.seen.tas_mps ** 2 / (2 * G0);
     steps(free, 240);
@@ -275,6 +278,34 @@ describe("what fails, and what the hands mend", () => {
     flyBy(flight, 25, { speed_mps: () => 50 });
     expect(power(flight)).toBeGreaterThan(0.95);
     expect((flight.state[S.ENGINE + S.OMEGA] * 30) / Math.PI).toBeGreaterThan(1800);
+  });
+
+  it("a turboprop follows its lever as a spool does, feathers, and lights by its starter", () => {
+    const flight = begun(setUp("fir-p1", { altitude_m: 2500, throttle: 0.3, speed_mps: 60 }));
+    steps(flight, 240);
+    const before = flight.state[S.ENGINE + S.THRUST];
+    flight.controls[C.THROTTLE] = 127;
+    steps(flight, 60);
+    const half = flight.state[S.ENGINE + S.THRUST];
+    steps(flight, 120 * 8);
+    const full = flight.state[S.ENGINE + S.THRUST];
+    expect(half).toBeGreaterThan(before);
+    expect((half - before) / (full - before)).toBeLessThan(0.6);
+    flight.controls[C.FUEL] = 0;
+    flight.controls[C.PROPELLER] = 0;
+    flyBy(flight, 30, { speed_mps: () => 58 });
+    expect(power(flight)).toBeLessThan(0.05);
+    expect(flight.state[S.ENGINE + S.BLADE] * DEG).toBeCloseTo(87, 0);
+    flight.controls[C.FUEL] = 1;
+    flyBy(flight, 20, { speed_mps: () => 58 });
+    expect(power(flight)).toBeLessThan(0.05);
+    flight.controls[C.STARTER] = 1;
+    flight.controls[C.THROTTLE] = C.kept(0.4);
+    flyBy(flight, 15, { speed_mps: () => 58 });
+    flight.controls[C.PROPELLER] = 127;
+    flyBy(flight, 25, { speed_mps: () => 58 });
+    expect(power(flight)).toBeGreaterThan(0.95);
+    expect(flight.state[S.ENGINE + S.THRUST]).toBeGreaterThan(500);
   });
 
   it("below the locks’ speed it does not feather any more", () => {

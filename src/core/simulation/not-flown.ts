@@ -11,12 +11,7 @@ export function notFlown(aircraft: AircraftDocument): Issue | null {
       "not_flown_yet",
       "Helicopters and gyroplanes cannot be flown by hand yet; their drills and stages are there.",
     );
-  const { engines, polar, wing, name } = aircraft;
-  if (engines.kind === "jet" || engines.fuelSystem === "turbine")
-    return refused(
-      "not_flown_yet",
-      "Jets and turboprops cannot be flown by hand yet; their drills and stages are there.",
-    );
+  const { polar, wing, name } = aircraft;
   if (!polar || !wing)
     return refused(
       "no_polar",

@@ -15,6 +15,8 @@ export interface PropellerModel {
   /** Chords of all blades together. */
   readonly chord_m: number;
   readonly inertia_kgm2: number;
+  /** Turned by a turbine: it follows its lever as a spool does, and lights by its starter. */
+  readonly turbine: boolean;
   readonly governed: boolean;
   readonly feathers: boolean;
   /** Greatest governed speed, rad/s, and the power that the engine has there at sea level. */
@@ -35,9 +37,6 @@ export interface PropellerModel {
   readonly coarse_m2: number;
   /** Thrust of this engine at full power and sea level as a line; null goes by the disc alone. */
   readonly line: { readonly static_N: number; readonly slope_Nspm: number } | null;
-  /** P-factor's arm by angle of attack, m; roll by the slipstream on the wing, m³. */
-  readonly pFactor_m: number;
-  readonly slipstream: number;
 }
 
 type PropellerEngines = Extract<Aeroplane["engines"], { kind: "propeller" }>;
@@ -69,7 +68,7 @@ export function propellerModel(
   sigmaCritical: number | null,
   stall_mps: number,
 ): PropellerModel {
-  const { diameter_m, efficiency, pFactor, slipstreamRoll, localChord_m } = engines.propeller;
+  const { diameter_m, efficiency } = engines.propeller;
   const speed_radps = (engines.speed_rpm * shaft.gearing * 2 * Math.PI) / 60;
   const windmilling_m2 = deadDragArea_m2(aircraft, "windmilling") ?? 0;
   const stopped_m2 = deadDragArea_m2(aircraft, "stopped") ?? windmilling_m2 / 2;
@@ -79,6 +78,7 @@ export function propellerModel(
     efficiency,
     chord_m: shaft.blades * shaft.chord_m,
     inertia_kgm2: shaft.inertia_kgm2,
+    turbine: engines.fuelSystem === "turbine",
     governed: shaft.hold_mps !== null,
     feathers: feathered !== null,
     speed_radps,
@@ -93,8 +93,6 @@ export function propellerModel(
       static_N: engines.thrustLine.static_N / engines.count,
       slope_Nspm: engines.thrustLine.slope_Nspm / engines.count,
     },
-    pFactor_m: (pFactor ?? 0.15) * diameter_m,
-    slipstream: (slipstreamRoll ?? 0) * diameter_m * (localChord_m ?? 0),
   };
   const hold_mps = shaft.hold_mps ?? FIXED_HOLD_MPS;
   const friction_Nm = (efficiency * 0.5 * RHO0 * hold_mps ** 2 * windmilling_m2 * hold_mps) / speed_radps;

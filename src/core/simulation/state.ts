@@ -69,5 +69,8 @@ export const EXHAUST = 10;
 export const HEAD = 11;
 export const OIL = 12;
 export const OIL_HEAT = 13;
+/** Of a turbine: its gas generator as a share of the lever, seconds that it has been cranked with fuel. */
+export const GAS = 14;
+export const CRANKED_S = 15;
 /** Two engines at most. */
 export const LENGTH = 72;

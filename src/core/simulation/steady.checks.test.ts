@@ -7,7 +7,8 @@ import { polarOf } from "../aircraft/polar";
 import { discThrust_N } from "../aircraft/propeller-thrust";
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import { equilibriumAt } from "../asymmetric/equilibrium";
-import { G0, MPS_PER_KT, M_PER_FT, RHO0 } from "../quantities/constants";
+import { engineForce } from "../engine/engine-force";
+import { A0_MPS, G0, MPS_PER_KT, M_PER_FT, RHO0 } from "../quantities/constants";
 import { readAir, stepAir } from "./step-air";
 import { stepForces } from "./body-rates";
 import { type Held, trimmed } from "./trimmed";
@@ -30,7 +31,10 @@ function steady(id: string, mass_kg: number, held: Omit<Held, "torque_Nm" | "wak
 
 /** The live engine at full power. */
 function live({ engines }: Aeroplane, tas_mps: number) {
-  if (engines.kind !== "propeller") throw new Error("no propeller");
+  if (engines.kind !== "propeller") {
+    const air = { density: RHO0, delta: 1, theta: 1, speedOfSound_mps: A0_MPS };
+    return { thrust_N: engineForce(engines, air, tas_mps, 1, null).thrust_N, torque_Nm: 0, wake_mps: 0 };
+  }
   const { diameter_m, efficiency } = engines.propeller;
   const thrust_N = discThrust_N({ power_W: engines.power_W, efficiency, diameter_m }, tas_mps, RHO0);
   const area_m2 = (Math.PI * diameter_m ** 2) / 4;
@@ -41,6 +45,10 @@ function live({ engines }: Aeroplane, tas_mps: number) {
   };
 }
 
+const propellerOf = ({ propeller }: ReturnType<typeof demoModel>) => {
+  if (!propeller) throw new Error("no propeller");
+  return propeller;
+};
 const dead_N = (area_m2: number, tas_mps: number) => -0.5 * RHO0 * tas_mps ** 2 * area_m2;
 
 // Outside check: figures of an independent prototype that agrees with the handbooks of the demo fleet.
@@ -52,7 +60,7 @@ describe("a twin on one engine", () => {
     const state = steady("larch-t2", 1725, {
       tas_mps,
       hold: { slip_rad: 0 },
-      thrust_N: [dead_N(model.propeller.feathered_m2, tas_mps), engine.thrust_N],
+      thrust_N: [dead_N(propellerOf(model).feathered_m2, tas_mps), engine.thrust_N],
       torque_Nm: [0, engine.torque_Nm],
       wake_mps: [0, engine.wake_mps],
     });
@@ -70,19 +78,29 @@ describe("glides by the state of the propeller", () => {
   ] as const)("%s, %d kg at %f kt, %s: %f", (id, mass_kg, speed, area, ratio) => {
     const tas_mps = kt(speed);
     const { model } = steady(id, mass_kg, { tas_mps, hold: { slip_rad: 0 }, thrust_N: [0, 0] });
-    const thrust_N = model.engines.map(() => dead_N(model.propeller[area], tas_mps));
+    const thrust_N = model.engines.map(() => dead_N(propellerOf(model)[area], tas_mps));
     const { gamma_rad } = steady(id, mass_kg, { tas_mps, hold: { slip_rad: 0 }, thrust_N });
     expect(Math.abs(-1 / Math.tan(gamma_rad) / ratio - 1)).toBeLessThan(0.005);
   });
 });
 
 // The core's own steady states: what is flown by hand must not teach other numbers than the planner.
+describe("a jet with both engines dead", () => {
+  it("Cedar, 41 t, 182 kt: 17.5", () => {
+    const tas_mps = kt(182);
+    const thrust = dead_N(0.1, tas_mps);
+    const { gamma_rad } = steady("cedar-j2", 41_000, { tas_mps, hold: { slip_rad: 0 }, thrust_N: [thrust, thrust] });
+    expect(Math.abs(-1 / Math.tan(gamma_rad) / 17.5 - 1)).toBeLessThan(0.005);
+  });
+});
+
 describe("steady states are the planner's", () => {
   const TWINS = [
     ["larch-t2", 1350],
     ["larch-t2", 1725],
     ["hornbeam-t2c", 2450],
     ["hornbeam-t2c", 3175],
+    ["cedar-j2", 41_000],
   ] as const;
   const cases = TWINS.flatMap(([id, mass_kg]) =>
     [1.25, 1.45, 1.7].flatMap((overStall) =>
@@ -102,7 +120,7 @@ describe("steady states are the planner's", () => {
       flap: 0,
       gearDown: false,
       items: [],
-      deadPropeller: propeller,
+      deadPropeller: aircraft.engines.kind === "jet" ? "none" : propeller,
       failed: "left",
       setting: 1,
     });
@@ -136,6 +154,7 @@ describe("steady states are the planner's", () => {
     ["alder-s1", 800],
     ["rowan-r1", 1650],
     ["thorn-v12", 2750],
+    ["fir-p1", 3500],
   ] as const;
   it.each(
     SINGLES.flatMap(([id, mass_kg]) =>
@@ -154,7 +173,7 @@ describe("steady states are the planner's", () => {
     const { cd0, k, clMax, wingLoading } = polar.value.polar;
     const tas_mps = overStall * Math.sqrt((2 * wingLoading) / (RHO0 * clMax));
     const { model } = steady(id, mass_kg, { tas_mps, hold: { slip_rad: 0 }, thrust_N: [0, 0] }, flap);
-    const thrust_N = [dead_N(model.propeller.windmilling_m2, tas_mps)];
+    const thrust_N = [dead_N(propellerOf(model).windmilling_m2, tas_mps)];
     const { gamma_rad } = steady(id, mass_kg, { tas_mps, hold: { slip_rad: 0 }, thrust_N }, flap);
     // q = (W/S)/√(CL² + CD²): the lift that the path leaves.
     const q = 0.5 * RHO0 * tas_mps ** 2;

@@ -5,9 +5,9 @@ import { addGusts, readAir } from "./step-air";
 import { attitude } from "./attitude";
 import { bodyRates } from "./body-rates";
 import * as C from "./controls";
-import { stepEngine } from "./engine-step";
 import { type Ending, type Flight, STEP_S } from "./flight";
 import { stepInstruments } from "./instruments";
+import { stepPower } from "./power-step";
 import * as S from "./state";
 import { has, troubleOf } from "./trouble";
 
@@ -52,7 +52,7 @@ export function stepFlight(flight: Flight): void {
     const at = S.ENGINE + i * S.PER_ENGINE;
     const trouble = troubleOf(flight.failures, engine, controls, time_s, flight.trouble[i]);
     if (s[S.FUEL_KG] <= 0) trouble.fuel = 0;
-    stepEngine(model.propeller, s, at, engine, controls, trouble, air, s[S.TAS], STEP_S);
+    stepPower(model, s, engine, controls, trouble, air, s[S.TAS], STEP_S);
     forces.thrust_N[i] = s[at + S.THRUST];
     forces.torque_Nm[i] = s[at + S.TORQUE];
     forces.wake_mps[i] = s[at + S.INDUCED];

@@ -9,13 +9,23 @@ interface Row {
 }
 
 const KELVIN = 273.15;
-const ROWS: readonly Row[] = [
+const FUEL: Row = { name: "Fuel, kg/h", of: ({ fuelFlow_kgps }) => fuelFlow_kgps * 3600, most: 90, digits: 0 };
+const EXHAUST: Row = { name: "Exhaust, °C", of: ({ exhaust_K }) => exhaust_K - KELVIN, most: 850, digits: 0 };
+const OIL: Row = { name: "Oil, bar", of: ({ oil_Pa }) => oil_Pa / 1e5, most: 6, digits: 1 };
+const PISTON: readonly Row[] = [
   { name: "Speed, rpm", of: ({ rpm }) => rpm, most: 2900, digits: 0 },
   { name: "Manifold, hPa", of: ({ manifold_Pa }) => manifold_Pa / 100, most: 1050, digits: 0 },
-  { name: "Fuel, kg/h", of: ({ fuelFlow_kgps }) => fuelFlow_kgps * 3600, most: 90, digits: 0 },
-  { name: "Exhaust, °C", of: ({ exhaust_K }) => exhaust_K - KELVIN, most: 850, digits: 0 },
+  FUEL,
+  EXHAUST,
   { name: "Head, °C", of: ({ head_K }) => head_K - KELVIN, most: 240, digits: 0 },
-  { name: "Oil, bar", of: ({ oil_Pa }) => oil_Pa / 1e5, most: 6, digits: 1 },
+  OIL,
+];
+
+const JET: readonly Row[] = [
+  { name: "Spool, %", of: ({ spool }) => (spool ?? 0) * 100, most: 105, digits: 0 },
+  { ...FUEL, most: 9000 },
+  EXHAUST,
+  OIL,
 ];
 
 /** Both engines’ gauges, one line a figure: what differs stands side by side. */
@@ -32,7 +42,7 @@ export function EngineGauges({ engines }: { engines: readonly EngineView[] }) {
         </thead>
       )}
       <tbody>
-        {ROWS.map(({ name, of, most, digits }) => (
+        {(engines[0]?.spool === null ? PISTON : JET).map(({ name, of, most, digits }) => (
           <tr key={name}>
             <th className="py-0 text-left font-normal whitespace-nowrap text-ink2">{name}</th>
             {engines.map((engine, i) => {

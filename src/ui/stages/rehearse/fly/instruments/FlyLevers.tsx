@@ -19,23 +19,26 @@ interface Lever {
 
 const ROUND = 127;
 const POWER: Lever = { name: "Power", control: C.THROTTLE, tone: "var(--ink)" };
+const THRUST: Lever = { ...POWER, name: "Thrust" };
+const CUT_OFF: Lever = { name: "Fuel", control: C.MIXTURE, tone: "var(--clay)" };
 const PROPELLER: Lever = { name: "Propeller", control: C.PROPELLER, tone: "var(--harbour)" };
 const MIXTURE: Lever = { name: "Mixture", control: C.MIXTURE, tone: "var(--clay)" };
 
 /** Switches of an engine, with what their places are called. */
 const ENGINE_SWITCHES = [
-  { name: "fuel", control: C.FUEL, words: ["off", "on", "other"] },
-  { name: "magnetos", control: C.MAGNETOS, words: ["off", "left", "right", "both"] },
-  { name: "starter", control: C.STARTER, words: ["off", "turns"] },
-  { name: "heat", control: C.HEAT, words: ["cold", "hot"] },
+  { name: "fuel", control: C.FUEL, words: ["off", "on", "other"], ofJet: true },
+  { name: "magnetos", control: C.MAGNETOS, words: ["off", "left", "right", "both"], ofJet: false },
+  { name: "starter", control: C.STARTER, words: ["off", "turns"], ofJet: true },
+  { name: "heat", control: C.HEAT, words: ["cold", "hot"], ofJet: false },
 ] as const;
 
 /** Levers and switches of each engine: by pointer, or focused and moved by page up and page down. */
 export function FlyLevers({ aircraft, view, disabled }: Props) {
   const { engines, polar } = aircraft;
-  if (engines.kind !== "propeller") return null;
   const governed = polar?.deadPropeller?.feathered !== null || polar.deadPropeller.coarse !== null;
-  const levers = governed ? [POWER, PROPELLER, MIXTURE] : [POWER, MIXTURE];
+  const jet = engines.kind === "jet";
+  const levers = jet ? [THRUST, CUT_OFF] : governed ? [POWER, PROPELLER, MIXTURE] : [POWER, MIXTURE];
+  const switches = ENGINE_SWITCHES.filter(({ ofJet }) => ofJet || !jet);
   const names = engines.count === 2 ? ["left", "right"] : [""];
   const toggle = (control: number, values: number) => void set(control, (view.controls[control] + 1) % values);
   const named = (side: string, name: string) => `${side} ${name}`.trim();
@@ -69,7 +72,7 @@ export function FlyLevers({ aircraft, view, disabled }: Props) {
       <div className="grid gap-1">
         {names.map((side, engine) => (
           <div key={engine} className="flex flex-wrap gap-1">
-            {ENGINE_SWITCHES.map(({ name, control, words }) => (
+            {switches.map(({ name, control, words }) => (
               <Switch
                 key={name}
                 name={short(side, name)}

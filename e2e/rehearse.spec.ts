@@ -319,6 +319,11 @@ test("flown by hand from where Landing stands: an engine fails, keys and a gamep
   if (!again.ok) throw new Error(again.issue.message);
   replay(again.value, Recording.parse(recording));
   expect([...again.value.state]).toEqual(state);
+  // It is kept in this browser, and flown again to be looked at.
+  await page.reload();
+  await page.getByRole("region", { name: "Flights" }).getByRole("button", { name: "Look at it" }).click();
+  await expect(page.getByRole("region", { name: "Recording" })).toContainText("Over stall");
+  await expect(aside).toContainText("Ended in the air.");
 });
 
 /** Joins the crew at an address, in a browser of its own and without an account. */

@@ -1,4 +1,4 @@
-// A jet and its spool a step of time later: combustion, thrust, light-up inside its envelope, gauges. Runs inside a step:
+// A jet and its spool a step of time later: combustion, thrust, light-up in its envelope, gauges. Runs inside a step:
 // functions of numeric/exact only. Time constants are common practice, of the right order only.
 import { GAMMA_AIR, P0_PA, R_AIR, RHO0, T0_K, ZERO_CELSIUS_K } from "../quantities/constants";
 import { pow } from "../numeric/exact";

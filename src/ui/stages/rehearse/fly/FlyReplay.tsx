@@ -36,14 +36,15 @@ const [WIDTH, LANE] = [620, 34];
 const PLAY_MS = 100;
 
 /** A flight that is over: one cursor over view, map, bands and hands. */
-export function FlyReplay({ last, set }: { last: FlownFlight; set: FlySet }) {
+export function FlyReplay({ last, set, onClose }: { last: FlownFlight; set: FlySet; onClose: () => void }) {
   const format = useFormat();
   const { dusk } = useFly();
-  const { rows, flown } = last;
+  const { rows, flight } = last;
+  const { flown, assistance } = flight;
   const held = speedToHold_mps(flown.setUp.aircraft, flown.setUp.mass_kg);
   const bands = useMemo(
-    () => bandsOf(rows, held, Math.min(last.assistance.bank_rad, 0.79), format),
-    [rows, held, last, format],
+    () => bandsOf(rows, held, Math.min(assistance.bank_rad, 0.79), format),
+    [rows, held, assistance, format],
   );
   const [row, setRow] = useState(() => Math.max(0, failedFrom(rows)));
   const [plays, setPlays] = useState(false);
@@ -78,8 +79,8 @@ export function FlyReplay({ last, set }: { last: FlownFlight; set: FlySet }) {
     return north.flatMap((n, i) => (i % 5 === 0 ? [n, east[i]] : []));
   }, [rows]);
   const lanes = useMemo(
-    () => lanesOf(rows, bands, held, last.assistance.bank_rad, format),
-    [rows, bands, held, last, format],
+    () => lanesOf(rows, bands, held, assistance.bank_rad, format),
+    [rows, bands, held, assistance, format],
   );
   if (rows.length < 2) return <p className="p-5 text-ink2">Nothing was flown yet.</p>;
   return (
@@ -128,11 +129,14 @@ export function FlyReplay({ last, set }: { last: FlownFlight; set: FlySet }) {
               download(
                 `recording-${fileName(flown.setUp.aircraft.name)}.json`,
                 "application/json",
-                JSON.stringify({ flown, recording: last.recording, state: last.state }),
+                JSON.stringify(flight),
               )
             }
           >
             <Download size={14} aria-hidden="true" /> Recording
+          </button>
+          <button type="button" className="btn btn-quiet py-0.5" onClick={onClose}>
+            All flights
           </button>
         </p>
         {lanes.map((lane) => (

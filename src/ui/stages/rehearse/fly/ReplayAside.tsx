@@ -24,13 +24,14 @@ export function ReplayAside() {
     };
     return <DecisionAside said={said} good cautions={CAUTIONS} />;
   }
-  const { rows, assistance, backs, words } = last;
-  const held = speedToHold_mps(last.flown.setUp.aircraft, last.flown.setUp.mass_kg);
+  const { rows, flight } = last;
+  const { assistance, backs, words, ended, exerciseId } = flight;
+  const { aircraft, mass_kg } = flight.flown.setUp;
+  const held = speedToHold_mps(aircraft, mass_kg);
   const bands = bandsOf(rows, held, Math.min(assistance.bank_rad, 0.79), format);
-  const said = flownWords(rows, bands, last.ended, format);
+  const said = flownWords(rows, bands, ended, format);
   const touch = touchOf(rows);
-  const aircraft = last.flown.setUp.aircraft;
-  const exercise = exercisesOf(aircraft).exercises.find(({ id }) => id === last.exerciseId) ?? null;
+  const exercise = exercisesOf(aircraft).exercises.find(({ id }) => id === exerciseId) ?? null;
   const scored =
     exercise &&
     exerciseScore(exercise, flownTrace(rows, failedFrom(rows)), { drill: null, book_mps: bookSpeed_mps(aircraft) });

@@ -1,16 +1,20 @@
 // The worker that flies, for as long as the page does.
 import type * as Comlink from "comlink";
-import type { Issue } from "@/core/outcome";
+import { type Issue, issuesOf } from "@/core/outcome";
 import type { Assistance, HandKey, Planned } from "@/core/simulation/cockpit";
 import type { FlightView } from "@/core/simulation/flight-view";
+import { KeptFlight } from "@/core/simulation/kept-flight";
 import type { FailureKind } from "@/core/simulation/trouble";
 import { terrainSettled } from "@/ui/kit/lanes/terrain";
 import { heard, startFlight } from "@/workers/flight-client";
 import type { FlightWorker, Flown } from "@/workers/flight.worker";
+import { useFlights } from "./flights-store";
 import { useFly } from "./fly-store";
 
 let lane: Promise<Comlink.Remote<FlightWorker>> | null = null;
 
+/** What is shorter was no flight: two seconds. */
+const LEAST_ROWS = 20;
 /** A point of the path is kept every so far, m; so many at most. */
 const PATH_M = 25;
 const PATH_MOST = 20_000;
@@ -121,8 +125,36 @@ export async function landed(): Promise<void> {
   const result = await (await flight()).result();
   if (!under || !result) return;
   const { rows, recording, state, backs } = result;
-  const last = { ...under, rows, recording, state, assistance, backs, ended: view?.ended ?? null };
-  useFly.setState({ last, running: false });
+  const { flown, words, exerciseId } = under;
+  const done = KeptFlight.safeParse({
+    format: "utrimax/kept-flight",
+    version: 1,
+    at: new Date().toISOString(),
+    words,
+    exerciseId,
+    assistance,
+    backs,
+    ended: view?.ended ?? null,
+    flown,
+    recording,
+    state,
+  });
+  if (!done.success) throw new Error(`landed: ${issuesOf(done.error)[0].path} cannot be kept`);
+  useFly.setState({ last: { flight: done.data, rows }, running: false });
+  if (rows.length <= LEAST_ROWS) return;
+  // What was kept before is read first, or it would be written over.
+  if (!useFlights.persist.hasHydrated()) await useFlights.persist.rehydrate();
+  useFlights.getState().keep(done.data);
+}
+
+/** Flies a kept flight again, to be looked at. @returns what is wrong with it, or null */
+export async function lookAgain(kept: KeptFlight): Promise<Issue | null> {
+  const worker = await flight();
+  await worker.useTerrain(await terrainSettled());
+  const rows = await worker.again(kept.flown, kept.recording);
+  if (!rows.ok) return rows.issue;
+  useFly.setState({ last: { flight: kept, rows: rows.value } });
+  return null;
 }
 
 /** Ends it where it is. */

@@ -2,25 +2,17 @@ import { create } from "zustand";
 import type { Issue } from "@/core/outcome";
 import type { Assistance } from "@/core/simulation/cockpit";
 import type { FlightView } from "@/core/simulation/flight-view";
-import type { Recording } from "@/core/simulation/recording";
+import type { KeptFlight } from "@/core/simulation/kept-flight";
 import type { Flown } from "@/workers/flight.worker";
 import { FIRST_CHOICE, type FlyChoice } from "./fly-set-up";
 
 /** Where one looks. */
 export type Look = "ahead" | "left" | "right" | "behind" | "map";
 
-/** A flight that is over, to be looked at again. */
+/** A flight that is over, with the rows that it is looked at by. */
 export interface FlownFlight {
-  readonly flown: Flown;
+  readonly flight: KeptFlight;
   readonly rows: readonly (readonly number[])[];
-  readonly recording: Recording;
-  /** The state that it ended in: flown again it ends in the same bits. */
-  readonly state: readonly number[];
-  readonly assistance: Assistance;
-  readonly words: string;
-  readonly exerciseId: string | null;
-  readonly backs: number;
-  readonly ended: FlightView["ended"];
 }
 
 interface FlyState {

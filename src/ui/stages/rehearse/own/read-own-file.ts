@@ -5,8 +5,8 @@ import { issuesOf } from "@/core/outcome";
 const MOST_BYTES = 200_000;
 
 /** The document of a file, or why nothing of it was read. */
-export async function readOwnFile<T>(file: File, schema: z.ZodType<T>): Promise<T | string> {
-  if (file.size > MOST_BYTES) return "This file is larger than any document of its kind. Nothing was read.";
+export async function readOwnFile<T>(file: File, schema: z.ZodType<T>, most = MOST_BYTES): Promise<T | string> {
+  if (file.size > most) return "This file is larger than any document of its kind. Nothing was read.";
   let value: unknown = null;
   try {
     value = JSON.parse(await file.text());

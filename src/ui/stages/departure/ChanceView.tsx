@@ -144,7 +144,13 @@ export function ChanceView() {
           </>
         ) : stopped ? (
           <>
-            <span>Stopped{stale || !chance ? "; there is no chance for the present situation" : ""}.</span>
+            <span>
+              {stale || !curve
+                ? "Stopped; there is no chance for the present situation."
+                : curve.every(({ hindsight }) => hindsight !== null)
+                  ? "Stopped."
+                  : "Stopped; the gate is known, the rest of the turns was not flown."}
+            </span>
             <button type="button" className="btn px-2 py-0.5" onClick={() => set({ stopped: false })}>
               Compute the chance
             </button>

@@ -15,7 +15,7 @@ import {
   text,
   time_s,
 } from "./document-fields";
-import { Dynamics } from "./dynamics";
+import { Dynamics, SIDEWAYS } from "./dynamics";
 import { PropellerEngines } from "./propeller-engines";
 import { PropellerState } from "./propeller-state";
 
@@ -77,24 +77,11 @@ const JetEngines = z.strictObject({
   deadDragArea_m2: z.number().min(0).max(5),
 });
 
-/**
- * Signs as in flight mechanics: see the equations of one-engine flight. A derivative whose sign makes an aeroplane is
- * held to it.
- */
 const Asymmetric = z.strictObject({
+  ...SIDEWAYS,
   armY_m: range("The engines’ arm, in m,", 0.2, 30),
-  cl0: range("CL0", -1, 2),
   clAlpha: range("The lift slope", 1, 10),
   thrustIncidence_rad: range("The thrust line’s incidence, in rad,", -0.3, 0.3),
-  cyBeta: range("CYβ", -5, -0.05),
-  clBeta: range("Clβ", -1, 0.2),
-  cnBeta: range("Cnβ", 0.005, 1),
-  clDeltaA: range("Clδa", 0.01, 2),
-  cnDeltaA: range("Cnδa", -0.5, 0.5),
-  finArm_m: range("The fin’s arm, in m,", 0.5, 60),
-  finHeight_m: range("The fin’s height, in m,", -5, 20),
-  rudderMax_rad: range("Rudder travel, in rad,", 0.02, 1),
-  aileronMax_rad: range("Aileron travel, in rad,", 0.02, 1),
   finStall_rad: range("The fin’s stall angle, in rad,", 0.02, 1),
   finRudderFactor: range("The rudder’s share of the fin’s angle", 0, 2),
   rudderArea_m2: range("Rudder area, in m²,", 0.02, 100),
@@ -102,7 +89,6 @@ const Asymmetric = z.strictObject({
   rudderGearing_radpm: range("Pedal gearing, in rad/m,", 0.01, 50),
   chDelta: range("Chδ", -2, 5),
   chBeta: range("Chβ", -2, 5),
-  cdBeta: range("CDβ", 0, 10),
   cdDeltaR: range("CDδr", 0, 5),
   cdDeltaA: range("CDδa", 0, 5),
   /** Forward limit of the centre of gravity relative to the aft one. */

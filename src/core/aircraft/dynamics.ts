@@ -3,8 +3,11 @@
 import { z } from "zod";
 import { range } from "./document-fields";
 
-/** Control sideways of an aeroplane without a one-engine section, whose figures stand there otherwise. */
-const Lateral = z.strictObject({
+/**
+ * Control sideways, that one-engine flight needs as well. Signs as in flight mechanics: see the equations of one-engine
+ * flight. A derivative whose sign makes an aeroplane is held to it.
+ */
+export const SIDEWAYS = {
   cl0: range("CL0", -1, 2),
   cdBeta: range("CDβ", 0, 10),
   cyBeta: range("CYβ", -5, -0.05),
@@ -12,12 +15,14 @@ const Lateral = z.strictObject({
   cnBeta: range("Cnβ", 0.005, 1),
   clDeltaA: range("Clδa", 0.01, 2),
   cnDeltaA: range("Cnδa", -0.5, 0.5),
-  cnDeltaR: range("Cnδr", 0.005, 1),
   finArm_m: range("The fin’s arm, in m,", 0.5, 60),
   finHeight_m: range("The fin’s height, in m,", -5, 20),
   rudderMax_rad: range("Rudder travel, in rad,", 0.02, 1),
   aileronMax_rad: range("Aileron travel, in rad,", 0.02, 1),
-});
+};
+
+/** Control sideways of an aeroplane without a one-engine section, whose figures stand there otherwise. */
+const Lateral = z.strictObject({ ...SIDEWAYS, cnDeltaR: range("Cnδr", 0.005, 1) });
 
 const Shaft = z.strictObject({
   blades: z.int().min(2).max(8),
@@ -53,61 +58,3 @@ export const Dynamics = z.strictObject({
 });
 /** What of an aeroplane only its motion depends on. */
 export type Dynamics = z.infer<typeof Dynamics>;
-
-/** What is needed of an aeroplane to take its kind's usual figures. */
-interface Sized {
-  readonly category: "single" | "twin" | "jet";
-  readonly wing: { readonly area_m2: number; readonly span_m: number };
-  readonly engines: { readonly kind: "propeller" | "jet" };
-  readonly fixedPitch: boolean;
-  /** It has a section of one-engine flight. */
-  readonly asymmetric: boolean;
-}
-
-const RAD_PER_DEG = Math.PI / 180;
-
-/**
- * Figures of an aeroplane that has none of its own, scaled from the demo fleet by span and chord: right in kind, not in
- * detail. A document of one's own flies, and what it flies like is said to be usual.
- *
- * @see J. Roskam, Airplane Design V, for radii of gyration (memory); the rest common practice
- */
-export function usualDynamics({ category, wing, engines, fixedPitch, asymmetric }: Sized): Dynamics {
-  const { span_m } = wing;
-  const jet = engines.kind === "jet";
-  const twin = category === "twin";
-  const tailArm_m = (jet ? 0.46 : twin ? 0.44 : 0.42) * span_m;
-  return {
-    length_m: (jet ? 0.98 : twin ? 0.78 : 0.76) * span_m,
-    rollRadius: twin ? 0.34 : 0.25,
-    pitchRadius: twin ? 0.32 : 0.38,
-    yawRadius: twin ? 0.44 : 0.4,
-    tailArm_m,
-    tailVolume: jet ? 0.95 : 0.67,
-    staticMargin: twin ? 0.1 : 0.15,
-    wingArm: 0.13,
-    flapPitch: -0.08,
-    elevatorUp_rad: 24 * RAD_PER_DEG,
-    elevatorDown_rad: 14 * RAD_PER_DEG,
-    tailWheel: false,
-    lateral: asymmetric
-      ? null
-      : {
-          cl0: 0.26,
-          cdBeta: 0.6,
-          cyBeta: -0.48,
-          clBeta: -0.09,
-          cnBeta: 0.077,
-          clDeltaA: 0.17,
-          cnDeltaA: -0.008,
-          cnDeltaR: 0.06,
-          finArm_m: tailArm_m,
-          finHeight_m: 0.08 * span_m,
-          rudderMax_rad: 22 * RAD_PER_DEG,
-          aileronMax_rad: 18 * RAD_PER_DEG,
-        },
-    shaft: jet
-      ? null
-      : { blades: fixedPitch ? 2 : 3, chord_m: 0.145, gearing: 1, inertia_kgm2: 1.6, hold_mps: fixedPitch ? null : 42 },
-  };
-}

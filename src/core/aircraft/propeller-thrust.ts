@@ -1,5 +1,4 @@
 // Thrust of a propeller by momentum theory. Not here: blade stall at standstill, compressibility at the tips.
-import { cbrt } from "../numeric/exact";
 import type { Aeroplane } from "./aeroplane";
 import { RHO0 } from "../quantities/constants";
 import { type Outcome, failure, success } from "../outcome";
@@ -22,8 +21,9 @@ export interface Disc {
 export function discThrust_N({ power_W, efficiency, diameter_m }: Disc, tas_mps: number, density: number): number {
   const twoRhoA = (density * Math.PI * diameter_m * diameter_m) / 2;
   const c = (efficiency * power_W) / twoRhoA;
-  // The root lies above V and above the cube root of c; from there Newton's steps come down to it without passing it.
-  let w = tas_mps + cbrt(c);
+  // The root lies above V by no more than c's cube root, and so by no more than this: Newton's steps come down to it
+  // without passing it.
+  let w = tas_mps + Math.max(1, Math.sqrt(c));
   for (let i = 0; i < 60; i += 1) {
     const step = (w * w * (w - tas_mps) - c) / (w * (3 * w - 2 * tas_mps));
     w -= step;

@@ -66,6 +66,10 @@ describe("propeller thrust", () => {
     expect(discThrust_N(LARCH, 42, 1)).toBeLessThan(discThrust_N(LARCH, 42, RHO0));
     expect(discThrust_N({ ...LARCH, power_W: 1 }, 42, RHO0)).toBeGreaterThan(0);
   });
+
+  it.each([0, 42])("without power there is none, at %d m/s", (tas_mps) => {
+    expect(discThrust_N({ ...LARCH, power_W: 0 }, tas_mps, RHO0)).toBeCloseTo(0, 9);
+  });
 });
 
 describe("take-off", () => {

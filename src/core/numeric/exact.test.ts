@@ -44,7 +44,6 @@ describe("functions with the same bits everywhere, against the engine's own", ()
         (x, p) => off(exact.pow(x, p), x ** p) <= 400,
       ),
     );
-    close(exact.cbrt, Math.cbrt, 1e-12, 1e12, 2);
   });
 
   it("arcs of points go all the way round", () => {
@@ -70,9 +69,7 @@ describe("functions with the same bits everywhere, against the engine's own", ()
       NaN,
       Infinity,
     ]);
-    expect([exact.exp(0), exact.log(1), exact.sin(0), exact.cos(0), exact.cbrt(0), exact.pow(0, 2)]).toEqual([
-      1, 0, 0, 1, 0, 0,
-    ]);
+    expect([exact.exp(0), exact.log(1), exact.sin(0), exact.cos(0), exact.pow(0, 2)]).toEqual([1, 0, 0, 1, 0]);
     expect([exact.sin(Infinity), exact.exp(NaN)]).toEqual([NaN, NaN]);
     expect(exact.asin(2)).toBeCloseTo(Math.PI / 2, 15);
     expect(exact.log(5e-324)).toBeCloseTo(Math.log(5e-324), 10);

@@ -184,11 +184,3 @@ export function log(x: number): number {
 
 /** A power of something more than 0. */
 export const pow = (base: number, power: number): number => (base === 0 ? 0 : exp(power * log(base)));
-
-/** Cube root of 0 or more. */
-export function cbrt(x: number): number {
-  if (!(x > 0)) return 0;
-  const y = pow(x, 1 / 3);
-  // One step of Newton's brings what the logarithm has lost.
-  return y - (y * y * y - x) / (3 * y * y);
-}

@@ -2,7 +2,8 @@
 // single precision: what engines of JavaScript differ in, the last bit of a double, is gone from it.
 import { asymmetricCase } from "../asymmetric/anchored-case";
 import type { Aeroplane } from "../aircraft/aeroplane";
-import { type Dynamics, usualDynamics } from "../aircraft/dynamics";
+import type { Dynamics } from "../aircraft/dynamics";
+import { usualDynamics } from "../aircraft/usual-dynamics";
 import { airState } from "../air/atmosphere";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, P0_PA, RHO0 } from "../quantities/constants";

@@ -9,6 +9,7 @@ import { FlyHelp } from "./FlyHelp";
 import { speedToHold_mps } from "./fly-set-up";
 import { useFly } from "./fly-store";
 import { nowWords } from "./flown-words";
+import { timesWords } from "../times-words";
 
 const CAUTIONS = [
   "Trains decisions, order, speeds and control. Not a certified device; its stall breaks, it does not spin.",
@@ -56,7 +57,7 @@ export function FlyAside({ aircraft }: { aircraft: AircraftDocument }) {
         {view.backs > 0 && (
           <>
             <dt>Gone back</dt>
-            <dd className="num">{formatNumber(view.backs)} times</dd>
+            <dd className="num">{timesWords(view.backs)}</dd>
           </>
         )}
       </AsideFigures>

@@ -10,18 +10,21 @@ import { bookSpeed_mps, exercisesOf } from "../exercises/useExercises";
 import { speedToHold_mps } from "./fly-set-up";
 import { useFly } from "./fly-store";
 import { bandsOf, failedFrom, flownWords, touchOf } from "./flown-words";
+import { timesWords } from "../times-words";
 
 const CAUTIONS = ["Simulated: trains decisions and control. Not a certified device, no leave to turn back low."];
 
 /** How the last flight went. */
 export function ReplayAside() {
   const format = useFormat();
-  const last = useFly((state) => state.last);
+  const { last, under } = useFly();
   if (!last || last.rows.length < 2) {
-    const said = {
-      lead: "Nothing flown yet.",
-      rest: "Fly it; what was flown is looked at here, with one cursor over all of it.",
-    };
+    const said = under
+      ? { lead: "A flight waits, paused.", rest: "Go on with it in “Fly it”, or end it there to look at it here." }
+      : {
+          lead: "Nothing flown yet.",
+          rest: "Fly it; what was flown is looked at here, with one cursor over all of it.",
+        };
     return <DecisionAside said={said} good cautions={CAUTIONS} />;
   }
   const { rows, flight } = last;
@@ -45,7 +48,7 @@ export function ReplayAside() {
     <DecisionAside said={said} good={said.good} cautions={CAUTIONS}>
       <p className="border-t border-rule px-4 py-2 text-[14px] text-ink2">
         {words} Help: {help.length > 0 ? help.join(", ") : "none"}
-        {backs > 0 ? `; gone back ${formatNumber(backs)} times` : ""}.
+        {backs > 0 ? `; gone back ${timesWords(backs)}` : ""}.
       </p>
       {score && exercise && <ExerciseVerdict score={score} name={exercise.name} />}
       <AsideFigures>

@@ -136,9 +136,9 @@ describe("a set-up", () => {
       from = null as (typeof ends)[number] | null,
       id = "alder-s1",
     ) => plain(setUpWords({ ...FIRST_CHOICE, ...choice }, from, demoAircraft(id), format));
-    expect(words({})).toBe("Alder S1 as the situation stands, in the air; engine stops at once, in three seconds.");
+    expect(words({})).toBe("Alder S1 as the situation stands, in the air; engine stops, in three seconds.");
     expect(words({ known: false }, runway ?? null, "larch-t2")).toBe(
-      "Larch T2 takes off from Skerrow 29; engine stops at once, one of the two, as a surprise around 700 ft.",
+      "Larch T2 takes off from Skerrow 29; engine stops, one of the two, as a surprise around 700 ft.",
     );
     expect(words({ failure: "none" })).toBe("Alder S1 as the situation stands, in the air; nothing fails.");
     const alder = demoAircraft("alder-s1");

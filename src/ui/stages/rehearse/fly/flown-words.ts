@@ -20,7 +20,7 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
   if (view.ended) return endWords(view.ended, format);
   if (!running)
     return view.time_s < 0.1
-      ? { lead: "Ready.", rest: "Esc or Go begins and pauses. Arrows fly.", good: true }
+      ? { lead: "Ready.", rest: "Esc or Go on begins and pauses. Arrows fly.", good: true }
       : { lead: "Paused.", rest: "Esc or Go on when you are ready.", good: true };
   if (view.onGround)
     return view.groundSpeed_mps < 0.5

@@ -42,7 +42,7 @@ export const FIRST_CHOICE: FlyChoice = {
 
 /** Failures by the words they go by, in the order in which they are offered; those of two engines' props apart. */
 export const FAILURE_WORDS: Record<FailureKind, string> = {
-  ignition: "engine stops at once",
+  ignition: "engine stops",
   starvation: "fuel runs dry",
   selector: "selector off",
   mixture: "mixture goes lean",

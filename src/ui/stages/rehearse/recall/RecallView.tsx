@@ -9,6 +9,7 @@ import { NumberQuestion } from "./NumberQuestion";
 import { OrderQuestion } from "./OrderQuestion";
 import { type Answered, answered, verdict, waitWords } from "./recall-words";
 import { useReviews } from "./reviews-store";
+import { timesWords } from "../times-words";
 
 /** A card that is being asked, or just was. */
 interface Asking {
@@ -104,11 +105,10 @@ export function RecallView({ day, onAsk }: { day: RecallDay | null; onAsk: (card
 
 function askedWords({ memory }: HeldCard, now_ms: number): string {
   if (!memory) return "new";
-  const times = memory.asked === 1 ? "once" : `${formatNumber(memory.asked)} times`;
   const ago = waitWords(now_ms - memory.last_ms)
     .replace(/^in (.*)$/, "$1 ago")
     .replace("tomorrow", "yesterday");
-  return `asked ${times}, last ${ago}`;
+  return `asked ${timesWords(memory.asked)}, last ${ago}`;
 }
 
 interface QuestionProps {

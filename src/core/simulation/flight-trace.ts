@@ -14,6 +14,7 @@ export const TRACE_CHANNELS = [
   "altitude_m",
   "height_m",
   "ias_mps",
+  "tas_mps",
   "climb_mps",
   "bank_rad",
   "pitch_rad",
@@ -36,6 +37,7 @@ export const TRACE_CHANNELS = [
   "manifold1_Pa",
   "fuelFlow_kgps",
   "flap",
+  "gear",
   "touch",
 ] as const;
 /** @see TRACE_CHANNELS */
@@ -78,6 +80,7 @@ export function traceRow(flight: Flight): number[] {
     -s[S.DOWN],
     heightAbove_m(flight),
     s[S.ASI],
+    seen.tas_mps,
     overGround(s).climb_mps,
     bank_rad,
     pitch_rad,
@@ -99,6 +102,7 @@ export function traceRow(flight: Flight): number[] {
     engine(1, S.MANIFOLD),
     engine(0, S.FUEL_FLOW) + engine(1, S.FUEL_FLOW),
     s[S.FLAP_AT],
+    s[S.GEAR_AT],
     seen.touch_N > 0 ? 1 : 0,
   ];
 }

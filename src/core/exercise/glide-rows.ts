@@ -1,0 +1,99 @@
+// Rows of a flight's trace as a glide: where each figure stands, from when on it glides, when it was acted, when it
+// turns.
+import { TRACE_CHANNELS, TRACE_HZ, type TraceChannel } from "../simulation/flight-trace";
+
+/** A row of the trace of a flight. */
+export type Row = readonly number[];
+
+const column = (channel: TraceChannel) => TRACE_CHANNELS.indexOf(channel);
+/** Where each figure stands in a row. */
+export const AT = {
+  time: column("time_s"),
+  north: column("north_m"),
+  east: column("east_m"),
+  altitude: column("altitude_m"),
+  height: column("height_m"),
+  ias: column("ias_mps"),
+  tas: column("tas_mps"),
+  climb: column("climb_mps"),
+  bank: column("bank_rad"),
+  pitch: column("pitch_rad"),
+  heading: column("heading_rad"),
+  beta: column("beta_rad"),
+  ball: column("ball"),
+  load: column("loadFactor"),
+  overStall: column("overStall"),
+  stickRight: column("stickRight"),
+  foot: column("rightFoot"),
+  rpm1: column("rpm1"),
+  thrust0: column("thrust0_N"),
+  thrust1: column("thrust1_N"),
+  flap: column("flap"),
+  gear: column("gear"),
+  touch: column("touch"),
+};
+
+/** Something is done when bank or nose have moved so far from where they were. Common practice. */
+const [ACTED_BANK_RAD, ACTED_PITCH_RAD] = [(5 * Math.PI) / 180, (3 * Math.PI) / 180];
+/** Banked more than this for a while it turns; a while, rows to each side. */
+const [TURNS_RAD, WHILE] = [(10 * Math.PI) / 180, TRACE_HZ];
+/** Lower than this it is landed, m. */
+const FLARE_M = 15;
+/** In the air once it was so high, m. */
+const ALOFT_M = 3;
+
+/** The row from which on it is judged: since the first engine stopped pulling in the air; the first where none did. */
+export function failedFrom(rows: readonly Row[]): number {
+  const pulls = (row: Row) => row[AT.thrust0] > 0 && (row[AT.rpm1] === 0 || row[AT.thrust1] > 0);
+  const ran = rows.findIndex(pulls);
+  const first = rows.findIndex((row, i) => i > ran && ran >= 0 && !pulls(row) && row[AT.touch] === 0);
+  return first < 0 ? 0 : first;
+}
+
+/** The touch: where, how fast, how hard; null where it never was in the air and touched. */
+export function touchOf(rows: readonly Row[]) {
+  const aloft = rows.findIndex((row) => row[AT.touch] === 0 && row[AT.height] > ALOFT_M);
+  const i = rows.findIndex((row, k) => aloft >= 0 && k > aloft && row[AT.touch] === 1);
+  if (i < 0) return null;
+  const before = rows[i - 1];
+  return {
+    row: i,
+    time_s: rows[i][AT.time],
+    north_m: rows[i][AT.north],
+    east_m: rows[i][AT.east],
+    sink_mps: -before[AT.climb],
+    ias_mps: before[AT.ias],
+  };
+}
+
+/** From a row until it is landed. */
+export function gliding(rows: readonly Row[], from: number): readonly Row[] {
+  const begun = rows.slice(Math.max(from, 0));
+  const end = begun.findIndex((row) => row[AT.touch] === 1 || row[AT.height] < FLARE_M);
+  return end < 0 ? begun : begun.slice(0, end);
+}
+
+/** The row at which something is done; the last where nothing is. */
+export function actedAt(rows: readonly Row[]): number {
+  const [bank, pitch] = [rows[0][AT.bank], rows[0][AT.pitch]];
+  const at = rows.findIndex(
+    (row) => Math.abs(row[AT.bank] - bank) > ACTED_BANK_RAD || Math.abs(row[AT.pitch] - pitch) > ACTED_PITCH_RAD,
+  );
+  return at < 0 ? rows.length - 1 : at;
+}
+
+/** Whether it turns, row by row: banked over a while. */
+export function turningAt(rows: readonly Row[]): boolean[] {
+  const sums = [0];
+  for (const row of rows) sums.push(sums[sums.length - 1] + row[AT.bank]);
+  return rows.map((_, i) => {
+    const [low, high] = [Math.max(i - WHILE, 0), Math.min(i + WHILE + 1, rows.length)];
+    return Math.abs((sums[high] - sums[low]) / (high - low)) > TURNS_RAD;
+  });
+}
+
+/** Change of heading over some rows, left and right alike. */
+export function turned_rad(rows: readonly Row[]): number {
+  const by = rows[rows.length - 1][AT.heading] - rows[0][AT.heading];
+  return Math.abs(by - 2 * Math.PI * Math.round(by / (2 * Math.PI)));
+}

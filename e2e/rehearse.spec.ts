@@ -258,13 +258,14 @@ test("a drill by touch on a narrow screen: begun, named, set, left", async ({ br
   await context.close();
 });
 
-test("flown by hand from where Landing stands: an engine fails, keys and a gamepad fly it, back ten seconds, the replay", async ({
+test("flown by hand from where Landing stands: an engine fails, keys, a gamepad and the drill, back ten seconds, the replay", async ({
   page,
 }) => {
   test.setTimeout(120_000);
   // A gamepad that is moved by the journey.
   await page.addInitScript(() => {
-    const pad = { connected: true, axes: [0, 0, 0, 0], buttons: [] };
+    const buttons = [0, 1, 2, 3].map(() => ({ pressed: false }));
+    const pad = { id: "Journey’s own", connected: true, axes: [0, 0, 0, 0], buttons };
     Object.assign(window, { pad });
     navigator.getGamepads = () => [pad as unknown as Gamepad, null, null, null];
   });
@@ -273,6 +274,13 @@ test("flown by hand from where Landing stands: an engine fails, keys and a gamep
   const set = page.getByRole("region", { name: "Set up" });
   await expect(set).toContainText("engine stops, in three seconds");
   await set.getByLabel(/^The nose holds/).check();
+  await set.getByLabel("Drill done with it").selectOption({ label: "Engine failure in cruise, piston single" });
+  await set.getByRole("button", { name: "Pause: no button" }).click();
+  await page.evaluate(() => {
+    const { pad } = window as unknown as { pad: { buttons: { pressed: boolean }[] } };
+    pad.buttons[2].pressed = true;
+  });
+  await expect(set.getByRole("button", { name: "Pause: button 3" })).toBeVisible();
   await page.getByRole("button", { name: "Fly", exact: true }).click();
   const aside = page.getByRole("complementary", { name: "Decision" });
   await expect(aside).toContainText("Since it failed", { timeout: 30_000 });
@@ -293,12 +301,21 @@ test("flown by hand from where Landing stands: an engine fails, keys and a gamep
   await page.getByRole("button", { name: "10 s", exact: true }).click();
   await expect(aside).toContainText(/Gone back\s*once/);
   await expect(page.getByText("Paused.")).toBeVisible();
-  await page
-    .getByRole("group", { name: "Levers" })
-    .getByRole("button", { name: /^fuel on/ })
-    .click();
-  await expect(page.getByRole("group", { name: "Levers" }).getByRole("button", { name: /^fuel other/ })).toBeVisible();
   await page.keyboard.press("Escape");
+  // The drill goes with it: what is said, and a lever of the aeroplane, in their order.
+  const due = page.getByRole("region", { name: "Due now" });
+  await expect(due).toContainText("Best glide, trim");
+  await page.keyboard.press("Space");
+  await expect(due).toContainText("where do I land?");
+  await page.keyboard.press("Space");
+  await expect(due).toContainText("Fuel selector");
+  const levers = page.getByRole("group", { name: "Levers" });
+  await levers.getByRole("button", { name: /^fuel on/ }).click();
+  await expect(levers.getByRole("button", { name: /^fuel other/ })).toBeVisible();
+  await expect(due).toContainText("Fuel pump");
+  await page.getByRole("region", { name: "Panel" }).getByRole("button", { name: "Fuel pump on" }).click();
+  await expect(page.getByRole("button", { name: "pump on", exact: true })).toBeVisible();
+  await expect(due).toContainText("Carburettor heat");
   await aside.getByRole("combobox", { name: "What fails" }).selectOption({ label: "suction gone" });
   await aside.getByRole("button", { name: "Fail", exact: true }).click();
   await page.waitForTimeout(3000);
@@ -306,6 +323,17 @@ test("flown by hand from where Landing stands: an engine fails, keys and a gamep
   await expect(page.getByRole("region", { name: "Recording" })).toContainText("Over stall");
   await expect(aside).toContainText("Ended in the air.");
   await expect(aside).toContainText("gone back once");
+  await expect(aside).toContainText("Engine failure in cruise, piston single: in order, in time, not ended.");
+  // Where the height went, beside the plan from where it failed.
+  const height = aside.getByRole("region", { name: "Height" });
+  await expect(height).toContainText(/Planned from the failure, dashed: .+ left over the reserve/);
+  await height
+    .getByRole("row", { name: /Reaction/ })
+    .getByRole("button")
+    .click();
+  await expect(page.getByRole("dialog")).toContainText("energy height");
+  await page.keyboard.press("Escape");
+  await expect(height).toContainText("Height lost");
   const time = page.getByRole("slider", { name: "Time" });
   await time.press("End");
   const file = page.waitForEvent("download");
@@ -326,6 +354,16 @@ test("flown by hand from where Landing stands: an engine fails, keys and a gamep
   await page.getByRole("region", { name: "Flights" }).getByRole("button", { name: "Look at it" }).click();
   await expect(page.getByRole("region", { name: "Recording" })).toContainText("Over stall");
   await expect(aside).toContainText("Ended in the air.");
+  // And in the account, from any browser.
+  await page.evaluate(() => localStorage.clear());
+  await page.reload();
+  await page.getByRole("tab", { name: "Results" }).click();
+  await page.getByLabel("What").selectOption({ label: "flights by hand" });
+  const flights = page.getByRole("table", { name: "Flights by hand" });
+  await expect(flights.getByRole("row", { name: /Alder S1 .+ engine stops/ })).toContainText("ended in the air");
+  await expect(aside).toContainText("than its way needed");
+  await flights.getByRole("button", { name: /^Look at the flight/ }).click();
+  await expect(page.getByRole("region", { name: "Recording" })).toContainText("Over stall");
 });
 
 /** Joins the crew at an address, in a browser of its own and without an account. */

@@ -6,6 +6,7 @@ import type { Account } from "./accounts";
 import { savePreferences } from "./accounts";
 import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
 import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
+import { addFlight, everyFlight } from "./flights";
 import { addPlace, listPlaces } from "./places";
 import { ownFlightTests, ownProcedures } from "./own-documents";
 import type { UnreadableRow } from "./readable-rows";
@@ -38,6 +39,7 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
     procedures: (await ownProcedures.list(account.id, unreadable)).map(({ document }) => document),
     flightTests: (await ownFlightTests.list(account.id, unreadable)).map(({ document }) => document),
     runs: await everyRun(account.id, unreadable),
+    flights: (await everyFlight(account.id)).map((packed) => packed.toString("base64")),
     reviews: await listReviews(account.id, MOST_ARCHIVED),
     unreadable,
   };
@@ -77,7 +79,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
   for (const { document } of archive.situations)
     if (document.terrainId !== null && (await hasTerrain(account.id, document.terrainId)))
       knownTerrains.add(document.terrainId);
-  const { aircraft, places, situations, terrains, procedures, flightTests, runs, reviews } = archive;
+  const { aircraft, places, situations, terrains, procedures, flightTests, runs, flights, reviews } = archive;
   const documents = [
     ...[...aircraft, ...situations].map(({ document }) => document),
     ...places,
@@ -93,8 +95,12 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     procedures: procedures.length,
     flightTests: flightTests.length,
     runs: runs.length,
+    flights: flights.length,
     reviews: reviews.length,
-    bytes: documents + terrains.reduce((sum, { packed }) => sum + packed.elevations.byteLength, 0),
+    bytes:
+      documents +
+      terrains.reduce((sum, { packed }) => sum + packed.elevations.byteLength, 0) +
+      flights.reduce((sum, { packed }) => sum + packed.byteLength, 0),
   };
   await storing(account.id, adding, async (connection) => {
     const aircraftIds = new Map<string, string>();
@@ -128,6 +134,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     for (const test of flightTests)
       await ownFlightTests.add(account.id, { ...test, id: `own-${randomUUID()}`.slice(0, 40) }, connection);
     for (const run of runs) await addRun(account.id, run, connection);
+    for (const flight of flights) await addFlight(account.id, flight, connection);
     await addReviews(account.id, reviews, connection);
     await savePreferences(account.id, { ...account.preferences, ...archive.preferences }, connection);
   });

@@ -13,10 +13,11 @@ import { QUOTAS } from "./quotas";
 import { type PackedTerrain, unpackElevations } from "./packed-terrain";
 import { Preferences } from "./preferences";
 import { SentReview } from "./sent-review";
+import { MOST_PACKED, type PackedFlight, readFlight } from "./sent-flight";
 import { SentRun } from "./sent-run";
 
 /** Version of the file. */
-export const ARCHIVE_VERSION = 5;
+export const ARCHIVE_VERSION = 6;
 
 const Id = z.string().min(1).max(64);
 const metres = z.number().min(-1_000_000).max(1_000_000);
@@ -44,7 +45,7 @@ const ArchivedTerrain = z
     message: `A terrain has at most ${MAX_TERRAIN_POINTS} points.`,
   });
 
-const { aircraft, situations, places, terrains, procedures, flightTests, runs, reviews } = QUOTAS.user;
+const { aircraft, situations, places, terrains, procedures, flightTests, runs, flights, reviews } = QUOTAS.user;
 
 /** The file. */
 export const AccountArchive = z.strictObject({
@@ -58,12 +59,14 @@ export const AccountArchive = z.strictObject({
   procedures: z.array(Procedure).max(procedures),
   flightTests: z.array(FlightTestProfile).max(flightTests),
   runs: z.array(SentRun).max(runs),
+  /** base64 of gzip of a flight as it is sent. */
+  flights: z.array(z.base64().max((MOST_PACKED * 4) / 3 + 4)).max(flights),
   reviews: z.array(SentReview).max(reviews),
   /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
   unreadable: z
     .array(
       z.strictObject({
-        kind: z.enum(["aircraft", "place", "situation", "procedure", "flight test", "run"]),
+        kind: z.enum(["aircraft", "place", "situation", "procedure", "flight test", "run", "flight"]),
         id: z.string().max(64),
         name: z.string().max(200),
         reason: z.string().max(2000),
@@ -76,7 +79,8 @@ export const AccountArchive = z.strictObject({
 export type AccountArchive = z.infer<typeof AccountArchive>;
 
 /** An archive that was read, its terrains as they are stored. */
-export type ReadArchive = Omit<AccountArchive, "terrains" | "unreadable"> & {
+export type ReadArchive = Omit<AccountArchive, "terrains" | "flights" | "unreadable"> & {
+  readonly flights: readonly PackedFlight[];
   readonly terrains: readonly { readonly id: string; readonly name: string; readonly packed: PackedTerrain }[];
 };
 
@@ -97,6 +101,8 @@ const STEPS: readonly UpgradeStep[] = [
   (old) => ({ ...old, version: 4, procedures: [], runs: [], reviews: [] }),
   // Version 4 had only the flight tests that ship.
   (old) => ({ ...old, version: 5, flightTests: [] }),
+  // Version 5 was before anything was flown by hand.
+  (old) => ({ ...old, version: 6, flights: [] }),
 ];
 
 /**
@@ -123,7 +129,7 @@ export async function readArchive(text: string): Promise<Outcome<ReadArchive>> {
     STEPS.slice(head.data.version - 1).reduce((old, step) => step(old), value as OldDocument),
   );
   if (!parsed.success) return { ok: false, issue: firstIssue(issuesOf(parsed.error)) };
-  const { terrains: archived, unreadable: _, ...rest } = parsed.data;
+  const { terrains: archived, flights: packed, unreadable: _, ...rest } = parsed.data;
   const read: { id: string; name: string; packed: PackedTerrain }[] = [];
   for (const { id, name, elevations, ...frame } of archived) {
     const bytes = Buffer.from(elevations, "base64");
@@ -135,7 +141,14 @@ export async function readArchive(text: string): Promise<Outcome<ReadArchive>> {
       return failure("archive_invalid", `The terrain “${name}” is damaged. Nothing was imported.`, "terrains");
     read.push({ id, name, packed: { frame, elevations: bytes, missingCells: 0 } });
   }
-  return success({ ...rest, terrains: read });
+  const flown: PackedFlight[] = [];
+  for (const [i, one] of packed.entries()) {
+    const flight = await readFlight(Buffer.from(one, "base64"));
+    if (!flight.ok)
+      return failure("archive_invalid", `flights.${i}: ${flight.issue.message} Nothing was imported.`, "flights");
+    flown.push(flight.value);
+  }
+  return success({ ...rest, terrains: read, flights: flown });
 }
 
 function firstIssue([first]: Issue[]): Issue {

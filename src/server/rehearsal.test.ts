@@ -1,5 +1,7 @@
 // What was rehearsed, kept and shared, against a real database.
 import { randomUUID } from "node:crypto";
+import { gzipSync } from "node:zlib";
+import { demoFlownResult, demoKeptFlight } from "../../demo/demo-kept-flight";
 import { afterAll, describe, expect, it } from "vitest";
 import { FLIGHT_TESTS } from "@/core/exercise/library";
 import { singleForcedLanding } from "@/core/procedure/library/single";
@@ -11,9 +13,11 @@ import { readArchive } from "./archive";
 import { database, transaction } from "./database";
 import { addDemoRehearsal } from "./demo-rehearsal";
 import { DocumentIdTaken, ownFlightTests, ownProcedures } from "./own-documents";
+import { addFlight, deleteFlight, flightOf, listFlights } from "./flights";
 import { addReviews, listReviews } from "./reviews";
 import { usageOf } from "./room";
 import { addRun, deleteRun, listRuns, runOf } from "./runs";
+import { packedFlight, readFlight } from "./sent-flight";
 import { SentRun } from "./sent-run";
 import { beginShare, claimShare, endShare, listShares, ownerOfShare } from "./shares";
 import { sweep } from "./sweep";
@@ -121,6 +125,91 @@ describe("answers to cards", () => {
     const { runs: _runs, reviews: _reviews, ...old } = file as Record<string, unknown>;
     const before = await readArchive(JSON.stringify({ ...old, version: 3 }));
     expect(before.ok && [before.value.runs, before.value.reviews]).toEqual([[], []]);
+  });
+});
+
+describe("flights by hand", () => {
+  const flown = async () => {
+    const id = randomUUID();
+    const sent = { id, result: demoFlownResult(), flight: demoKeptFlight("2026-11-20T10:00:00.000Z", 40) };
+    const packed = await packedFlight(sent);
+    const read = await readFlight(packed);
+    if (!read.ok) throw new Error(read.issue.message);
+    return { sent, packed, read: read.value };
+  };
+
+  it("are kept once, listed without their hands, given back as they came, and are the account’s own", async () => {
+    const [owner, other] = [await guest(), await guest()];
+    const { sent, packed, read } = await flown();
+    await addFlight(owner, read);
+    await addFlight(owner, read);
+    expect(await listFlights(owner)).toEqual([
+      {
+        id: sent.id,
+        flownAt: sent.flight.at,
+        aircraft: "Alder S1",
+        words: "Alder S1",
+        exerciseId: null,
+        backs: 0,
+        helped: true,
+        result: sent.result,
+      },
+    ]);
+    expect(Buffer.compare((await flightOf(owner, sent.id)) ?? Buffer.alloc(0), Buffer.from(packed))).toBe(0);
+    const usage = await usageOf(owner, database());
+    expect([usage.flights, usage.bytes]).toEqual([1, packed.byteLength]);
+    expect([await listFlights(other), await flightOf(other, sent.id), await deleteFlight(other, sent.id)]).toEqual([
+      [],
+      null,
+      false,
+    ]);
+    expect(await deleteFlight(owner, sent.id)).toBe(true);
+    expect(await listFlights(owner)).toEqual([]);
+  });
+
+  it("what is no flight is refused with its reason, and what unpacks to too much is not unpacked", async () => {
+    const code = async (bytes: Uint8Array) => {
+      const read = await readFlight(bytes);
+      return read.ok ? "ok" : read.issue.code;
+    };
+    const { sent } = await flown();
+    expect(await code(Buffer.from("no gzip"))).toBe("flight_damaged");
+    expect(await code(gzipSync(Buffer.alloc(20 * 1024 * 1024)))).toBe("flight_damaged");
+    const wrong = { ...sent, result: { ...sent.result, took_s: -1 } };
+    expect(await code(await packedFlight(wrong))).toBe("flight_invalid");
+    expect(await code(await packedFlight(sent))).toBe("ok");
+  });
+
+  it("go out with the account and come in; a damaged one brings nothing in", async () => {
+    const [owner, other] = [await guest(), await guest()];
+    const { sent, read } = await flown();
+    await addFlight(owner, read);
+    const account = (id: string) => ({ id, kind: "guest", email: null, preferences: {} }) as never;
+    const file = JSON.parse(JSON.stringify(await exportAccount(account(owner)))) as Record<string, unknown>;
+    const archive = await readArchive(JSON.stringify(file));
+    if (!archive.ok) throw new Error(archive.issue.message);
+    await importAccount(account(other), archive.value);
+    expect((await listFlights(other)).map(({ id }) => id)).toEqual([sent.id]);
+    expect(await readArchive(JSON.stringify({ ...file, flights: ["AAAA"] }))).toMatchObject({
+      ok: false,
+      issue: { path: "flights" },
+    });
+    const { flights: _, ...old } = file;
+    const before = await readArchive(JSON.stringify({ ...old, version: 5 }));
+    expect(before.ok && before.value.flights).toEqual([]);
+  });
+
+  it("one whose result cannot be read is told and locks nobody out", async () => {
+    const owner = await guest();
+    const [first, second] = [await flown(), await flown()];
+    await addFlight(owner, first.read);
+    await addFlight(owner, second.read);
+    await database().execute("UPDATE flights SET result = '{}' WHERE account_id = ? AND id = ?", [
+      owner,
+      first.sent.id,
+    ]);
+    expect((await listFlights(owner)).map(({ id }) => id)).toEqual([second.sent.id]);
+    expect(await unreadableRows(owner)).toMatchObject([{ kind: "flight", id: first.sent.id }]);
   });
 });
 

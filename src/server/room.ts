@@ -17,8 +17,9 @@ const NAMES = {
   procedures: "procedures",
   flightTests: "flight tests",
   runs: "runs of drills",
+  flights: "flights by hand",
   reviews: "answers of recall",
-  bytes: "MB of documents and terrain",
+  bytes: "MB of documents, flights and terrain",
 } as const;
 
 /** What a document takes, bytes. */
@@ -42,6 +43,7 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
        (SELECT COUNT(*) FROM procedures WHERE account_id = ? AND deleted_at IS NULL) AS procedures,
        (SELECT COUNT(*) FROM flight_tests WHERE account_id = ? AND deleted_at IS NULL) AS flightTests,
        (SELECT COUNT(*) FROM runs WHERE account_id = ?) AS runs,
+       (SELECT COUNT(*) FROM flights WHERE account_id = ?) AS flights,
        (SELECT COUNT(*) FROM reviews WHERE account_id = ?) AS reviews,
        (SELECT COALESCE(SUM(bytes), 0) FROM situations WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM aircraft WHERE account_id = ?)
@@ -49,8 +51,9 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
          + (SELECT COALESCE(SUM(bytes), 0) FROM procedures WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM flight_tests WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM runs WHERE account_id = ?)
+         + (SELECT COALESCE(SUM(bytes), 0) FROM flights WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM terrains WHERE account_id = ?) AS bytes`,
-    Array.from({ length: 15 }, () => accountId),
+    Array.from({ length: 17 }, () => accountId),
   );
   const [row] = rows;
   return {
@@ -61,6 +64,7 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
     procedures: Number(row.procedures),
     flightTests: Number(row.flightTests),
     runs: Number(row.runs),
+    flights: Number(row.flights),
     reviews: Number(row.reviews),
     bytes: Number(row.bytes),
   };

@@ -10,6 +10,7 @@ import { HOLE_M } from "@/core/earth/terrain";
 import { type Issue, type Outcome, failure, success } from "@/core/outcome";
 import { calculate as calculateByName } from "@/core/registry";
 import { type ReadArchive, readArchive as readArchiveText } from "./archive";
+import { type PackedFlight, readFlight } from "./sent-flight";
 import { type PackedTerrain, packedTerrain, unpackElevations } from "./packed-terrain";
 
 /** Threads give way to the one that answers requests: as nice as that. */
@@ -95,6 +96,11 @@ export function checkTerrain({
       return failure("terrain_value", "Elevations are metres between −500 and 9 000. Nothing was stored.");
     return success({ frame, elevations: bytes, missingCells: 0 });
   });
+}
+
+/** Checks a flight that was packed elsewhere. */
+export function checkFlight({ bytes }: { bytes: Uint8Array }): Promise<Done<Outcome<PackedFlight>>> {
+  return timed(() => readFlight(bytes));
 }
 
 /** Reads an account's archive. */

@@ -5,6 +5,7 @@ import type { RowDataPacket } from "mysql2/promise";
 import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { database } from "./database";
+import { listFlights } from "./flights";
 import { listPlaces } from "./places";
 import { ownFlightTests, ownProcedures } from "./own-documents";
 import { type UnreadableRow, readableRows } from "./readable-rows";
@@ -23,6 +24,7 @@ export async function unreadableRows(accountId: string): Promise<UnreadableRow[]
   await listPlaces(accountId, unreadable);
   await ownProcedures.list(accountId, unreadable);
   await ownFlightTests.list(accountId, unreadable);
+  await listFlights(accountId, unreadable);
   return unreadable;
 }
 

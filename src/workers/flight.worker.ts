@@ -2,6 +2,7 @@
 // formulas here.
 import * as Comlink from "comlink";
 import type { TerrainGrid } from "@/core/earth/terrain";
+import { type HeightSpent, type Practice, heightSpent } from "@/core/exercise/height-spent";
 import type { Outcome } from "@/core/outcome";
 import { success } from "@/core/outcome";
 import {
@@ -149,6 +150,16 @@ const api = {
       return true;
     });
     return success(trace.rows);
+  },
+
+  /** Where the height of a flight went since a row of its trace. */
+  spent(
+    setUp: FlightSetUp,
+    rows: readonly (readonly number[])[],
+    from: number,
+    practice: Practice,
+  ): Outcome<HeightSpent> {
+    return heightSpent(setUp, rows, from, practice);
   },
 };
 

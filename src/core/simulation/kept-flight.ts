@@ -1,5 +1,6 @@
 // A flight as it is kept and handed on: how it was set up, what the hands did, what helped, how it ended.
 import { z } from "zod";
+import { RunDocument } from "../procedure/run-document";
 import { FlightSetUp } from "./flight-set-up";
 import { Recording } from "./recording";
 
@@ -29,6 +30,8 @@ export const KeptFlight = z.strictObject({
     bank_rad: z.number().min(0.05).max(1.6),
     speed_mps: z.number().min(5).max(250).nullable(),
   }),
+  /** The drill that was done with it, from when it began on. */
+  drill: z.strictObject({ began_s: z.number().min(0).max(3600), run: RunDocument }).nullable(),
   /** Went back so often. */
   backs: z.int().min(0).max(10_000),
   ended: z

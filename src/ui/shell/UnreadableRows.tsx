@@ -11,6 +11,7 @@ const KINDS: Record<UnreadableRow["kind"], string> = {
   procedure: "Procedure",
   "flight test": "Flight test",
   run: "Run of a drill",
+  flight: "Flight by hand",
 };
 
 /** What of the account could not be read: why, and how to take it out as it is. */

@@ -138,7 +138,7 @@ export function RehearseStage() {
         />
       </StageView>
       <StageView value="results">
-        <ResultsView procedureId={looked} onProcedure={setLooked} />
+        <ResultsView procedureId={looked} onProcedure={setLooked} onLook={() => setView("replay")} />
       </StageView>
     </StageFrame>
   );

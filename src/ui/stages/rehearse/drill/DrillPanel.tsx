@@ -2,11 +2,11 @@
 import { type Side, controlKey } from "@/core/procedure/drill";
 import type { Control, Procedure } from "@/core/procedure/procedure";
 import { ControlDrawing, ROW_PX } from "./ControlDrawing";
-import type { Flying, HandEvent } from "./drill-store";
+import type { DrillNow, HandEvent } from "./drill-store";
 
 interface Props {
   procedure: Procedure;
-  flying: Flying | null;
+  flying: DrillNow | null;
   onAct: (event: HandEvent) => void;
 }
 
@@ -56,7 +56,7 @@ function OneControl({
 }: {
   control: Control;
   side: Side;
-  flying: Flying | null;
+  flying: DrillNow | null;
   lit: boolean;
   onAct: (event: HandEvent) => void;
 }) {

@@ -5,12 +5,12 @@ import type { Actor, Step } from "@/core/procedure/procedure";
 import { otherOf } from "@/core/procedure/right-way";
 import { formatNumber } from "@/core/quantities/units";
 import { useFormat } from "@/ui/kit/units/units-store";
-import type { Flying, HandEvent } from "./drill-store";
+import type { DrillNow, HandEvent } from "./drill-store";
 import { ACTOR_WORDS, cueWords, isIrreversible, secondsCost, upcoming } from "./drill-words";
 
 interface Props {
   step: Step;
-  flying: Flying;
+  flying: DrillNow;
   ofTwo: boolean;
   spoken: boolean;
   /** Whose browser it is; null where one does what is everybody's. */
@@ -154,7 +154,7 @@ function Hint({ step, flying: { run, state }, spoken, rights }: Props & { rights
 }
 
 /** Whose it is, what one sees, and how long it has been due. */
-function Heading({ step, flying: { run, state } }: { step: Step; flying: Flying }) {
+function Heading({ step, flying: { run, state } }: { step: Step; flying: DrillNow }) {
   const format = useFormat();
   const { flown, due_s, warnings } = state.drill;
   const gone_s = flown.time_s - due_s;
@@ -166,7 +166,7 @@ function Heading({ step, flying: { run, state } }: { step: Step; flying: Flying 
         {step.memory ? "" : " reads"} {cueWords(run.procedure, warnings, run.dead)}
       </span>
       {target_s !== null && (
-        <span className={`num ml-auto ${gone_s > target_s ? "text-ochre" : ""}`}>
+        <span className={`num ml-auto whitespace-nowrap ${gone_s > target_s ? "text-ochre" : ""}`}>
           {formatNumber(gone_s)} s of {formatNumber(target_s)} s{secondsCost(state.from.climb_mps, format)}
         </span>
       )}
@@ -182,7 +182,7 @@ function howWords({ confirms, names }: Rights, named: string | null, spoken: boo
 }
 
 /** A ruled bar that burns down. */
-function WaitBar({ step, flying }: { step: Extract<Step, { kind: "wait" }>; flying: Flying }) {
+function WaitBar({ step, flying }: { step: Extract<Step, { kind: "wait" }>; flying: DrillNow }) {
   const { drill } = flying.state;
   const left_s = Math.max(endOfWait_s(step, drill) - drill.flown.time_s, 0);
   const share = Math.min(left_s / step.wait_s, 1);

@@ -16,6 +16,9 @@ export interface Flying {
   readonly paused: boolean;
 }
 
+/** A drill as it stands, wherever it is done: at a desk or while it is flown. */
+export type DrillNow = Pick<Flying, "run" | "state" | "over" | "paused">;
+
 interface DrillState {
   /** What is chosen; null takes the first that fits the aircraft. */
   readonly chosenId: string | null;

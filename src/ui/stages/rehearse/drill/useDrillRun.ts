@@ -17,7 +17,7 @@ import {
   runFrom,
   runUntil,
 } from "@/core/procedure/drill-run";
-import type { Actor, DrillFlight, Procedure, Step } from "@/core/procedure/procedure";
+import type { DrillFlight, Procedure } from "@/core/procedure/procedure";
 import { useGroundOrNearest_m } from "@/ui/situation/ground-at";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useKeysHeld } from "@/ui/kit/keys-held";
@@ -25,6 +25,7 @@ import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
 import { send } from "@/ui/kit/request";
 import { keepFlown } from "../results/runs-store";
+import { confirming } from "./confirming";
 import { soundCall, soundWarning } from "./drill-sound";
 import { type Flying, type HandEvent, useDrill } from "./drill-store";
 
@@ -68,10 +69,6 @@ export interface DrillByHand {
   /** The step that is due, ticked as done. */
   tick(): void;
 }
-
-/** Alone one does what is everybody's; the confirmation is the other's. */
-const confirming = ({ actor, ...step }: Step): Actor =>
-  step.kind === "set" && step.confirm === "other" ? (actor === "flying" ? "monitoring" : "flying") : actor;
 
 /** @see DrillByHand */
 export function useDrillRun(procedure: Procedure, aircraft: AircraftDocument): DrillByHand {

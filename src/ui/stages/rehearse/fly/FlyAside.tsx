@@ -5,6 +5,7 @@ import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { FlyDrill } from "./FlyDrill";
 import { FlyHelp } from "./FlyHelp";
 import { speedToHold_mps } from "./fly-set-up";
 import { useFly } from "./fly-store";
@@ -19,7 +20,7 @@ const CAUTIONS = [
 /** What to do now, what it costs so far, and the ratio that is left. */
 export function FlyAside({ aircraft }: { aircraft: AircraftDocument }) {
   const format = useFormat();
-  const { view, running, under, path } = useFly();
+  const { view, running, under, path, drill } = useFly();
   if (!under || !view || !isAeroplane(aircraft)) {
     const said = {
       lead: "Fly it first.",
@@ -44,16 +45,24 @@ export function FlyAside({ aircraft }: { aircraft: AircraftDocument }) {
         )}
         <dt>Above the ground</dt>
         <dd className="num">{format("height", view.height_m, "down")}</dd>
-        <dt>Over the ground</dt>
-        <dd className="num">{format("speed", view.groundSpeed_mps)}</dd>
-        <dt>Glides over the ground</dt>
-        <dd className="num">{ratio === null ? "–" : `1 : ${formatNumber(Math.min(ratio, 99), 1)}`}</dd>
+        {drill === null && (
+          <>
+            <dt>Over the ground</dt>
+            <dd className="num">{format("speed", view.groundSpeed_mps)}</dd>
+            <dt>Glides over the ground</dt>
+            <dd className="num">{ratio === null ? "–" : `1 : ${formatNumber(Math.min(ratio, 99), 1)}`}</dd>
+          </>
+        )}
         <dt>Over the stall</dt>
         <dd className="num">{view.onGround ? "–" : formatNumber(view.ias_mps / view.stall_mps, 2)}</dd>
-        <dt>Load</dt>
-        <dd className="num">{formatNumber(view.loadFactor, 1)} g</dd>
-        <dt>Way so far</dt>
-        <dd className="num">{format("distance", pathLength_m(path))}</dd>
+        {drill === null && (
+          <>
+            <dt>Load</dt>
+            <dd className="num">{formatNumber(view.loadFactor, 1)} g</dd>
+            <dt>Way so far</dt>
+            <dd className="num">{format("distance", pathLength_m(path))}</dd>
+          </>
+        )}
         {view.backs > 0 && (
           <>
             <dt>Gone back</dt>
@@ -61,6 +70,7 @@ export function FlyAside({ aircraft }: { aircraft: AircraftDocument }) {
           </>
         )}
       </AsideFigures>
+      <FlyDrill />
       <FlyHelp aircraft={aircraft} mass_kg={under.flown.setUp.mass_kg} />
     </DecisionAside>
   );

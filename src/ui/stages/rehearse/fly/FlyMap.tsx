@@ -10,6 +10,8 @@ interface Props {
   at: { readonly north_m: number; readonly east_m: number; readonly heading_rad: number };
   /** North and east in turn. */
   path: readonly number[];
+  /** As it was planned, likewise. */
+  planned?: readonly number[];
   /** Motion of the air at the surface, towards. */
   wind: { readonly east_mps: number; readonly north_mps: number };
   /** Half of the map's height, m. */
@@ -19,13 +21,15 @@ interface Props {
 const [W, H] = [760, 380];
 
 /** Runways, the way so far and the aeroplane on paper, north up. */
-export function FlyMap({ plane, ends, at, path, wind, half_m = 2600 }: Props) {
+export function FlyMap({ plane, ends, at, path, planned = [], wind, half_m = 2600 }: Props) {
   const scale = H / 2 / half_m;
   const x = (east: number) => W / 2 + (east - at.east_m) * scale;
   const y = (north: number) => H / 2 - (north - at.north_m) * scale;
-  const points: string[] = [];
-  for (let i = 0; i + 1 < path.length; i += 2) points.push(`${x(path[i + 1]).toFixed(1)},${y(path[i]).toFixed(1)}`);
-  points.push(`${x(at.east_m)},${y(at.north_m)}`);
+  const drawn = (way: readonly number[]) => {
+    const points: string[] = [];
+    for (let i = 0; i + 1 < way.length; i += 2) points.push(`${x(way[i + 1]).toFixed(1)},${y(way[i]).toFixed(1)}`);
+    return points;
+  };
   const blows = Math.hypot(wind.east_mps, wind.north_mps);
   return (
     <div className="relative size-full overflow-hidden bg-paper">
@@ -77,7 +81,19 @@ export function FlyMap({ plane, ends, at, path, wind, half_m = 2600 }: Props) {
             </g>
           );
         })}
-        <polyline points={points.join(" ")} fill="none" stroke="var(--harbour)" strokeWidth={2.5} />
+        <polyline
+          points={drawn(planned).join(" ")}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={1.75}
+          strokeDasharray="7 5"
+        />
+        <polyline
+          points={[...drawn(path), ...drawn([at.north_m, at.east_m])].join(" ")}
+          fill="none"
+          stroke="var(--harbour)"
+          strokeWidth={2.5}
+        />
         <g
           transform={`translate(${W / 2} ${H / 2}) rotate(${(at.heading_rad * 180) / Math.PI})`}
           stroke="var(--ink)"

@@ -3,15 +3,18 @@ import { Download, Pause, Play } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
+import { LIMITS, type ToHold } from "@/core/exercise/flown-result";
+import { failedFrom } from "@/core/exercise/glide-rows";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { TRACE_CHANNELS, TRACE_HZ, type TraceChannel, channelOf, traceCsv } from "@/core/simulation/flight-trace";
 import { download, fileName } from "@/ui/kit/download";
 import { type Format, useFormat } from "@/ui/kit/units/units-store";
 import { FlyMap } from "./FlyMap";
-import { speedToHold_mps } from "./fly-set-up";
+import { toHold } from "./fly-set-up";
 import { type FlownFlight, useFly } from "./fly-store";
-import { bandsOf, failedFrom } from "./flown-words";
+import { bandsOf } from "./flown-words";
+import { useFlightAccount } from "./useFlightAccount";
 import type { FlySet } from "./useFlySet";
 
 const FlyScene = dynamic(() => import("./scene/FlyScene").then((module) => module.FlyScene), { ssr: false });
@@ -40,12 +43,9 @@ export function FlyReplay({ last, set, onClose }: { last: FlownFlight; set: FlyS
   const format = useFormat();
   const { dusk } = useFly();
   const { rows, flight } = last;
-  const { flown, assistance } = flight;
-  const held = speedToHold_mps(flown.setUp.aircraft, flown.setUp.mass_kg);
-  const bands = useMemo(
-    () => bandsOf(rows, held, Math.min(assistance.bank_rad, 0.79), format),
-    [rows, held, assistance, format],
-  );
+  const { flown } = flight;
+  const held = useMemo(() => toHold(flight), [flight]);
+  const bands = useMemo(() => bandsOf(rows, held, format), [rows, held, format]);
   const [row, setRow] = useState(() => Math.max(0, failedFrom(rows)));
   const [plays, setPlays] = useState(false);
   const end = rows.length - 1;
@@ -74,22 +74,28 @@ export function FlyReplay({ last, set, onClose }: { last: FlownFlight; set: FlyS
     pitch_rad: of("pitch_rad"),
     bank_rad: of("bank_rad"),
   };
+  const planned = useFlightAccount(last, set);
   const path = useMemo(() => {
     const [north, east] = [channelOf(rows, "north_m"), channelOf(rows, "east_m")];
     return north.flatMap((n, i) => (i % 5 === 0 ? [n, east[i]] : []));
   }, [rows]);
-  const lanes = useMemo(
-    () => lanesOf(rows, bands, held, assistance.bank_rad, format),
-    [rows, bands, held, assistance, format],
-  );
+  const lanes = useMemo(() => lanesOf(rows, bands, held, format), [rows, bands, held, format]);
   if (rows.length < 2) return <p className="p-5 text-ink2">Nothing was flown yet.</p>;
   return (
     <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]">
       <div className="relative grid min-h-0 grid-cols-2">
         <div className="relative overflow-hidden border-r border-ink">
-          <FlyScene set={set} view={at} look="ahead" dusk={dusk} />
+          <FlyScene set={set} view={at} look="ahead" dusk={dusk} way={planned} />
         </div>
-        <FlyMap plane={set.plane} ends={set.ends} at={at} path={path} wind={set.wind} half_m={shown_m(path, at)} />
+        <FlyMap
+          plane={set.plane}
+          ends={set.ends}
+          at={at}
+          path={path}
+          planned={planned}
+          wind={set.wind}
+          half_m={shown_m(path, at)}
+        />
       </div>
       <div className="grid gap-1 overflow-auto bg-sheet px-4 py-2" tabIndex={0} role="region" aria-label="Recording">
         <p className="flex items-center gap-3 text-[14px]">
@@ -158,12 +164,12 @@ function shown_m(path: readonly number[], at: { readonly north_m: number; readon
 function lanesOf(
   rows: FlownFlight["rows"],
   bands: ReturnType<typeof bandsOf>,
-  held: number,
-  bank: number,
+  { speed_mps, bank_rad }: ToHold,
   format: Format,
 ): Lane[] {
   const height = channelOf(rows, "height_m");
   const [speed, bankBand, ball, stall] = bands;
+  const steepest = bank_rad + LIMITS.steeper_rad;
   const share = (value: number) => `${formatNumber(Math.abs(value) * 100)} %`;
   const banded = (band: (typeof bands)[number]) => ({
     words: share,
@@ -183,10 +189,16 @@ function lanesOf(
       high: Math.max(...height, 30),
       words: (m) => format("height", m, "down"),
     },
-    { ...banded(speed), channel: "ias_mps", low: held * 0.5, high: held * 1.5, band: [held - 2.57, held + 5.14] },
-    { ...banded(bankBand), channel: "bank_rad", low: -1.2, high: 1.2, band: [-bank - 0.087, bank + 0.087] },
-    { ...banded(ball), channel: "ball", low: -2, high: 2, band: [-0.5, 0.5] },
-    { ...banded(stall), channel: "overStall", low: 0.8, high: 2.2, band: [1.1, 2.2] },
+    {
+      ...banded(speed),
+      channel: "ias_mps",
+      low: speed_mps * 0.5,
+      high: speed_mps * 1.5,
+      band: [speed_mps - LIMITS.slower_mps, speed_mps + LIMITS.faster_mps],
+    },
+    { ...banded(bankBand), channel: "bank_rad", low: -1.2, high: 1.2, band: [-steepest, steepest] },
+    { ...banded(ball), channel: "ball", low: -2, high: 2, band: [-LIMITS.ball, LIMITS.ball] },
+    { ...banded(stall), channel: "overStall", low: 0.8, high: 2.2, band: [LIMITS.overStall, 2.2] },
     { ...free, name: "Stick, nose", within: "back is up", channel: "stickBack", low: -1, high: 1, words: share },
     { ...free, name: "Feet", within: "right is up", channel: "rightFoot", low: -1, high: 1, words: share },
   ];

@@ -1,16 +1,20 @@
 "use client";
 import { Play } from "lucide-react";
 import { parseAsFloat, parseAsString, useQueryStates } from "nuqs";
-import { useEffect } from "react";
+import { useEffect, useMemo } from "react";
 import { toast } from "sonner";
 import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import { procedureCategory } from "@/core/procedure/library/procedures";
 import type { FailureKind } from "@/core/simulation/trouble";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { flyable } from "../editor/flyable";
+import { useProcedures } from "../own/own-documents-store";
 import { toleranceWords } from "../exercises/exercise-words";
 import { exercisesOf } from "../exercises/useExercises";
+import { GamepadFields } from "./gamepad/GamepadFields";
 import { beginFlight, letGo } from "./flight-lane";
 import { FAILURE_WORDS, setUpOf, setUpWords, speedToHold_mps } from "./fly-set-up";
 import { useFly } from "./fly-store";
@@ -30,8 +34,11 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
   const words = setUpWords({ ...choice, from: from?.id ?? AIR }, from, aircraft, format);
   const { exercises } = exercisesOf(aircraft);
   // Those that are flown from the air with these keys: not what needs a runway's approach or a crew.
-  const flyable = exercises.filter(({ setUp }) => setUp.height_m > 500);
-  const exercise = flyable.find(({ id }) => id === choice.exerciseId) ?? null;
+  const aloft = exercises.filter(({ setUp }) => setUp.height_m > 500);
+  const exercise = aloft.find(({ id }) => id === choice.exerciseId) ?? null;
+  const { own, draft } = useProcedures();
+  const drills = useMemo(() => flyable(procedureCategory(aircraft), own, draft), [aircraft, own, draft]);
+  const procedure = drills.find(({ id }) => id === choice.drillId) ?? null;
   const fly = async () => {
     const chance = () => Math.random();
     const { flown, planned } = setUpOf({
@@ -44,7 +51,8 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
       begins_m: exercise?.setUp.height_m ?? null,
       chance,
     });
-    const issue = await beginFlight(flown, planned, assistance, words, exercise?.id ?? null);
+    const under = { flown, words, exerciseId: exercise?.id ?? null, procedure, fails: planned.length > 0 };
+    const issue = await beginFlight(under, planned, assistance);
     if (issue) toast(issue.message);
     else await letGo(true);
   };
@@ -78,14 +86,25 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
           onChange={(id) =>
             choose(
               id === NONE
-                ? { exerciseId: null }
-                : { exerciseId: id, from: AIR, failure: id.startsWith("engine-failure") ? "ignition" : NONE },
+                ? { exerciseId: null, drillId: null }
+                : {
+                    exerciseId: id,
+                    drillId: exercises.find((one) => one.id === id)?.procedure ?? null,
+                    from: AIR,
+                    failure: id.startsWith("engine-failure") ? "ignition" : NONE,
+                  },
             )
           }
           choices={[
             { value: NONE, label: "none: fly freely" },
-            ...flyable.map(({ id, name }) => ({ value: id, label: name })),
+            ...aloft.map(({ id, name }) => ({ value: id, label: name })),
           ]}
+        />
+        <ChoiceField
+          label="Drill done with it"
+          value={procedure?.id ?? NONE}
+          onChange={(id) => choose({ drillId: id === NONE ? null : id })}
+          choices={[{ value: NONE, label: "none" }, ...drills.map(({ id, name }) => ({ value: id, label: name }))]}
         />
         <ChoiceField
           label="Begins"
@@ -160,6 +179,7 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
           onChange={(on) => help({ speed_mps: on ? speedToHold_mps(aircraft, situation.mass_kg) : null })}
         />
       </fieldset>
+      <GamepadFields />
       <p>
         <button type="button" className="btn btn-primary" onClick={() => void fly()}>
           <Play size={15} aria-hidden="true" /> Fly

@@ -6,6 +6,7 @@ import { notFlown } from "@/core/simulation/not-flown";
 import { FlyCockpit } from "./FlyCockpit";
 import { FlySetUp } from "./FlySetUp";
 import { useFly } from "./fly-store";
+import { useGamepad } from "./gamepad/useGamepad";
 import { useFlyKeys } from "./useFlyKeys";
 import { useFlySet } from "./useFlySet";
 
@@ -15,7 +16,9 @@ const FlyScene = dynamic(() => import("./scene/FlyScene").then((module) => modul
 export function FlyView({ aircraft }: { aircraft: AircraftDocument }) {
   const set = useFlySet(aircraft);
   const { under, view } = useFly();
-  useFlyKeys(under !== null, isAeroplane(aircraft) ? (aircraft.polar?.flaps.length ?? 1) : 1);
+  const flaps = isAeroplane(aircraft) ? (aircraft.polar?.flaps.length ?? 1) : 1;
+  useFlyKeys(under !== null, flaps);
+  useGamepad(view !== null && view.ended === null, flaps);
   const refusal = notFlown(aircraft);
   if (refusal)
     return (

@@ -1,15 +1,21 @@
 "use client";
-import { type ExerciseScore, exerciseScore } from "@/core/exercise/exercise-score";
-import { flownTrace } from "@/core/exercise/flown-trace";
+import { drillResult } from "@/core/exercise/flown-drill";
+import type { ExerciseScore } from "@/core/exercise/exercise-score";
+import { flownScore } from "@/core/exercise/flown-result";
+import { touchOf } from "@/core/exercise/glide-rows";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { useSituation } from "@/ui/situation/situation-store";
 import { failWords, heldWords, toleranceWords } from "../exercises/exercise-words";
 import { bookSpeed_mps, exercisesOf } from "../exercises/useExercises";
-import { speedToHold_mps } from "./fly-set-up";
+import { HeightAccount } from "./HeightAccount";
+import { toHold } from "./fly-set-up";
 import { useFly } from "./fly-store";
-import { bandsOf, failedFrom, flownWords, touchOf } from "./flown-words";
+import { bandsOf, flownWords } from "./flown-words";
+import { isClean, resultWords } from "../results/result-words";
+import { savedWords } from "./spent-words";
 import { timesWords } from "../times-words";
 
 const CAUTIONS = ["Simulated: trains decisions and control. Not a certified device, no leave to turn back low."];
@@ -17,7 +23,8 @@ const CAUTIONS = ["Simulated: trains decisions and control. Not a certified devi
 /** How the last flight went. */
 export function ReplayAside() {
   const format = useFormat();
-  const { last, under } = useFly();
+  const { last, under, account } = useFly();
+  const reaction_s = useSituation((state) => state.current.pilot.reaction_s);
   if (!last || last.rows.length < 2) {
     const said = under
       ? { lead: "A flight waits, paused.", rest: "Go on with it in “Fly it”, or end it there to look at it here." }
@@ -29,16 +36,14 @@ export function ReplayAside() {
   }
   const { rows, flight } = last;
   const { assistance, backs, words, ended, exerciseId } = flight;
-  const { aircraft, mass_kg } = flight.flown.setUp;
-  const held = speedToHold_mps(aircraft, mass_kg);
-  const bands = bandsOf(rows, held, Math.min(assistance.bank_rad, 0.79), format);
-  const said = flownWords(rows, bands, ended, format);
+  const { aircraft } = flight.flown.setUp;
+  const bands = bandsOf(rows, toHold(flight), format);
+  const saved = account?.spent ? savedWords(account.spent, reaction_s, format) : null;
+  const said = flownWords(rows, bands, ended, saved, format);
   const touch = touchOf(rows);
   const exercise = exercisesOf(aircraft).exercises.find(({ id }) => id === exerciseId) ?? null;
-  const scored =
-    exercise &&
-    exerciseScore(exercise, flownTrace(rows, failedFrom(rows)), { drill: null, book_mps: bookSpeed_mps(aircraft) });
-  const score = scored?.ok ? scored.value : null;
+  const drill = drillResult(flight, rows);
+  const score = exercise && flownScore(exercise, rows, { drill, book_mps: bookSpeed_mps(aircraft) });
   const help = [
     assistance.attitude && "attitude held",
     assistance.ball && "ball held",
@@ -51,6 +56,12 @@ export function ReplayAside() {
         {backs > 0 ? `; gone back ${timesWords(backs)}` : ""}.
       </p>
       {score && exercise && <ExerciseVerdict score={score} name={exercise.name} />}
+      {drill && flight.drill && (
+        <p className="border-t border-rule px-4 py-2 text-[14px]">
+          <strong>{flight.drill.run.procedure.name}</strong>:{" "}
+          <span className={isClean(drill) ? "text-pine" : "text-brick"}>{resultWords(drill)}</span>.
+        </p>
+      )}
       <AsideFigures>
         {bands.map(({ name, within, out_s }) => (
           <BandLine key={name} name={`${name} ${within}`} out_s={out_s} />
@@ -64,9 +75,17 @@ export function ReplayAside() {
           </>
         )}
       </AsideFigures>
+      {account && <HeightAccount account={account} landed={touch !== null} />}
     </DecisionAside>
   );
 }
+
+/** What it comes to. */
+const VERDICT_WORDS: Readonly<Record<ExerciseScore["verdict"], string>> = {
+  passed: "passed.",
+  failed: "not passed.",
+  unmeasured: "flown within its tolerances; its drill was not done with it.",
+};
 
 /** Each tolerance of the exercise as it was held; what failed it at once. */
 function ExerciseVerdict({ score, name }: { score: ExerciseScore; name: string }) {
@@ -76,9 +95,7 @@ function ExerciseVerdict({ score, name }: { score: ExerciseScore; name: string }
     <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Exercise">
       <p>
         <strong>{name}</strong>:{" "}
-        <strong className={verdict === "failed" ? "text-brick" : "text-pine"}>
-          {verdict === "failed" ? "not passed." : "flown within its tolerances; its drill stands apart."}
-        </strong>
+        <strong className={verdict === "failed" ? "text-brick" : "text-pine"}>{VERDICT_WORDS[verdict]}</strong>
       </p>
       <ul>
         {tolerances.map((held, i) => (

@@ -1,15 +1,27 @@
 // The worker that flies, for as long as the page does.
 import type * as Comlink from "comlink";
+import { toast } from "sonner";
+import { type FlownResult, flownResult, flownScore } from "@/core/exercise/flown-result";
+import { drillResult } from "@/core/exercise/flown-drill";
+import { failedFrom } from "@/core/exercise/glide-rows";
+import type { Practice } from "@/core/exercise/height-spent";
 import { type Issue, issuesOf } from "@/core/outcome";
+import type { Procedure } from "@/core/procedure/procedure";
 import type { Assistance, HandKey, Planned } from "@/core/simulation/cockpit";
 import type { FlightView } from "@/core/simulation/flight-view";
 import { KeptFlight } from "@/core/simulation/kept-flight";
 import type { FailureKind } from "@/core/simulation/trouble";
+import { useSituation } from "@/ui/situation/situation-store";
 import { terrainSettled } from "@/ui/kit/lanes/terrain";
 import { heard, startFlight } from "@/workers/flight-client";
-import type { FlightWorker, Flown } from "@/workers/flight.worker";
+import type { FlightWorker } from "@/workers/flight.worker";
+import { bookSpeed_mps, exercisesOf } from "../exercises/useExercises";
+import type { HandEvent } from "../drill/drill-store";
+import { speedToHold_mps, toHold } from "./fly-set-up";
 import { useFlights } from "./flights-store";
-import { useFly } from "./fly-store";
+import { type DrillOfFlight, actedInDrill, leadDrill } from "./fly-drill";
+import { type FlownFlight, type UnderWay, useFly } from "./fly-store";
+import { sendWaiting } from "./send-flights";
 
 let lane: Promise<Comlink.Remote<FlightWorker>> | null = null;
 
@@ -30,15 +42,30 @@ function flight(): Promise<Comlink.Remote<FlightWorker>> {
 }
 
 function shown(view: FlightView): void {
-  useFly.setState(({ path, running }) => {
+  useFly.setState(({ path, running, under, drill: before }) => {
     const at = path.length;
     const far =
       at === 0 || Math.hypot(view.north_m - path[at - 2], view.east_m - path[at - 1]) > PATH_M
         ? [...path.slice(-PATH_MOST), view.north_m, view.east_m]
         : path;
-    return { view, path: far, running: running && view.ended === null };
+    const drill = under?.procedure ? leadDrill(drillOf(under, under.procedure), before, view) : null;
+    return { view, drill, path: far, running: running && view.ended === null };
   });
   if (view.ended) void landed();
+}
+
+const drillOf = ({ flown, fails }: UnderWay, procedure: Procedure): DrillOfFlight => {
+  const { aircraft, mass_kg } = flown.setUp;
+  return { aircraft, procedure, speed_mps: speedToHold_mps(aircraft, mass_kg), waits: fails };
+};
+
+/** Something of the drill is said, named, answered or set at its panel; what it sets is set in the aeroplane. */
+export async function actInDrill(event: HandEvent): Promise<void> {
+  const { under, drill, view } = useFly.getState();
+  if (!under || !drill || !view) return;
+  const done = actedInDrill(under.flown.setUp.aircraft, drill, view, event);
+  useFly.setState({ drill: done.drill });
+  if (done.moved) await set(done.moved.control, done.moved.value);
 }
 
 /** How far each point of the ground is from the coast, m; null without ground. */
@@ -50,23 +77,22 @@ export async function coastOf(): Promise<Float32Array | null> {
 
 /** Sets a flight up; it stands until it is let go. @returns what is wrong with it, or null */
 export async function beginFlight(
-  flown: Flown,
+  under: UnderWay,
   planned: readonly Planned[],
   assistance: Assistance,
-  words: string,
-  exerciseId: string | null,
 ): Promise<Issue | null> {
   const worker = await flight();
   await worker.useTerrain(await terrainSettled());
-  const begun = await worker.begin(flown, assistance, planned);
+  const begun = await worker.begin(under.flown, assistance, planned);
   if (!begun.ok) {
-    useFly.setState({ under: null, view: null, issue: begun.issue, running: false });
+    useFly.setState({ under: null, view: null, drill: null, issue: begun.issue, running: false });
     return begun.issue;
   }
   const { north_m, east_m } = begun.value;
   useFly.setState({
-    under: { flown, words, exerciseId },
+    under,
     view: begun.value,
+    drill: null,
     issue: null,
     running: false,
     path: [north_m, east_m],
@@ -93,7 +119,7 @@ export async function goBack(seconds: number): Promise<void> {
   const worker = await flight();
   await letGo(false);
   const view = await worker.back(seconds);
-  if (view) useFly.setState({ view });
+  if (view) shown(view);
 }
 
 /** A key that flies, down or up. */
@@ -121,10 +147,10 @@ export const failNow = async (kind: FailureKind, engine: 0 | 1 | null): Promise<
 
 /** It is over: what was flown is kept for the replay. */
 export async function landed(): Promise<void> {
-  const { under, view, assistance } = useFly.getState();
-  const result = await (await flight()).result();
-  if (!under || !result) return;
-  const { rows, recording, state, backs } = result;
+  const { under, view, drill, assistance } = useFly.getState();
+  const worked = await (await flight()).result();
+  if (!under || !worked) return;
+  const { rows, recording, state, backs } = worked;
   const { flown, words, exerciseId } = under;
   const done = KeptFlight.safeParse({
     format: "utrimax/kept-flight",
@@ -133,6 +159,7 @@ export async function landed(): Promise<void> {
     words,
     exerciseId,
     assistance,
+    drill: drill && { began_s: drill.began_s, run: drill.run },
     backs,
     ended: view?.ended ?? null,
     flown,
@@ -140,11 +167,29 @@ export async function landed(): Promise<void> {
     state,
   });
   if (!done.success) throw new Error(`landed: ${issuesOf(done.error)[0].path} cannot be kept`);
-  useFly.setState({ last: { flight: done.data, rows }, running: false });
+  useFly.setState({ last: { flight: done.data, rows }, account: null, running: false });
   if (rows.length <= LEAST_ROWS) return;
   // What was kept before is read first, or it would be written over.
   if (!useFlights.persist.hasHydrated()) await useFlights.persist.rehydrate();
-  useFlights.getState().keep(done.data);
+  const result = await cameOf({ flight: done.data, rows });
+  useFlights.getState().keep(done.data, { id: crypto.randomUUID(), at: done.data.at, result });
+  const fault = await sendWaiting();
+  if (fault !== null) toast(fault);
+}
+
+/** What came of a flight: as it is judged, and as its exercise is. */
+async function cameOf(last: FlownFlight): Promise<FlownResult> {
+  const { flight: kept, rows } = last;
+  const { aircraft } = kept.flown.setUp;
+  const exercise = exercisesOf(aircraft).exercises.find(({ id }) => id === kept.exerciseId);
+  return flownResult(rows, {
+    held: toHold(kept),
+    ended: kept.ended,
+    spent: await spentOf(last, failedFrom(rows), useSituation.getState().current.pilot),
+    score: exercise
+      ? flownScore(exercise, rows, { drill: drillResult(kept, rows), book_mps: bookSpeed_mps(aircraft) })
+      : null,
+  });
 }
 
 /** Flies a kept flight again, to be looked at. @returns what is wrong with it, or null */
@@ -153,13 +198,19 @@ export async function lookAgain(kept: KeptFlight): Promise<Issue | null> {
   await worker.useTerrain(await terrainSettled());
   const rows = await worker.again(kept.flown, kept.recording);
   if (!rows.ok) return rows.issue;
-  useFly.setState({ last: { flight: kept, rows: rows.value } });
+  useFly.setState({ last: { flight: kept, rows: rows.value }, account: null });
   return null;
+}
+
+/** Where the height of a flight went since a row of its trace; null where that cannot be said. */
+export async function spentOf({ flight: kept, rows }: FlownFlight, from: number, practice: Practice) {
+  const spent = await (await flight()).spent(kept.flown.setUp, rows, from, practice);
+  return spent.ok ? spent.value : null;
 }
 
 /** Ends it where it is. */
 export async function end(): Promise<void> {
   await letGo(false);
   await landed();
-  useFly.setState({ under: null, view: null, path: [] });
+  useFly.setState({ under: null, view: null, drill: null, path: [] });
 }

@@ -1,50 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { demoAircraft } from "../../../../../demo/read-demo";
+import { demoKeptFlight as flight } from "../../../../../demo/demo-kept-flight";
 import { KeptFlight } from "@/core/simulation/kept-flight";
 import { kept } from "./flights-store";
 
-const flight = (at: string, changes = 0): KeptFlight => ({
-  format: "utrimax/kept-flight",
-  version: 1,
-  at,
-  words: "Alder S1",
-  exerciseId: null,
-  assistance: { attitude: true, ball: true, bank_rad: 1, speed_mps: null },
-  backs: 0,
-  ended: null,
-  flown: {
-    setUp: {
-      aircraft: demoAircraft("alder-s1"),
-      mass_kg: 1000,
-      centreOfGravity: 0.5,
-      air: { qnh_Pa: 101_325, deviation_K: 0 },
-      wind: { surface: null, layers: [] },
-      ground_m: 0,
-      turbulence: 0,
-      seed: 1,
-      begin: {
-        north_m: 0,
-        east_m: 0,
-        altitude_m: 500,
-        heading_rad: 0,
-        speed_mps: 35,
-        flap: 0,
-        gearDown: true,
-        throttle: 0.5,
-        fuel_kg: 50,
-      },
-    },
-    strips: [],
-  },
-  recording: {
-    format: "utrimax/flight",
-    version: 1,
-    steps: 1200,
-    changes: Array.from({ length: changes }, (_, i): [number, number, number] => [i, 0, i % 100]),
-    failures: [],
-  },
-  state: [1, 2, 3],
-});
 const at = (minute: number) => new Date(Date.UTC(2026, 10, 28, 9, minute)).toISOString();
 
 describe("flights that are kept", () => {

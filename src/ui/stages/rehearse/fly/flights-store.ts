@@ -1,15 +1,25 @@
+import { z } from "zod";
 import { create } from "zustand";
 import { createJSONStorage, persist } from "zustand/middleware";
+import { FlownResult } from "@/core/exercise/flown-result";
 import { KeptFlight } from "@/core/simulation/kept-flight";
 import { accountStorage } from "@/ui/kit/kept";
 
 /** Flights that are kept, the newest first, and the most that all of them take, characters. */
 const [MOST, MOST_SIZE] = [8, 2_000_000];
 
+/** What came of a flight that the server does not have yet, by when it was flown. */
+const Waiting = z.strictObject({ id: z.uuid(), at: z.iso.datetime(), result: FlownResult });
+/** @see Waiting */
+export type WaitingFlight = z.infer<typeof Waiting>;
+
 interface FlightsState {
   readonly flights: readonly KeptFlight[];
-  keep(flight: KeptFlight): void;
+  readonly waiting: readonly WaitingFlight[];
+  keep(flight: KeptFlight, waiting: WaitingFlight): void;
   forget(at: string): void;
+  /** It waits no more. */
+  sent(id: string): void;
 }
 
 /** As many of the newest as there is room for. */
@@ -26,9 +36,14 @@ export const useFlights = create<FlightsState>()(
   persist(
     (set) => ({
       flights: [],
-      keep: (flight) =>
-        set(({ flights }) => ({ flights: kept([flight, ...flights.filter(({ at }) => at !== flight.at)]) })),
+      waiting: [],
+      keep: (flight, waiting) =>
+        set((now) => ({
+          flights: kept([flight, ...now.flights.filter(({ at }) => at !== flight.at)]),
+          waiting: [waiting, ...now.waiting.filter(({ at }) => at !== flight.at)].slice(0, MOST),
+        })),
       forget: (at) => set(({ flights }) => ({ flights: flights.filter((flight) => flight.at !== at) })),
+      sent: (id) => set(({ waiting }) => ({ waiting: waiting.filter((one) => one.id !== id) })),
     }),
     {
       name: "flights",
@@ -37,9 +52,14 @@ export const useFlights = create<FlightsState>()(
       skipHydration: true,
       // What some other program has left there is no flight of this one.
       merge: (stored, now) => {
-        const flights = (stored as { flights?: unknown } | undefined)?.flights;
-        const read = Array.isArray(flights) ? flights.flatMap((one) => KeptFlight.safeParse(one).data ?? []) : [];
-        return { ...now, flights: kept(read) };
+        const of = (stored ?? {}) as { flights?: unknown; waiting?: unknown };
+        const list = <T>(value: unknown, schema: z.ZodType<T>) =>
+          Array.isArray(value) ? value.flatMap((one) => schema.safeParse(one).data ?? []) : [];
+        return {
+          ...now,
+          flights: kept(list(of.flights, KeptFlight)),
+          waiting: list(of.waiting, Waiting).slice(0, MOST),
+        };
       },
     },
   ),

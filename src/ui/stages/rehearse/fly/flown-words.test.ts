@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation } from "../../../../../demo/read-demo";
+import { failedFrom, touchOf } from "@/core/exercise/glide-rows";
 import { localPlane } from "@/core/earth/local-plane";
 import { landingEnds } from "@/core/landing/landing-end";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
@@ -8,8 +9,7 @@ import type { FlightView } from "@/core/simulation/flight-view";
 import { FlightSetUp } from "@/core/simulation/flight-set-up";
 import { formatIn } from "@/ui/kit/units/units-store";
 import { FIRST_CHOICE, setUpOf, setUpWords, speedToHold_mps } from "./fly-set-up";
-import { bandsOf, endWords, failedFrom, flownWords, nowWords, touchOf } from "./flown-words";
-import { shaped } from "./useStick";
+import { bandsOf, endWords, flownWords, nowWords } from "./flown-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, " ");
@@ -33,7 +33,7 @@ describe("a flight in words", () => {
   it("is judged from where the engine stopped, in the air only", () => {
     expect(failedFrom(rows)).toBe(20);
     expect(failedFrom(rows.slice(0, 15))).toBe(0);
-    const bands = bandsOf(rows, 34, 0.79, format);
+    const bands = bandsOf(rows, { speed_mps: 34, bank_rad: 0.79 }, format);
     expect(bands.map(({ name, out_s }) => [name, out_s])).toEqual([
       ["Speed", 3.9],
       ["Bank", 1.9],
@@ -43,10 +43,10 @@ describe("a flight in words", () => {
     expect(plain(bands[0].within)).toBe("61 kt to 76 kt");
     const touch = touchOf(rows);
     expect(touch).toMatchObject({ row: 250, time_s: 25, sink_mps: 4 });
-    const said = flownWords(rows, bands, null, format);
+    const said = flownWords(rows, bands, null, null, format);
     expect(said).toMatchObject({ lead: "Down, hard.", good: false });
     expect(plain(said.rest)).toMatch(/at 66 kt, sinking 790 ft\/min\. Speed was out for 4 s: hold that first\.$/);
-    expect(flownWords(rows.slice(0, 100), [], null, format).lead).toBe("Ended in the air.");
+    expect(flownWords(rows.slice(0, 100), [], null, null, format).lead).toBe("Ended in the air.");
   });
 
   it("says each ending by its name", () => {
@@ -144,11 +144,5 @@ describe("a set-up", () => {
     const alder = demoAircraft("alder-s1");
     expect(speedToHold_mps(alder, alder.handbook.mass_kg / 1.21)).toBeCloseTo((alder.handbook.vbg_mps ?? 0) / 1.1, 6);
     expect(speedToHold_mps(demoAircraft("larch-t2"), 1400)).toBe(demoAircraft("larch-t2").handbook.vyse_mps);
-  });
-
-  it("a gamepad is still near its middle, soft beyond, whole at its end", () => {
-    expect([shaped(0.05), shaped(-0.08), shaped(NaN)]).toEqual([0, 0, 0]);
-    expect(shaped(0.5)).toBeLessThan(0.42);
-    expect([shaped(1), shaped(-1)]).toEqual([1, -1]);
   });
 });

@@ -1,8 +1,9 @@
 // A flight in words: what to do now, and how it went.
+import { type Band, LIMITS, type ToHold, outOf, seconds } from "@/core/exercise/flown-result";
+import { touchOf } from "@/core/exercise/glide-rows";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import type { FlightView } from "@/core/simulation/flight-view";
-import { TRACE_CHANNELS, TRACE_HZ, type TraceChannel } from "@/core/simulation/flight-trace";
 import type { Format } from "@/ui/kit/units/units-store";
 
 interface Said {
@@ -12,8 +13,6 @@ interface Said {
 }
 
 const DEG = 180 / Math.PI;
-/** Slower than this over the stall there is no margin left. */
-const MARGIN = 1.1;
 
 /** The one thing to do now. */
 export function nowWords(view: FlightView, held_mps: number, running: boolean, format: Format): Said {
@@ -27,7 +26,7 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
       ? { lead: "It stands.", rest: "End here, or open the throttle.", good: true }
       : { lead: "Keep it straight.", rest: "", good: true };
   const over = view.ias_mps / view.stall_mps;
-  if (view.stallWarning || over < MARGIN)
+  if (view.stallWarning || over < LIMITS.overStall)
     return {
       lead: "Nose down, now.",
       rest: `${format("speed", view.ias_mps)}, the stall is at ${format("speed", view.stall_mps)} here.`,
@@ -86,8 +85,6 @@ export function endWords(ended: NonNullable<FlightView["ended"]>, format: Format
   }
 }
 
-const at = (row: readonly number[], channel: TraceChannel) => row[TRACE_CHANNELS.indexOf(channel)];
-
 /** A tolerance as it was held. */
 export interface HeldBand {
   readonly name: string;
@@ -97,73 +94,45 @@ export interface HeldBand {
   readonly out: readonly boolean[];
 }
 
-/** From where on it is judged: since the first engine stopped pulling; the whole where none did. */
-export function failedFrom(rows: readonly (readonly number[])[]): number {
-  const pulls = (row: readonly number[]) =>
-    at(row, "thrust0_N") > 0 && (at(row, "rpm1") === 0 || at(row, "thrust1_N") > 0);
-  const ran = rows.findIndex(pulls);
-  const first = rows.findIndex((row, i) => i > ran && ran >= 0 && !pulls(row) && at(row, "touch") === 0);
-  return first < 0 ? 0 : first;
-}
-
 /** Speed, bank, ball and margin over the stall, in the air, since it failed. */
-export function bandsOf(
-  rows: readonly (readonly number[])[],
-  held_mps: number,
-  bank_rad: number,
-  format: Format,
-): readonly HeldBand[] {
-  const from = failedFrom(rows);
-  const judged = rows.map((row, i) => i >= from && at(row, "touch") === 0 && at(row, "height_m") > 12);
-  const band = (name: string, within: string, isOut: (row: readonly number[]) => boolean): HeldBand => {
-    const out = rows.map((row, i) => judged[i] && isOut(row));
-    return { name, within, out, out_s: out.filter(Boolean).length / TRACE_HZ };
-  };
+export function bandsOf(rows: readonly (readonly number[])[], held: ToHold, format: Format): readonly HeldBand[] {
+  const { speed_mps, bank_rad } = held;
+  const out = outOf(rows, held);
+  const band = (name: string, within: string, of: Band): HeldBand => ({
+    name,
+    within,
+    out: out[of],
+    out_s: seconds(out[of]),
+  });
+  const [low, high] = [speed_mps - LIMITS.slower_mps, speed_mps + LIMITS.faster_mps];
   return [
-    band(
-      "Speed",
-      `${format("speed", held_mps - 2.57)} to ${format("speed", held_mps + 5.14)}`,
-      (row) => at(row, "ias_mps") < held_mps - 2.57 || at(row, "ias_mps") > held_mps + 5.14,
-    ),
-    band(
-      "Bank",
-      `up to ${formatNumber((bank_rad + 0.087) * DEG)}°`,
-      (row) => Math.abs(at(row, "bank_rad")) > bank_rad + 0.087,
-    ),
-    band("Ball", "± ½", (row) => Math.abs(at(row, "ball")) > 0.5),
-    band("Over stall", "≥ 1.10", (row) => at(row, "overStall") < MARGIN),
+    band("Speed", `${format("speed", low)} to ${format("speed", high)}`, "speed"),
+    band("Bank", `up to ${formatNumber((bank_rad + LIMITS.steeper_rad) * DEG)}°`, "bank"),
+    band("Ball", "± ½", "ball"),
+    band("Over stall", "≥ 1.10", "stall"),
   ];
 }
 
-/** The touch: where, how fast, how hard; null where it never was in the air and touched. */
-export function touchOf(rows: readonly (readonly number[])[]) {
-  const aloft = rows.findIndex((row) => at(row, "touch") === 0 && at(row, "height_m") > 3);
-  const i = rows.findIndex((row, k) => aloft >= 0 && k > aloft && at(row, "touch") === 1);
-  if (i < 0) return null;
-  const before = rows[i - 1];
-  return {
-    row: i,
-    time_s: at(rows[i], "time_s"),
-    north_m: at(rows[i], "north_m"),
-    east_m: at(rows[i], "east_m"),
-    sink_mps: -at(before, "climb_mps"),
-    ias_mps: at(before, "ias_mps"),
-  };
-}
-
-/** How it went, with the single thing that would have saved most. */
+/**
+ * How it went.
+ *
+ * @param saved - the single thing that would have saved most height; null where that cannot be said
+ */
 export function flownWords(
   rows: readonly (readonly number[])[],
   bands: readonly HeldBand[],
   ended: FlightView["ended"],
+  saved: string | null,
   format: Format,
 ): Said {
   const touch = touchOf(rows);
   const worst = bands.toSorted((a, b) => b.out_s - a.out_s)[0];
   const what =
-    worst && worst.out_s > 1
-      ? ` ${worst.name} was out for ${formatNumber(worst.out_s)} s: hold that first.`
-      : " Held within its bands.";
+    saved !== null
+      ? ` ${saved}`
+      : worst && worst.out_s > 1
+        ? ` ${worst.name} was out for ${formatNumber(worst.out_s)} s: hold that first.`
+        : " Held within its bands.";
   if (ended) {
     const said = endWords(ended, format);
     return { ...said, rest: `${said.rest}${what}` };

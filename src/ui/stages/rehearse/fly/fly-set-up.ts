@@ -2,10 +2,12 @@
 import type { Aeroplane } from "@/core/aircraft/aeroplane";
 import { levelStall_mps } from "@/core/aircraft/fit-handbook";
 import type { LocalPlane } from "@/core/earth/local-plane";
+import type { ToHold } from "@/core/exercise/flown-result";
 import type { LandingEnd } from "@/core/landing/landing-end";
 import { formatNumber } from "@/core/quantities/units";
 import type { SituationDocument } from "@/core/situation/situation-document";
 import type { Planned } from "@/core/simulation/cockpit";
+import type { KeptFlight } from "@/core/simulation/kept-flight";
 import type { LevelStrip } from "@/core/simulation/ground";
 import type { FailureKind } from "@/core/simulation/trouble";
 import type { Flown } from "@/workers/flight.worker";
@@ -27,6 +29,8 @@ export interface FlyChoice {
   readonly turbulence: number;
   /** An exercise that it is scored by; null flies freely. */
   readonly exerciseId: string | null;
+  /** A drill that is done with it. */
+  readonly drillId: string | null;
 }
 
 /** What is chosen first. */
@@ -38,6 +42,7 @@ export const FIRST_CHOICE: FlyChoice = {
   height_m: 213.36,
   turbulence: 0.5,
   exerciseId: null,
+  drillId: null,
 };
 
 /** Failures by the words they go by, in the order in which they are offered; those of two engines' props apart. */
@@ -109,6 +114,15 @@ export function speedToHold_mps({ handbook, category }: Aeroplane, mass_kg: numb
   if (category === "twin" && handbook.vyse_mps !== null) return handbook.vyse_mps;
   return (handbook.vbg_mps ?? 1.4 * (handbook.vs1_mps ?? 30)) * root;
 }
+
+/** Banks steeper than this are no turn of a glide, rad. */
+const MOST_BANK_RAD = 0.79;
+
+/** What a flight is held to: the speed, and the bank that helped or a turn's. */
+export const toHold = ({ flown, assistance }: Pick<KeptFlight, "flown" | "assistance">): ToHold => ({
+  speed_mps: speedToHold_mps(flown.setUp.aircraft, flown.setUp.mass_kg),
+  bank_rad: Math.min(assistance.bank_rad, MOST_BANK_RAD),
+});
 
 /** Strips near a place of the plane, as level ground. */
 export function levelStrips(

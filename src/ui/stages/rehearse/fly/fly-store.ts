@@ -1,9 +1,13 @@
 import { create } from "zustand";
 import type { Issue } from "@/core/outcome";
 import type { Assistance } from "@/core/simulation/cockpit";
+import type { HeightSpent } from "@/core/exercise/height-spent";
 import type { FlightView } from "@/core/simulation/flight-view";
+import type { Procedure } from "@/core/procedure/procedure";
+import type { EndReach } from "@/core/landing/way-to-end";
 import type { KeptFlight } from "@/core/simulation/kept-flight";
 import type { Flown } from "@/workers/flight.worker";
+import type { FlownDrill } from "./fly-drill";
 import { FIRST_CHOICE, type FlyChoice } from "./fly-set-up";
 
 /** Where one looks. */
@@ -15,6 +19,23 @@ export interface FlownFlight {
   readonly rows: readonly (readonly number[])[];
 }
 
+/** What a flight is laid beside: the plan from where the engine failed, and where its height went. */
+export interface FlightAccount {
+  readonly planned: EndReach | null;
+  readonly spent: HeightSpent | null;
+}
+
+/** What flies, in words. */
+export interface UnderWay {
+  readonly flown: Flown;
+  readonly words: string;
+  readonly exerciseId: string | null;
+  /** The drill that is done with it. */
+  readonly procedure: Procedure | null;
+  /** Something is to fail. */
+  readonly fails: boolean;
+}
+
 interface FlyState {
   readonly choice: FlyChoice;
   readonly assistance: Assistance;
@@ -22,7 +43,9 @@ interface FlyState {
   readonly look: Look;
   readonly dusk: boolean;
   /** Set up: what flies, in words; null before. */
-  readonly under: { readonly flown: Flown; readonly words: string; readonly exerciseId: string | null } | null;
+  readonly under: UnderWay | null;
+  /** The drill that is done with it; null before it begins, or where there is none. */
+  readonly drill: FlownDrill | null;
   readonly view: FlightView | null;
   readonly issue: Issue | null;
   readonly running: boolean;
@@ -30,9 +53,16 @@ interface FlyState {
   /** Track so far, over the ground: north and east in turn, m. */
   readonly path: readonly number[];
   readonly last: FlownFlight | null;
+  /** Of the last flight; null until it is reckoned. */
+  readonly account: FlightAccount | null;
   choose(choice: Partial<FlyChoice>): void;
   help(assistance: Partial<Assistance>): void;
 }
+
+const LOOKS: readonly Look[] = ["ahead", "left", "right", "behind", "map"];
+/** Looks the next way. */
+export const nextLook = (): void =>
+  useFly.setState(({ look }) => ({ look: LOOKS[(LOOKS.indexOf(look) + 1) % LOOKS.length] }));
 
 /** The flight of this page. */
 export const useFly = create<FlyState>()((set) => ({
@@ -42,12 +72,14 @@ export const useFly = create<FlyState>()((set) => ({
   look: "ahead",
   dusk: false,
   under: null,
+  drill: null,
   view: null,
   issue: null,
   running: false,
   half: false,
   path: [],
   last: null,
+  account: null,
   choose: (choice) => set((state) => ({ choice: { ...state.choice, ...choice } })),
   help: (assistance) => set((state) => ({ assistance: { ...state.assistance, ...assistance } })),
 }));

@@ -4,7 +4,7 @@ import { HAND_KEYS, type HandKey } from "@/core/simulation/cockpit";
 import * as C from "@/core/simulation/controls";
 import { useKeysHeld } from "@/ui/kit/keys-held";
 import { goBack, letGo, press, set } from "./flight-lane";
-import { useFly, type Look } from "./fly-store";
+import { nextLook, useFly } from "./fly-store";
 
 /** Which key flies what. */
 const FLIES: Readonly<Record<string, HandKey>> = {
@@ -20,7 +20,6 @@ const FLIES: Readonly<Record<string, HandKey>> = {
   y: "trim-down",
   b: "brakes",
 };
-const LOOKS: readonly Look[] = ["ahead", "left", "right", "behind", "map"];
 
 const SHOWN = [
   { key: "← →", does: "bank" },
@@ -55,7 +54,7 @@ export function useFlyKeys(flies: boolean, flaps: number): void {
         return;
       }
       if (event.repeat) return;
-      const { running, view, look } = useFly.getState();
+      const { running, view } = useFly.getState();
       switch (event.key) {
         case "Escape":
           void letGo(!running);
@@ -72,7 +71,7 @@ export function useFlyKeys(flies: boolean, flaps: number): void {
           if (view) void set(C.GEAR, view.controls[C.GEAR] === 1 ? 0 : 1);
           break;
         case "v":
-          useFly.setState({ look: LOOKS[(LOOKS.indexOf(look) + 1) % LOOKS.length] });
+          nextLook();
           break;
         case "m":
           useFly.setState(({ sound }) => ({ sound: !sound }));

@@ -3,13 +3,19 @@ import type { ListedRun } from "@/server/runs";
 import { formatClock } from "@/core/quantities/clock";
 import { Chart } from "@/ui/kit/charts/Chart";
 import { DecisionAside } from "@/ui/kit/page/DecisionAside";
+import { FLOWN } from "./flown-store";
+import { FlownAside } from "./FlownAside";
 import { isClean, isOneDrill, resultWords, trendWords } from "./result-words";
 import { useRuns } from "./runs-store";
 
 const CAUTIONS = ["A clean drill at a desk is not a clean drill in an aircraft: fly it with an instructor."];
 
-/** How the runs of a drill go from one to the next. */
+/** How the runs of a drill, or flights by hand, go from one to the next. */
 export function ResultsAside({ procedureId }: { procedureId: string | null }) {
+  return procedureId === FLOWN ? <FlownAside /> : <DrillsAside procedureId={procedureId} />;
+}
+
+function DrillsAside({ procedureId }: { procedureId: string | null }) {
   const runs = useRuns((state) => state.runs);
   const shown = runs?.filter((run) => procedureId === null || run.procedureId === procedureId) ?? null;
   const said = shown && trendWords(shown);

@@ -6,27 +6,39 @@ import { download } from "@/ui/kit/download";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { FlownTable } from "./FlownTable";
 import { SharePanel } from "./SharePanel";
+import { flownCsv } from "./flown-result-words";
+import { FLOWN, useFlown } from "./flown-store";
 import { isClean, resultWords, resultsCsv } from "./result-words";
 import { useRuns } from "./runs-store";
 import { useShares } from "./shares-store";
 
 interface Props {
-  /** The drill that is looked at; null for all. */
+  /** The drill that is looked at, or flights by hand; null for all drills. */
   procedureId: string | null;
   onProcedure: (id: string | null) => void;
+  /** A flight is there to be looked at. */
+  onLook: () => void;
 }
 
 const ALL = "all";
 
-/** Runs of drills: one's own, or those of somebody who shares them. */
-export function ResultsView({ procedureId, onProcedure }: Props) {
+/** Runs of drills and flights by hand: one's own, or those of somebody who shares them. */
+export function ResultsView({ procedureId, onProcedure, onLook }: Props) {
   const format = useFormat();
   const { runs, share, fault } = useRuns();
   const shares = useShares((state) => state.shares);
   const [sharing, setSharing] = useState(false);
+  const { flights, fault: flownFault } = useFlown();
+  const flown = procedureId === FLOWN;
+  const load = (of: string | null) => {
+    void useRuns.getState().load(of);
+    void useFlown.getState().load(of);
+  };
   useEffect(() => {
     void useRuns.getState().load(null);
+    void useFlown.getState().load(null);
     void useShares.getState().load();
   }, []);
   const readable = shares.filter(({ mine, claimed }) => !mine && claimed);
@@ -38,25 +50,28 @@ export function ResultsView({ procedureId, onProcedure }: Props) {
         <ChoiceField
           label="Whose"
           value={share ?? ALL}
-          onChange={(value) => void useRuns.getState().load(value === ALL ? null : value)}
+          onChange={(value) => load(value === ALL ? null : value)}
           choices={[{ value: ALL, label: "mine" }, ...readable.map(({ id, name }) => ({ value: id, label: name }))]}
         />
         <ChoiceField
-          label="Drill"
+          label="What"
           value={procedureId ?? ALL}
           onChange={(value) => onProcedure(value === ALL ? null : value)}
           choices={[
-            { value: ALL, label: "all" },
+            { value: ALL, label: "all drills" },
+            { value: FLOWN, label: "flights by hand" },
             ...[...drills].map(([value, label]) => ({ value, label })),
-            ...(procedureId !== null && !drills.has(procedureId) ? [{ value: procedureId, label: procedureId }] : []),
+            ...(procedureId !== null && !flown && !drills.has(procedureId)
+              ? [{ value: procedureId, label: procedureId }]
+              : []),
           ]}
         />
         <span className="ml-auto flex gap-2">
           <button
             type="button"
             className="btn btn-quiet"
-            disabled={shown.length === 0}
-            onClick={() => download("results.csv", "text/csv", resultsCsv(shown))}
+            disabled={(flown ? (flights?.length ?? 0) : shown.length) === 0}
+            onClick={() => download("results.csv", "text/csv", flown ? flownCsv(flights ?? []) : resultsCsv(shown))}
           >
             <Download size={15} aria-hidden="true" /> CSV
           </button>
@@ -67,8 +82,10 @@ export function ResultsView({ procedureId, onProcedure }: Props) {
       </div>
       <div className="min-h-0 overflow-auto px-4 py-2" tabIndex={0} role="region" aria-label="Results">
         {sharing && <SharePanel />}
-        {fault !== null && <p className="text-ochre">{fault}</p>}
-        {runs === null ? (
+        {(flown ? flownFault : fault) !== null && <p className="text-ochre">{flown ? flownFault : fault}</p>}
+        {flown ? (
+          <FlownTable flights={flights} mine={share === null} onLook={onLook} />
+        ) : runs === null ? (
           <p className="text-ink2">Fetching …</p>
         ) : (
           <DataTable

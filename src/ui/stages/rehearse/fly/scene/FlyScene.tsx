@@ -19,6 +19,8 @@ export interface SceneProps {
   view: Pick<FlightView, "north_m" | "east_m" | "altitude_m" | "heading_rad" | "pitch_rad" | "bank_rad">;
   look: Look;
   dusk: boolean;
+  /** A way that is laid dashed on the ground: north and east in turn, m. */
+  way?: readonly number[];
 }
 
 /** A side glance turns the head so far, rad. */
@@ -39,7 +41,7 @@ const hasWebGl = (() => {
 
 /** The view out; the map where the browser cannot draw it. */
 export function FlyScene(props: SceneProps) {
-  const { set, view, look, dusk } = props;
+  const { set, view, look, dusk, way } = props;
   const grid = useTerrain((state) => state.grid);
   const path = useFly((state) => state.path);
   const [coast, setCoast] = useState<{ readonly grid: TerrainGrid; readonly away_m: Float32Array } | null>(null);
@@ -63,6 +65,7 @@ export function FlyScene(props: SceneProps) {
   }, [ready, grid, coast, ends, plane, wind, ground_m, middle]);
   useEffect(() => () => made?.dispose(), [made]);
   useEffect(() => made?.light(dusk ? "dusk" : "day"), [made, dusk]);
+  useEffect(() => way && made?.way(way), [made, way]);
   if (!hasWebGl())
     return (
       <>
@@ -77,7 +80,14 @@ export function FlyScene(props: SceneProps) {
   return (
     <div className="absolute inset-0" role="img" aria-label="View out of the aeroplane">
       <Canvas frameloop="demand" dpr={dpr} linear flat gl={{ antialias: false, powerPreference: "low-power" }}>
-        <Drawn made={made} pose={posed(view, turn)} dusk={dusk} onSlow={() => setDpr(COARSE)} onNames={setNames} />
+        <Drawn
+          made={made}
+          pose={posed(view, turn)}
+          dusk={dusk}
+          way={way}
+          onSlow={() => setDpr(COARSE)}
+          onNames={setNames}
+        />
       </Canvas>
       {names.map(({ text, x, y }, i) => (
         <span
@@ -134,16 +144,17 @@ interface DrawnProps {
   made: Made;
   pose: Pose;
   dusk: boolean;
+  way: SceneProps["way"];
   onSlow: () => void;
   onNames: (names: ReturnType<Made["names"]>) => void;
 }
 
 /** Draws when it is told that something has moved. */
-function Drawn({ made, pose, dusk, onSlow, onNames }: DrawnProps) {
+function Drawn({ made, pose, dusk, way, onSlow, onNames }: DrawnProps) {
   const invalidate = useThree((state) => state.invalidate);
   const slow = useRef(0);
   const told = useRef(0);
-  useEffect(() => invalidate(), [invalidate, made, pose, dusk]);
+  useEffect(() => invalidate(), [invalidate, made, pose, dusk, way]);
   useFrame(({ gl }) => {
     const began = performance.now();
     made.draw(gl, pose);

@@ -32,6 +32,7 @@ import { EDGE_FRAGMENT, EDGE_VERTEX } from "./edge-shader";
 import { GROUND_FRAGMENT, GROUND_VERTEX } from "./ground-shader";
 import { MOVED_M, type Relief, disposeTiles, groundTiles } from "./ground-tiles";
 import { LIGHTS, colour } from "./looks";
+import { plannedWay } from "./planned-way";
 import { type Label, runwayInks, runways } from "./runways";
 import { chanceAt, cloudTexture, clouds, puffTexture, smoke, sprites, treeTexture, trees } from "./sprites";
 
@@ -92,6 +93,8 @@ function noiseTexture(): DataTexture {
 /** The view; drawn by whoever has a renderer. */
 export interface FlyScene {
   light(name: "day" | "dusk"): void;
+  /** Draws a way on the ground: north and east in turn, m. */
+  way(points: readonly number[]): void;
   /** Draws from a pose into the renderer's canvas. */
   draw(renderer: WebGLRenderer, pose: Pose): void;
   /** Names over the view, as shares of its width and height. */
@@ -142,6 +145,7 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
   const inks = runwayInks();
   const strips = runways(near, plane, inks);
   scene.add(strips.group);
+  let way = plannedWay([], relief, inks);
 
   const clear = (n: number, e: number) =>
     near.every((end) => {
@@ -249,9 +253,16 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
       inks.tar.color.copy(colour(light.tar));
       inks.paint.color.copy(colour(light.paint));
       inks.grass.color.copy(colour(light.sage));
+      inks.way.color.copy(colour(light.ink));
       for (const material of inks.numbers) material.color.copy(colour(light.paint));
       const fills = [light.tree, light.smoke, light.cloud];
       drawn.forEach((mesh, i) => fillOf(mesh).copy(colour(fills[i])));
+    },
+    way: (points) => {
+      scene.remove(way);
+      way.geometry.dispose();
+      way = plannedWay(points, relief, inks);
+      scene.add(way);
     },
     draw: (renderer, pose) => {
       if (Math.hypot(pose.north_m - about.north_m, pose.east_m - about.east_m) > MOVED_M) {
@@ -281,6 +292,7 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
     names: () => namesOf(strips.labels, camera),
     dispose: () => {
       target?.dispose();
+      way.geometry.dispose();
       disposeTiles(tiles);
       ground.dispose();
       edges.dispose();

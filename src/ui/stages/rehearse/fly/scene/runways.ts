@@ -19,6 +19,8 @@ export interface RunwayInks {
   readonly tar: MeshBasicMaterial;
   readonly paint: MeshBasicMaterial;
   readonly grass: MeshBasicMaterial;
+  /** Of a way that is laid on the ground. */
+  readonly way: MeshBasicMaterial;
   readonly numbers: MeshBasicMaterial[];
 }
 
@@ -38,7 +40,13 @@ const flat = (order: number) =>
   });
 
 /** Inks of runways. */
-export const runwayInks = (): RunwayInks => ({ tar: flat(2), paint: flat(3), grass: flat(1), numbers: [] });
+export const runwayInks = (): RunwayInks => ({
+  tar: flat(2),
+  paint: flat(3),
+  grass: flat(1),
+  way: flat(4),
+  numbers: [],
+});
 
 type Quad = readonly [along0: number, right0: number, along1: number, right1: number];
 

@@ -1,0 +1,76 @@
+import { describe, expect, it } from "vitest";
+import { TRACE_CHANNELS, type TraceChannel } from "../simulation/flight-trace";
+import { FlownResult, flownResult, outOf, seconds } from "./flown-result";
+import { failedFrom, touchOf } from "./glide-rows";
+import { pilotHand } from "./pilot-hand";
+
+const row = (of: Partial<Record<TraceChannel, number>>) => TRACE_CHANNELS.map((channel) => of[channel] ?? 0);
+const HELD = { speed_mps: 34, bank_rad: 0.79 };
+
+/** A flight of forty seconds whose engine stops at two; acted at five; a turn from ten to twenty; down at 35. */
+const rows = Array.from({ length: 400 }, (_, i) =>
+  row({
+    time_s: i / 10,
+    height_m: i < 350 ? 140 - 0.4 * i : 0,
+    ias_mps: i < 200 ? 34 + (i % 2 === 0 ? 1 : -1) : 40,
+    climb_mps: -4,
+    bank_rad: i >= 100 && i < 200 ? -0.6 : 0,
+    pitch_rad: i < 50 ? 0.05 : -0.05,
+    overStall: i >= 120 && i < 125 ? 1.05 : 1.4,
+    ball: i >= 300 && i < 310 ? -0.7 : 0,
+    thrust0_N: i < 20 ? 1200 : -160,
+    touch: i < 350 ? 0 : 1,
+  }),
+);
+
+describe("what came of a flight by hand", () => {
+  it("each band by its own seconds, only in the air and since it failed", () => {
+    const out = outOf(rows, HELD);
+    expect({
+      speed: seconds(out.speed),
+      bank: seconds(out.bank),
+      ball: seconds(out.ball),
+      stall: seconds(out.stall),
+      // 12 m are passed at 32.0 s.
+    }).toEqual({ speed: 12, bank: 0, ball: 1, stall: 0.5 });
+    expect(seconds(outOf(rows, { ...HELD, bank_rad: 0.5 }).bank)).toBe(10);
+    expect(failedFrom(rows)).toBe(20);
+    expect(touchOf(rows)).toMatchObject({ row: 350, sink_mps: 4, ias_mps: 40 });
+  });
+
+  it("is a document with its hand: until it acted, its bank, its speed, each with how far it strays", () => {
+    const result = flownResult(rows, { held: HELD, ended: null, spent: null, score: null });
+    expect(FlownResult.parse(result)).toEqual(result);
+    expect(result).toMatchObject({ ended: "down", took_s: 39.9, glide: null, verdict: null });
+    expect(result.hand?.reaction_s).toBeCloseTo(3, 6);
+    expect(result.hand?.bank?.mean_rad).toBeGreaterThan(0.5);
+    expect(result.hand?.bank?.mean_rad).toBeLessThan(0.61);
+    // Seven seconds ±1 m/s, then some twelve six too fast.
+    expect(result.hand?.speed.off_mps).toBeCloseTo((6 * 113) / 183, 0);
+    const crashed = flownResult(rows, {
+      held: HELD,
+      ended: { kind: "crash", sink_mps: 9, speed_mps: 40 },
+      spent: null,
+      score: null,
+    });
+    expect(crashed.ended).toBe("crash");
+    expect(flownResult(rows.slice(0, 60), { held: HELD, ended: null, spent: null, score: null })).toMatchObject({
+      ended: "air",
+      touch: null,
+      hand: null,
+    });
+  });
+
+  it("of several flights the hand is pooled: spread within and between", () => {
+    const hand = (reaction_s: number, off_mps: number, spread_mps: number) => ({
+      hand: { reaction_s, bank: null, speed: { off_mps, spread_mps } },
+    });
+    expect(pilotHand([{ hand: null }])).toBeNull();
+    expect(pilotHand([hand(3, 1, 1), { hand: null }, hand(5, 3, 1)])).toEqual({
+      flights: 2,
+      reaction_s: { mean: 4, spread: 1 },
+      bank_rad: null,
+      speedOff_mps: { mean: 2, spread: Math.SQRT2 },
+    });
+  });
+});

@@ -1,0 +1,126 @@
+"use client";
+import { CAUSES, type SpentPart } from "@/core/exercise/height-spent";
+import { heightSpentWorking } from "@/core/exercise/height-spent-working";
+import { success } from "@/core/outcome";
+import { formatNumber } from "@/core/quantities/units";
+import { AsideFigures } from "@/ui/kit/page/DecisionAside";
+import { Figure } from "@/ui/kit/working/Figure";
+import type { WorkingSource } from "@/ui/kit/working/working-store";
+import { useFormat } from "@/ui/kit/units/units-store";
+import type { FlightAccount } from "./fly-store";
+import { CAUSE_WORDS, plannedPart } from "./spent-words";
+
+const DEG = 180 / Math.PI;
+/** Less than this is no row, m. */
+const SHOWN_M = 1.5;
+
+interface Props {
+  account: FlightAccount;
+  /** It came to the ground: before that its parts are not those of a whole way. */
+  landed: boolean;
+}
+
+/** Where the height went: part by part beside the plan, then what took more than the way needed. */
+export function HeightAccount({ account: { planned, spent }, landed }: Props) {
+  const format = useFormat();
+  if (!spent) return null;
+  const { reaction, turns, straight, beyond_m } = spent;
+  const signed = (m: number) => `${m < 0 ? "−" : "+"}${format("height", Math.abs(m), m < 0 ? "down" : "up")}`;
+  const parts = [
+    ["reaction", "Reaction", reaction, `${formatNumber(reaction.time_s)} s`],
+    ["turns", "Turns", turns, `${formatNumber(turns.turned_rad * DEG)}°`],
+    ["straight", "Straight", straight, format("distance", straight.distance_m)],
+  ] as const satisfies readonly (readonly [string, string, SpentPart, string])[];
+  const ledger = landed ? (planned?.path?.ledger ?? null) : null;
+  const source: WorkingSource = { ask: async () => success(heightSpentWorking(spent)) };
+  return (
+    <section className="border-t border-rule pt-2" aria-label="Height">
+      <table className="mx-4 w-[calc(100%-2rem)] text-[15px]">
+        <caption className="pb-1 text-left text-[14px] text-ink2">
+          {planned?.path ? (
+            <>
+              Planned from the failure, dashed: {planned.name},{" "}
+              {planned.path.margin_m < 0
+                ? `${format("height", -planned.path.margin_m, "up")} short`
+                : `${format("height", planned.path.margin_m, "down")} left over the reserve`}
+              .
+            </>
+          ) : (
+            "Height since the failure."
+          )}
+        </caption>
+        <thead className="text-[13px] text-ink2">
+          <tr>
+            <th className="text-left font-normal" scope="col">
+              part
+            </th>
+            {ledger && (
+              <th className="text-right font-normal" scope="col">
+                planned
+              </th>
+            )}
+            <th className="text-right font-normal" scope="col">
+              flown
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {parts.map(([part, name, { lost_m }, how]) => (
+            <tr key={part}>
+              <th className="text-left font-normal text-ink2" scope="row">
+                {name} <span className="num text-[13px]">{how}</span>
+              </th>
+              {ledger && <td className="num text-right">{format("height", plannedPart(ledger, part), "up")}</td>}
+              <td className="text-right">
+                <Figure title={name} figure={part} source={source}>
+                  {format("height", Math.max(lost_m, 0), "up")}
+                </Figure>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h3 className="px-4 pt-2 text-[14px] text-ink2">More than this way needed, for</h3>
+      <AsideFigures>
+        {CAUSES.filter((cause) => Math.abs(beyond_m[cause]) > SHOWN_M).map((cause) => (
+          <Row
+            key={cause}
+            name={CAUSE_WORDS[cause]}
+            figure={cause}
+            source={source}
+            value={signed(beyond_m[cause])}
+            bad={beyond_m[cause] > 15 && cause !== "air"}
+          />
+        ))}
+        <Row
+          name={spent.intoSpeed_m > 0 ? "Become speed" : "Speed become height"}
+          figure="lost"
+          source={source}
+          value={format("height", Math.abs(spent.intoSpeed_m), "down")}
+        />
+        <Row name="Height lost" figure="lost" source={source} value={format("height", spent.lost_m, "up")} />
+      </AsideFigures>
+    </section>
+  );
+}
+
+interface RowProps {
+  name: string;
+  figure: string;
+  source: WorkingSource;
+  value: string;
+  bad?: boolean;
+}
+
+function Row({ name, figure, source, value, bad = false }: RowProps) {
+  return (
+    <>
+      <dt>{name}</dt>
+      <dd>
+        <Figure title={name} figure={figure} source={source} className={bad ? "text-brick" : ""}>
+          {value}
+        </Figure>
+      </dd>
+    </>
+  );
+}

@@ -126,6 +126,7 @@ export function work(pilot: Pilot, flight: Flight, step: number): boolean {
   const rolled = ROLL_RADPS / STEPS_PER_S;
   pilot.wanted.bank_rad += clamp(bankFor(leg, flight) - pilot.wanted.bank_rad, -rolled, rolled);
   if (step % (STEPS_PER_S / HANDS) !== 0) return true;
+  pilot.wanted.ball = halfBall(flight);
   const onGround = flight.seen.onWheels;
   holdAttitude(flight, pilot.hands, pilot.wanted, 1 / HANDS, 1, !onGround);
   if (onGround) steer(leg, pilot, flight);
@@ -208,7 +209,10 @@ function besideLine(line: { north_m: number; east_m: number; heading_rad: number
   return -n * sin(line.heading_rad) + e * cos(line.heading_rad);
 }
 
-/** The bank that the leg asks for: bank = atan(0.9·V·Δψ/g). */
+/**
+ * The bank that the leg asks for: bank = atan(0.5·V·Δψ/g). Quicker than that the bank runs ahead of the slip of one
+ * engine, and swings.
+ */
 function bankFor({ lateral }: Leg, { state: s }: Flight): number {
   if (lateral.hold === "bank") return lateral.bank_rad;
   const { north_mps, east_mps } = overGround(s);
@@ -219,7 +223,18 @@ function bankFor({ lateral }: Leg, { state: s }: Flight): number {
     const cut = clamp(besideLine(lateral, s) / (CUTS_S * v), -1, 1) * CUTS_RAD;
     off = halfTurn(lateral.heading_rad - cut - atan2(east_mps, north_mps));
   }
-  return clamp(atan((0.9 * v * off) / G0), -lateral.bank_rad, lateral.bank_rad);
+  return clamp(atan((0.5 * v * off) / G0), -lateral.bank_rad, lateral.bank_rad);
+}
+
+/** On one engine half of the ball to the live side, where it flies without a slip. Common practice. */
+const HALF_BALL = 0.6;
+/** Pulls that differ by more than this share of the weight are those of one engine. */
+const ONE_SIDED = 0.04;
+
+function halfBall({ state: s, model }: Flight): number {
+  if (model.engines.length < 2) return 0;
+  const apart = s[S.ENGINE + S.PER_ENGINE + S.THRUST] - s[S.ENGINE + S.THRUST];
+  return HALF_BALL * clamp(apart / (ONE_SIDED * model.mass_kg * G0), -1, 1);
 }
 
 /** On wheels the feet keep it straight. */

@@ -327,6 +327,7 @@ test("flown by hand from where Landing stands: an engine fails, keys, a gamepad 
   // Where the height went, beside the plan from where it failed.
   const height = aside.getByRole("region", { name: "Height" });
   await expect(height).toContainText(/Planned from the failure, dashed: .+ left over the reserve/);
+  await expect(height).toContainText(/Flown so at once by the modelled pilot: .+ left over the reserve/);
   await height
     .getByRole("row", { name: /Reaction/ })
     .getByRole("button")

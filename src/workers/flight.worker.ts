@@ -21,6 +21,7 @@ import { STEPS_PER_S } from "@/core/simulation/flight";
 import { type FlightSetUp, setUpFlight } from "@/core/simulation/flight-set-up";
 import { type FlightView, flightView } from "@/core/simulation/flight-view";
 import { type LevelStrip, groundOf } from "@/core/simulation/ground";
+import { type FlownInstead, type PlannedGlide, flownInstead } from "@/core/simulation/planned-legs";
 import { type Recording, replay } from "@/core/simulation/recording";
 import { freshTrace, noteTrace } from "@/core/simulation/flight-trace";
 import { coastDistance } from "./coast-distance";
@@ -150,6 +151,12 @@ const api = {
       return true;
     });
     return success(trace.rows);
+  },
+
+  /** A recording flown up to a step, and from there a plan by the modelled pilot. */
+  instead(flown: Flown, recording: Recording, step: number, plan: PlannedGlide, aim_m: number): Outcome<FlownInstead> {
+    const flight = begun(flown);
+    return flight.ok ? success(flownInstead(flight.value, recording, step, plan, aim_m)) : flight;
   },
 
   /** Where the height of a flight went since a row of its trace. */

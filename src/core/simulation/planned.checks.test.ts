@@ -6,7 +6,6 @@ import { FLAT, cut, demoFlight, stillAir } from "../../../demo/demo-flight";
 import { demoAircraft } from "../../../demo/read-demo";
 import { cleanGlide } from "../aircraft/configuration";
 import { localPlane } from "../earth/local-plane";
-import { turnSigns } from "../glide/dubins";
 import { LandingEnd } from "../landing/landing-end";
 import { reachOf } from "../landing/reach";
 import { M_PER_FT } from "../quantities/constants";
@@ -14,6 +13,8 @@ import { calculate } from "../registry";
 import * as C from "./controls";
 import type { Flight } from "./flight";
 import { type Leg, flyLegs, freshPilot, heightAbove_m } from "./pilot";
+import { flownInstead } from "./planned-legs";
+import { Recording } from "./recording";
 import * as S from "./state";
 
 const leg = (parts: Pick<Leg, "name" | "vertical" | "lateral" | "until"> & Partial<Leg>): Leg => ({
@@ -89,27 +90,13 @@ describe("power off, 180° from abeam", () => {
     );
     if (!reach.ok) throw new Error(reach.issue.message);
     const [way] = reach.value.ends;
-    const [solved] = way.path?.legs ?? [];
-    const [first, second] = turnSigns(solved.word);
-    const turn = (sign: number, rad: number, name: string) =>
-      leg({
-        name,
-        vertical: speed(reach.value.turn.eas_mps),
-        lateral: { hold: "bank", bank_rad: sign * bank_rad },
-        until: { what: "turned", value: rad },
-      });
-    const glide = speed(way.glide?.eas_mps ?? 0);
-    const legs = [
-      turn(first, Math.max(solved.turn1_rad - 0.05, 0), "turn 1"),
-      leg({
-        name: "straight",
-        vertical: glide,
-        lateral: { hold: "heading", heading_rad: solved.straightHeading_rad, bank_rad },
-        until: time(solved.times_s[1]),
-      }),
-      turn(second, Math.max(solved.turn2_rad - 0.05, 0), "turn 2"),
-      leg({ name: "final", vertical: glide, lateral: north(0.5), until: { what: "below", value: 3 } }),
-    ];
+    const plan = {
+      legs: way.path?.legs ?? [],
+      glide_mps: way.glide?.eas_mps ?? 0,
+      turn_mps: reach.value.turn.eas_mps,
+      bank_rad,
+      target: { x_m: 0, y_m: 200, heading_rad: 0 },
+    };
     const flight = demoFlight("alder-s1", {
       mass_kg,
       tas_mps: (way.glide?.eas_mps ?? 0) * 1.015,
@@ -122,14 +109,26 @@ describe("power off, 180° from abeam", () => {
       column: { ...stillAir(), north_mps: stillAir().north_mps.fill(-wind_mps) },
     });
     cut(flight, 0);
-    let over_m: number | null = null;
-    flown(flight, legs, (name) => {
-      if (name === "final" && over_m === null && flight.state[S.NORTH] >= 200) over_m = heightAbove_m(flight);
-    });
+    const recording = { format: "utrimax/flight", version: 1, steps: 0, changes: [], failures: [] } as const;
+    const { over_m, beside_m } = flownInstead(flight, Recording.parse(recording), 0, plan, 0);
     const margin_m = way.path?.margin_m ?? NaN;
     expect(margin_m).toBeGreaterThan(20);
-    expect(Math.abs(flight.state[S.EAST])).toBeLessThan(25);
+    expect(beside_m).toBeLessThan(25);
     expect(Math.abs((over_m ?? NaN) - margin_m)).toBeLessThan(60 * M_PER_FT);
+    // With no height for it, it comes down before.
+    const low = demoFlight("alder-s1", {
+      mass_kg,
+      tas_mps: plan.glide_mps,
+      altitude_m: 100,
+      heading_rad: Math.PI,
+      north_m: 200,
+      east_m: -900,
+      ground: FLAT,
+    });
+    cut(low, 0);
+    const short = flownInstead(low, Recording.parse(recording), 0, plan, 0);
+    expect(short.over_m).toBeNull();
+    expect(short.beside_m).toBeGreaterThan(300);
   });
 });
 

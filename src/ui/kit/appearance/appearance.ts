@@ -5,8 +5,8 @@ export type Appearance = "system" | "day" | "night";
 
 const KEY = "utrimax:appearance";
 
-/** Run before the first paint, so that a night page never flashes white. */
-export const APPEARANCE_SCRIPT = `(function(){try{var a=localStorage.getItem("${KEY}")}catch(e){}var n=a==="night"||(a!=="day"&&matchMedia("(prefers-color-scheme: dark)").matches);document.documentElement.dataset.appearance=n?"night":"day"})()`;
+/** Run before the first paint, so that a night page never flashes white, and when the system turns to night or back. */
+export const APPEARANCE_SCRIPT = `(function(){var m=matchMedia("(prefers-color-scheme: dark)");function s(){try{var a=localStorage.getItem("${KEY}")}catch(e){}var n=a==="night"||(a!=="day"&&m.matches);document.documentElement.dataset.appearance=n?"night":"day"}s();m.addEventListener("change",s)})()`;
 
 /** What is shown now. */
 export function shownAppearance(): "day" | "night" {

@@ -7,6 +7,8 @@ export interface ChartInk {
   of(name: string): string;
   /** Look of an axis with its name and unit. */
   axis(name: string): Record<string, unknown>;
+  /** Of things that are counted, one to so many. */
+  countAxis(name: string, most: number): Record<string, unknown>;
   readonly tooltip: Record<string, unknown>;
   readonly mono: string;
   readonly sans: string;
@@ -19,23 +21,27 @@ const SANS = '"Atkinson Hyperlegible Next Variable", sans-serif';
 export function chartInk(): ChartInk {
   const style = getComputedStyle(document.documentElement);
   const of = (name: string) => style.getPropertyValue(`--${name}`).trim();
+  const axis = (name: string, label: (value: number) => string) => ({
+    type: "value",
+    name,
+    nameTextStyle: { color: of("ink2"), fontFamily: SANS, fontSize: 13 },
+    axisLabel: { color: of("ink2"), fontFamily: MONO, fontSize: 12, formatter: label },
+    axisLine: { show: true, lineStyle: { color: of("ink2") } },
+    axisTick: { show: true, lineStyle: { color: of("ink2") } },
+    splitLine: { lineStyle: { color: of("rule"), width: 0.7 } },
+  });
   return {
     of,
     mono: MONO,
     sans: SANS,
-    axis: (name) => ({
-      type: "value",
-      name,
-      nameTextStyle: { color: of("ink2"), fontFamily: SANS, fontSize: 13 },
-      axisLabel: {
-        color: of("ink2"),
-        fontFamily: MONO,
-        fontSize: 12,
-        formatter: (value: number) => formatNumber(value, Number.isInteger(value) ? 0 : 1),
-      },
-      axisLine: { show: true, lineStyle: { color: of("ink2") } },
-      axisTick: { show: true, lineStyle: { color: of("ink2") } },
-      splitLine: { lineStyle: { color: of("rule"), width: 0.7 } },
+    axis: (name) => axis(name, (value) => formatNumber(value, Number.isInteger(value) ? 0 : 1)),
+    countAxis: (name, most) => ({
+      ...axis(name, (value) => (Number.isInteger(value) ? formatNumber(value) : "")),
+      nameLocation: "middle",
+      nameGap: 22,
+      min: 0.5,
+      max: most + 0.5,
+      minInterval: 1,
     }),
     tooltip: {
       trigger: "axis",

@@ -36,7 +36,13 @@ export function FlyCockpit({ aircraft, set, view, Scene }: Props) {
     <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]">
       <div className="relative min-h-0 touch-none overflow-hidden border-b border-ink2" {...stick}>
         {look === "map" ? (
-          <FlyMap plane={set.plane} ends={set.ends} at={view} path={path} wind={set.wind} />
+          <FlyMap
+            plane={set.plane}
+            ends={set.ends}
+            at={view}
+            path={[...path, view.north_m, view.east_m]}
+            wind={set.wind}
+          />
         ) : (
           <Scene set={set} view={view} look={look} dusk={dusk} />
         )}

@@ -12,6 +12,8 @@ interface Props {
   path: readonly number[];
   /** As it was planned, likewise. */
   planned?: readonly number[];
+  /** One's best of the same, likewise. */
+  best?: readonly number[];
   /** Motion of the air at the surface, towards. */
   wind: { readonly east_mps: number; readonly north_mps: number };
   /** Half of the map's height, m. */
@@ -21,7 +23,7 @@ interface Props {
 const [W, H] = [760, 380];
 
 /** Runways, the way so far and the aeroplane on paper, north up. */
-export function FlyMap({ plane, ends, at, path, planned = [], wind, half_m = 2600 }: Props) {
+export function FlyMap({ plane, ends, at, path, planned = [], best = [], wind, half_m = 2600 }: Props) {
   const scale = H / 2 / half_m;
   const x = (east: number) => W / 2 + (east - at.east_m) * scale;
   const y = (north: number) => H / 2 - (north - at.north_m) * scale;
@@ -82,18 +84,21 @@ export function FlyMap({ plane, ends, at, path, planned = [], wind, half_m = 260
           );
         })}
         <polyline
+          points={drawn(best).join(" ")}
+          fill="none"
+          stroke="var(--plum)"
+          strokeWidth={2.5}
+          strokeDasharray="1 6"
+          strokeLinecap="round"
+        />
+        <polyline
           points={drawn(planned).join(" ")}
           fill="none"
           stroke="var(--ink)"
           strokeWidth={1.75}
           strokeDasharray="7 5"
         />
-        <polyline
-          points={[...drawn(path), ...drawn([at.north_m, at.east_m])].join(" ")}
-          fill="none"
-          stroke="var(--harbour)"
-          strokeWidth={2.5}
-        />
+        <polyline points={drawn(path).join(" ")} fill="none" stroke="var(--harbour)" strokeWidth={2.5} />
         <g
           transform={`translate(${W / 2} ${H / 2}) rotate(${(at.heading_rad * 180) / Math.PI})`}
           stroke="var(--ink)"

@@ -14,6 +14,7 @@ import { FlyMap } from "./FlyMap";
 import { toHold } from "./fly-set-up";
 import { type FlownFlight, useFly } from "./fly-store";
 import { bandsOf } from "./flown-words";
+import { useBestRun, wayOf } from "./useBestRun";
 import { useFlightAccount } from "./useFlightAccount";
 import type { FlySet } from "./useFlySet";
 
@@ -75,10 +76,8 @@ export function FlyReplay({ last, set, onClose }: { last: FlownFlight; set: FlyS
     bank_rad: of("bank_rad"),
   };
   const planned = useFlightAccount(last, set);
-  const path = useMemo(() => {
-    const [north, east] = [channelOf(rows, "north_m"), channelOf(rows, "east_m")];
-    return north.flatMap((n, i) => (i % 5 === 0 ? [n, east[i]] : []));
-  }, [rows]);
+  const best = useBestRun(flight);
+  const path = useMemo(() => wayOf(rows), [rows]);
   const lanes = useMemo(() => lanesOf(rows, bands, held, format), [rows, bands, held, format]);
   if (rows.length < 2) return <p className="p-5 text-ink2">Nothing was flown yet.</p>;
   return (
@@ -87,15 +86,28 @@ export function FlyReplay({ last, set, onClose }: { last: FlownFlight; set: FlyS
         <div className="relative overflow-hidden border-r border-ink">
           <FlyScene set={set} view={at} look="ahead" dusk={dusk} way={planned} />
         </div>
-        <FlyMap
-          plane={set.plane}
-          ends={set.ends}
-          at={at}
-          path={path}
-          planned={planned}
-          wind={set.wind}
-          half_m={shown_m(path, at)}
-        />
+        <div className="relative">
+          <FlyMap
+            plane={set.plane}
+            ends={set.ends}
+            at={at}
+            path={path}
+            planned={planned}
+            best={best?.path}
+            wind={set.wind}
+            half_m={shown_m(path, at)}
+          />
+          {(planned.length > 0 || best) && (
+            <p className="absolute bottom-2 left-2 bg-sheet px-2 text-[13px] text-ink2">
+              {[
+                planned.length > 0 ? "dashed: planned" : "",
+                best ? `dotted: your best, ${best.flownAt.slice(0, 10)}` : "",
+              ]
+                .filter(Boolean)
+                .join("; ")}
+            </p>
+          )}
+        </div>
       </div>
       <div className="grid gap-1 overflow-auto bg-sheet px-4 py-2" tabIndex={0} role="region" aria-label="Recording">
         <p className="flex items-center gap-3 text-[14px]">

@@ -6,13 +6,20 @@ import { formatNumber } from "@/core/quantities/units";
 import { AsideFigures } from "@/ui/kit/page/DecisionAside";
 import { Figure } from "@/ui/kit/working/Figure";
 import type { WorkingSource } from "@/ui/kit/working/working-store";
-import { useFormat } from "@/ui/kit/units/units-store";
+import { type Format, useFormat } from "@/ui/kit/units/units-store";
+import { useSituation } from "@/ui/situation/situation-store";
 import type { FlightAccount } from "./fly-store";
 import { CAUSE_WORDS, plannedPart } from "./spent-words";
 
 const DEG = 180 / Math.PI;
 /** Less than this is no row, m. */
 const SHOWN_M = 1.5;
+
+/** What is left over the reserve of height, or lacks. */
+const leftWords = (margin_m: number, format: Format): string =>
+  margin_m < 0
+    ? `${format("height", -margin_m, "up")} short`
+    : `${format("height", margin_m, "down")} left over the reserve`;
 
 interface Props {
   account: FlightAccount;
@@ -21,8 +28,9 @@ interface Props {
 }
 
 /** Where the height went: part by part beside the plan, then what took more than the way needed. */
-export function HeightAccount({ account: { planned, spent }, landed }: Props) {
+export function HeightAccount({ account: { planned, spent, atOnce }, landed }: Props) {
   const format = useFormat();
+  const reserve_m = useSituation((state) => state.current.plan.reserve_m);
   if (!spent) return null;
   const { reaction, turns, straight, beyond_m } = spent;
   const signed = (m: number) => `${m < 0 ? "−" : "+"}${format("height", Math.abs(m), m < 0 ? "down" : "up")}`;
@@ -39,11 +47,11 @@ export function HeightAccount({ account: { planned, spent }, landed }: Props) {
         <caption className="pb-1 text-left text-[14px] text-ink2">
           {planned?.path ? (
             <>
-              Planned from the failure, dashed: {planned.name},{" "}
-              {planned.path.margin_m < 0
-                ? `${format("height", -planned.path.margin_m, "up")} short`
-                : `${format("height", planned.path.margin_m, "down")} left over the reserve`}
-              .
+              Planned from the failure, dashed: {planned.name}, {leftWords(planned.path.margin_m, format)}.{" "}
+              {atOnce &&
+                (atOnce.over_m === null
+                  ? "Flown so at once by the modelled pilot, it comes down before."
+                  : `Flown so at once by the modelled pilot: ${leftWords(atOnce.over_m - reserve_m, format)}.`)}
             </>
           ) : (
             "Height since the failure."

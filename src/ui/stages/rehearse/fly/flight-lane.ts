@@ -10,6 +10,7 @@ import type { Procedure } from "@/core/procedure/procedure";
 import type { Assistance, HandKey, Planned } from "@/core/simulation/cockpit";
 import type { FlightView } from "@/core/simulation/flight-view";
 import { KeptFlight } from "@/core/simulation/kept-flight";
+import type { PlannedGlide } from "@/core/simulation/planned-legs";
 import type { FailureKind } from "@/core/simulation/trouble";
 import { useSituation } from "@/ui/situation/situation-store";
 import { terrainSettled } from "@/ui/kit/lanes/terrain";
@@ -192,11 +193,16 @@ async function cameOf(last: FlownFlight): Promise<FlownResult> {
   });
 }
 
-/** Flies a kept flight again, to be looked at. @returns what is wrong with it, or null */
-export async function lookAgain(kept: KeptFlight): Promise<Issue | null> {
+/** The rows of a kept flight, flown again. */
+export async function flownAgain({ flown, recording }: KeptFlight) {
   const worker = await flight();
   await worker.useTerrain(await terrainSettled());
-  const rows = await worker.again(kept.flown, kept.recording);
+  return worker.again(flown, recording);
+}
+
+/** Flies a kept flight again, to be looked at. @returns what is wrong with it, or null */
+export async function lookAgain(kept: KeptFlight): Promise<Issue | null> {
+  const rows = await flownAgain(kept);
   if (!rows.ok) return rows.issue;
   useFly.setState({ last: { flight: kept, rows: rows.value }, account: null });
   return null;
@@ -206,6 +212,12 @@ export async function lookAgain(kept: KeptFlight): Promise<Issue | null> {
 export async function spentOf({ flight: kept, rows }: FlownFlight, from: number, practice: Practice) {
   const spent = await (await flight()).spent(kept.flown.setUp, rows, from, practice);
   return spent.ok ? spent.value : null;
+}
+
+/** The flight as the modelled pilot would have flown a plan from a step on; null where that cannot be said. */
+export async function insteadOf({ flight: kept }: FlownFlight, step: number, plan: PlannedGlide, aim_m: number) {
+  const instead = await (await flight()).instead(kept.flown, kept.recording, step, plan, aim_m);
+  return instead.ok ? instead.value : null;
 }
 
 /** Ends it where it is. */

@@ -5,6 +5,7 @@ import type { HeightSpent } from "@/core/exercise/height-spent";
 import type { FlightView } from "@/core/simulation/flight-view";
 import type { Procedure } from "@/core/procedure/procedure";
 import type { EndReach } from "@/core/landing/way-to-end";
+import type { FlownInstead } from "@/core/simulation/planned-legs";
 import type { KeptFlight } from "@/core/simulation/kept-flight";
 import type { Flown } from "@/workers/flight.worker";
 import type { FlownDrill } from "./fly-drill";
@@ -23,6 +24,8 @@ export interface FlownFlight {
 export interface FlightAccount {
   readonly planned: EndReach | null;
   readonly spent: HeightSpent | null;
+  /** The plan flown by the modelled pilot, who acts at once; null where there is no such plan. */
+  readonly atOnce: FlownInstead | null;
 }
 
 /** What flies, in words. */

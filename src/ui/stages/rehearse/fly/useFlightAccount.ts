@@ -7,11 +7,12 @@ import { endsWithinGlide } from "@/core/landing/ends-within-glide";
 import type { Reach } from "@/core/landing/reach";
 import { success } from "@/core/outcome";
 import type { LatLon } from "@/core/earth/geodesic";
+import { STEPS_PER_S } from "@/core/simulation/flight";
 import { TRACE_CHANNELS, type TraceChannel } from "@/core/simulation/flight-trace";
 import { halfTurn } from "@/core/simulation/pilot";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
 import type { Core } from "@/workers/core-client";
-import { spentOf } from "./flight-lane";
+import { insteadOf, spentOf } from "./flight-lane";
 import { headingOn } from "./fly-set-up";
 import { type FlownFlight, useFly } from "./fly-store";
 import type { FlySet } from "./useFlySet";
@@ -35,20 +36,54 @@ export function useFlightAccount(last: FlownFlight, { plane, ends, situation }: 
     [last, from, plane, ends, situation],
   );
   const { value: reach } = useAnswer(asked, ask, "pointed");
+  const atOnce = useMemo(
+    () => asked && { ...asked, question: { ...asked.question, pilot: SOON(pilot) } },
+    [asked, pilot],
+  );
+  const { value: reachAtOnce } = useAnswer(atOnce, ask, "pointed");
   useEffect(() => {
     let gone = false;
-    void spentOf(last, from, pilot).then((spent) => {
-      if (!gone)
-        useFly.setState({
-          account: { planned: spent && reach ? plannedEnd(reach, last, { plane, ends }) : null, spent },
-        });
-    });
+    void (async () => {
+      const spent = await spentOf(last, from, pilot);
+      const planned = spent && reach ? plannedEnd(reach, last, { plane, ends }) : null;
+      if (gone) return;
+      useFly.setState({ account: { planned, spent, atOnce: null } });
+      const way = reachAtOnce?.ends.find(({ endId }) => endId === planned?.endId);
+      if (!reachAtOnce || !way) return;
+      const flown = await flownAtOnce(last, from, reachAtOnce, way, pilot.bank_rad, { plane, ends });
+      if (!gone && flown) useFly.setState({ account: { planned, spent, atOnce: flown } });
+    })();
     return () => {
       gone = true;
     };
-  }, [last, from, pilot, reach, plane, ends]);
+  }, [last, from, pilot, reach, reachAtOnce, plane, ends]);
   const planned = useFly((state) => state.account?.planned ?? null);
   return useMemo(() => planned?.points.flatMap(({ x_m, y_m }) => [y_m, x_m]) ?? [], [planned]);
+}
+
+/** A pilot who acts at once. */
+const SOON = <P extends { readonly reaction_s: number }>(pilot: P): P => ({ ...pilot, reaction_s: 0 });
+
+/** The way flown by the modelled pilot from the failure on; null for one that does not arrive. */
+async function flownAtOnce(
+  last: FlownFlight,
+  from: number,
+  { turn }: Reach,
+  { path, glide, endId }: Reach["ends"][number],
+  bank_rad: number,
+  { plane, ends }: Pick<FlySet, "ends" | "plane">,
+) {
+  const end = ends.find(({ id }) => id === endId);
+  if (!end || !path || !glide || path.margin_m < 0) return null;
+  const plan = {
+    legs: path.legs,
+    glide_mps: glide.eas_mps,
+    turn_mps: turn.eas_mps,
+    bank_rad,
+    target: { ...plane.toPlane(end.aim), heading_rad: headingOn(plane, end) },
+  };
+  const time_s = last.rows[from][TRACE_CHANNELS.indexOf("time_s")];
+  return insteadOf(last, Math.round(time_s * STEPS_PER_S), plan, end.elevation_m);
 }
 
 /** The landing question of the moment at which the engine failed. */

@@ -45,21 +45,14 @@ function Trend({ glides }: { glides: readonly ListedFlight[] }) {
   const shown = (m: number) => Math.round(Math.max(m, 0) / (feet ? M_PER_FT : 1));
   return (
     <section className="border-t border-rule px-4 pt-2">
-      <h3 className="text-[14px] font-bold">Height beyond the least, glide after glide; hollow where not held</h3>
+      <h3 className="text-[14px] font-bold">Height beyond the least; hollow where not held</h3>
       <Chart
         className="h-52"
         label="Height that each glide took beyond the least of its way, in the order in which they were flown"
         option={(ink) => ({
-          grid: { left: 50, right: 10, top: 20, bottom: 36 },
+          grid: { left: 50, right: 10, top: 26, bottom: 36 },
           tooltip: ink.tooltip,
-          xAxis: {
-            ...ink.axis("glide"),
-            nameLocation: "middle",
-            nameGap: 22,
-            min: 0.5,
-            max: glides.length + 0.5,
-            minInterval: 1,
-          },
+          xAxis: ink.countAxis("glide", glides.length),
           yAxis: { ...ink.axis(feet ? "ft" : "m"), min: 0 },
           series: [
             {

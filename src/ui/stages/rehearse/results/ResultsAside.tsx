@@ -36,16 +36,9 @@ function Trend({ runs }: { runs: readonly ListedRun[] }) {
         className="h-52"
         label="Seconds that each run took, in the order in which they were flown"
         option={(ink) => ({
-          grid: { left: 44, right: 10, top: 16, bottom: 36 },
+          grid: { left: 44, right: 10, top: 26, bottom: 36 },
           tooltip: ink.tooltip,
-          xAxis: {
-            ...ink.axis("run"),
-            nameLocation: "middle",
-            nameGap: 22,
-            min: 0.5,
-            max: inOrder.length + 0.5,
-            minInterval: 1,
-          },
+          xAxis: ink.countAxis("run", inOrder.length),
           yAxis: { ...ink.axis("s"), min: 0 },
           series: [
             {

@@ -69,7 +69,7 @@ export function FlyScene(props: SceneProps) {
   if (!hasWebGl())
     return (
       <>
-        <FlyMap plane={plane} ends={ends} at={view} path={path} wind={wind} />
+        <FlyMap plane={plane} ends={ends} at={view} path={[...path, view.north_m, view.east_m]} wind={wind} />
         <p className="absolute bottom-2 left-3 bg-sheet px-2 text-[13px] text-ink2">
           This browser draws no view out: map and instruments fly as well.
         </p>

@@ -35,6 +35,9 @@ describe("what came of a flight by hand", () => {
     }).toEqual({ speed: 12, bank: 0, ball: 1, stall: 0.5 });
     expect(seconds(outOf(rows, { ...HELD, bank_rad: 0.5 }).bank)).toBe(10);
     expect(failedFrom(rows)).toBe(20);
+    // A throttle that is shut on the ground is no failure.
+    const taxied = Array.from({ length: 30 }, (_, i) => row({ thrust0_N: i < 20 ? 900 : -20, touch: 1 }));
+    expect(failedFrom([...taxied, ...rows])).toBe(50);
     expect(touchOf(rows)).toMatchObject({ row: 350, sink_mps: 4, ias_mps: 40 });
   });
 

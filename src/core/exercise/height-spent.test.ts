@@ -3,12 +3,13 @@ import { FLAT, cut, demoFlight, flyBy } from "../../../demo/demo-flight";
 import { demoAircraft } from "../../../demo/read-demo";
 import { cleanGlide } from "../aircraft/configuration";
 import { polarOf } from "../aircraft/polar";
+import { airState } from "../air/atmosphere";
 import { airColumn } from "../simulation/air-column";
 import { turnSpeed } from "../glide/gliding-turn";
 import { bestGlide } from "../glide/straight-glide";
 import { MPS_PER_KT, P0_PA, RHO0 } from "../quantities/constants";
 import * as C from "../simulation/controls";
-import { freshTrace, noteTrace } from "../simulation/flight-trace";
+import { TRACE_CHANNELS, type TraceChannel, freshTrace, noteTrace } from "../simulation/flight-trace";
 import { CAUSES, heightSpent } from "./height-spent";
 import { heightSpentWorking } from "./height-spent-working";
 
@@ -201,6 +202,68 @@ describe("where the height of a glide went", () => {
     expect(glided({ speed_mps: () => BEST.eas_mps, for_s: 16 })).toMatchObject({
       ok: false,
       issue: { code: "too_short" },
+    });
+  });
+
+  describe("row by row", () => {
+    const V = 36;
+    /** Straight on at 900 m, a row each tenth; something is done at a second. */
+    const rows = (of: Partial<Record<TraceChannel, number>>, count = 300) =>
+      Array.from({ length: count }, (_, i) =>
+        TRACE_CHANNELS.map((channel) => {
+          const straight: Partial<Record<TraceChannel, number>> = {
+            time_s: i / 10,
+            north_m: (V * i) / 10,
+            altitude_m: 900 - 0.4 * i,
+            height_m: 900 - 0.4 * i,
+            tas_mps: V,
+            loadFactor: 1,
+            pitch_rad: i < 10 ? 0.1 : 0,
+            overStall: 1.4,
+          };
+          return of[channel] ?? straight[channel] ?? 0;
+        }),
+      );
+    const account = (of: Partial<Record<TraceChannel, number>>, count?: number) => {
+      const found = heightSpent(
+        {
+          aircraft: demoAircraft("alder-s1"),
+          mass_kg: 1100,
+          centreOfGravity: 1,
+          air: { qnh_Pa: P0_PA, deviation_K: 0 },
+          wind: { surface: null, layers: [] },
+          ground_m: 0,
+        },
+        rows(of, count),
+        0,
+        PRACTICE,
+      );
+      if (!found.ok) throw new Error(found.issue.message);
+      return found.value;
+    };
+    const DENSITY = airState(840, 0).density;
+    const q = 0.5 * DENSITY * V * V;
+
+    it("a pull in straight flight is load's and not speed's: k·(n² − 1)·(W/S)/q·V·t", () => {
+      const [level, pulled] = [account({}), account({ loadFactor: 1.4 })];
+      const expected = ((POLAR.k * (1.4 ** 2 - 1) * POLAR.wingLoading) / q) * V * pulled.straight.time_s;
+      expect(pulled.beyond_m.bank / expected).toBeCloseTo(1, 1);
+      expect(pulled.beyond_m.speed).toBeCloseTo(level.beyond_m.speed, 9);
+      expect(level.beyond_m.bank).toBe(0);
+    });
+
+    it("slip goes with its square", () => {
+      const once = account({ beta_rad: 0.06 }).beyond_m.slip;
+      const dynamics = demoAircraft("alder-s1").dynamics?.lateral;
+      expect(account({ beta_rad: -0.12 }).beyond_m.slip / once).toBeCloseTo(4, 9);
+      const expected = ((dynamics?.cdBeta ?? NaN) * 0.06 ** 2 * q * V * 28.9) / POLAR.wingLoading;
+      expect(once / expected).toBeCloseTo(1, 1);
+    });
+
+    it("is over where it is landed: the flare is not counted", () => {
+      const low = account({ height_m: 16 });
+      expect(low.to_s).toBeCloseTo(29.9, 6);
+      expect(() => account({ height_m: 14 })).toThrow(/two seconds/);
     });
   });
 });

@@ -64,7 +64,7 @@ export function gateDecision(
   return { lead: `Gate ${format("height", gates.gate_m, "up")}.`, rest: `${why}: ${other}; ${asPlanned}.` };
 }
 
-/** The spine's few words: the gate; without one what is known, marked as not being one. */
+/** The spine's few words: the gate, or that there is none. */
 export function gateHeadline(told: GateTold, format: Format): { text: string; tone?: string } {
   const { plan, bands, gates, computing } = told;
   if (plan.school === "spot-ahead") return { text: "a spot ahead", tone: "text-ochre" };
@@ -73,9 +73,8 @@ export function gateHeadline(told: GateTold, format: Format): { text: string; to
       ? { text: "no turning back", tone: "text-ochre" }
       : { text: `gate ${format("height", gates.gate_m, "up")}` };
   if (computing) return { text: "gate …" };
-  return bands.length === 0
-    ? { text: "no turning back", tone: "text-ochre" }
-    : { text: `no gate yet, ${format("height", bands[0].from_m, "up")}` };
+  // The height that a turn without error works from is no gate, and stands nowhere as if it were.
+  return bands.length === 0 ? { text: "no turning back", tone: "text-ochre" } : { text: "no gate yet" };
 }
 
 function capital(text: string): string {

@@ -80,7 +80,7 @@ describe("the decision in a sentence", () => {
         configuration: { ...cleanGlide(demoAircraft("larch-t2")), propeller: "feathered" },
       }),
     );
-    expect([held.lead, held.spine]).toEqual(["Time is plenty.", "one engine holds it"]);
+    expect([held.lead, held.spine]).toEqual(["Time is plenty.", "one engine: level"]);
     expect(held.rest).toMatch(/The other engine holds it: [\d\u202f]+\u00a0ft\/min of climb at \d+\u00a0kt/);
     expect(of(asked("larch-t2", { stopped: "right", altitude_m: 100, commit_m: 50 })).lead).toBe(
       "Fly and climb first.",

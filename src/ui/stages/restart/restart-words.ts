@@ -126,7 +126,7 @@ export function budgetHeadline(
   const { spend_s, items, fitting, oneEngine } = budget;
   if (oneEngine && spend_s === null)
     return {
-      text: oneEngine.levelsOff_m === null ? "one engine holds it" : "one engine, drifts down",
+      text: oneEngine.levelsOff_m === null ? "one engine: level" : "one: drifts down",
       tone: "text-pine",
     };
   const time = (spend_s ?? 0) < 120 ? `${Math.floor(spend_s ?? 0)} s` : `${Math.floor((spend_s ?? 0) / 60)} min`;

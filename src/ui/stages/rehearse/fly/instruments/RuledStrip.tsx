@@ -38,6 +38,10 @@ const HEIGHT = 22;
 /** Away from the mark, px. */
 const ANCHORED = { start: -3, middle: 0, end: 3 };
 
+/** At the ends of the strip a text stands inwards. */
+const anchorAt = (at: number, near = 16, anchor: Mark["anchor"] = "middle") =>
+  at < near ? "start" : at > WIDTH - near ? "end" : anchor;
+
 /** A figure on a ruled strip: where it stands, where it should, where it must not. */
 export function RuledStrip(props: Props) {
   const { name, value, unit, at, low, high, step, zones = [], marks = [], blind = false, round } = props;
@@ -80,7 +84,14 @@ export function RuledStrip(props: Props) {
         {numbers.map((number) => (
           <g key={number}>
             <line x1={x(number)} x2={x(number)} y1={1} y2={7} stroke="var(--ink2)" />
-            <text x={x(number)} y={19} fontSize={12} textAnchor="middle" fill="var(--ink2)" className="num">
+            <text
+              x={x(number)}
+              y={19}
+              fontSize={12}
+              textAnchor={anchorAt(x(number))}
+              fill="var(--ink2)"
+              className="num"
+            >
               {round ? ((number + round - 1) % round) + 1 : number}
             </text>
           </g>
@@ -99,7 +110,7 @@ export function RuledStrip(props: Props) {
               x={Math.max(1, Math.min(WIDTH - 1, x(mark.at) + ANCHORED[mark.anchor ?? "middle"]))}
               y={HEIGHT + 14}
               fontSize={12}
-              textAnchor={x(mark.at) < 30 ? "start" : x(mark.at) > WIDTH - 30 ? "end" : (mark.anchor ?? "middle")}
+              textAnchor={anchorAt(x(mark.at), 30, mark.anchor)}
               fill={mark.tone ?? "var(--ink)"}
             >
               {told.includes(mark) ? mark.text : ""}

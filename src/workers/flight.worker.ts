@@ -2,7 +2,8 @@
 // formulas here.
 import * as Comlink from "comlink";
 import type { TerrainGrid } from "@/core/earth/terrain";
-import { type HeightSpent, type Practice, heightSpent } from "@/core/exercise/height-spent";
+import type { HeightSpent, Practice } from "@/core/exercise/height-account";
+import { heightSpent } from "@/core/exercise/height-spent";
 import type { Outcome } from "@/core/outcome";
 import { success } from "@/core/outcome";
 import {

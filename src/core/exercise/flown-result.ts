@@ -6,7 +6,7 @@ import type { Exercise } from "./exercise";
 import { type ExerciseScore, exerciseScore } from "./exercise-score";
 import { flownTrace } from "./flown-trace";
 import { AT, type Row, actedAt, failedFrom, gliding, touchOf, turningAt } from "./glide-rows";
-import type { HeightSpent } from "./height-spent";
+import type { HeightSpent } from "./height-account";
 
 /** What is held since it failed. */
 export const BANDS = ["speed", "bank", "ball", "stall"] as const;
@@ -91,7 +91,7 @@ export function flownResult(rows: readonly Row[], { held, ended, spent, score }:
       stall: seconds(out.stall),
     },
     verdict: score?.verdict ?? null,
-    glide: spent && { lost_m: spent.lost_m, beyond_m: beyondLeast_m(spent) },
+    glide: spent?.kind !== "glide" ? null : { lost_m: spent.lost_m, beyond_m: beyondLeast_m(spent) },
     hand: handOf(rows, held.speed_mps),
   };
 }

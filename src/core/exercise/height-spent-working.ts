@@ -1,6 +1,6 @@
 // The working of a glide's account of height.
 import type { WorkingStep } from "../working";
-import { CAUSES, type Cause, type HeightSpent, type SpentPart } from "./height-spent";
+import { CAUSES, type Cause, type HeightSpent, type SpentPart } from "./height-account";
 
 const TRACE = "this flight, ten rows a second";
 const ENERGY = "energy height, E. S. Rutowski, J. Aeronautical Sciences 21 (1954) (memory)";
@@ -73,10 +73,11 @@ export function heightSpentWorking(spent: HeightSpent): WorkingStep[] {
       source: POLAR,
     }),
   ];
+  const one = spent.kind === "one-engine" ? "−t · climb at V_YSE, clean, feathered, without a slip" : null;
   return [
     ...part("reaction", spent.reaction, "nothing: nothing was done"),
-    ...part("turns", spent.turns, "ψ · height for each radian at the planned bank and turn speed"),
-    ...part("straight", spent.straight, "Σ way ÷ glide ratio over the ground at the speed to fly in this wind"),
+    ...part("turns", spent.turns, one ?? "ψ · height for each radian at the planned bank and turn speed"),
+    ...part("straight", spent.straight, one ?? "Σ way ÷ glide ratio over the ground at the speed to fly in this wind"),
     ...CAUSES.map((cause) => {
       const [meaning, formula, source] = MEANING[cause];
       return metres({ figure: cause, symbol: "Δh", meaning, formula, value: spent.beyond_m[cause], source });

@@ -10,7 +10,8 @@ import { bestGlide } from "../glide/straight-glide";
 import { MPS_PER_KT, P0_PA, RHO0 } from "../quantities/constants";
 import * as C from "../simulation/controls";
 import { TRACE_CHANNELS, type TraceChannel, freshTrace, noteTrace } from "../simulation/flight-trace";
-import { CAUSES, heightSpent } from "./height-spent";
+import { CAUSES } from "./height-account";
+import { heightSpent } from "./height-spent";
 import { heightSpentWorking } from "./height-spent-working";
 
 const kt = (speed: number) => speed * MPS_PER_KT;

@@ -1,5 +1,5 @@
 "use client";
-import { CAUSES, type SpentPart } from "@/core/exercise/height-spent";
+import { CAUSES, type SpentPart } from "@/core/exercise/height-account";
 import { heightSpentWorking } from "@/core/exercise/height-spent-working";
 import { success } from "@/core/outcome";
 import { formatNumber } from "@/core/quantities/units";
@@ -53,8 +53,10 @@ export function HeightAccount({ account: { planned, spent, atOnce }, landed }: P
                   ? "Flown so at once by the modelled pilot, it comes down before."
                   : `Flown so at once by the modelled pilot: ${leftWords(atOnce.over_m - reserve_m, format)}.`)}
             </>
-          ) : (
+          ) : spent.kind === "glide" ? (
             "Height since the failure."
+          ) : (
+            "Height and speed lost since the failure; negative where gained."
           )}
         </caption>
         <thead className="text-[13px] text-ink2">
@@ -81,14 +83,18 @@ export function HeightAccount({ account: { planned, spent, atOnce }, landed }: P
               {ledger && <td className="num text-right">{format("height", plannedPart(ledger, part), "up")}</td>}
               <td className="text-right">
                 <Figure title={name} figure={part} source={source}>
-                  {format("height", Math.max(lost_m, 0), "up")}
+                  {spent.kind === "glide" ? format("height", Math.max(lost_m, 0), "up") : signed(lost_m)}
                 </Figure>
               </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <h3 className="px-4 pt-2 text-[14px] text-ink2">More than this way needed, for</h3>
+      <h3 className="px-4 pt-2 text-[14px] text-ink2">
+        {spent.kind === "glide"
+          ? "More than this way needed, for"
+          : "More than at V_YSE, clean, feathered, without a slip, for"}
+      </h3>
       <AsideFigures>
         {CAUSES.filter((cause) => Math.abs(beyond_m[cause]) > SHOWN_M).map((cause) => (
           <Row
@@ -106,7 +112,12 @@ export function HeightAccount({ account: { planned, spent, atOnce }, landed }: P
           source={source}
           value={format("height", Math.abs(spent.intoSpeed_m), "down")}
         />
-        <Row name="Height lost" figure="lost" source={source} value={format("height", spent.lost_m, "up")} />
+        <Row
+          name={spent.lost_m < 0 ? "Height gained" : "Height lost"}
+          figure="lost"
+          source={source}
+          value={format("height", Math.abs(spent.lost_m), spent.lost_m < 0 ? "down" : "up")}
+        />
       </AsideFigures>
     </section>
   );

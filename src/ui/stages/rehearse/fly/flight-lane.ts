@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { type FlownResult, flownResult, flownScore } from "@/core/exercise/flown-result";
 import { drillResult } from "@/core/exercise/flown-drill";
 import { failedFrom } from "@/core/exercise/glide-rows";
-import type { Practice } from "@/core/exercise/height-spent";
+import type { Practice } from "@/core/exercise/height-account";
 import { type Issue, issuesOf } from "@/core/outcome";
 import type { Procedure } from "@/core/procedure/procedure";
 import type { Assistance, HandKey, Planned } from "@/core/simulation/cockpit";

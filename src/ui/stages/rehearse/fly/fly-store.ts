@@ -1,7 +1,7 @@
 import { create } from "zustand";
 import type { Issue } from "@/core/outcome";
 import type { Assistance } from "@/core/simulation/cockpit";
-import type { HeightSpent } from "@/core/exercise/height-spent";
+import type { HeightSpent } from "@/core/exercise/height-account";
 import type { FlightView } from "@/core/simulation/flight-view";
 import type { Procedure } from "@/core/procedure/procedure";
 import type { EndReach } from "@/core/landing/way-to-end";

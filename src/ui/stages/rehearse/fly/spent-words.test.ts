@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { HeightSpent } from "@/core/exercise/height-spent";
+import type { HeightSpent } from "@/core/exercise/height-account";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
 import { mostSaved, plannedPart, savedWords } from "./spent-words";
@@ -7,6 +7,7 @@ import { mostSaved, plannedPart, savedWords } from "./spent-words";
 const part = { time_s: 0, distance_m: 0, turned_rad: 0, lost_m: 0, least_m: 0 };
 const NOTHING = { speed: 0, bank: 0, flap: 0, gear: 0, slip: 0, engine: 0, air: 0 };
 const spent = (beyond: Partial<HeightSpent["beyond_m"]>, reaction = part): HeightSpent => ({
+  kind: "glide",
   from_s: 0,
   to_s: 60,
   lost_m: 200,
@@ -28,6 +29,14 @@ describe("where height went, in words", () => {
     );
     expect(said({ speed: 5, air: 90 })).toBe("Nothing in hand would have saved much height.");
     expect(said({ speed: -40, engine: 12 })).toMatch(/^Take the propeller’s drag off: /);
+  });
+
+  it("on one engine it says what helps there", () => {
+    const one = { ...spent({ engine: 30 }), kind: "one-engine" as const };
+    expect(plain(savedWords(one, 4, format))).toBe(
+      "Full power, and feather sooner: that would have saved most, 90 ft.",
+    );
+    expect(savedWords({ ...one, beyond_m: { ...one.beyond_m, flap: 50 } }, 4, format)).toMatch(/^Keep the flap in/);
   });
 
   it("a reaction counts beyond what is planned for: half of 8 s with 4 s planned", () => {

@@ -1,5 +1,5 @@
 // Where the height of a flight went, in words.
-import type { Cause, HeightSpent } from "@/core/exercise/height-spent";
+import type { Cause, HeightSpent } from "@/core/exercise/height-account";
 import type { LedgerEntry } from "@/core/glide/glide-path";
 import { formatNumber } from "@/core/quantities/units";
 import type { Format } from "@/ui/kit/units/units-store";
@@ -35,6 +35,13 @@ export function mostSaved(
   return most.saved_m > WORTH_M ? most : null;
 }
 
+/** What to do about it on one engine, where it is something else. */
+const ON_ONE: Partial<Record<InHand, string>> = {
+  speed: "Hold V_YSE",
+  bank: "Bank less",
+  slip: "Half a ball and 2 to 3° to the live side",
+  engine: "Full power, and feather sooner",
+};
 /** What to do about it. */
 const ADVICE: Readonly<Record<InHand, string>> = {
   reaction: "Act sooner",
@@ -51,7 +58,8 @@ export function savedWords(spent: HeightSpent, planned_s: number, format: Format
   const most = mostSaved(spent, planned_s);
   if (!most) return "Nothing in hand would have saved much height.";
   const time = most.what === "reaction" ? ` (${formatNumber(spent.reaction.time_s)} s went by)` : "";
-  return `${ADVICE[most.what]}: that would have saved most, ${format("height", most.saved_m, "down")}${time}.`;
+  const advice = (spent.kind === "one-engine" ? ON_ONE[most.what] : undefined) ?? ADVICE[most.what];
+  return `${advice}: that would have saved most, ${format("height", most.saved_m, "down")}${time}.`;
 }
 
 /** Height that the plan gives to a part. */

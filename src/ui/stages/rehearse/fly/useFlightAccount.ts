@@ -45,7 +45,7 @@ export function useFlightAccount(last: FlownFlight, { plane, ends, situation }: 
     let gone = false;
     void (async () => {
       const spent = await spentOf(last, from, pilot);
-      const planned = spent && reach ? plannedEnd(reach, last, { plane, ends }) : null;
+      const planned = spent?.kind === "glide" && reach ? plannedEnd(reach, last, { plane, ends }) : null;
       if (gone) return;
       useFly.setState({ account: { planned, spent, atOnce: null } });
       const way = reachAtOnce?.ends.find(({ endId }) => endId === planned?.endId);

@@ -26,6 +26,9 @@ import { sendWaiting } from "./send-flights";
 
 let lane: Promise<Comlink.Remote<FlightWorker>> | null = null;
 
+/** The flight that was over last, and after how many steps. */
+let over: { readonly under: UnderWay; readonly steps: number } | null = null;
+
 /** What is shorter was no flight: two seconds. */
 const LEAST_ROWS = 20;
 /** A point of the path is kept every so far, m; so many at most. */
@@ -152,6 +155,9 @@ export async function landed(): Promise<void> {
   const worked = await (await flight()).result();
   if (!under || !worked) return;
   const { rows, recording, state, backs } = worked;
+  // One that has ended by itself is ended by hand too: it is the same flight.
+  if (over?.under === under && over.steps === recording.steps) return;
+  over = { under, steps: recording.steps };
   const { flown, words, exerciseId } = under;
   const done = KeptFlight.safeParse({
     format: "utrimax/kept-flight",
@@ -174,8 +180,8 @@ export async function landed(): Promise<void> {
   if (!useFlights.persist.hasHydrated()) await useFlights.persist.rehydrate();
   const result = await cameOf({ flight: done.data, rows });
   useFlights.getState().keep(done.data, { id: crypto.randomUUID(), at: done.data.at, result });
-  const fault = await sendWaiting();
-  if (fault !== null) toast(fault);
+  // Nobody waits for the server.
+  void sendWaiting().then((fault) => fault !== null && toast(fault));
 }
 
 /** What came of a flight: as it is judged, and as its exercise is. */

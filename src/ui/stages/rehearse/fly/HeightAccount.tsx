@@ -90,11 +90,11 @@ export function HeightAccount({ account: { planned, spent, atOnce }, landed }: P
           ))}
         </tbody>
       </table>
-      <h3 className="px-4 pt-2 text-[14px] text-ink2">
+      <p className="px-4 pt-2 text-[14px] text-ink2">
         {spent.kind === "glide"
           ? "More than this way needed, for"
           : "More than at V_YSE, clean, feathered, without a slip, for"}
-      </h3>
+      </p>
       <AsideFigures>
         {CAUSES.filter((cause) => Math.abs(beyond_m[cause]) > SHOWN_M).map((cause) => (
           <Row

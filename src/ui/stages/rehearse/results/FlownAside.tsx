@@ -45,7 +45,7 @@ function Trend({ glides }: { glides: readonly ListedFlight[] }) {
   const shown = (m: number) => Math.round(Math.max(m, 0) / (feet ? M_PER_FT : 1));
   return (
     <section className="border-t border-rule px-4 pt-2">
-      <h3 className="text-[14px] font-bold">Height beyond the least; hollow where not held</h3>
+      <p className="text-[14px] font-bold">Height beyond the least; hollow where not held</p>
       <Chart
         className="h-52"
         label="Height that each glide took beyond the least of its way, in the order in which they were flown"

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { FLAT, demoFlight, stillAir } from "../../../demo/demo-flight";
+import { demoFlightSetUp } from "../../../demo/demo-kept-flight";
 import { demoAircraft } from "../../../demo/read-demo";
 import { polarOf } from "../aircraft/polar";
 import { cleanGlide } from "../aircraft/configuration";
@@ -8,7 +9,7 @@ import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { calculate } from "../registry";
 import { airColumn } from "./air-column";
 import { eulerAngles } from "./attitude";
-import { type Leg, flyLegs, freshPilot, halfTurn, heightAbove_m } from "./pilot";
+import { type Leg, flyLegs, freshPilot, halfTurn, heightAbove_m, legOf } from "./pilot";
 import * as S from "./state";
 import { turnBackLegs } from "./turn-back-legs";
 
@@ -78,18 +79,13 @@ describe("a modelled pilot", () => {
 
   it("holds a heading and a climb rate; a script that is over says so; one that never ends ends with its time", () => {
     const legs: Leg[] = [
-      {
+      legOf({
         name: "away",
         vertical: { hold: "climb", climb_mps: 0 },
         lateral: { hold: "heading", heading_rad: 1, bank_rad: 0.4 },
         throttle: [0.75],
-        propeller: null,
-        flap: null,
-        gearDown: null,
-        brakes: 0,
-        fails: [],
         until: { what: "time", value: 60 },
-      },
+      }),
     ];
     const flight = demoFlight("larch-t2", { mass_kg: 1600, tas_mps: 60, throttle: 0.7, column: stillAir() });
     expect(flyLegs(flight, freshPilot(legs))).toBe(true);
@@ -101,27 +97,7 @@ describe("a modelled pilot", () => {
 
   it("is asked by name, with the legs and the touch in the answer", () => {
     const answer = calculate("simulate", {
-      setUp: {
-        aircraft: demoAircraft("alder-s1"),
-        mass_kg: 1000,
-        centreOfGravity: 0.5,
-        air: { qnh_Pa: 101_325, deviation_K: 0 },
-        wind: { surface: null, layers: [] },
-        ground_m: 60,
-        turbulence: 0,
-        seed: 1,
-        begin: {
-          north_m: 0,
-          east_m: 0,
-          altitude_m: 60,
-          heading_rad: 0,
-          speed_mps: 0,
-          flap: 1,
-          gearDown: true,
-          throttle: 0,
-          fuel_kg: 50,
-        },
-      },
+      setUp: demoFlightSetUp({ altitude_m: 60, speed_mps: 0, flap: 1, throttle: 0 }, 60),
       legs: turnBackLegs(demoAircraft("alder-s1"), { height_m: 305, bank_rad: 45 / DEG, reaction_s: 3 }),
     });
     if (!answer.ok) throw new Error(JSON.stringify(answer.issues));

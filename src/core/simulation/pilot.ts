@@ -57,6 +57,17 @@ export const Leg = z.strictObject({
 /** @see Leg */
 export type Leg = z.infer<typeof Leg>;
 
+/** A leg that leaves levers, flap and gear as they are, but for what is said. */
+export const legOf = (parts: Pick<Leg, "name" | "vertical" | "lateral" | "until"> & Partial<Leg>): Leg => ({
+  throttle: null,
+  propeller: null,
+  flap: null,
+  gearDown: null,
+  brakes: 0,
+  fails: [],
+  ...parts,
+});
+
 /** Looks at the instruments so often a second; works the controls so often. */
 const [LOOKS, HANDS] = [10, 60];
 /** Nose by speed, its sum; by climb rate, at 50 m/s, its sum. Tried in a prototype; common practice. */

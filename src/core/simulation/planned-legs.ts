@@ -4,7 +4,7 @@ import type { SolvedLeg } from "../glide/glide-leg";
 import { turnSigns } from "../glide/dubins";
 import { eulerAngles } from "./attitude";
 import { type Flight, STEPS_PER_S } from "./flight";
-import { type Leg, flyLegs, freshPilot, halfTurn } from "./pilot";
+import { type Leg, flyLegs, freshPilot, halfTurn, legOf } from "./pilot";
 import { type Recording, replay } from "./recording";
 import * as S from "./state";
 
@@ -28,28 +28,19 @@ const TURN = 2 * Math.PI;
 
 /** The legs: each turn at its bank, each straight for its time, then along the line of the final. */
 export function plannedLegs({ legs, glide_mps, turn_mps, bank_rad, target }: PlannedGlide): Leg[] {
-  const leg = (parts: Pick<Leg, "name" | "vertical" | "lateral" | "until">): Leg => ({
-    throttle: null,
-    propeller: null,
-    flap: null,
-    gearDown: null,
-    brakes: 0,
-    fails: [],
-    ...parts,
-  });
   const held = (speed_mps: number): Leg["vertical"] => ({ hold: "speed", speed_mps });
   const positive = (rad: number) => ((rad % TURN) + TURN) % TURN;
   return [
     ...legs.flatMap((solved) => {
       const [first, second] = turnSigns(solved.word);
       const turn = (sign: number, rad: number) =>
-        leg({
+        legOf({
           name: "turn",
           vertical: held(turn_mps),
           lateral: { hold: "bank", bank_rad: sign * bank_rad },
           until: { what: "turned", value: Math.max(rad - ROLL_OUT_RAD, 0) },
         });
-      const straight = leg({
+      const straight = legOf({
         name: "straight",
         vertical: held(glide_mps),
         lateral: { hold: "heading", heading_rad: positive(solved.straightHeading_rad), bank_rad },
@@ -57,7 +48,7 @@ export function plannedLegs({ legs, glide_mps, turn_mps, bank_rad, target }: Pla
       });
       return [turn(first, solved.turn1_rad), straight, turn(second, solved.turn2_rad)];
     }),
-    leg({
+    legOf({
       name: "final",
       vertical: held(glide_mps),
       lateral: {

@@ -12,20 +12,11 @@ import { M_PER_FT } from "../quantities/constants";
 import { calculate } from "../registry";
 import * as C from "./controls";
 import type { Flight } from "./flight";
-import { type Leg, flyLegs, freshPilot, heightAbove_m } from "./pilot";
+import { type Leg, flyLegs, freshPilot, heightAbove_m, legOf } from "./pilot";
 import { flownInstead } from "./planned-legs";
 import { Recording } from "./recording";
 import * as S from "./state";
 
-const leg = (parts: Pick<Leg, "name" | "vertical" | "lateral" | "until"> & Partial<Leg>): Leg => ({
-  throttle: null,
-  propeller: null,
-  flap: null,
-  gearDown: null,
-  brakes: 0,
-  fails: [],
-  ...parts,
-});
 const speed = (speed_mps: number): Leg["vertical"] => ({ hold: "speed", speed_mps });
 const north = (bank_rad = 0.3): Leg["lateral"] => ({ hold: "line", north_m: 0, east_m: 0, heading_rad: 0, bank_rad });
 const time = (value: number): Leg["until"] => ({ what: "time", value });
@@ -142,23 +133,23 @@ describe("a twin whose engine fails", () => {
     const flight = demoFlight("larch-t2", { mass_kg: 1725, tas_mps: 0, altitude_m: 0, ground: FLAT, gearDown: true });
     const climbing = { vertical: speed(vyse.eas_mps), lateral: north(0.2) };
     const legs = [
-      leg({
+      legOf({
         name: "run",
         vertical: { hold: "pitch", pitch_rad: 0.01 },
         lateral: north(),
         until: { what: "faster", value: 36 },
         throttle: [1],
       }),
-      leg({
+      legOf({
         name: "rotation",
         vertical: { hold: "pitch", pitch_rad: 0.13 },
         lateral: north(0.2),
         until: { what: "above", value: 20 },
       }),
-      leg({ name: "climb", ...climbing, gearDown: false, until: { what: "above", value: 60 } }),
-      leg({ name: "surprise", ...climbing, fails: [{ kind: "ignition", engine: 0 }], until: time(4) }),
-      leg({ name: "feather", ...climbing, propeller: [0, 1], until: time(25) }),
-      leg({ name: "steady", ...climbing, until: time(40) }),
+      legOf({ name: "climb", ...climbing, gearDown: false, until: { what: "above", value: 60 } }),
+      legOf({ name: "surprise", ...climbing, fails: [{ kind: "ignition", engine: 0 }], until: time(4) }),
+      legOf({ name: "feather", ...climbing, propeller: [0, 1], until: time(25) }),
+      legOf({ name: "steady", ...climbing, until: time(40) }),
     ];
     let begun: { time_s: number; height_m: number } | null = null;
     expect(
@@ -194,13 +185,13 @@ describe("a twin whose engine fails", () => {
     const level: Leg["vertical"] = { hold: "climb", climb_mps: 0 };
     const lateral = north(0.2);
     const legs = [
-      leg({ name: "slope", vertical: slope, lateral, until: { what: "below", value: 110 } }),
-      leg({ name: "recognise", vertical: slope, lateral, until: time(3) }),
-      leg({ name: "level off", vertical: level, lateral, throttle: [1], until: time(1) }),
-      leg({ name: "flap up", vertical: level, lateral, flap: 2, until: time(3) }),
-      leg({ name: "gear up", vertical: level, lateral, gearDown: false, until: time(8) }),
-      leg({ name: "clean", vertical: level, lateral, flap: 0, until: { what: "faster", value: vyse_mps } }),
-      leg({ name: "away", vertical: speed(vyse_mps), lateral, until: time(30) }),
+      legOf({ name: "slope", vertical: slope, lateral, until: { what: "below", value: 110 } }),
+      legOf({ name: "recognise", vertical: slope, lateral, until: time(3) }),
+      legOf({ name: "level off", vertical: level, lateral, throttle: [1], until: time(1) }),
+      legOf({ name: "flap up", vertical: level, lateral, flap: 2, until: time(3) }),
+      legOf({ name: "gear up", vertical: level, lateral, gearDown: false, until: time(8) }),
+      legOf({ name: "clean", vertical: level, lateral, flap: 0, until: { what: "faster", value: vyse_mps } }),
+      legOf({ name: "away", vertical: speed(vyse_mps), lateral, until: time(30) }),
     ];
     let [decided_m, least_m] = [NaN, Infinity];
     flown(flight, legs, (name) => {
@@ -230,28 +221,28 @@ describe("a twin whose engine fails", () => {
       gearDown: true,
     });
     const legs = [
-      leg({
+      legOf({
         name: "run",
         vertical: { hold: "pitch", pitch_rad: 0.01 },
         lateral: north(),
         until: { what: "faster", value: failure_mps },
         throttle: [1],
       }),
-      leg({
+      legOf({
         name: "failed",
         vertical: { hold: "pitch", pitch_rad: 0.01 },
         lateral: north(),
         fails: [{ kind: "ignition", engine: 0 }],
         until: { what: "faster", value: rotation_mps },
       }),
-      leg({
+      legOf({
         name: "rotation",
         vertical: { hold: "pitch", pitch_rad: 0.17 },
         lateral: north(0.1),
         until: { what: "above", value: 2.5 },
       }),
-      leg({ name: "gear out", vertical: speed(screen_mps), lateral: north(0.1), until: time(6) }),
-      leg({
+      legOf({ name: "gear out", vertical: speed(screen_mps), lateral: north(0.1), until: time(6) }),
+      legOf({
         name: "gear up",
         vertical: speed(screen_mps),
         lateral: north(0.1),
@@ -284,9 +275,9 @@ describe("onto the water", () => {
     });
     cut(flight, 0);
     const legs = [
-      leg({ name: "down", vertical: speed(29), lateral: north(0.2), flap: 2, until: { what: "below", value: 12 } }),
-      leg({ name: "flare", vertical: { hold: "flare" }, lateral: north(0.1), until: { what: "below", value: 3 } }),
-      leg({ name: "held off", vertical: { hold: "climb", climb_mps: -0.2 }, lateral: north(0.1), until: time(20) }),
+      legOf({ name: "down", vertical: speed(29), lateral: north(0.2), flap: 2, until: { what: "below", value: 12 } }),
+      legOf({ name: "flare", vertical: { hold: "flare" }, lateral: north(0.1), until: { what: "below", value: 3 } }),
+      legOf({ name: "held off", vertical: { hold: "climb", climb_mps: -0.2 }, lateral: north(0.1), until: time(20) }),
     ];
     flown(flight, legs);
     expect(flight.ended).toMatchObject({ kind: "water" });

@@ -1,7 +1,7 @@
 // A take-off, a failure on the climb and the way back to the runway, as legs of a modelled pilot.
 import type { Aeroplane } from "../aircraft/aeroplane";
 import { levelStall_mps } from "../aircraft/fit-handbook";
-import type { Leg } from "./pilot";
+import { type Leg, legOf } from "./pilot";
 
 /** What is flown. */
 export interface TurnBack {
@@ -14,17 +14,6 @@ export interface TurnBack {
   /** Of the take-off, in the frame of the runway: along its own north. */
   readonly heading_rad?: number;
 }
-
-type Parts = Pick<Leg, "name" | "vertical" | "lateral" | "until"> & Partial<Leg>;
-const leg = (parts: Parts): Leg => ({
-  throttle: null,
-  propeller: null,
-  flap: null,
-  gearDown: null,
-  brakes: 0,
-  fails: [],
-  ...parts,
-});
 
 /** Rotates at so much of the stall; turns and approaches at so much of it. Common practice. */
 const [ROTATES, TURNS, APPROACHES] = [1.08, 1.2, 1.3];
@@ -60,7 +49,7 @@ export function turnBackLegs(aircraft: Aeroplane, of: TurnBack): Leg[] {
   const speed = (speed_mps: number): Leg["vertical"] => ({ hold: "speed", speed_mps });
   const turn_mps = (TURNS * clean) / Math.sqrt(Math.cos(of.bank_rad));
   return [
-    leg({
+    legOf({
       name: "brakes",
       vertical: pitch(0),
       lateral: out(0.3),
@@ -69,14 +58,14 @@ export function turnBackLegs(aircraft: Aeroplane, of: TurnBack): Leg[] {
       brakes: 1,
       flap: takeOff,
     }),
-    leg({
+    legOf({
       name: "run",
       vertical: pitch(0.01),
       lateral: out(0.3),
       until: { what: "faster", value: ROTATES * stall(takeOff) },
     }),
-    leg({ name: "rotation", vertical: pitch(0.13), lateral: out(0.2), until: { what: "above", value: ALOFT_M } }),
-    leg({
+    legOf({ name: "rotation", vertical: pitch(0.13), lateral: out(0.2), until: { what: "above", value: ALOFT_M } }),
+    legOf({
       name: "climb",
       vertical: speed(climb),
       lateral: out(0.3),
@@ -84,22 +73,22 @@ export function turnBackLegs(aircraft: Aeroplane, of: TurnBack): Leg[] {
       gearDown: false,
       flap: 0,
     }),
-    leg({
+    legOf({
       name: "reaction",
       vertical: pitch(0.03),
       lateral: { hold: "bank", bank_rad: 0 },
       until: { what: "time", value: of.reaction_s },
       fails: [{ kind: "ignition", engine: 0 }],
     }),
-    leg({
+    legOf({
       name: "turn",
       vertical: speed(turn_mps),
       lateral: { hold: "bank", bank_rad: of.bank_rad },
       until: { what: "turned", value: PAST_RAD },
       throttle: [0],
     }),
-    leg({ name: "back", vertical: speed(glide), lateral: back(0.5), until: { what: "below", value: FLAP_M } }),
-    leg({
+    legOf({ name: "back", vertical: speed(glide), lateral: back(0.5), until: { what: "below", value: FLAP_M } }),
+    legOf({
       name: "final",
       vertical: speed(APPROACHES * clean),
       lateral: back(0.3),
@@ -107,7 +96,7 @@ export function turnBackLegs(aircraft: Aeroplane, of: TurnBack): Leg[] {
       flap: landing,
       gearDown: true,
     }),
-    leg({ name: "flare", vertical: { hold: "flare" }, lateral: back(0.1), until: { what: "touch", value: 0 } }),
-    leg({ name: "roll", vertical: pitch(0), lateral: back(0.1), until: { what: "stopped", value: 0 }, brakes: 0.8 }),
+    legOf({ name: "flare", vertical: { hold: "flare" }, lateral: back(0.1), until: { what: "touch", value: 0 } }),
+    legOf({ name: "roll", vertical: pitch(0), lateral: back(0.1), until: { what: "stopped", value: 0 }, brakes: 0.8 }),
   ];
 }

@@ -1,12 +1,37 @@
-// A flight by hand as it is kept, for tests.
+// A flight by hand as it is set up and kept, for tests.
 import type { FlownResult } from "@/core/exercise/flown-result";
 import type { KeptFlight } from "@/core/simulation/kept-flight";
+import type { FlightSetUp } from "@/core/simulation/flight-set-up";
 import { demoAircraft } from "./read-demo";
+
+/** A single in calm air at 500 m; `begin` begins it otherwise. */
+export const demoFlightSetUp = (begin: Partial<FlightSetUp["begin"]> = {}, ground_m = 0): FlightSetUp => ({
+  aircraft: demoAircraft("alder-s1"),
+  mass_kg: 1000,
+  centreOfGravity: 0.5,
+  air: { qnh_Pa: 101_325, deviation_K: 0 },
+  wind: { surface: null, layers: [] },
+  ground_m,
+  turbulence: 0,
+  seed: 1,
+  begin: {
+    north_m: 0,
+    east_m: 0,
+    altitude_m: 500,
+    heading_rad: 0,
+    speed_mps: 35,
+    flap: 0,
+    gearDown: true,
+    throttle: 0.5,
+    fuel_kg: 50,
+    ...begin,
+  },
+});
 
 /** @param changes - of controls: what it takes to be kept */
 export const demoKeptFlight = (at: string, changes = 0): KeptFlight => ({
   format: "utrimax/kept-flight",
-  version: 1,
+  version: 2,
   at,
   words: "Alder S1",
   exerciseId: null,
@@ -15,27 +40,7 @@ export const demoKeptFlight = (at: string, changes = 0): KeptFlight => ({
   backs: 0,
   ended: null,
   flown: {
-    setUp: {
-      aircraft: demoAircraft("alder-s1"),
-      mass_kg: 1000,
-      centreOfGravity: 0.5,
-      air: { qnh_Pa: 101_325, deviation_K: 0 },
-      wind: { surface: null, layers: [] },
-      ground_m: 0,
-      turbulence: 0,
-      seed: 1,
-      begin: {
-        north_m: 0,
-        east_m: 0,
-        altitude_m: 500,
-        heading_rad: 0,
-        speed_mps: 35,
-        flap: 0,
-        gearDown: true,
-        throttle: 0.5,
-        fuel_kg: 50,
-      },
-    },
+    setUp: demoFlightSetUp(),
     strips: [],
   },
   recording: {

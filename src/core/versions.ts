@@ -25,19 +25,21 @@ export interface VersionedDocument<T> {
 /**
  * Describes a kind of document by its present schema and one step from each earlier version to the next.
  *
- * @param schema - name in the document's `schema` field
+ * @param schema - name in the document's field that says what it is
  * @param noun - for messages: "situation"
  * @param present - schema of the present version
  * @param steps - the first makes version 2 of version 1
+ * @param field - that says what it is
  */
 export function versionedDocument<T>(
   schema: string,
   noun: string,
   present: z.ZodType<T>,
   steps: readonly UpgradeStep[],
+  field: "schema" | "format" = "schema",
 ): VersionedDocument<T> {
   const version = steps.length + 1;
-  const Head = z.looseObject({ schema: z.literal(schema), version: z.int().min(1) });
+  const Head = z.looseObject({ version: z.int().min(1) }).refine((head) => head[field] === schema);
   const upgraded = (value: unknown): unknown => {
     const head = Head.safeParse(value);
     if (!head.success || head.data.version >= version) return value;
@@ -50,7 +52,7 @@ export function versionedDocument<T>(
     upgraded,
     read: (value) => {
       const head = Head.safeParse(value);
-      if (!head.success) return failure(`${noun}_invalid`, `This is not a Utrimax ${noun}.`, "schema");
+      if (!head.success) return failure(`${noun}_invalid`, `This is not a Utrimax ${noun}.`, field);
       if (head.data.version > version)
         return failure(
           "future_version",

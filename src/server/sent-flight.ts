@@ -5,7 +5,7 @@ import { gunzip, gzip } from "node:zlib";
 import { z } from "zod";
 import { FlownResult } from "@/core/exercise/flown-result";
 import { type Outcome, failure, issuesOf, success } from "@/core/outcome";
-import { KeptFlight } from "@/core/simulation/kept-flight";
+import { KeptFlightOfAnyVersion } from "@/core/simulation/kept-flight-versions";
 
 /** Most bytes of one, unpacked and packed. */
 const MOST_UNPACKED = 12 * 1024 * 1024;
@@ -13,7 +13,7 @@ const MOST_UNPACKED = 12 * 1024 * 1024;
 export const MOST_PACKED = 2 * 1024 * 1024;
 
 /** @see SentFlight */
-const SentFlight = z.strictObject({ id: z.uuid(), result: FlownResult, flight: KeptFlight });
+const SentFlight = z.strictObject({ id: z.uuid(), result: FlownResult, flight: KeptFlightOfAnyVersion });
 /** A flight with what came of it, as its account knows it. */
 export type SentFlight = z.infer<typeof SentFlight>;
 

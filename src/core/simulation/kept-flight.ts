@@ -17,10 +17,13 @@ const Strip = z.strictObject({
 
 const speed = z.number().min(-1000).max(1000);
 
+/** The present version of the document. */
+export const KEPT_FLIGHT_VERSION = 2;
+
 /** @see KeptFlight */
 export const KeptFlight = z.strictObject({
   format: z.literal("utrimax/kept-flight"),
-  version: z.literal(1),
+  version: z.literal(KEPT_FLIGHT_VERSION),
   at: z.iso.datetime(),
   words: z.string().max(300),
   exerciseId: z.string().max(40).nullable(),

@@ -2,7 +2,8 @@
 import { useEffect } from "react";
 import { toast } from "sonner";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { KeptFlight } from "@/core/simulation/kept-flight";
+import type { KeptFlight } from "@/core/simulation/kept-flight";
+import { KeptFlightOfAnyVersion } from "@/core/simulation/kept-flight-versions";
 import { FileButton } from "@/ui/kit/forms/FileButton";
 import { readOwnFile } from "../own/read-own-file";
 import { FlyReplay } from "./FlyReplay";
@@ -26,7 +27,7 @@ export function ReplayView({ aircraft }: { aircraft: AircraftDocument }) {
   if (last && last.rows.length >= 2)
     return <FlyReplay key={last.flight.at} last={last} set={set} onClose={() => useFly.setState({ last: null })} />;
   const open = async (file: File) => {
-    const read = await readOwnFile(file, KeptFlight, MOST_BYTES);
+    const read = await readOwnFile(file, KeptFlightOfAnyVersion, MOST_BYTES);
     if (typeof read === "string") toast(read);
     else look(read);
   };

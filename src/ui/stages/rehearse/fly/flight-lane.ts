@@ -9,7 +9,7 @@ import { type Issue, issuesOf } from "@/core/outcome";
 import type { Procedure } from "@/core/procedure/procedure";
 import type { Assistance, HandKey, Planned } from "@/core/simulation/cockpit";
 import type { FlightView } from "@/core/simulation/flight-view";
-import { KeptFlight } from "@/core/simulation/kept-flight";
+import { KEPT_FLIGHT_VERSION, KeptFlight } from "@/core/simulation/kept-flight";
 import type { PlannedGlide } from "@/core/simulation/planned-legs";
 import type { FailureKind } from "@/core/simulation/trouble";
 import { useSituation } from "@/ui/situation/situation-store";
@@ -161,7 +161,7 @@ export async function landed(): Promise<void> {
   const { flown, words, exerciseId } = under;
   const done = KeptFlight.safeParse({
     format: "utrimax/kept-flight",
-    version: 1,
+    version: KEPT_FLIGHT_VERSION,
     at: new Date().toISOString(),
     words,
     exerciseId,

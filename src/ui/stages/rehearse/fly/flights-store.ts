@@ -2,7 +2,8 @@ import { z } from "zod";
 import { create } from "zustand";
 import { createJSONStorage, persist } from "zustand/middleware";
 import { FlownResult } from "@/core/exercise/flown-result";
-import { KeptFlight } from "@/core/simulation/kept-flight";
+import type { KeptFlight } from "@/core/simulation/kept-flight";
+import { KeptFlightOfAnyVersion } from "@/core/simulation/kept-flight-versions";
 import { accountStorage } from "@/ui/kit/kept";
 
 /** Flights that are kept, the newest first, and the most that all of them take, characters. */
@@ -57,7 +58,7 @@ export const useFlights = create<FlightsState>()(
           Array.isArray(value) ? value.flatMap((one) => schema.safeParse(one).data ?? []) : [];
         return {
           ...now,
-          flights: kept(list(of.flights, KeptFlight)),
+          flights: kept(list(of.flights, KeptFlightOfAnyVersion)),
           waiting: list(of.waiting, Waiting).slice(0, MOST),
         };
       },

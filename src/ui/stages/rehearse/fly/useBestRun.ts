@@ -1,6 +1,7 @@
 "use client";
 import { useEffect, useState } from "react";
-import { KeptFlight } from "@/core/simulation/kept-flight";
+import type { KeptFlight } from "@/core/simulation/kept-flight";
+import { KeptFlightOfAnyVersion } from "@/core/simulation/kept-flight-versions";
 import { channelOf } from "@/core/simulation/flight-trace";
 import type { ListedFlight } from "@/server/flights";
 import { send } from "@/ui/kit/request";
@@ -44,7 +45,7 @@ export function useBestRun(flight: KeptFlight): BestRun | null {
     void (async () => {
       const answer = await send<{ flights: ListedFlight[] }>("GET", "/api/flights");
       const found = answer.ok ? bestOf(answer.value.flights, flight) : null;
-      const read = found && KeptFlight.safeParse(await fetchFlight(found.id, null));
+      const read = found && KeptFlightOfAnyVersion.safeParse(await fetchFlight(found.id, null));
       const rows = read?.success ? await flownAgain(read.data) : null;
       if (!gone && found && rows?.ok) setBest({ of: flight.at, flownAt: found.flownAt, path: wayOf(rows.value) });
     })();

@@ -1,6 +1,6 @@
 import { toast } from "sonner";
 import { create } from "zustand";
-import { KeptFlight } from "@/core/simulation/kept-flight";
+import { KeptFlightOfAnyVersion } from "@/core/simulation/kept-flight-versions";
 import type { ListedFlight } from "@/server/flights";
 import { send } from "@/ui/kit/request";
 import { lookAgain } from "../fly/flight-lane";
@@ -41,7 +41,7 @@ export const useFlown = create<FlownState>()((set, get) => ({
     else toast(answer.issues.map(({ message }) => message).join(" "));
   },
   look: async (id) => {
-    const read = KeptFlight.safeParse(await fetchFlight(id, get().share));
+    const read = KeptFlightOfAnyVersion.safeParse(await fetchFlight(id, get().share));
     const issue = read.success ? await lookAgain(read.data) : { message: "This flight cannot be read." };
     if (issue) toast(issue.message);
     return issue === null;

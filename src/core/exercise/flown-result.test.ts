@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { TRACE_CHANNELS, type TraceChannel } from "../simulation/flight-trace";
 import { FlownResult, flownResult, outOf, seconds } from "./flown-result";
-import { failedFrom, touchOf } from "./glide-rows";
+import { actedAt, failedFrom, touchOf } from "./glide-rows";
 import { pilotHand } from "./pilot-hand";
 
 const row = (of: Partial<Record<TraceChannel, number>>) => TRACE_CHANNELS.map((channel) => of[channel] ?? 0);
@@ -62,6 +62,15 @@ describe("what came of a flight by hand", () => {
       touch: null,
       hand: null,
     });
+  });
+
+  it("a lever that is moved is something done, whatever the attitude does", () => {
+    const held = (of: Partial<Record<TraceChannel, number>>) =>
+      Array.from({ length: 60 }, (_, i) => row({ time_s: i / 10, throttle1: 0.65, ...(i >= 30 ? of : {}) }));
+    expect(actedAt(held({}))).toBe(59);
+    for (const of of [{ throttle1: 1 }, { throttle0: 0.1 }, { flap: 0.1 }, { gear: 0.06 }, { pitch_rad: -0.06 }])
+      expect(actedAt(held(of))).toBe(30);
+    expect(actedAt(held({ throttle1: 0.68, bank_rad: 0.08 }))).toBe(59);
   });
 
   it("of several flights the hand is pooled: spread within and between", () => {

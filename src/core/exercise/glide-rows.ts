@@ -26,6 +26,8 @@ export const AT = {
   stickRight: column("stickRight"),
   foot: column("rightFoot"),
   rpm1: column("rpm1"),
+  throttle0: column("throttle0"),
+  throttle1: column("throttle1"),
   thrust0: column("thrust0_N"),
   thrust1: column("thrust1_N"),
   flap: column("flap"),
@@ -33,8 +35,10 @@ export const AT = {
   touch: column("touch"),
 };
 
-/** Something is done when bank or nose have moved so far from where they were. Common practice. */
-const [ACTED_BANK_RAD, ACTED_PITCH_RAD] = [(5 * Math.PI) / 180, (3 * Math.PI) / 180];
+/** Levers that a trace shows. */
+const LEVERS = [AT.throttle0, AT.throttle1, AT.flap, AT.gear];
+/** Something is done when bank, nose or a lever have moved so far from where they were. Common practice. */
+const [ACTED_BANK_RAD, ACTED_PITCH_RAD, ACTED_LEVER] = [(5 * Math.PI) / 180, (3 * Math.PI) / 180, 0.05];
 /** Banked more than this for a while it turns; a while, rows to each side. */
 const [TURNS_RAD, WHILE] = [(10 * Math.PI) / 180, TRACE_HZ];
 /** Lower than this it is landed, m. */
@@ -75,9 +79,13 @@ export function gliding(rows: readonly Row[], from: number): readonly Row[] {
 
 /** The row at which something is done; the last where nothing is. */
 export function actedAt(rows: readonly Row[]): number {
-  const [bank, pitch] = [rows[0][AT.bank], rows[0][AT.pitch]];
+  const [first] = rows;
+  const moved = (row: Row, at: number, by: number) => Math.abs(row[at] - first[at]) > by;
   const at = rows.findIndex(
-    (row) => Math.abs(row[AT.bank] - bank) > ACTED_BANK_RAD || Math.abs(row[AT.pitch] - pitch) > ACTED_PITCH_RAD,
+    (row) =>
+      moved(row, AT.bank, ACTED_BANK_RAD) ||
+      moved(row, AT.pitch, ACTED_PITCH_RAD) ||
+      LEVERS.some((lever) => moved(row, lever, ACTED_LEVER)),
   );
   return at < 0 ? rows.length - 1 : at;
 }

@@ -41,7 +41,7 @@ export interface HeightSpent {
   readonly lost_m: number;
   /** Of that, what has become speed; negative where speed became height. */
   readonly intoSpeed_m: number;
-  /** Until anything was done, in turns, and straight. */
+  /** Until anything was done, in a glide; in turns, and straight. */
   readonly reaction: SpentPart;
   readonly turns: SpentPart;
   readonly straight: SpentPart;
@@ -84,7 +84,8 @@ export function accounted(
   flown: readonly Row[],
   least: (piece: readonly Row[], turns: boolean, beyond: Beyond) => number,
 ): HeightSpent {
-  const acted = actedAt(flown);
+  // On one engine a hand that only holds it does right: what it left undone shows in its causes.
+  const acted = kind === "glide" ? actedAt(flown) : 0;
   const turning = turningAt(flown);
   const [reaction, turns, straight] = [fresh(), fresh(), fresh()];
   const beyond: Beyond = { speed: 0, bank: 0, flap: 0, gear: 0, slip: 0, engine: 0, air: 0 };

@@ -160,7 +160,7 @@ function Heading({ step, flying: { run, state } }: { step: Step; flying: DrillNo
   const gone_s = flown.time_s - due_s;
   const target_s = "target_s" in step ? step.target_s : null;
   return (
-    <p className="flex gap-3 text-[13px] text-ink2">
+    <p className="flex flex-wrap gap-x-3 text-[13px] text-ink2">
       <span>
         {ACTOR_WORDS[step.actor]}
         {step.memory ? "" : " reads"} {cueWords(run.procedure, warnings, run.dead)}

@@ -75,19 +75,21 @@ export function HeightAccount({ account: { planned, spent, atOnce }, landed }: P
           </tr>
         </thead>
         <tbody>
-          {parts.map(([part, name, { lost_m }, how]) => (
-            <tr key={part}>
-              <th className="text-left font-normal text-ink2" scope="row">
-                {name} <span className="num text-[13px]">{how}</span>
-              </th>
-              {ledger && <td className="num text-right">{format("height", plannedPart(ledger, part), "up")}</td>}
-              <td className="text-right">
-                <Figure title={name} figure={part} source={source}>
-                  {spent.kind === "glide" ? format("height", Math.max(lost_m, 0), "up") : signed(lost_m)}
-                </Figure>
-              </td>
-            </tr>
-          ))}
+          {parts
+            .filter(([, , { time_s }]) => time_s > 0)
+            .map(([part, name, { lost_m }, how]) => (
+              <tr key={part}>
+                <th className="text-left font-normal text-ink2" scope="row">
+                  {name} <span className="num text-[13px]">{how}</span>
+                </th>
+                {ledger && <td className="num text-right">{format("height", plannedPart(ledger, part), "up")}</td>}
+                <td className="text-right">
+                  <Figure title={name} figure={part} source={source}>
+                    {spent.kind === "glide" ? format("height", Math.max(lost_m, 0), "up") : signed(lost_m)}
+                  </Figure>
+                </td>
+              </tr>
+            ))}
         </tbody>
       </table>
       <p className="px-4 pt-2 text-[14px] text-ink2">

@@ -64,6 +64,15 @@ describe("what came of a flight by hand", () => {
     });
   });
 
+  it("on one engine half of the ball to the live side is held, as much to the other is not", () => {
+    const out = (ball: number, thrust0_N: number, thrust1_N: number) =>
+      outOf([row({ height_m: 500, ball, thrust0_N, thrust1_N })], HELD).ball[0];
+    expect([0.6, 1, 1.2, -0.4, -0.6].map((ball) => out(ball, -25, 2100))).toEqual([false, false, true, false, true]);
+    expect([-0.6, -1, -1.2, 0.4, 0.6].map((ball) => out(ball, 2100, -25))).toEqual([false, false, true, false, true]);
+    // Of one engine, and with both alike, there is no such side.
+    expect([out(0.6, -160, 0), out(0.6, 900, 0), out(0.6, -25, -25), out(0.6, 900, 900)]).toEqual(Array(4).fill(true));
+  });
+
   it("a lever that is moved is something done, whatever the attitude does", () => {
     const held = (of: Partial<Record<TraceChannel, number>>) =>
       Array.from({ length: 60 }, (_, i) => row({ time_s: i / 10, throttle1: 0.65, ...(i >= 30 ? of : {}) }));

@@ -5,7 +5,7 @@ import type { Ending } from "../simulation/flight";
 import type { Exercise } from "./exercise";
 import { type ExerciseScore, exerciseScore } from "./exercise-score";
 import { flownTrace } from "./flown-trace";
-import { AT, type Row, actedAt, failedFrom, gliding, touchOf, turningAt } from "./glide-rows";
+import { AT, type Row, actedAt, failedFrom, gliding, liveSide, touchOf, turningAt } from "./glide-rows";
 import type { HeightSpent } from "./height-account";
 
 /** What is held since it failed. */
@@ -20,7 +20,14 @@ export interface ToHold {
 }
 
 /** So much slower, faster, steeper, with the ball so far out, so much over the stall is held. Common practice. */
-export const LIMITS = { slower_mps: 2.57, faster_mps: 5.14, steeper_rad: 0.087, ball: 0.5, overStall: 1.1 } as const;
+export const LIMITS = {
+  slower_mps: 2.57,
+  faster_mps: 5.14,
+  steeper_rad: 0.087,
+  ball: 0.5,
+  halfBall: 0.6,
+  overStall: 1.1,
+} as const;
 /** Lower than this it is landed and not judged, m. */
 const JUDGED_M = 12;
 
@@ -32,9 +39,16 @@ export function outOf(rows: readonly Row[], { speed_mps, bank_rad }: ToHold): Re
   return {
     speed: where((row) => row[AT.ias] < speed_mps - LIMITS.slower_mps || row[AT.ias] > speed_mps + LIMITS.faster_mps),
     bank: where((row) => Math.abs(row[AT.bank]) > bank_rad + LIMITS.steeper_rad),
-    ball: where((row) => Math.abs(row[AT.ball]) > LIMITS.ball),
+    ball: where(ballOut),
     stall: where((row) => row[AT.overStall] < LIMITS.overStall),
   };
+}
+
+/** The ball is out: of its middle, or on one engine of what lies between the middle and half of it to the live side. */
+function ballOut(row: Row): boolean {
+  const live = liveSide(row[AT.thrust0], row[AT.thrust1]);
+  const ball = row[AT.ball] * (live === 0 ? 1 : live);
+  return ball < -LIMITS.ball || ball > LIMITS.ball + (live === 0 ? 0 : LIMITS.halfBall);
 }
 
 /** Seconds that rows say so. */

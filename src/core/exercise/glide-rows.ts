@@ -54,6 +54,15 @@ export function failedFrom(rows: readonly Row[]): number {
   return first < 0 ? 0 : first;
 }
 
+/**
+ * The side of the one engine of two that pulls while the other drags: −1 left, 1 right; 0 where both do the same, and
+ * of one engine.
+ */
+export function liveSide(left_N: number, right_N: number): -1 | 0 | 1 {
+  if (left_N > 0 && right_N < 0) return -1;
+  return right_N > 0 && left_N < 0 ? 1 : 0;
+}
+
 /** The touch: where, how fast, how hard; null where it never was in the air and touched. */
 export function touchOf(rows: readonly Row[]) {
   const aloft = rows.findIndex((row) => row[AT.touch] === 0 && row[AT.height] > ALOFT_M);

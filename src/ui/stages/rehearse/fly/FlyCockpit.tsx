@@ -1,6 +1,7 @@
 "use client";
 import { type ComponentType, useEffect } from "react";
 import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import { liveSide } from "@/core/exercise/glide-rows";
 import type { FlightView } from "@/core/simulation/flight-view";
 import { formatNumber, fromSi } from "@/core/quantities/units";
 import { useUnits } from "@/ui/kit/units/units-store";
@@ -71,7 +72,7 @@ export function FlyCockpit({ aircraft, set, view, Scene }: Props) {
             pitch_rad={view.gyroPitch_rad}
             limit_rad={Math.min(assistance.bank_rad, 1)}
           />
-          <BallAndString ball={view.ball} beta_rad={view.beta_rad} />
+          <BallAndString ball={view.ball} beta_rad={view.beta_rad} live={liveSideOf(view)} />
         </div>
         <div className="grid content-between gap-1">
           <EngineGauges engines={view.engines} />
@@ -84,6 +85,9 @@ export function FlyCockpit({ aircraft, set, view, Scene }: Props) {
     </div>
   );
 }
+
+const liveSideOf = ({ engines }: FlightView) =>
+  engines.length === 2 ? liveSide(engines[0].thrust_N, engines[1].thrust_N) : 0;
 
 interface StripsProps {
   aircraft: Aeroplane;

@@ -4,7 +4,7 @@ import dynamic from "next/dynamic";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { LIMITS, type ToHold } from "@/core/exercise/flown-result";
-import { failedFrom } from "@/core/exercise/glide-rows";
+import { AT, failedFrom, liveSide } from "@/core/exercise/glide-rows";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { TRACE_CHANNELS, TRACE_HZ, type TraceChannel, channelOf, traceCsv } from "@/core/simulation/flight-trace";
@@ -165,12 +165,18 @@ export function FlyReplay({ last, set, onClose }: { last: FlownFlight; set: FlyS
   );
 }
 
-/** Half of the map: all of the way from here, within reason. */
+/** Half of the map, which is about as wide as high: all of the way from here, within reason. */
 function shown_m(path: readonly number[], at: { readonly north_m: number; readonly east_m: number }): number {
   let most = 0;
   for (let i = 0; i + 1 < path.length; i += 2)
-    most = Math.max(most, Math.abs(path[i] - at.north_m), Math.abs(path[i + 1] - at.east_m) / 2);
+    most = Math.max(most, Math.abs(path[i] - at.north_m), Math.abs(path[i + 1] - at.east_m));
   return Math.max(600, Math.min(8000, most * 1.2));
+}
+
+/** Where the ball is held: on one engine half a ball farther to the side that was live. */
+function ballBand(rows: FlownFlight["rows"]): readonly [number, number] {
+  const live = rows.reduce<number>((side, row) => liveSide(row[AT.thrust0], row[AT.thrust1]) || side, 0);
+  return [Math.min(live, 0) * LIMITS.halfBall - LIMITS.ball, Math.max(live, 0) * LIMITS.halfBall + LIMITS.ball];
 }
 
 function lanesOf(
@@ -209,7 +215,7 @@ function lanesOf(
       band: [speed_mps - LIMITS.slower_mps, speed_mps + LIMITS.faster_mps],
     },
     { ...banded(bankBand), channel: "bank_rad", low: -1.2, high: 1.2, band: [-steepest, steepest] },
-    { ...banded(ball), channel: "ball", low: -2, high: 2, band: [-LIMITS.ball, LIMITS.ball] },
+    { ...banded(ball), channel: "ball", low: -2, high: 2, band: ballBand(rows) },
     { ...banded(stall), channel: "overStall", low: 0.8, high: 2.2, band: [LIMITS.overStall, 2.2] },
     { ...free, name: "Stick, nose", within: "back is up", channel: "stickBack", low: -1, high: 1, words: share },
     { ...free, name: "Feet", within: "right is up", channel: "rightFoot", low: -1, high: 1, words: share },

@@ -1,6 +1,6 @@
 // A flight in words: what to do now, and how it went.
 import { type Band, LIMITS, type ToHold, outOf, seconds } from "@/core/exercise/flown-result";
-import { touchOf } from "@/core/exercise/glide-rows";
+import { AT, liveSide, touchOf } from "@/core/exercise/glide-rows";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import type { FlightView } from "@/core/simulation/flight-view";
@@ -94,6 +94,8 @@ export interface HeldBand {
   readonly out: readonly boolean[];
 }
 
+const isOnOne = (row: readonly number[]) => liveSide(row[AT.thrust0], row[AT.thrust1]) !== 0;
+
 /** Speed, bank, ball and margin over the stall, in the air, since it failed. */
 export function bandsOf(rows: readonly (readonly number[])[], held: ToHold, format: Format): readonly HeldBand[] {
   const { speed_mps, bank_rad } = held;
@@ -108,7 +110,7 @@ export function bandsOf(rows: readonly (readonly number[])[], held: ToHold, form
   return [
     band("Speed", `${format("speed", low)} to ${format("speed", high)}`, "speed"),
     band("Bank", `up to ${formatNumber((bank_rad + LIMITS.steeper_rad) * DEG)}°`, "bank"),
-    band("Ball", "± ½", "ball"),
+    band("Ball", rows.some(isOnOne) ? "½, to the live side 1" : "± ½", "ball"),
     band("Over stall", "≥ 1.10", "stall"),
   ];
 }

@@ -73,9 +73,32 @@ export function AttitudeDrawing({ bank_rad, pitch_rad, limit_rad }: Props) {
   );
 }
 
-/** The ball in its glass and the yaw string. */
-export function BallAndString({ ball, beta_rad }: { ball: number; beta_rad: number }) {
+interface BallProps {
+  ball: number;
+  beta_rad: number;
+  /** The one engine of two that pulls: −1 left, 1 right; 0 where there is no such side. */
+  live: -1 | 0 | 1;
+}
+
+/** Half a ball, give or take. */
+const [HALF_FROM, HALF_TO] = [0.3, 0.9];
+
+/** What to do about the ball: on one engine half of it to the live side is where it flies without a slip. */
+function BallWords({ ball, live }: Pick<BallProps, "ball" | "live">) {
+  const toLive = ball * live;
+  if (toLive > HALF_FROM && toLive < HALF_TO) return <span className="text-ink2">half a ball to the live side</span>;
+  if (live !== 0 && Math.abs(ball) <= HALF_FROM)
+    return <strong>bank 3° {live < 0 ? "left" : "right"}: half a ball</strong>;
   const side = ball > 0.15 ? "right" : ball < -0.15 ? "left" : null;
+  return side ? (
+    <strong>{`${Math.min(2, Math.abs(ball)).toFixed(1)} ball ${side}: ${side} foot`}</strong>
+  ) : (
+    <span className="text-ink2">ball in the middle</span>
+  );
+}
+
+/** The ball in its glass and the yaw string. */
+export function BallAndString({ ball, beta_rad, live }: BallProps) {
   const lean = Math.max(-50, Math.min(50, -beta_rad * DEG * 3));
   return (
     <figure className="m-0">
@@ -95,11 +118,7 @@ export function BallAndString({ ball, beta_rad }: { ball: number; beta_rad: numb
         <line x1={124} x2={124} y1={0} y2={6} stroke="var(--ink)" strokeWidth={2} />
       </svg>
       <figcaption className="text-[13px]">
-        {side ? (
-          <strong>{`${Math.min(2, Math.abs(ball)).toFixed(1)} ball ${side}: ${side} foot`}</strong>
-        ) : (
-          <span className="text-ink2">ball in the middle</span>
-        )}
+        <BallWords ball={ball} live={live} />
       </figcaption>
     </figure>
   );

@@ -25,7 +25,6 @@ async function openAircraft(page: Page): Promise<void> {
 }
 
 test("a twin of one's own, from a page of its book: every twin's question has an answer", async ({ page }) => {
-  test.setTimeout(120_000);
   await openAircraft(page);
   await page.getByRole("button", { name: "New" }).click();
   await page.getByRole("tab", { name: "Handbook and fit" }).click();
@@ -78,7 +77,6 @@ test("a twin of one's own, from a page of its book: every twin's question has an
 test("fit a new aircraft from its handbook, make it current, brief a departure and print the card", async ({
   page,
 }, testInfo) => {
-  test.setTimeout(120_000);
   await openAircraft(page);
   await page.getByRole("button", { name: "New" }).click();
   await page.getByRole("tab", { name: "Handbook and fit" }).click();

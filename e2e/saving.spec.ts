@@ -170,7 +170,6 @@ test("two tabs agree at once; what both have changed is decided by the user, and
 });
 
 test("the database stops while working: told, kept, saved when it is back", async ({ page }) => {
-  test.setTimeout(120_000);
   const folder = process.env.TEST_DATABASE_FOLDER ?? "";
   await openDemo(page);
   const pid = Number(await readFile(path.join(folder, "mysql", "utrimax.pid"), "utf8"));

@@ -17,7 +17,7 @@ const SOURCE = {
 const CORE = [
   ["quantities", "numeric"],
   ["air", "earth"],
-  ["places", "track"],
+  ["places"],
   ["aircraft"],
   ["situation"],
   ["flight", "engine"],
@@ -29,6 +29,8 @@ const CORE = [
   ["restart", "departure", "take-off"],
   ["fitting", "procedure", "simulation"],
   ["recall", "exercise"],
+  ["track"],
+  ["debrief"],
   ["calculations"],
 ];
 

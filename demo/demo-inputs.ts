@@ -12,6 +12,7 @@ import { routeQuestion } from "@/core/route/asked-route";
 import { demoDepartureQuestion } from "./demo-departure";
 import { demoTakeOffQuestion } from "./demo-take-off";
 import { demoTwinQuestion } from "./demo-twin";
+import { demoLog } from "./read-logs";
 import { turnBackLegs } from "../src/core/simulation/turn-back-legs";
 import { demoAircraft, demoGyroplane, demoHelicopter, demoPlaces, demoSituation } from "./read-demo";
 
@@ -227,6 +228,23 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
       channels: { height: [900, 915, 945, 910], heading: [6.2, 6.25, 0.02, 6.2] },
     },
     drill: { over: true, ground: false, took_s: 95, wrong: 0, slow: 1, back: 0, lost_m: 0 },
+  },
+  "track-read": { text: demoLog("turnback.igc") },
+  "track-measure": {
+    text: demoLog("turnback.igc"),
+    aircraft: alder,
+    mass_kg: 1000,
+    deviation_K: 8,
+    ends: landingEnds(places).slice(0, 4),
+  },
+  refit: {
+    aircraft: alder,
+    mass_kg: 1000,
+    glides: [
+      { eas_mps: 30.5, tas_mps: 32.6, sink_mps: 3.71, sinkSigma_mps: 0.12 },
+      { eas_mps: 35.7, tas_mps: 38, sink_mps: 4.28, sinkSigma_mps: 0.12 },
+      { eas_mps: 44.7, tas_mps: 47.5, sink_mps: 6.37, sinkSigma_mps: 0.12 },
+    ],
   },
   simulate: {
     setUp: {

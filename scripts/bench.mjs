@@ -22,6 +22,7 @@ try {
   await run(path.join(ROOT, "node_modules/.bin/tsx"), ["bench/engine-out.ts"], { cwd: ROOT });
   await run(path.join(ROOT, "node_modules/.bin/tsx"), ["bench/simulation.ts"], { cwd: ROOT });
   await run(path.join(ROOT, "node_modules/.bin/tsx"), ["bench/cover.ts"], { cwd: ROOT });
+  await run(path.join(ROOT, "node_modules/.bin/tsx"), ["bench/track.ts"], { cwd: ROOT });
   await ensureBuilt();
   const folder = path.join(STATE, "test-database");
   await prepareOnce(folder);

@@ -70,6 +70,9 @@ describe("npm run -s calc", () => {
       "procedure-check",
       "exercise-score",
       "simulate",
+      "track-read",
+      "track-measure",
+      "refit",
     ]);
   });
 

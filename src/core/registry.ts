@@ -44,7 +44,10 @@ import { ratingsCalculation } from "./calculations/ratings";
 import { rotorPathCalculation } from "./calculations/rotor-path";
 import { exerciseScoreCalculation } from "./calculations/exercise-score";
 import { procedureCheckCalculation } from "./calculations/procedure-check";
+import { refitCalculation } from "./calculations/refit";
 import { simulateCalculation } from "./calculations/simulate";
+import { trackMeasureCalculation } from "./calculations/track-measure";
+import { trackReadCalculation } from "./calculations/track-read";
 import { rudderAuthorityCalculation } from "./calculations/rudder-authority";
 import { trimTabCalculation } from "./calculations/trim-tab";
 import { type Issue, issuesOf } from "./outcome";
@@ -97,6 +100,9 @@ export const CALCULATIONS: readonly Calculation[] = [
   procedureCheckCalculation,
   exerciseScoreCalculation,
   simulateCalculation,
+  trackReadCalculation,
+  trackMeasureCalculation,
+  refitCalculation,
 ];
 
 /** A result, or every fault of the input. */

@@ -16,3 +16,16 @@ export const WorkingStep = z.object({
 
 /** @see WorkingStep */
 export type WorkingStep = z.infer<typeof WorkingStep>;
+
+/** A line of a working, its parts in the order in which they are read. */
+export function workingStep(
+  figure: string,
+  symbol: string,
+  meaning: string,
+  formula: string,
+  value: number | string,
+  unit: string,
+  source: string,
+): WorkingStep {
+  return { figure, symbol, meaning, formula, value, unit, source };
+}

@@ -1,6 +1,7 @@
 // Steady straight flight of the simulated aeroplane, by Newton's method on its own rates: where a flight begins, and
 // what is held against the steady core. Made of numeric/exact only, so that every machine begins in the same bits.
 import { atan2, cos, sin } from "../numeric/exact";
+import { solveLinear } from "../numeric/solve-linear";
 import { G0 } from "../quantities/constants";
 import type { AeroplaneModel } from "./aeroplane-model";
 import { type StepForces, bodyRates, felt } from "./body-rates";
@@ -80,7 +81,10 @@ export function trimmed(model: AeroplaneModel, forces: StepForces, held: Held): 
       const moved = x.map((value, i) => (i === j ? value + NUDGE : value));
       return residual(moved).map((value, i) => (value - now[i]) / NUDGE);
     });
-    const step = solved(columns, now);
+    const step = solveLinear(
+      now.map((_, i) => columns.map((column) => column[i])),
+      now,
+    );
     if (!step) return null;
     const most = Math.max(...step.map(Math.abs));
     const damp = most > 0.2 ? 0.2 / most : 1;
@@ -122,23 +126,4 @@ function put(
   y[S.W] = tas_mps * sin(alpha) * cos(beta);
   y[S.ATTACHED_LEFT] = settledAttached(alpha, stall_rad - LEFT_EARLIER_RAD);
   y[S.ATTACHED_RIGHT] = settledAttached(alpha, stall_rad);
-}
-
-/** Gauss with pivots; null where there is no answer. */
-function solved(columns: readonly (readonly number[])[], right: readonly number[]): number[] | null {
-  const n = right.length;
-  const rows = right.map((value, i) => [...columns.map((column) => column[i]), value]);
-  for (let i = 0; i < n; i += 1) {
-    const best = rows.reduce((top, row, j) => (j >= i && Math.abs(row[i]) > Math.abs(rows[top][i]) ? j : top), i);
-    [rows[i], rows[best]] = [rows[best], rows[i]];
-    if (!(Math.abs(rows[i][i]) > 1e-12)) return null;
-    for (let j = i + 1; j < n; j += 1) {
-      const factor = rows[j][i] / rows[i][i];
-      for (let k = i; k <= n; k += 1) rows[j][k] -= factor * rows[i][k];
-    }
-  }
-  const x = Array.from({ length: n }, () => 0);
-  for (let i = n - 1; i >= 0; i -= 1)
-    x[i] = (rows[i][n] - rows[i].slice(i + 1, n).reduce((sum, value, k) => sum + value * x[i + 1 + k], 0)) / rows[i][i];
-  return x;
 }

@@ -1,15 +1,9 @@
 "use client";
-import { useEffect, useRef, useState } from "react";
+import type { RefObject } from "react";
+import { useSize } from "../page/useSize";
 
 /** Height of an element, followed as the window changes. */
-export function useHeight(): [React.RefObject<HTMLDivElement | null>, number] {
-  const element = useRef<HTMLDivElement>(null);
-  const [height, setHeight] = useState(440);
-  useEffect(() => {
-    if (!element.current) return;
-    const observer = new ResizeObserver(([entry]) => setHeight(Math.floor(entry.contentRect.height)));
-    observer.observe(element.current);
-    return () => observer.disconnect();
-  }, []);
+export function useHeight(): [RefObject<HTMLDivElement | null>, number] {
+  const [element, { height }] = useSize({ width: 0, height: 440 });
   return [element, height];
 }

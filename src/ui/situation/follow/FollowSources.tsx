@@ -88,9 +88,9 @@ export function FollowSources({ onChosen }: { onChosen: () => void }) {
           choices={TIMES.map((value) => ({ value, label: value === "1" ? "it was" : `${value} times` }))}
         />
         <FileButton
-          label="NMEA or GPX"
+          label="A log"
           fileLabel="Recording to follow"
-          accept=".nmea,.txt,.log,.gpx"
+          accept=".nmea,.txt,.log,.gpx,.igc,.csv"
           onChoose={(file) => void replay(file)}
         />
       </div>

@@ -1,7 +1,7 @@
 "use client";
 // Following: every position that comes moves the situation's aircraft; undo takes the whole flight back in one step.
 import { windProfile } from "@/core/air/wind";
-import type { Fix } from "@/core/track/fix";
+import type { Fix } from "@/core/track/formats/fix";
 import { headingOfTrack } from "@/core/track/heading";
 import { send } from "@/ui/kit/request";
 import { holdUndo, releaseUndo, useSituation } from "../situation-store";

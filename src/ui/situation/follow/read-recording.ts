@@ -1,8 +1,8 @@
-// A recorded flight for following: NMEA sentences, or a GPX track with times.
+// A recorded flight for following: any log that is read.
 import { type Outcome, failure, success } from "@/core/outcome";
-import type { Fix } from "@/core/track/fix";
-import { readGpxTrack } from "@/core/track/gpx-track";
-import { readNmea } from "@/core/track/nmea";
+import type { Fix } from "@/core/track/formats/fix";
+import { fixesOf } from "@/core/track/formats/log-fixes";
+import { readLog } from "@/core/track/formats/read-log";
 
 /** Largest recording, bytes. */
 export const MOST_BYTES = 30 * 1024 * 1024;
@@ -20,15 +20,12 @@ export interface Recording {
  * @returns `no_recording` when there are not two positions with times in it
  */
 export function readRecording(text: string): Outcome<Recording> {
-  const nmea = () => {
-    const { fixes, faults } = readNmea(text);
-    return { fixes, faults: faults.length };
-  };
-  const recording = /^\s*</.test(text) ? readGpxTrack(text) : nmea();
-  if (!recording || recording.fixes.length < 2)
+  const log = readLog(text);
+  const fixes = log.ok ? fixesOf(log.value) : [];
+  if (!log.ok || fixes.length < 2)
     return failure(
       "no_recording",
-      "There is no flight in this file: NMEA sentences or a GPX track with times are read.",
+      "There is no flight in this file: IGC, GPX and NMEA with times, and tables of positions are read.",
     );
-  return success(recording);
+  return success({ fixes, faults: log.value.faultCount });
 }

@@ -2,8 +2,8 @@
 // until it is stopped.
 import type { WindVector } from "@/core/air/wind";
 import { degrees } from "@/core/quantities/angle";
-import type { Fix } from "@/core/track/fix";
-import { nmeaReader } from "@/core/track/nmea";
+import type { Fix } from "@/core/track/formats/fix";
+import { nmeaReader } from "@/core/track/formats/nmea";
 
 /** Tells what comes, and why it ended. */
 export interface FixTeller {

@@ -1,4 +1,4 @@
-import type { LatLon } from "../earth/geodesic";
+import type { LatLon } from "../../earth/geodesic";
 
 /** One moment of a flight as a receiver tells it; null where it does not. */
 export interface Fix {

@@ -1,7 +1,7 @@
 // Sentences of a position receiver, line by line as they come. Position sentences (RMC, GGA) are joined by their time;
 // others are passed over. @see NMEA 0183 (memory): RMC, GGA, checksum as the XOR of what stands between $ and *
-import { MPS_PER_KT } from "../quantities/constants";
-import { radians } from "../quantities/angle";
+import { MPS_PER_KT } from "../../quantities/constants";
+import { radians } from "../../quantities/angle";
 import type { Fix } from "./fix";
 
 /** What a line was. */
@@ -148,18 +148,4 @@ export function nmeaReader(): (line: string) => NmeaLine {
     };
     return told(now, left);
   };
-}
-
-/** A whole recording: its fixes, and its faults by line; at most `most` of each. */
-export function readNmea(text: string, most = 200_000): { fixes: Fix[]; faults: { line: number; message: string }[] } {
-  const read = nmeaReader();
-  const fixes: Fix[] = [];
-  const faults: { line: number; message: string }[] = [];
-  const lines = text.split(/\r?\n/);
-  for (let i = 0; i < lines.length && fixes.length < most; i += 1) {
-    const found = read(lines[i]);
-    if (found.kind === "fix") fixes.push(found.fix);
-    if (found.kind === "fault" && faults.length < most) faults.push({ line: i + 1, message: found.message });
-  }
-  return { fixes, faults };
 }

@@ -1,0 +1,36 @@
+import { describe, expect, it } from "vitest";
+import { pilotFigures } from "./pilot-figures";
+
+const hand = (reaction_s: number, bank_rad: number | null) => ({
+  hand: {
+    reaction_s,
+    bank: bank_rad === null ? null : { mean_rad: bank_rad, spread_rad: 0.1 },
+    speed: { off_mps: 0, spread_mps: 1 },
+  },
+});
+
+describe("a pilot’s own figures", () => {
+  // By hand: 3, 5, 7 s have the mean 5 and the standard deviation 2; 0.6 and 0.8 rad have 0.7 and 0.1414.
+  it("pool what was flown and simulated, with mean, sample deviation and count", () => {
+    const found = pilotFigures(
+      [
+        { reaction_s: 3, bank_rad: 0.6 },
+        { reaction_s: 5, bank_rad: null },
+      ],
+      [hand(7, 0.8)],
+    );
+    expect(found).toMatchObject({ flown: 2, simulated: 1, reaction_s: { mean: 5, spread: 2, count: 3 } });
+    expect(found?.bank_rad?.mean).toBeCloseTo(0.7, 12);
+    expect(found?.bank_rad?.spread).toBeCloseTo(Math.SQRT2 / 10, 12);
+  });
+
+  it("one has no spread; what shows nothing does not count; nothing is nothing", () => {
+    expect(pilotFigures([{ reaction_s: 4, bank_rad: null }], [])).toEqual({
+      flown: 1,
+      simulated: 0,
+      reaction_s: { mean: 4, spread: 0, count: 1 },
+      bank_rad: null,
+    });
+    expect(pilotFigures([{ reaction_s: null, bank_rad: null }], [{ hand: null }])).toBeNull();
+  });
+});

@@ -1,0 +1,63 @@
+// A pilot's own figures from what was flown and simulated: how long it takes to act, how steeply is turned, with the
+// spread and from how many.
+import type { FlownResult } from "../exercise/flown-result";
+
+/** What one engine stop that was flown to the ground shows of the hand; null where it does not. */
+export interface FlownHand {
+  readonly reaction_s: number | null;
+  readonly bank_rad: number | null;
+}
+
+/** A figure from several: its mean and standard deviation (0 of one). */
+export interface OwnFigure {
+  readonly mean: number;
+  readonly spread: number;
+  readonly count: number;
+}
+
+/** @see pilotFigures */
+export interface PilotFigures {
+  /** Engine stops in logs, and flights by hand in the simulator, that show something. */
+  readonly flown: number;
+  readonly simulated: number;
+  readonly reaction_s: OwnFigure | null;
+  readonly bank_rad: OwnFigure | null;
+}
+
+/** Mean and standard deviation of a sample; null of none. */
+function figureOf(values: readonly number[]): OwnFigure | null {
+  const count = values.length;
+  if (count === 0) return null;
+  const mean = values.reduce((sum, value) => sum + value, 0) / count;
+  const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
+  return { mean, spread: count > 1 ? Math.sqrt(squares / (count - 1)) : 0, count };
+}
+
+const known = (values: readonly (number | null)[]) => values.filter((value): value is number => value !== null);
+
+/**
+ * Pools them; each counts alike.
+ *
+ * @returns null where nothing shows a hand
+ * @see mean and sample standard deviation, n − 1
+ */
+export function pilotFigures(
+  flown: readonly FlownHand[],
+  simulated: readonly Pick<FlownResult, "hand">[],
+): PilotFigures | null {
+  const shown = flown.filter(({ reaction_s, bank_rad }) => reaction_s !== null || bank_rad !== null);
+  const hands = simulated.flatMap(({ hand }) => hand ?? []);
+  if (shown.length + hands.length === 0) return null;
+  return {
+    flown: shown.length,
+    simulated: hands.length,
+    reaction_s: figureOf([
+      ...known(shown.map(({ reaction_s }) => reaction_s)),
+      ...hands.map(({ reaction_s }) => reaction_s),
+    ]),
+    bank_rad: figureOf([
+      ...known(shown.map(({ bank_rad }) => bank_rad)),
+      ...known(hands.map(({ bank }) => bank?.mean_rad ?? null)),
+    ]),
+  };
+}

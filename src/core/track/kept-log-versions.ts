@@ -1,0 +1,20 @@
+// Kept logs of every version that was ever written.
+import { z } from "zod";
+import { upgradedAircraft } from "../aircraft/aircraft-versions";
+import { versionedDocument } from "../versions";
+import { KeptLog } from "./kept-log";
+
+const versions = versionedDocument("utrimax/log", "flight log", KeptLog, []);
+
+const Old = z.looseObject({ aircraft: z.unknown() });
+
+/** The aircraft that it holds is a document with versions of its own. */
+function upgraded(value: unknown): unknown {
+  const log = versions.upgraded(value);
+  const old = Old.safeParse(log);
+  if (!old.success || old.data.aircraft === null) return log;
+  return { ...old.data, aircraft: upgradedAircraft(old.data.aircraft) };
+}
+
+/** A kept log of this or an earlier version, brought up to this one: what storage and files are read with. */
+export const KeptLogOfAnyVersion = z.preprocess(upgraded, KeptLog);

@@ -7,6 +7,7 @@ import { savePreferences } from "./accounts";
 import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
 import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
 import { addFlight, everyFlight } from "./flights";
+import { everyLog, putLog } from "./logs";
 import { addPlace, listPlaces } from "./places";
 import { ownFlightTests, ownProcedures } from "./own-documents";
 import type { UnreadableRow } from "./readable-rows";
@@ -40,6 +41,7 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
     flightTests: (await ownFlightTests.list(account.id, unreadable)).map(({ document }) => document),
     runs: await everyRun(account.id, unreadable),
     flights: (await everyFlight(account.id)).map((packed) => packed.toString("base64")),
+    logs: (await everyLog(account.id)).map((packed) => packed.toString("base64")),
     reviews: await listReviews(account.id, MOST_ARCHIVED),
     unreadable,
   };
@@ -79,7 +81,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
   for (const { document } of archive.situations)
     if (document.terrainId !== null && (await hasTerrain(account.id, document.terrainId)))
       knownTerrains.add(document.terrainId);
-  const { aircraft, places, situations, terrains, procedures, flightTests, runs, flights, reviews } = archive;
+  const { aircraft, places, situations, terrains, procedures, flightTests, runs, flights, logs, reviews } = archive;
   const documents = [
     ...[...aircraft, ...situations].map(({ document }) => document),
     ...places,
@@ -96,11 +98,12 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     flightTests: flightTests.length,
     runs: runs.length,
     flights: flights.length,
+    logs: logs.length,
     reviews: reviews.length,
     bytes:
       documents +
       terrains.reduce((sum, { packed }) => sum + packed.elevations.byteLength, 0) +
-      flights.reduce((sum, { packed }) => sum + packed.byteLength, 0),
+      [...flights, ...logs].reduce((sum, { packed }) => sum + packed.byteLength, 0),
   };
   await storing(account.id, adding, async (connection) => {
     const aircraftIds = new Map<string, string>();
@@ -135,6 +138,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
       await ownFlightTests.add(account.id, { ...test, id: `own-${randomUUID()}`.slice(0, 40) }, connection);
     for (const run of runs) await addRun(account.id, run, connection);
     for (const flight of flights) await addFlight(account.id, flight, connection);
+    for (const one of logs) await putLog(account.id, one, connection);
     await addReviews(account.id, reviews, connection);
     await savePreferences(account.id, { ...account.preferences, ...archive.preferences }, connection);
   });

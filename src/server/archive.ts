@@ -14,10 +14,11 @@ import { type PackedTerrain, unpackElevations } from "./packed-terrain";
 import { Preferences } from "./preferences";
 import { SentReview } from "./sent-review";
 import { MOST_PACKED, type PackedFlight, readFlight } from "./sent-flight";
+import { MOST_PACKED_LOG, type PackedLog, readSentLog } from "./sent-log";
 import { SentRun } from "./sent-run";
 
 /** Version of the file. */
-export const ARCHIVE_VERSION = 6;
+export const ARCHIVE_VERSION = 7;
 
 const Id = z.string().min(1).max(64);
 const metres = z.number().min(-1_000_000).max(1_000_000);
@@ -45,7 +46,7 @@ const ArchivedTerrain = z
     message: `A terrain has at most ${MAX_TERRAIN_POINTS} points.`,
   });
 
-const { aircraft, situations, places, terrains, procedures, flightTests, runs, flights, reviews } = QUOTAS.user;
+const { aircraft, situations, places, terrains, procedures, flightTests, runs, flights, logs, reviews } = QUOTAS.user;
 
 /** The file. */
 export const AccountArchive = z.strictObject({
@@ -61,12 +62,14 @@ export const AccountArchive = z.strictObject({
   runs: z.array(SentRun).max(runs),
   /** base64 of gzip of a flight as it is sent. */
   flights: z.array(z.base64().max((MOST_PACKED * 4) / 3 + 4)).max(flights),
+  /** base64 of gzip of a flight log as it is sent. */
+  logs: z.array(z.base64().max((MOST_PACKED_LOG * 4) / 3 + 4)).max(logs),
   reviews: z.array(SentReview).max(reviews),
   /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
   unreadable: z
     .array(
       z.strictObject({
-        kind: z.enum(["aircraft", "place", "situation", "procedure", "flight test", "run", "flight"]),
+        kind: z.enum(["aircraft", "place", "situation", "procedure", "flight test", "run", "flight", "flight log"]),
         id: z.string().max(64),
         name: z.string().max(200),
         reason: z.string().max(2000),
@@ -79,8 +82,9 @@ export const AccountArchive = z.strictObject({
 export type AccountArchive = z.infer<typeof AccountArchive>;
 
 /** An archive that was read, its terrains as they are stored. */
-export type ReadArchive = Omit<AccountArchive, "terrains" | "flights" | "unreadable"> & {
+export type ReadArchive = Omit<AccountArchive, "terrains" | "flights" | "logs" | "unreadable"> & {
   readonly flights: readonly PackedFlight[];
+  readonly logs: readonly PackedLog[];
   readonly terrains: readonly { readonly id: string; readonly name: string; readonly packed: PackedTerrain }[];
 };
 
@@ -103,6 +107,8 @@ const STEPS: readonly UpgradeStep[] = [
   (old) => ({ ...old, version: 5, flightTests: [] }),
   // Version 5 was before anything was flown by hand.
   (old) => ({ ...old, version: 6, flights: [] }),
+  // Version 6 was before logs were read.
+  (old) => ({ ...old, version: 7, logs: [] }),
 ];
 
 /**
@@ -129,7 +135,7 @@ export async function readArchive(text: string): Promise<Outcome<ReadArchive>> {
     STEPS.slice(head.data.version - 1).reduce((old, step) => step(old), value as OldDocument),
   );
   if (!parsed.success) return { ok: false, issue: firstIssue(issuesOf(parsed.error)) };
-  const { terrains: archived, flights: packed, unreadable: _, ...rest } = parsed.data;
+  const { terrains: archived, flights: packed, logs: packedLogs, unreadable: _, ...rest } = parsed.data;
   const read: { id: string; name: string; packed: PackedTerrain }[] = [];
   for (const { id, name, elevations, ...frame } of archived) {
     const bytes = Buffer.from(elevations, "base64");
@@ -148,7 +154,13 @@ export async function readArchive(text: string): Promise<Outcome<ReadArchive>> {
       return failure("archive_invalid", `flights.${i}: ${flight.issue.message} Nothing was imported.`, "flights");
     flown.push(flight.value);
   }
-  return success({ ...rest, terrains: read, flights: flown });
+  const logged: PackedLog[] = [];
+  for (const [i, one] of packedLogs.entries()) {
+    const log = await readSentLog(Buffer.from(one, "base64"));
+    if (!log.ok) return failure("archive_invalid", `logs.${i}: ${log.issue.message} Nothing was imported.`, "logs");
+    logged.push(log.value);
+  }
+  return success({ ...rest, terrains: read, flights: flown, logs: logged });
 }
 
 function firstIssue([first]: Issue[]): Issue {

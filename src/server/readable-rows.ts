@@ -7,7 +7,7 @@ import { log } from "./log";
 
 /** A row of an account that this program cannot read. */
 export interface UnreadableRow {
-  readonly kind: "aircraft" | "place" | "situation" | "procedure" | "flight test" | "run" | "flight";
+  readonly kind: "aircraft" | "place" | "situation" | "procedure" | "flight test" | "run" | "flight" | "flight log";
   readonly id: string;
   readonly name: string;
   /** What is wrong with it. */

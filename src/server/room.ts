@@ -18,8 +18,9 @@ const NAMES = {
   flightTests: "flight tests",
   runs: "runs of drills",
   flights: "flights by hand",
+  logs: "flight logs",
   reviews: "answers of recall",
-  bytes: "MB of documents, flights and terrain",
+  bytes: "MB of documents, flights, logs and terrain",
 } as const;
 
 /** What a document takes, bytes. */
@@ -44,6 +45,7 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
        (SELECT COUNT(*) FROM flight_tests WHERE account_id = ? AND deleted_at IS NULL) AS flightTests,
        (SELECT COUNT(*) FROM runs WHERE account_id = ?) AS runs,
        (SELECT COUNT(*) FROM flights WHERE account_id = ?) AS flights,
+       (SELECT COUNT(*) FROM flight_logs WHERE account_id = ?) AS logs,
        (SELECT COUNT(*) FROM reviews WHERE account_id = ?) AS reviews,
        (SELECT COALESCE(SUM(bytes), 0) FROM situations WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM aircraft WHERE account_id = ?)
@@ -52,8 +54,9 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
          + (SELECT COALESCE(SUM(bytes), 0) FROM flight_tests WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM runs WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM flights WHERE account_id = ?)
+         + (SELECT COALESCE(SUM(bytes), 0) FROM flight_logs WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM terrains WHERE account_id = ?) AS bytes`,
-    Array.from({ length: 17 }, () => accountId),
+    Array.from({ length: 19 }, () => accountId),
   );
   const [row] = rows;
   return {
@@ -65,6 +68,7 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
     flightTests: Number(row.flightTests),
     runs: Number(row.runs),
     flights: Number(row.flights),
+    logs: Number(row.logs),
     reviews: Number(row.reviews),
     bytes: Number(row.bytes),
   };

@@ -11,6 +11,7 @@ import { type Issue, type Outcome, failure, success } from "@/core/outcome";
 import { calculate as calculateByName } from "@/core/registry";
 import { type ReadArchive, readArchive as readArchiveText } from "./archive";
 import { type PackedFlight, readFlight } from "./sent-flight";
+import { type PackedLog, readSentLog } from "./sent-log";
 import { type PackedTerrain, packedTerrain, unpackElevations } from "./packed-terrain";
 
 /** Threads give way to the one that answers requests: as nice as that. */
@@ -101,6 +102,11 @@ export function checkTerrain({
 /** Checks a flight that was packed elsewhere. */
 export function checkFlight({ bytes }: { bytes: Uint8Array }): Promise<Done<Outcome<PackedFlight>>> {
   return timed(() => readFlight(bytes));
+}
+
+/** Checks a log that was packed elsewhere, and finds what a list shows of it. */
+export function checkLog({ bytes }: { bytes: Uint8Array }): Promise<Done<Outcome<PackedLog>>> {
+  return timed(() => readSentLog(bytes));
 }
 
 /** Reads an account's archive. */

@@ -6,6 +6,7 @@ import { AircraftOfAnyVersion } from "@/core/aircraft/aircraft-versions";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
 import { database } from "./database";
 import { listFlights } from "./flights";
+import { listLogs } from "./logs";
 import { listPlaces } from "./places";
 import { ownFlightTests, ownProcedures } from "./own-documents";
 import { type UnreadableRow, readableRows } from "./readable-rows";
@@ -25,6 +26,7 @@ export async function unreadableRows(accountId: string): Promise<UnreadableRow[]
   await ownProcedures.list(accountId, unreadable);
   await ownFlightTests.list(accountId, unreadable);
   await listFlights(accountId, unreadable);
+  await listLogs(accountId, unreadable);
   return unreadable;
 }
 

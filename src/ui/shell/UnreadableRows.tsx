@@ -12,6 +12,7 @@ const KINDS: Record<UnreadableRow["kind"], string> = {
   "flight test": "Flight test",
   run: "Run of a drill",
   flight: "Flight by hand",
+  "flight log": "Flight log",
 };
 
 /** What of the account could not be read: why, and how to take it out as it is. */

@@ -2,6 +2,7 @@ import { LIBRARY_ACCOUNT, createGuest } from "@/server/accounts";
 import { aircraftOf } from "@/server/aircraft";
 import { transaction } from "@/server/database";
 import { demoSituation } from "@/server/demo-library";
+import { addDemoLogs, demoLogs } from "@/server/demo-logs";
 import { addDemoRehearsal } from "@/server/demo-rehearsal";
 import { addressOf, limitAttempts, route } from "@/server/route";
 import { closeSession, openSession } from "@/server/sessions";
@@ -12,11 +13,13 @@ export const POST = route(async (request) => {
   const document = await demoSituation();
   // Before the transaction: one that waits for a second connection while it holds its first may wait for ever.
   const aircraft = await aircraftOf(LIBRARY_ACCOUNT, document.aircraftId);
+  const logs = aircraft ? await demoLogs(aircraft) : [];
   await closeSession();
   const situationId = await transaction(async (connection) => {
     const accountId = await createGuest(connection);
     const id = await addSituation(accountId, document, connection);
     if (aircraft) await addDemoRehearsal(accountId, aircraft, connection);
+    await addDemoLogs(accountId, logs, connection);
     await openSession(accountId, connection);
     return id;
   });

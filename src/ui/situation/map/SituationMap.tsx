@@ -13,10 +13,9 @@ import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
 import { useAerodromes, useLandingEnds, useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { nearestAerodrome } from "@/ui/situation/place";
-import { MapBackground } from "@/ui/library/MapBackground";
+import { MapFrame } from "@/ui/library/MapFrame";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useFormat } from "@/ui/kit/units/units-store";
-import { ScaleBar } from "@/ui/kit/map/ScaleBar";
 import { WindSign } from "./WindSign";
 import { aircraftLayer, placeAircraft } from "@/ui/kit/map/aircraft-layer";
 import { aircraftDrag } from "./aircraft-drag";
@@ -173,22 +172,15 @@ export function SituationMap({ overlay = null, paths = null, onPick, onPoint }: 
 
   const ground_m = nearestAerodrome(position, aerodromes)?.elevation_m ?? 0;
   return (
-    <div className="relative min-h-0">
-      <div
-        ref={element}
-        className="absolute inset-0 bg-paper"
-        tabIndex={0}
-        role="application"
-        aria-roledescription="map"
-        aria-label={`Map. Aircraft at ${format("height", altitude_m)}, heading ${Math.round(degrees(heading_rad))} degrees. Arrow keys move it, square brackets turn it, Page Up and Page Down change its height. The ranking below says the same in words.`}
-        onKeyDown={nudge}
-      />
-      <div className="pointer-events-none absolute bottom-2 left-3">
-        <ScaleBar resolution_m={resolution_m} />
-      </div>
-      <MapBackground map={drawn} />
+    <MapFrame
+      element={element}
+      map={drawn}
+      resolution_m={resolution_m}
+      label={`Map. Aircraft at ${format("height", altitude_m)}, heading ${Math.round(degrees(heading_rad))} degrees. Arrow keys move it, square brackets turn it, Page Up and Page Down change its height. The ranking below says the same in words.`}
+      onKeyDown={nudge}
+    >
       <WindSign ground_m={ground_m} />
-    </div>
+    </MapFrame>
   );
 }
 

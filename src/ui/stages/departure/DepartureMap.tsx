@@ -10,8 +10,7 @@ import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
 import { useLandingEnds, useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { useFormat } from "@/ui/kit/units/units-store";
-import { MapBackground } from "@/ui/library/MapBackground";
-import { ScaleBar } from "@/ui/kit/map/ScaleBar";
+import { MapFrame } from "@/ui/library/MapFrame";
 import { WindSign } from "@/ui/situation/map/WindSign";
 import { type BaseMap, baseMap, watchPointed } from "@/ui/kit/map/base-map";
 import { fillFlight, flightLayer } from "@/ui/kit/map/flight-layer";
@@ -103,26 +102,19 @@ export function DepartureMap() {
   }, [drawn, terrain]);
 
   return (
-    <div className="relative min-h-0">
-      <div
-        ref={element}
-        className="absolute inset-0 bg-paper"
-        tabIndex={0}
-        role="application"
-        aria-roledescription="map"
-        aria-label="Map of the departure: the climb ticked by height and the way of the chosen option. Plus and minus zoom. The list and the ledger say the same in words."
-        onKeyDown={(event) => zoomByKey(event, drawn?.map)}
-      />
-      <div className="pointer-events-none absolute bottom-2 left-3">
-        <ScaleBar resolution_m={resolution_m} />
-      </div>
-      <MapBackground map={drawn} />
+    <MapFrame
+      element={element}
+      map={drawn}
+      resolution_m={resolution_m}
+      label="Map of the departure: the climb ticked by height and the way of the chosen option. Plus and minus zoom. The list and the ledger say the same in words."
+      onKeyDown={(event) => zoomByKey(event, drawn?.map)}
+    >
       {runway && (
         <WindSign
           ground_m={runway.elevation_m}
           at={{ altitude_m: runway.elevation_m + height_m, heading_rad: runway.headingTrue_rad }}
         />
       )}
-    </div>
+    </MapFrame>
   );
 }

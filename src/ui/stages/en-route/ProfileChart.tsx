@@ -1,10 +1,11 @@
 "use client";
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, type PointerEvent } from "react";
 import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import { M_PER_NMI } from "@/core/quantities/constants";
 import type { Gap, Stretch } from "@/core/route/gap";
 import { moveCursor, useRoute } from "@/ui/answers/route-store";
 import { marksBetween } from "@/ui/kit/ledger/ledger-layout";
+import { useSize } from "@/ui/kit/page/useSize";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { ProfileRibbon } from "./ProfileRibbon";
 import { gapLabels, namesWithRoom } from "./profile-labels";
@@ -56,20 +57,11 @@ interface Props {
 /** Ground, plan and cover along the flight, which place holds which part, and the cursor. */
 export function ProfileChart(props: Props) {
   const { points, gaps, stretches, places, length_m, names, words, lines, levels } = props;
-  const box = useRef<HTMLDivElement>(null);
-  const [{ width, height }, setSize] = useState({ width: 740, height: 220 });
+  const [box, { width, height }] = useSize({ width: 740, height: 220 });
   const cursor_m = useRoute((state) => state.cursor_m);
   const unit = useUnits((state) => state.units.height);
   const far = useUnits((state) => state.units.distance);
   const format = useFormat();
-  useEffect(() => {
-    if (!box.current) return;
-    const observer = new ResizeObserver(([entry]) =>
-      setSize({ width: Math.floor(entry.contentRect.width), height: Math.floor(entry.contentRect.height) }),
-    );
-    observer.observe(box.current);
-    return () => observer.disconnect();
-  }, []);
   const top_m =
     HEADROOM *
     Math.max(

@@ -6,14 +6,13 @@ import { type PlanePoint, localPlane } from "@/core/earth/local-plane";
 import { moveCursor, useRoute } from "@/ui/answers/route-store";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
-import { ScaleBar } from "@/ui/kit/map/ScaleBar";
 import { type BaseMap, baseMap } from "@/ui/kit/map/base-map";
 import { drawnSource } from "@/ui/kit/map/drawn-source";
 import { mapPalette } from "@/ui/kit/map/map-palette";
 import { reliefSource } from "@/ui/kit/map/relief-source";
 import { zoomByKey } from "@/ui/kit/map/zoom-key";
 import { type RouteDrawing, type RouteLayers, routeLayers } from "@/ui/kit/map/route-layer";
-import { MapBackground } from "@/ui/library/MapBackground";
+import { MapFrame } from "@/ui/library/MapFrame";
 import { WindSign } from "@/ui/situation/map/WindSign";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
@@ -144,24 +143,17 @@ export function RouteMap({ reach, drawing, wind, focus, legend }: Props) {
   }, [drawn, focus]);
 
   return (
-    <div className="relative min-h-0">
-      <div
-        ref={element}
-        className="absolute inset-0 bg-paper"
-        tabIndex={0}
-        role="application"
-        aria-roledescription="map"
-        aria-label="Map of the route. Plus and minus change its scale. The profile, the ledger and the table of points say the same in words; points are moved in the table."
-        onKeyDown={(event) => zoomByKey(event, drawn?.map)}
-      />
+    <MapFrame
+      element={element}
+      map={drawn}
+      resolution_m={resolution_m}
+      label="Map of the route. Plus and minus change its scale. The profile, the ledger and the table of points say the same in words; points are moved in the table."
+      onKeyDown={(event) => zoomByKey(event, drawn?.map)}
+    >
       <div className="pointer-events-none absolute top-7 left-3 flex flex-col gap-1 text-[13px]">{legend}</div>
-      <div className="pointer-events-none absolute bottom-2 left-3">
-        <ScaleBar resolution_m={resolution_m} />
-      </div>
-      <MapBackground map={drawn} />
       {wind && (
         <WindSign ground_m={wind.ground_m} at={{ altitude_m: wind.altitude_m, heading_rad: wind.heading_rad }} />
       )}
-    </div>
+    </MapFrame>
   );
 }

@@ -1,0 +1,157 @@
+"use client";
+import dynamic from "next/dynamic";
+import { parseAsStringLiteral, useQueryState } from "nuqs";
+import { type DragEvent, useEffect, useState } from "react";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import type { CsvLayout } from "@/core/track/formats/csv-layout";
+import { KEPT_LOG_VERSION, type KeptLog, MOST_CHARACTERS } from "@/core/track/kept-log";
+import { FileButton } from "@/ui/kit/forms/FileButton";
+import { StageFrame } from "@/ui/kit/page/StageFrame";
+import { StageView } from "@/ui/kit/page/StageTabs";
+import { useAircraft } from "@/ui/situation/useAircraft";
+import { useLandingEnds } from "@/ui/situation/useNearPlaces";
+import { useSituation } from "@/ui/situation/situation-store";
+import { DebriefAside } from "./DebriefAside";
+import { FlightView } from "./FlightView";
+import { LogDay } from "./LogDay";
+import { LogExport } from "./LogExport";
+import { LogList } from "./LogList";
+import { keepLog, openKept, openLog, recognise, useDebrief } from "./debrief-store";
+import { loadLogs, useLogs } from "./logs-store";
+import { knownLayout, rememberLayout } from "./known-layouts";
+import { useBeside } from "./useBeside";
+
+const LayoutDialog = dynamic(() => import("./LayoutDialog").then((module) => module.LayoutDialog));
+
+const VIEWS = ["flight", "logs"] as const;
+type View = (typeof VIEWS)[number];
+
+/** A table whose columns are asked about. */
+interface Asked {
+  readonly name: string;
+  readonly text: string;
+  readonly layout: CsvLayout;
+}
+
+/** Most runways that a log is kept with: those nearest to where it is looked at. */
+const MOST_ENDS = 40;
+
+/** Flight logs: read, measured, kept. */
+export function DebriefStage() {
+  const [view, setUrl] = useQueryState("debrief", parseAsStringLiteral(VIEWS).withDefault("flight"));
+  const { document } = useAircraft();
+  const mass_kg = useSituation((state) => state.current.mass_kg);
+  const ends = useLandingEnds();
+  const open = useDebrief((state) => state.open);
+  const logs = useLogs((state) => state.logs);
+  const beside = useBeside();
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const [over, setOver] = useState(false);
+
+  useEffect(() => {
+    if (useLogs.getState().logs === null) void loadLogs();
+  }, []);
+  // What was kept last is looked at first.
+  useEffect(() => {
+    const { open: now, progress } = useDebrief.getState();
+    if (logs && logs.length > 0 && !now && progress === null) void openKept(logs[0].id);
+  }, [logs]);
+
+  const add = async (name: string, text: string, layout: CsvLayout | null) => {
+    const log: KeptLog = {
+      schema: "utrimax/log",
+      version: KEPT_LOG_VERSION,
+      name: name.slice(0, 120),
+      text,
+      layout,
+      aircraft: isAeroplane(document) ? document : null,
+      mass_kg,
+      // The situation’s air is of another day: it is told, or fitted.
+      deviation_K: null,
+      wind: null,
+      ends: ends.filter(({ unprepared }) => !unprepared).slice(0, MOST_ENDS),
+    };
+    const id = crypto.randomUUID();
+    void setUrl("flight");
+    if (await openLog(id, log)) await keepLog(id, log);
+  };
+
+  const take = async (file: File) => {
+    if (file.size > MOST_CHARACTERS) return useDebrief.setState({ fault: "A log is at most 48 MB. Nothing was read." });
+    const text = await file.text();
+    const found = await recognise(text);
+    if (!found) return;
+    const { format, layout } = found;
+    if (!format) {
+      useDebrief.setState({
+        open: null,
+        fault: `${file.name} is no flight log: IGC, GPX 1.1, NMEA 0183 and tables of times and positions are read.`,
+      });
+      return;
+    }
+    const known = layout && knownLayout(layout.layout);
+    if (!layout || known) return add(file.name, text, known);
+    setAsked({ name: file.name, text, layout: layout.layout });
+  };
+
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    const file = event.dataTransfer.files.item(0);
+    if (file) void take(file);
+  };
+
+  return (
+    <div
+      className={`h-full ${over ? "outline-2 -outline-offset-4 outline-harbour outline-dashed" : ""}`}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+    >
+      <StageFrame
+        label="Debrief"
+        question="What happened, and what does it teach?"
+        actions={
+          <>
+            {open?.found && <LogDay log={open.log} />}
+            {open?.found && <LogExport log={open.log} />}
+            <FileButton
+              label="Add a log"
+              fileLabel="Flight log"
+              accept=".igc,.gpx,.nmea,.csv,.txt,.log"
+              onChoose={(file) => void take(file)}
+            />
+          </>
+        }
+        view={view}
+        onView={(wanted) => void setUrl(wanted as View)}
+        views={{ flight: "Flight", logs: "Logs" }}
+        viewsLabel="Views of the debriefing"
+        aside={<DebriefAside beside={beside} />}
+        className="grid-rows-[auto_minmax(0,1fr)] bg-sheet"
+      >
+        <StageView value="flight">
+          <FlightView beside={beside?.ok ? beside.value.turnBack : null} onChoose={() => void setUrl("logs")} />
+        </StageView>
+        <StageView value="logs">
+          <LogList onOpen={() => void setUrl("flight")} />
+        </StageView>
+      </StageFrame>
+      {asked && (
+        <LayoutDialog
+          name={asked.name}
+          layout={asked.layout}
+          onCancel={() => setAsked(null)}
+          onRead={(layout) => {
+            rememberLayout(layout);
+            setAsked(null);
+            void add(asked.name, asked.text, layout);
+          }}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,107 @@
+"use client";
+import dynamic from "next/dynamic";
+import { useMemo } from "react";
+import type { TurnBackBeside } from "@/core/debrief/turn-back-beside";
+import type { KeptLog } from "@/core/track/kept-log";
+import { useFormat } from "@/ui/kit/units/units-store";
+import type { DebriefedLog } from "@/workers/track.worker";
+import { StopsHere } from "./StopsHere";
+import { FlightProfile } from "./FlightProfile";
+import { giveUp, useDebrief } from "./debrief-store";
+import { dayWords, momentWords, stopWords } from "./debrief-words";
+import { lookedAt, trackMarks } from "./track-marks";
+
+/** The same at every render. */
+const NOTHING: TurnBackBeside["predicted"]["points"] = [];
+
+const FlightMap = dynamic(() => import("./FlightMap").then((module) => module.FlightMap), { ssr: false });
+
+interface Props {
+  /** The planner's way from the engine stop that is looked at. */
+  readonly beside: TurnBackBeside | null;
+  readonly onChoose: () => void;
+}
+
+/** The flight on map and profile, with one moment pointed at in both. */
+export function FlightView({ beside, onChoose }: Props) {
+  const open = useDebrief((state) => state.open);
+  const progress = useDebrief((state) => state.progress);
+  if (open?.found) return <Shown log={open.log} found={open.found} beside={beside} />;
+  if (progress !== null)
+    return (
+      <div className="flex flex-col items-start gap-3 p-5">
+        <p role="status">
+          Reading{open ? ` ${open.log.name}` : ""}: {Math.round(progress * 100)} %
+        </p>
+        <progress className="w-64" max={1} value={progress} aria-label="Reading" />
+        <button type="button" className="btn btn-quiet" onClick={giveUp}>
+          Give up
+        </button>
+      </div>
+    );
+  return (
+    <div className="flex flex-col items-start gap-3 p-5">
+      <p className="max-w-prose text-ink2">
+        Add a log, or drop a file on this page. IGC, GPX 1.1, NMEA 0183 and tables (CSV) of any columns are read; engine
+        stops, turns, glides and landings are found and measured, each with its bound.
+      </p>
+      <button type="button" className="btn" onClick={onChoose}>
+        Kept logs
+      </button>
+    </div>
+  );
+}
+
+function Shown({ log, found, beside }: { log: KeptLog; found: DebriefedLog; beside: TurnBackBeside | null }) {
+  const looked = useDebrief((state) => state.looked);
+  const format = useFormat();
+  const { flights, drawn, summary } = found;
+  const marks = useMemo(() => trackMarks(flights, looked, format), [flights, looked, format]);
+  const span = useMemo(() => lookedAt(flights, looked, summary.duration_s), [flights, looked, summary.duration_s]);
+  const failures = flights.flatMap((flight) => flight.failures.map((failure) => ({ flight, failure })));
+  const one = looked === null ? null : failures[looked];
+  const flight = one?.flight ?? flights[0];
+  const ground = flight?.takeOff?.ground_m ?? flight?.landing?.ground_m ?? null;
+  const predicted = beside?.predicted.points ?? NOTHING;
+  const look = (to: number | null) => {
+    const from = lookedAt(flights, to, summary.duration_s).from_s;
+    const at = to === null ? null : failures[to].failure.time_s;
+    useDebrief.setState({ looked: to, cursor_s: at ?? from });
+  };
+  return (
+    <div className="grid h-full min-h-0 grid-rows-[auto_minmax(0,1fr)_236px]">
+      <div className="flex items-center gap-3 border-b border-rule px-4 py-1.5 text-[14px]">
+        <strong className="truncate">{log.name}</strong>
+        <span className="text-ink2">{dayWords(summary.begins_s)}</span>
+        <label className="ml-auto flex items-center gap-2">
+          <span className="text-ink2">Look at</span>
+          <select
+            className="field w-auto py-0.5"
+            value={looked ?? "all"}
+            onChange={({ currentTarget: { value } }) => look(value === "all" ? null : Number(value))}
+          >
+            <option value="all">the whole log</option>
+            {failures.map(({ failure }, i) => (
+              <option key={failure.time_s} value={i}>
+                {momentWords(failure.time_s, summary.begins_s)} {stopWords(failure)}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <FlightMap drawn={drawn} marks={marks} span={span} predicted={predicted} />
+      <FlightProfile
+        drawn={drawn}
+        marks={marks}
+        holes={found.holes}
+        span={span}
+        ground={ground}
+        predicted={predicted}
+        since_s={one?.failure.time_s ?? null}
+        begins_s={summary.begins_s}
+        windKnown={found.wind !== null}
+        actions={<StopsHere log={log} found={found} ground={ground} />}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,71 @@
+"use client";
+import { useEffect, useMemo, useState } from "react";
+import { toast } from "sonner";
+import { type OwnFigure, pilotFigures } from "@/core/debrief/pilot-figures";
+import { degrees } from "@/core/quantities/angle";
+import { formatNumber } from "@/core/quantities/units";
+import { Pilot } from "@/core/situation/situation-document";
+import type { ListedFlight } from "@/server/flights";
+import { send } from "@/ui/kit/request";
+import { useSituation } from "@/ui/situation/situation-store";
+import { useLogs } from "./logs-store";
+
+const seconds = ({ mean, spread, count }: OwnFigure) =>
+  `${formatNumber(mean, 1)} s${count > 1 ? ` ±${formatNumber(spread, 1)}` : ""}`;
+const bank = ({ mean, spread, count }: OwnFigure) =>
+  `${formatNumber(degrees(mean))}°${count > 1 ? ` ±${formatNumber(degrees(spread))}` : ""}`;
+
+/** The pilot's own reaction and bank, of logs and of the simulator; the situation plans with them when told to. */
+export function PilotPanel() {
+  const logs = useLogs((state) => state.logs);
+  const [flights, setFlights] = useState<readonly ListedFlight[]>([]);
+  useEffect(() => {
+    let here = true;
+    void send<{ flights: ListedFlight[] }>("GET", "/api/flights").then((answer) => {
+      if (here && answer.ok) setFlights(answer.value.flights);
+    });
+    return () => {
+      here = false;
+    };
+  }, []);
+  const own = useMemo(
+    () =>
+      pilotFigures(
+        logs?.flatMap(({ summary }) => summary.hands) ?? [],
+        flights.map(({ result }) => result),
+      ),
+    [logs, flights],
+  );
+  const current = useSituation((state) => state.current.pilot);
+  if (!own) return null;
+  const planned = Pilot.safeParse({
+    ...current,
+    ...(own.reaction_s ? { reaction_s: own.reaction_s.mean } : {}),
+    ...(own.bank_rad ? { bank_rad: own.bank_rad.mean } : {}),
+  });
+  const figures = [own.reaction_s && seconds(own.reaction_s), own.bank_rad && bank(own.bank_rad)].filter(Boolean);
+  const from = [
+    own.flown > 0 ? `${own.flown} flown` : "",
+    own.simulated > 0 ? `${own.simulated} simulated` : "",
+  ].filter(Boolean);
+  return (
+    <section className="border-t border-rule px-4 py-2" aria-label="Your own figures">
+      <h2 className="text-[14px] font-bold">Your own: {figures.join(" · ")}</h2>
+      <p className="pb-1.5 text-[13px] text-ink2">
+        Until you act, and the bank of your turns: from {from.join(" and ")}, each counted alike.
+      </p>
+      {planned.success && (
+        <button
+          type="button"
+          className="btn"
+          onClick={() => {
+            useSituation.getState().change({ pilot: planned.data });
+            toast("The situation plans with your own figures. Undo (Ctrl Z) brings back what it had.");
+          }}
+        >
+          Plan with them
+        </button>
+      )}
+    </section>
+  );
+}

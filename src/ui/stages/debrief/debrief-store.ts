@@ -1,0 +1,150 @@
+// The log that is looked at: read, kept, changed.
+import { create } from "zustand";
+import { type Issue, type Outcome, failure } from "@/core/outcome";
+import { KeptLogOfAnyVersion } from "@/core/track/kept-log-versions";
+import type { KeptLog } from "@/core/track/kept-log";
+import type { ListedLog } from "@/server/logs";
+import { send, sendRaw } from "@/ui/kit/request";
+import { forgetLog, noteLog } from "./logs-store";
+import { startTrack, told } from "@/workers/track-client";
+import type { DebriefedLog } from "@/workers/track.worker";
+
+/** A log that is open. */
+export interface OpenLog {
+  readonly id: string;
+  readonly log: KeptLog;
+  /** Null while it is read. */
+  readonly found: DebriefedLog | null;
+}
+
+interface DebriefState {
+  readonly open: OpenLog | null;
+  /** How far reading is, 0 to 1; null while nothing is read. */
+  readonly progress: number | null;
+  /** What went wrong last, for the page. */
+  readonly fault: string | null;
+  /** Moment that is pointed at, s from the log's first fix. */
+  readonly cursor_s: number;
+  /** Engine stop that is looked at: the how manieth of all; null for the whole log. */
+  readonly looked: number | null;
+}
+
+/** @see DebriefState */
+export const useDebrief = create<DebriefState>()(() => ({
+  open: null,
+  progress: null,
+  fault: null,
+  cursor_s: 0,
+  looked: null,
+}));
+
+const set = useDebrief.setState;
+const words = (issues: readonly Issue[]) => issues.map(({ message }) => message).join(" ");
+
+/** What reads now, and how it is given up. */
+let reading: { readonly stop: () => void } | null = null;
+
+/** Gives up what is read now. */
+export function giveUp(): void {
+  reading?.stop();
+}
+
+/** Asks a worker of its own; null where it was given up, or died, which is told. */
+async function ask<T>(work: (track: ReturnType<typeof startTrack>["track"]) => Promise<T>): Promise<T | null> {
+  giveUp();
+  const { track, worker } = startTrack();
+  let stop = () => {};
+  const over = new Promise<null>((done) => {
+    stop = () => done(null);
+    worker.addEventListener("error", () => {
+      set({ fault: "Reading broke down. Nothing was stored; it can be tried again." });
+      done(null);
+    });
+  });
+  const mine = { stop };
+  reading = mine;
+  set({ progress: 0, fault: null });
+  try {
+    return await Promise.race([work(track), over]);
+  } finally {
+    worker.terminate();
+    if (reading === mine) {
+      reading = null;
+      set({ progress: null });
+    }
+  }
+}
+
+const toldShare = told((share: number) => set(({ progress }) => (progress === null ? {} : { progress: share })));
+
+/** What a file is, and of a table what its columns hold. */
+export const recognise = (text: string) => ask((track) => track.recognise(text));
+
+/** Opens a log: it is read, its events found and measured. @returns whether it could be */
+export async function openLog(id: string, log: KeptLog): Promise<boolean> {
+  set({ open: { id, log, found: null }, looked: null, cursor_s: 0 });
+  const found: Outcome<DebriefedLog> | null = await ask<Outcome<DebriefedLog>>(async (track) =>
+    track.debrief(log, toldShare),
+  );
+  if (useDebrief.getState().open?.log !== log) return false;
+  if (!found) set({ open: null });
+  else if (!found.ok) set({ open: null, fault: found.issue.message });
+  else {
+    const failures = found.value.flights.flatMap((flight) => flight.failures);
+    set({
+      open: { id, log, found: found.value },
+      looked: failures.length > 0 ? 0 : null,
+      cursor_s: failures[0]?.time_s ?? found.value.flights[0]?.begins_s ?? 0,
+    });
+  }
+  return found?.ok ?? false;
+}
+
+const through = async (bytes: BlobPart, way: GenericTransformStream): Promise<ArrayBuffer> =>
+  new Response(new Blob([bytes]).stream().pipeThrough(way)).arrayBuffer();
+
+/** Keeps the open log. What cannot be stored stays open here. */
+export async function keepLog(id: string, log: KeptLog): Promise<void> {
+  const packed = await through(JSON.stringify({ id, log }), new CompressionStream("gzip"));
+  const answer = await sendRaw<ListedLog>("POST", "/api/logs", packed, { type: "application/gzip" });
+  if (!answer.ok) {
+    set({ fault: `It is not stored: ${words(answer.issues)}` });
+    return;
+  }
+  noteLog(answer.value);
+}
+
+async function fetched(id: string): Promise<Outcome<KeptLog>> {
+  try {
+    const answer = await fetch(`/api/logs/${id}`);
+    if (!answer.ok) return failure("no_such_log", "This log cannot be had now.");
+    const text = new TextDecoder().decode(await through(await answer.arrayBuffer(), new DecompressionStream("gzip")));
+    const read = KeptLogOfAnyVersion.safeParse((JSON.parse(text) as { log?: unknown }).log);
+    return read.success ? { ok: true, value: read.data } : failure("log_invalid", "This log cannot be read any more.");
+  } catch {
+    return failure("no_such_log", "This log cannot be had now.");
+  }
+}
+
+/** Opens one that the account keeps. */
+export async function openKept(id: string): Promise<void> {
+  const log = await fetched(id);
+  if (log.ok) await openLog(id, log.value);
+  else set({ fault: log.issue.message });
+}
+
+/** Takes one away from the account. */
+export async function removeLog(id: string): Promise<void> {
+  const answer = await send("DELETE", `/api/logs/${id}`);
+  if (!answer.ok) return set({ fault: words(answer.issues) });
+  forgetLog(id);
+  set(({ open }) => ({ open: open?.id === id ? null : open }));
+}
+
+/** What is known of the open log's day is changed: it is analysed and kept anew. */
+export async function changeLog(change: Partial<KeptLog>): Promise<void> {
+  const { open } = useDebrief.getState();
+  if (!open) return;
+  const log = { ...open.log, ...change };
+  if (await openLog(open.id, log)) await keepLog(open.id, log);
+}

@@ -49,6 +49,22 @@ const hazel = demoHelicopter();
 const hover = { aircraft: hazel, mass_kg: 2800, altitude_m: 300, air: situation.air };
 const gyro = { aircraft: demoGyroplane(), mass_kg: 450, altitude_m: 300, air: situation.air };
 
+/** A flown flight needs no route, only what counts as a place. */
+function flownOver({ route: { overhead_m, places: counted, points }, ...question }: typeof route): object {
+  const [from, to] = [points[0].position, points[1].position];
+  const track = Array.from({ length: 13 }, (_, i) => ({
+    time_s: 18 * i,
+    position: {
+      latitude_deg: from.latitude_deg + ((to.latitude_deg - from.latitude_deg) * i) / 12,
+      longitude_deg: from.longitude_deg + ((to.longitude_deg - from.longitude_deg) * i) / 12,
+    },
+    altitude_m: 762,
+    groundSpeed_mps: 50,
+    phase: "level",
+  }));
+  return { ...question, route: { overhead_m, places: counted }, track };
+}
+
 /** By the calculation's name. */
 export const DEMO_INPUTS: Readonly<Record<string, object>> = {
   atmosphere: { altitude_m: 1524, deviation_K: 19.906 },
@@ -246,6 +262,7 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
       { eas_mps: 44.7, tas_mps: 47.5, sink_mps: 6.37, sinkSigma_mps: 0.12 },
     ],
   },
+  exposure: flownOver(route),
   simulate: {
     setUp: {
       aircraft: alder,

@@ -285,15 +285,25 @@ test("flown by hand from where Landing stands: an engine fails, keys, a gamepad 
   const aside = page.getByRole("complementary", { name: "Decision" });
   await expect(aside).toContainText("Since it failed", { timeout: 30_000 });
   await page.getByRole("combobox", { name: "Look" }).selectOption({ label: "Map" });
+  const stick = (axes: number[]) =>
+    page.evaluate((to) => Object.assign((window as unknown as { pad: { axes: number[] } }).pad, { axes: to }), axes);
   // The keys bank it; the gamepad the other way; the stage keys are off.
   const bank = page.locator("figcaption", { hasText: "bank" });
   await page.keyboard.down("ArrowLeft");
   await expect(bank).toContainText(/[1-9]\d° left/, { timeout: 15_000 });
   await page.keyboard.up("ArrowLeft");
-  await page.evaluate(() =>
-    Object.assign((window as unknown as { pad: { axes: number[] } }).pad, { axes: [0.7, 0, 0, 0] }),
-  );
+  await stick([0.7, 0, 0, 0]);
   await expect(bank).toContainText(/[1-9]\d° right/, { timeout: 15_000 });
+  await stick([0, 0, 0, 0]);
+  // About level again: a spiral would be over before the drill is.
+  for (let i = 0; i < 40; i += 1) {
+    const now = await bank.innerText();
+    if (!/\d\d°/.test(now)) break;
+    const key = now.includes("right") ? "ArrowLeft" : "ArrowRight";
+    await page.keyboard.down(key);
+    await page.waitForTimeout(120);
+    await page.keyboard.up(key);
+  }
   // One that goes away lets go: what it had is held.
   await page.evaluate(() => Object.assign((window as unknown as { pad: object }).pad, { connected: false }));
   // So much is flown that ten seconds back is not its beginning.

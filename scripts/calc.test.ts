@@ -73,6 +73,7 @@ describe("npm run -s calc", () => {
       "track-read",
       "track-measure",
       "refit",
+      "exposure",
     ]);
   });
 

@@ -13,6 +13,7 @@ import { coverCalculation } from "./calculations/cover";
 import { ditchingCalculation } from "./calculations/ditching";
 import { driftdownCalculation } from "./calculations/driftdown";
 import { equalTimeCalculation } from "./calculations/equal-time";
+import { exposureCalculation } from "./calculations/exposure";
 import { fitCalculation } from "./calculations/fit";
 import { glideCalculation } from "./calculations/glide";
 import { keysCalculation } from "./calculations/keys";
@@ -103,6 +104,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   trackReadCalculation,
   trackMeasureCalculation,
   refitCalculation,
+  exposureCalculation,
 ];
 
 /** A result, or every fault of the input. */

@@ -117,12 +117,13 @@ describe("flight logs", () => {
     expect(await unreadableRows(owner)).toMatchObject([{ kind: "flight log", id: first.id }]);
   });
 
-  it("a demo account begins with two; the turn back is first", async () => {
+  it("a demo account begins with three; the turn back is first", async () => {
     const owner = await guest();
     const logs = await demoLogs({ document: demoAircraft("alder-s1") });
     await transaction((connection) => addDemoLogs(owner, logs, connection));
     expect((await listLogs(owner)).map(({ name, summary }) => [name, summary.failures])).toEqual([
       ["turnback.igc", 1],
+      ["crossing.igc", 0],
       ["glides.csv", 6],
     ]);
   });

@@ -24,6 +24,7 @@ import { type Outcome, failure, success } from "@/core/outcome";
 import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
 import { departureWork } from "./departure-work";
+import { exposureWork } from "./exposure-work";
 import { landingWork } from "./landing-work";
 import { rotorWork } from "./rotor-work";
 import { routeWork } from "./route-work";
@@ -93,6 +94,7 @@ const api = {
   ...landingWork(() => terrain),
 
   ...routeWork(() => terrain),
+  ...exposureWork(() => terrain),
 
   ...rotorWork,
 

@@ -18,22 +18,8 @@ import type { RouteQuestion } from "@/core/route/route-question";
 import type { WorkingStep } from "@/core/working";
 import { coverPixels } from "./cover-pixels";
 import { oneEngineCover } from "./one-engine-cover";
+import { kept } from "./kept";
 import type { ReliefView } from "./relief";
-
-interface Kept<T> {
-  readonly key: string;
-  readonly terrain: TerrainGrid | null;
-  readonly value: T;
-}
-
-/** Something worked out once for what it depends on. */
-function kept<T>(): (key: string, terrain: TerrainGrid | null, work: () => T) => T {
-  let last: Kept<T> | null = null;
-  return (key, terrain, work) => {
-    if (last?.key !== key || last.terrain !== terrain) last = { key, terrain, value: work() };
-    return last.value;
-  };
-}
 
 interface OneEngine {
   readonly cover: RouteField;

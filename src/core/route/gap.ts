@@ -62,7 +62,7 @@ const short_m = ({ cover_m, altitude_m }: Pick<GapPoint, "cover_m" | "altitude_m
   cover_m === null ? Infinity : cover_m - altitude_m;
 
 /** The gaps of a flight in their order. */
-export function gapsOf(points: readonly GapPoint[]): Omit<Gap, "closing">[] {
+export function gapsOf(points: readonly Omit<GapPoint, "phase">[]): Omit<Gap, "closing">[] {
   const parts: [number, number][] = [];
   points.forEach((point, i) => {
     if (!(short_m(point) > 0)) return;
@@ -139,7 +139,7 @@ export function flownAs(route: RoutePlan, { altitude_m, descent_mps }: Closing):
 }
 
 /** Which place holds which part; parts too short to be told are those of the one before. */
-export function stretchesOf(points: readonly GapPoint[]): Stretch[] {
+export function stretchesOf(points: readonly Omit<GapPoint, "phase">[]): Stretch[] {
   const stretches: { place: number; from_m: number; to_m: number }[] = [];
   points.forEach((point, i) => {
     const place = short_m(point) > 0 ? -1 : point.place;

@@ -6,6 +6,12 @@ import VectorSource from "ol/source/Vector";
 import { Circle, Fill, Stroke, Style, Text } from "ol/style";
 import type { MapPalette } from "./map-palette";
 
+/** A line with what is said in its middle. */
+export interface SaidLine {
+  readonly points: readonly (readonly number[])[];
+  readonly label: string;
+}
+
 /** A flown way, what happened on it, and where the aircraft is. */
 export interface TrackDrawing {
   readonly way: readonly (readonly number[])[];
@@ -13,6 +19,9 @@ export interface TrackDrawing {
   readonly part: readonly (readonly number[])[];
   /** What was predicted, dashed. */
   readonly predicted: readonly (readonly number[])[];
+  /** Parts without a place in reach, and ways round them, with what is said of each. */
+  readonly gaps: readonly SaidLine[];
+  readonly rounds: readonly SaidLine[];
   readonly marks: readonly {
     readonly at: readonly number[];
     /** Where its label stands, with a leader to it. */
@@ -28,12 +37,9 @@ const MONO = '12px "Atkinson Hyperlegible Mono Variable"';
 
 /** A layer for it. */
 export function trackLayer(palette: MapPalette): VectorLayer {
-  const [ink, ink2, casing, blue] = [
-    palette.of("ink"),
-    palette.of("ink2"),
-    palette.of("casing"),
-    palette.of("harbour"),
-  ];
+  const [ink, ink2, casing, blue, brick, pine] = ["ink", "ink2", "casing", "harbour", "brick", "pine"].map((name) =>
+    palette.of(name),
+  );
   const line = (color: string, width: number, lineDash?: number[]) =>
     new Style({ stroke: new Stroke({ color, width, lineDash }) });
   return new VectorLayer({
@@ -50,6 +56,14 @@ export function trackLayer(palette: MapPalette): VectorLayer {
           return line(blue, 3);
         case "predicted":
           return line(ink, 1.8, [7, 5]);
+        case "gap":
+          return line(brick, 4.5);
+        case "round":
+          return line(pine, 2.4, [8, 5]);
+        case "gap-label":
+          return said(feature.get("label"), brick, casing);
+        case "round-label":
+          return said(feature.get("label"), pine, casing);
         case "number":
           return new Style({
             image: new Circle({
@@ -85,8 +99,23 @@ export function trackLayer(palette: MapPalette): VectorLayer {
   });
 }
 
+/** Writing beside the middle of a line. */
+function said(text: string, colour: string, casing: string): Style {
+  return new Style({
+    text: new Text({
+      text,
+      font: '700 13px "Atkinson Hyperlegible Next Variable"',
+      textAlign: "left",
+      offsetX: 12,
+      fill: new Fill({ color: colour }),
+      stroke: new Stroke({ color: casing, width: 4 }),
+    }),
+    zIndex: 5,
+  });
+}
+
 /** Puts a drawing on the layer. */
-export function fillTrack(layer: VectorLayer, { way, part, predicted, marks }: TrackDrawing): void {
+export function fillTrack(layer: VectorLayer, { way, part, predicted, gaps, rounds, marks }: TrackDrawing): void {
   const along = (points: readonly (readonly number[])[]) => new LineString(points.map((point) => [...point]));
   const features: Feature[] = [];
   const add = (kind: string, points: readonly (readonly number[])[]) => {
@@ -96,6 +125,17 @@ export function fillTrack(layer: VectorLayer, { way, part, predicted, marks }: T
   add("way", way);
   add("predicted", predicted);
   add("part", part);
+  const say = (kind: string, lines: readonly SaidLine[]) => {
+    for (const { points, label } of lines) {
+      add(kind, points);
+      if (points.length > 0)
+        features.push(
+          new Feature({ geometry: new Point(along(points).getFlatMidpoint()), kind: `${kind}-label`, label }),
+        );
+    }
+  };
+  say("gap", gaps);
+  say("round", rounds);
   for (const { at, labelAt, number, label } of marks) {
     if (at !== labelAt) add("leader", [at, labelAt]);
     features.push(new Feature({ geometry: new Point([...labelAt]), kind: "label", label }));

@@ -12,6 +12,8 @@ import { useAircraft } from "@/ui/situation/useAircraft";
 import { useLandingEnds } from "@/ui/situation/useNearPlaces";
 import { useSituation } from "@/ui/situation/situation-store";
 import { DebriefAside } from "./DebriefAside";
+import { ExposureAside } from "./ExposureAside";
+import { ExposureView } from "./ExposureView";
 import { FlightView } from "./FlightView";
 import { LogDay } from "./LogDay";
 import { LogExport } from "./LogExport";
@@ -20,10 +22,11 @@ import { keepLog, openKept, openLog, recognise, useDebrief } from "./debrief-sto
 import { loadLogs, useLogs } from "./logs-store";
 import { knownLayout, rememberLayout } from "./known-layouts";
 import { useBeside } from "./useBeside";
+import { useExposure } from "./useExposure";
 
 const LayoutDialog = dynamic(() => import("./LayoutDialog").then((module) => module.LayoutDialog));
 
-const VIEWS = ["flight", "logs"] as const;
+const VIEWS = ["flight", "exposure", "logs"] as const;
 type View = (typeof VIEWS)[number];
 
 /** A table whose columns are asked about. */
@@ -45,6 +48,7 @@ export function DebriefStage() {
   const open = useDebrief((state) => state.open);
   const logs = useLogs((state) => state.logs);
   const beside = useBeside();
+  const exposure = useExposure(view === "exposure");
   const [asked, setAsked] = useState<Asked | null>(null);
   const [over, setOver] = useState(false);
 
@@ -72,7 +76,7 @@ export function DebriefStage() {
       ends: ends.filter(({ unprepared }) => !unprepared).slice(0, MOST_ENDS),
     };
     const id = crypto.randomUUID();
-    void setUrl("flight");
+    if (view === "logs") void setUrl("flight");
     if (await openLog(id, log)) await keepLog(id, log);
   };
 
@@ -128,13 +132,16 @@ export function DebriefStage() {
         }
         view={view}
         onView={(wanted) => void setUrl(wanted as View)}
-        views={{ flight: "Flight", logs: "Logs" }}
+        views={{ flight: "Flight", exposure: "Exposure", logs: "Logs" }}
         viewsLabel="Views of the debriefing"
-        aside={<DebriefAside beside={beside} />}
+        aside={view === "exposure" ? <ExposureAside answer={exposure} /> : <DebriefAside beside={beside} />}
         className="grid-rows-[auto_minmax(0,1fr)] bg-sheet"
       >
         <StageView value="flight">
           <FlightView beside={beside?.ok ? beside.value.turnBack : null} onChoose={() => void setUrl("logs")} />
+        </StageView>
+        <StageView value="exposure">
+          <ExposureView answer={exposure} onChoose={() => void setUrl("logs")} />
         </StageView>
         <StageView value="logs">
           <LogList onOpen={() => void setUrl("flight")} />

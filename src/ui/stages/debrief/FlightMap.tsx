@@ -1,6 +1,8 @@
 "use client";
+import ImageLayer from "ol/layer/Image";
 import type VectorLayer from "ol/layer/Vector";
-import { useEffect, useMemo, useRef, useState } from "react";
+import type ImageSource from "ol/source/Image";
+import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { type LatLon, geodesicBetween } from "@/core/earth/geodesic";
 import { localPlane } from "@/core/earth/local-plane";
 import type { DrawnTrack } from "@/core/track/drawn-track";
@@ -8,6 +10,7 @@ import { useAppearance } from "@/ui/kit/appearance/useAppearance";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { type BaseMap, baseMap } from "@/ui/kit/map/base-map";
 import { mapPalette } from "@/ui/kit/map/map-palette";
+import { type ReachImage, reachSource } from "@/ui/kit/map/reach-source";
 import { reliefSource } from "@/ui/kit/map/relief-source";
 import { fillHere, fillTrack, hereLayer, trackLayer } from "@/ui/kit/map/track-layer";
 import { zoomByKey } from "@/ui/kit/map/zoom-key";
@@ -20,6 +23,7 @@ import { labelled } from "./mark-labels";
 import type { TrackMark } from "./track-marks";
 
 interface Drawn extends BaseMap {
+  readonly cover: ImageLayer<ImageSource>;
   readonly track: VectorLayer;
   readonly here: VectorLayer;
 }
@@ -29,15 +33,35 @@ const NEAR_M = 100_000;
 /** Left free about the part that is looked at, px. */
 const FIT_PADDING = [46, 150, 46, 60];
 
+/** A line over places, with what is said of it. */
+interface PlacedLine {
+  readonly places: readonly LatLon[];
+  readonly label: string;
+}
+
+/** What was in reach, and where nothing was. */
+export interface FlightCover {
+  /** Null draws none; undefined leaves the one that is there. */
+  readonly reach: ReachImage | null | undefined;
+  readonly gaps: readonly PlacedLine[];
+  readonly rounds: readonly PlacedLine[];
+}
+
+/** Nothing of it; the same at every render. */
+const NO_COVER: FlightCover = { reach: null, gaps: [], rounds: [] };
+
 interface Props {
   readonly drawn: DrawnTrack;
   readonly marks: readonly TrackMark[];
   readonly span: { readonly from_s: number; readonly to_s: number };
   readonly predicted: readonly LatLon[];
+  readonly cover?: FlightCover;
+  /** What is said of the drawing. */
+  readonly legend: ReactNode;
 }
 
 /** The flight over the ground, what happened on it, and where it is at the moment that is pointed at. */
-export function FlightMap({ drawn, marks, span, predicted }: Props) {
+export function FlightMap({ drawn, marks, span, predicted, cover = NO_COVER, legend }: Props) {
   const element = useRef<HTMLDivElement>(null);
   const near = useNearPlaces();
   const present = usePlaneOrigin();
@@ -66,7 +90,7 @@ export function FlightMap({ drawn, marks, span, predicted }: Props) {
   useEffect(() => {
     if (!element.current) return;
     const palette = mapPalette(appearance);
-    const [track, here] = [trackLayer(palette), hereLayer(palette)];
+    const [track, here, reach] = [trackLayer(palette), hereLayer(palette), new ImageLayer<ImageSource>({ zIndex: 1 })];
     const base = baseMap({
       target: element.current,
       plane,
@@ -74,10 +98,10 @@ export function FlightMap({ drawn, marks, span, predicted }: Props) {
       places: near,
       centre: { x_m: way[0][0], y_m: way[0][1] },
       resolution_m: 8,
-      layers: [track, here],
+      layers: [reach, track, here],
       onResolution: setResolution,
     });
-    setMap({ ...base, track, here });
+    setMap({ ...base, track, here, cover: reach });
     return base.close;
   }, [appearance, plane, near, way]);
 
@@ -95,20 +119,26 @@ export function FlightMap({ drawn, marks, span, predicted }: Props) {
 
   useEffect(() => {
     if (!map) return;
+    const onPlane = (places: readonly LatLon[]) =>
+      places.map((place) => {
+        const at = plane.toPlane(place);
+        return [at.x_m, at.y_m];
+      });
+    const said = (lines: readonly PlacedLine[]) =>
+      lines.map(({ places, label }) => ({ points: onPlane(places), label }));
     fillTrack(map.track, {
       way,
       part: way.slice(from, to + 1),
-      predicted: predicted.map((place) => {
-        const at = plane.toPlane(place);
-        return [at.x_m, at.y_m];
-      }),
+      predicted: onPlane(predicted),
+      gaps: said(cover.gaps),
+      rounds: said(cover.rounds),
       marks: labelled(
         marks.map(({ at_s, label }, i) => ({ at: placeAt(way, drawn, at_s), number: i + 1, label })),
         resolution_m,
       ),
       here: null,
     });
-  }, [map, way, drawn, marks, from, to, resolution_m, predicted, plane]);
+  }, [map, way, drawn, marks, from, to, resolution_m, predicted, cover.gaps, cover.rounds, plane]);
 
   useEffect(() => {
     if (map)
@@ -117,6 +147,11 @@ export function FlightMap({ drawn, marks, span, predicted }: Props) {
         heading_rad: trackValue(drawn, "course_rad", cursor_s),
       });
   }, [map, way, drawn, cursor_s]);
+
+  const { reach } = cover;
+  useEffect(() => {
+    if (map && reach !== undefined) map.cover.setSource(reach && !own ? reachSource(reach, map.palette) : null);
+  }, [map, reach, own]);
 
   useEffect(() => {
     map?.relief.setSource(!own && terrain ? reliefSource(map.palette) : null);
@@ -130,11 +165,7 @@ export function FlightMap({ drawn, marks, span, predicted }: Props) {
       label="Map of the flight with what happened on it, numbered as in the profile. Plus and minus zoom. The figures on the right say the same in words."
       onKeyDown={(event) => zoomByKey(event, map?.map)}
     >
-      {predicted.length > 0 && (
-        <p className="pointer-events-none absolute bottom-9 left-3 bg-sheet/90 px-2 py-0.5 text-[13px]">
-          dashed: as the plan would have flown from there
-        </p>
-      )}
+      <div className="pointer-events-none absolute bottom-9 left-3 flex flex-col gap-1 text-[13px]">{legend}</div>
     </MapFrame>
   );
 }

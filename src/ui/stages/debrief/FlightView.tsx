@@ -7,7 +7,8 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import type { DebriefedLog } from "@/workers/track.worker";
 import { StopsHere } from "./StopsHere";
 import { FlightProfile } from "./FlightProfile";
-import { giveUp, useDebrief } from "./debrief-store";
+import { NoFlight } from "./NoFlight";
+import { useDebrief } from "./debrief-store";
 import { dayWords, momentWords, stopWords } from "./debrief-words";
 import { lookedAt, trackMarks } from "./track-marks";
 
@@ -25,31 +26,8 @@ interface Props {
 /** The flight on map and profile, with one moment pointed at in both. */
 export function FlightView({ beside, onChoose }: Props) {
   const open = useDebrief((state) => state.open);
-  const progress = useDebrief((state) => state.progress);
   if (open?.found) return <Shown log={open.log} found={open.found} beside={beside} />;
-  if (progress !== null)
-    return (
-      <div className="flex flex-col items-start gap-3 p-5">
-        <p role="status">
-          Reading{open ? ` ${open.log.name}` : ""}: {Math.round(progress * 100)} %
-        </p>
-        <progress className="w-64" max={1} value={progress} aria-label="Reading" />
-        <button type="button" className="btn btn-quiet" onClick={giveUp}>
-          Give up
-        </button>
-      </div>
-    );
-  return (
-    <div className="flex flex-col items-start gap-3 p-5">
-      <p className="max-w-prose text-ink2">
-        Add a log, or drop a file on this page. IGC, GPX 1.1, NMEA 0183 and tables (CSV) of any columns are read; engine
-        stops, turns, glides and landings are found and measured, each with its bound.
-      </p>
-      <button type="button" className="btn" onClick={onChoose}>
-        Kept logs
-      </button>
-    </div>
-  );
+  return <NoFlight onChoose={onChoose} />;
 }
 
 function Shown({ log, found, beside }: { log: KeptLog; found: DebriefedLog; beside: TurnBackBeside | null }) {
@@ -89,7 +67,17 @@ function Shown({ log, found, beside }: { log: KeptLog; found: DebriefedLog; besi
           </select>
         </label>
       </div>
-      <FlightMap drawn={drawn} marks={marks} span={span} predicted={predicted} />
+      <FlightMap
+        drawn={drawn}
+        marks={marks}
+        span={span}
+        predicted={predicted}
+        legend={
+          predicted.length > 0 && (
+            <p className="w-fit bg-sheet/90 px-2 py-0.5">dashed: as the plan would have flown from there</p>
+          )
+        }
+      />
       <FlightProfile
         drawn={drawn}
         marks={marks}

@@ -4,12 +4,12 @@ import { useMemo } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import type { RouteAnswer } from "@/core/route/route-answer";
 import type { RouteHere } from "@/core/route/route-here";
-import { useRoute } from "@/ui/answers/route-store";
+import { moveCursor, useRoute } from "@/ui/answers/route-store";
 import type { RouteDrawing } from "@/ui/kit/map/route-layer";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
-import { Legend } from "./Legend";
-import { ProfileChart } from "./ProfileChart";
+import { Legend } from "@/ui/kit/map/Legend";
+import { ProfileChart } from "@/ui/kit/charts/ProfileChart";
 import { cursorDrawing, gapDrawings, windAt } from "./route-drawing";
 import { minutes } from "@/ui/kit/units/minutes";
 import { useCoverImage } from "./useCoverImage";
@@ -84,6 +84,7 @@ function useDrawing(here: RouteHere | null): Omit<RouteDrawing, "points"> {
 
 function Profile({ answer }: { answer: RouteAnswer }) {
   const names = useRouteNames(answer.points);
+  const cursor_m = useRoute((state) => state.cursor_m);
   const pessimistic_m = useRoute((state) => state.pessimistic_m);
   const { points } = answer;
   const lines = useMemo(
@@ -108,7 +109,9 @@ function Profile({ answer }: { answer: RouteAnswer }) {
       places={answer.places}
       length_m={answer.length_m}
       names={names}
-      words={{ none: "no place", needed: "cover" }}
+      words={{ none: "no place", needed: "cover", flight: "planned" }}
+      cursor_m={cursor_m}
+      onCursor={moveCursor}
       lines={lines}
       levels={[]}
       marks={[]}

@@ -19,7 +19,7 @@ import { useSituation } from "@/ui/situation/situation-store";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useVariation } from "@/ui/situation/useVariation";
 import { AnswerLine } from "./AnswerLine";
-import { Legend } from "./Legend";
+import { Legend } from "@/ui/kit/map/Legend";
 import { CHOICES, minutesInWords, reachInWords } from "./minutes-words";
 import { cursorDrawing, windAt } from "./route-drawing";
 import { minutes } from "@/ui/kit/units/minutes";

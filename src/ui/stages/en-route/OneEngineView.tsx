@@ -3,14 +3,14 @@ import dynamic from "next/dynamic";
 import { useMemo } from "react";
 import type { DriftAnswer } from "@/core/drift/drift-answer";
 import type { DriftHere } from "@/core/drift/drift-here";
-import { type AnsweredDrift, useRoute } from "@/ui/answers/route-store";
+import { type AnsweredDrift, moveCursor, useRoute } from "@/ui/answers/route-store";
 import { askCore } from "@/ui/kit/lanes/lanes";
 import type { RouteDrawing } from "@/ui/kit/map/route-layer";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
-import { Legend } from "./Legend";
-import { type DrawnLine, ProfileChart } from "./ProfileChart";
-import type { ReachImage } from "./RouteMap";
+import { Legend } from "@/ui/kit/map/Legend";
+import { type DrawnLine, ProfileChart } from "@/ui/kit/charts/ProfileChart";
+import type { ReachImage } from "@/ui/kit/map/reach-source";
 import { wayLabel } from "./drift-words";
 import { cursorDrawing, gapDrawings, windAt } from "./route-drawing";
 import { minutes } from "@/ui/kit/units/minutes";
@@ -104,6 +104,7 @@ function driftLines(here: DriftHere | null): DrawnLine[] {
 
 function Profile({ answer, here }: { answer: DriftAnswer; here: DriftHere | null }) {
   const names = useRouteNames(answer.points);
+  const cursor_m = useRoute((state) => state.cursor_m);
   const lines = useMemo(() => {
     const within = ({ distance_m }: { readonly distance_m: number }) => distance_m <= answer.length_m;
     return driftLines(here).map((line) => ({ ...line, points: line.points.filter(within) }));
@@ -117,7 +118,9 @@ function Profile({ answer, here }: { answer: DriftAnswer; here: DriftHere | null
       places={answer.places}
       length_m={answer.length_m}
       names={names}
-      words={{ none: "no way", needed: "needed for an alternate" }}
+      words={{ none: "no way", needed: "needed for an alternate", flight: "planned" }}
+      cursor_m={cursor_m}
+      onCursor={moveCursor}
       lines={lines}
       levels={[
         { name: "service", altitude_m: service },

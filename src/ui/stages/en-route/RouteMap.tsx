@@ -7,8 +7,8 @@ import { moveCursor, useRoute } from "@/ui/answers/route-store";
 import { useAppearance } from "@/ui/kit/appearance/useAppearance";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { type BaseMap, baseMap } from "@/ui/kit/map/base-map";
-import { drawnSource } from "@/ui/kit/map/drawn-source";
 import { mapPalette } from "@/ui/kit/map/map-palette";
+import { type ReachImage, reachSource } from "@/ui/kit/map/reach-source";
 import { reliefSource } from "@/ui/kit/map/relief-source";
 import { zoomByKey } from "@/ui/kit/map/zoom-key";
 import { type RouteDrawing, type RouteLayers, routeLayers } from "@/ui/kit/map/route-layer";
@@ -17,7 +17,6 @@ import { WindSign } from "@/ui/situation/map/WindSign";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
-import type { ReliefView } from "@/workers/relief";
 import { movedPoints } from "./route-change";
 
 interface Drawn extends BaseMap {
@@ -28,11 +27,6 @@ interface Drawn extends BaseMap {
 /** Left free about the route when it is fitted, px. */
 const FIT_PADDING = [84, 60, 70, 60];
 
-const rgb = (colour: string): [number, number, number] => {
-  const hex = /^#([0-9a-f]{2})([0-9a-f]{2})([0-9a-f]{2})$/i.exec(colour);
-  return hex ? [parseInt(hex[1], 16), parseInt(hex[2], 16), parseInt(hex[3], 16)] : [46, 125, 91];
-};
-
 function fit(map: BaseMap["map"], points: readonly PlanePoint[]): void {
   const [xs, ys] = [points.map(({ x_m }) => x_m), points.map(({ y_m }) => y_m)];
   map.getView().fit([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)], {
@@ -40,12 +34,6 @@ function fit(map: BaseMap["map"], points: readonly PlanePoint[]): void {
     size: map.getSize(),
   });
 }
-
-/** Inks of what is drawn over the ground. */
-export type Inks = Record<"pine" | "brick", readonly [number, number, number]>;
-
-/** An image of what is in reach, for what is in view. */
-export type ReachImage = (view: ReliefView, inks: Inks) => Promise<ImageBitmap | null>;
 
 interface Props {
   /** Null draws none; undefined leaves the one that is there. */
@@ -124,8 +112,7 @@ export function RouteMap({ reach, drawing, wind, focus, legend }: Props) {
 
   useEffect(() => {
     if (!drawn || reach === undefined) return;
-    const inks = { pine: rgb(drawn.palette.of("pine")), brick: rgb(drawn.palette.of("brick")) };
-    drawn.cover.setSource(reach && drawnSource((view) => reach(view, inks)));
+    drawn.cover.setSource(reach && reachSource(reach, drawn.palette));
   }, [drawn, reach]);
 
   useEffect(() => {

@@ -9,7 +9,8 @@ import type { Format } from "@/ui/kit/units/units-store";
 import type { RouteCardContent } from "./RouteCardPdf";
 import { minutes } from "@/ui/kit/units/minutes";
 import { withoutPlace } from "./route-headline";
-import { flightInWords, gapInWords, shortInWords } from "./route-words";
+import { shortInWords } from "@/ui/kit/charts/gap-words";
+import { flightInWords, gapInWords } from "./route-words";
 
 /** Every so many points of the flight one is drawn on paper. */
 const EVERY = 4;

@@ -3,7 +3,7 @@ import type { PlanePoint } from "@/core/earth/local-plane";
 import type { Gap } from "@/core/route/gap";
 import type { RouteDrawing } from "@/ui/kit/map/route-layer";
 import type { Format } from "@/ui/kit/units/units-store";
-import { gapLabel } from "./route-words";
+import { gapLabel } from "@/ui/kit/charts/gap-words";
 
 /** The gaps of a flight along its line. */
 export function gapDrawings(

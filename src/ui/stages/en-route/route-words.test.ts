@@ -10,16 +10,8 @@ import { formatIn } from "@/ui/kit/units/units-store";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../../demo/read-demo";
 import { minutes } from "@/ui/kit/units/minutes";
 import { routeHeadline, withoutPlace } from "./route-headline";
-import {
-  chanceInWords,
-  closingInWords,
-  gapInWords,
-  gapLabel,
-  hereInWords,
-  howKnown,
-  nextGap,
-  underInWords,
-} from "./route-words";
+import { gapLabel } from "@/ui/kit/charts/gap-words";
+import { chanceInWords, closingInWords, gapInWords, hereInWords, howKnown, nextGap, underInWords } from "./route-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const terrain = demoTerrain();

@@ -7,22 +7,13 @@ import type { Closing, Gap } from "@/core/route/gap";
 import type { RouteAnswer } from "@/core/route/route-answer";
 import type { PlaceHere, RouteHere } from "@/core/route/route-here";
 import type { RoutePlace } from "@/core/route/route-question";
+import { shortInWords } from "@/ui/kit/charts/gap-words";
 import type { Format } from "@/ui/kit/units/units-store";
 import { minutes } from "@/ui/kit/units/minutes";
 
 /** An altitude of a route: in hundreds of feet, or tens of metres, up. */
 export function plannedAltitude(altitude_m: number, format: Format): string {
   return format("height", altitude_m, "up");
-}
-
-/** How much is missing at worst. */
-export function shortInWords({ short_m }: Pick<Gap, "short_m">, format: Format): string {
-  return short_m === null ? "no altitude helps" : `${format("height", short_m, "up")} short`;
-}
-
-/** A gap beside the way: "8 min, 1 750 ft short". */
-export function gapLabel(gap: Gap, format: Format): string {
-  return `${minutes(gap.time_s)}, ${shortInWords(gap, format)}`;
 }
 
 /** How a place lies from the cursor: "11 o’clock, 6.0 NM". */

@@ -2,7 +2,7 @@
 import { useMemo } from "react";
 import type { AnsweredRoute } from "@/ui/answers/route-store";
 import { askCore } from "@/ui/kit/lanes/lanes";
-import type { ReachImage } from "./RouteMap";
+import type { ReachImage } from "@/ui/kit/map/reach-source";
 
 /**
  * The image of what is in reach from the route's altitude; what was there stays until the newest has come, but not over

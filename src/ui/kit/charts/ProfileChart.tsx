@@ -3,14 +3,13 @@ import { type KeyboardEvent, type PointerEvent } from "react";
 import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import { M_PER_NMI } from "@/core/quantities/constants";
 import type { Gap, Stretch } from "@/core/route/gap";
-import { moveCursor, useRoute } from "@/ui/answers/route-store";
 import { marksBetween } from "@/ui/kit/ledger/ledger-layout";
 import { useSize } from "@/ui/kit/page/useSize";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { ProfileRibbon } from "./ProfileRibbon";
 import { gapLabels, namesWithRoom } from "./profile-labels";
-import { shortInWords } from "./route-words";
 import { ShortHatch } from "@/ui/kit/ledger/Hatch";
+import { shortInWords } from "./gap-words";
 
 /** Room about the drawing, px. */
 const ROOM = { left: 46, right: 14, top: 42, ribbon: 20, bottom: 20 };
@@ -37,28 +36,33 @@ export interface DrawnLine {
   readonly points: readonly { readonly distance_m: number; readonly altitude_m: number | null }[];
 }
 
+/** A part without a place, as far as it is drawn. */
+export type DrawnGap = Omit<Gap, "closing">;
+
 interface Props {
   readonly points: readonly DrawnPoint[];
-  readonly gaps: readonly Gap[];
+  readonly gaps: readonly DrawnGap[];
   readonly stretches: readonly Stretch[];
   readonly places: readonly { readonly name: string }[];
   readonly length_m: number;
   /** Points that the route leads over. */
   readonly names: readonly { readonly name: string; readonly distance_m: number }[];
-  /** What a stretch without a place is called, and the line of what is needed. */
-  readonly words: { readonly none: string; readonly needed: string };
+  /** What a stretch without a place is called, the line of what is needed, and that of the flight. */
+  readonly words: { readonly none: string; readonly needed: string; readonly flight: string };
   readonly lines: readonly DrawnLine[];
   /** Altitudes that hold all along. */
   readonly levels: readonly { readonly name: string; readonly altitude_m: number }[];
   /** Places along the flight. */
   readonly marks: readonly { readonly name: string; readonly distance_m: number }[];
+  /** What is pointed at, along the flight, and how it is moved: anywhere, also off its ends. */
+  readonly cursor_m: number;
+  readonly onCursor: (distance_m: number) => void;
 }
 
 /** Ground, plan and cover along the flight, which place holds which part, and the cursor. */
 export function ProfileChart(props: Props) {
-  const { points, gaps, stretches, places, length_m, names, words, lines, levels } = props;
+  const { points, gaps, stretches, places, length_m, names, words, lines, levels, cursor_m, onCursor } = props;
   const [box, { width, height }] = useSize({ width: 740, height: 220 });
-  const cursor_m = useRoute((state) => state.cursor_m);
   const unit = useUnits((state) => state.units.height);
   const far = useUnits((state) => state.units.distance);
   const format = useFormat();
@@ -103,7 +107,7 @@ export function ProfileChart(props: Props) {
   const farMarks = marksBetween(0, fromSi("distance", far, length_m));
   const to = (event: PointerEvent<SVGSVGElement>) => {
     const left = event.currentTarget.getBoundingClientRect().left;
-    moveCursor(((event.clientX - left - ROOM.left) / (width - ROOM.left - ROOM.right)) * length_m);
+    onCursor(((event.clientX - left - ROOM.left) / (width - ROOM.left - ROOM.right)) * length_m);
   };
   const keys = (event: KeyboardEvent) => {
     const by = STEP_M * (event.shiftKey ? 10 : 1);
@@ -117,7 +121,7 @@ export function ProfileChart(props: Props) {
     }[event.key];
     if (next === undefined) return;
     event.preventDefault();
-    moveCursor(next);
+    onCursor(next);
   };
   const here = points.reduce((near, point) =>
     Math.abs(point.distance_m - cursor_m) < Math.abs(near.distance_m - cursor_m) ? point : near,
@@ -306,7 +310,7 @@ export function ProfileChart(props: Props) {
         )}
       </svg>
       <p className="pointer-events-none absolute top-5 right-4 flex gap-3 rounded bg-sheet/85 px-1 text-[12.5px]">
-        <span className="text-harbour">planned</span>
+        <span className="text-harbour">{words.flight}</span>
         <span className="text-pine">{words.needed}</span>
         {lines.map(({ name, colour }) => (
           <span key={name} style={{ color: colour }}>

@@ -22,12 +22,12 @@ export function namesWithRoom(
 }
 
 /** What is said of the gaps, the worst first; what would write over another is left out. */
-export function gapLabels(
-  gaps: readonly Gap[],
+export function gapLabels<G extends Pick<Gap, "short_m" | "worstAt_m">>(
+  gaps: readonly G[],
   x: (distance_m: number) => number,
-  label: (gap: Gap) => string,
-): { gap: Gap; label: string; middle: number }[] {
-  const kept: { gap: Gap; label: string; middle: number }[] = [];
+  label: (gap: G) => string,
+): { gap: G; label: string; middle: number }[] {
+  const kept: { gap: G; label: string; middle: number }[] = [];
   for (const gap of [...gaps].sort((a, b) => (b.short_m ?? Infinity) - (a.short_m ?? Infinity))) {
     const text = label(gap);
     const middle = x(gap.worstAt_m);

@@ -56,6 +56,7 @@ const day = {
   aircraft: demoAircraft("alder-s1"),
   mass_kg: 1000,
   runways: [],
+  stops: null,
 };
 const analysis = timed(() => analyse(log, day));
 const whole = timed(() => {

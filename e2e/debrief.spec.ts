@@ -37,9 +37,27 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   const reaction = beside.getByText(/plan 4\.0/).first();
   await expect(reaction).toBeVisible();
 
+  // The stop was later, says the pilot: the delay is gone, the name stands, and both are taken back.
+  const stops = aside.getByRole("region", { name: "Engine stops, by hand" });
+  await moment.press("Home");
+  await moment.press("PageDown");
+  await moment.press("PageDown");
+  await stops.getByRole("button", { name: /^Begins at 01:11:3\d/ }).click();
+  await expect(stops.getByText("Engine stops, as you say")).toBeVisible();
+  await expect(reaction).toBeVisible();
+  await stops.getByLabel("Name of this stop").fill("Over the shore");
+  await stops.getByRole("button", { name: "Name it" }).click();
+  await expect(aside.getByText(/^Over the shore at 8\d0/)).toBeVisible();
+  await expect(page.getByLabel("Look at").locator("option").nth(1)).toContainText("Over the shore");
+  await stops.getByRole("button", { name: /^Undo/ }).click();
+  await expect(aside.getByText(/^Power reduced or lost at 8\d0/)).toBeVisible();
+  await stops.getByRole("button", { name: /^Undo/ }).click();
+  await expect(stops.getByText("Engine stops, as found")).toBeVisible();
+  await expect(stops.getByRole("button", { name: /^Redo/ })).toBeEnabled();
+
   // Planned with one's own reaction instead, the prediction is another, and Departure's gate with it.
   await aside.getByRole("region", { name: "Your own figures" }).getByRole("button", { name: "Plan with them" }).click();
-  await expect(page.getByRole("button", { name: /^Pilot 3/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Pilot, your own 3/ })).toBeVisible();
   await expect(beside.getByText(/plan 3\.\d/).first()).toBeVisible();
   await page.locator("#stage").focus();
   await page.keyboard.press("Control+z");
@@ -55,7 +73,7 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   await expect(aside.getByText(/past the threshold of Skerrow 11/)).toBeVisible();
   await page.getByRole("tab", { name: "Logs" }).click();
   const list = page.getByRole("region", { name: "Kept logs" });
-  await expect(list.getByRole("row")).toHaveCount(4);
+  await expect(list.getByRole("row")).toHaveCount(5);
 
   // Not readable by anybody else, by address.
   const { logs } = (await (await page.request.get("/api/logs")).json()) as { logs: { id: string }[] };
@@ -101,6 +119,25 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   await page.locator("#stage").focus();
   await page.keyboard.press("Control+z");
   await expect(place).toHaveText(before);
+  await page.getByRole("link", { name: /Debrief/ }).click();
+
+  // How long no place was in reach: a gap leads to its moment, from there the engine stops.
+  await page.getByRole("tab", { name: "Logs" }).click();
+  await list.getByRole("button", { name: "crossing.igc", exact: true }).click();
+  await page.getByRole("tab", { name: "Exposure" }).click();
+  await expect(aside.getByText(/^6:\d\d without a place in reach\.$/)).toBeVisible();
+  await expect(aside.getByRole("row", { name: /In all/ })).toContainText(/of 10:\d\d/);
+  await aside.getByRole("region", { name: "Gaps" }).getByRole("button").first().click();
+  const along = page.getByRole("slider", { name: /Cursor along the flight/ });
+  await along.press("Shift+ArrowRight");
+  await expect(aside.getByText(/is nearest to it: .+ short/)).toBeVisible();
+  await aside.getByRole("button", { name: /^Here: no place in reach/ }).click();
+  await expect(page.getByRole("dialog")).toContainText("height wanted overhead it");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "where to land" }).click();
+  await expect(place).not.toHaveText(before);
+  await page.locator("#stage").focus();
+  await page.keyboard.press("Control+z");
   await page.getByRole("link", { name: /Debrief/ }).click();
 
   // Deleted only when it is said twice, and gone after a reload.

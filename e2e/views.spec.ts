@@ -121,6 +121,10 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await cleanDialog(page, () => page.getByRole("button", { name: "Day", exact: true }).click());
     await page.getByRole("tab", { name: "Logs" }).click();
     await cleanAndWhole(page);
+    await page.getByRole("button", { name: "crossing.igc", exact: true }).click();
+    await page.getByRole("tab", { name: "Exposure" }).click();
+    await expect(page.getByText("without a place in reach.")).toBeVisible();
+    await cleanAndWhole(page);
   },
   "today, and an aircraft that is followed": async (page) => {
     await page.keyboard.press("0");

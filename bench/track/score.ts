@@ -72,6 +72,7 @@ export function score(set: SensorSet, flightsOfKind: number, seed: number): Scor
         aircraft: ALDER,
         mass_kg: 1000,
         runways: [],
+        stops: null,
       });
       if (!found.ok) throw new Error(found.issue.message);
       scoreFlight(truth, found.value, total, kindRight, keep, figures);

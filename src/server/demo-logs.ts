@@ -42,6 +42,7 @@ export async function demoLogs({ document }: Pick<StoredAircraft, "document">): 
         deviation_K,
         wind,
         ends: ends.slice(0, 40),
+        stops: null,
       };
       const read = await readSentLog(await packedLog({ id: randomUUID(), log }));
       if (!read.ok) throw new Error(`demoLogs: expected ${name} to be read, got ${read.issue.message}`);

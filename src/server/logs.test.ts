@@ -18,7 +18,8 @@ const guest = () => transaction((connection) => createGuest(connection));
 
 const turnback = (more: Partial<KeptLog> = {}): KeptLog => ({
   schema: "utrimax/log",
-  version: 1,
+  version: 2,
+  stops: null,
   name: "turnback.igc",
   text: demoLog("turnback.igc"),
   layout: null,

@@ -28,7 +28,7 @@ export const departureChanceCalculation = calculation({
   question: "From which height does turning back work often enough, when pilot and air scatter?",
   sources: [
     "E. B. Wilson, J. Amer. Statist. Assoc. 22 (1927) (memory), for the confidence band",
-    "scatter of pilots: common practice",
+    "scatter of pilots: common practice, with the pilot's own where measured",
   ],
   input: DepartureQuestion.extend({
     heights_m: z

@@ -6,6 +6,7 @@ import { LandingEnd } from "../landing/landing-end";
 import { success } from "../outcome";
 import { SituationDocument } from "../situation/situation-document";
 import { analyse } from "../track/analyse";
+import { StopsByHand } from "../track/events/stops-by-hand";
 import { FigureOut } from "../track/figure-schema";
 import { CsvLayout } from "../track/formats/csv-layout";
 import { readLog } from "../track/formats/read-log";
@@ -98,6 +99,8 @@ export const trackMeasureCalculation = calculation({
     /** As it was told; used where the log shows none. */
     wind: WindLayer.omit({ altitude_m: true }).nullable().default(null),
     ends: z.array(LandingEnd).max(400, "At most 400 landing ends at once.").default([]),
+    /** Engine stops as they are said to be; null: as they are found. */
+    stops: StopsByHand.nullable().default(null),
   }),
   output: z.object({
     wind: z
@@ -107,7 +110,7 @@ export const trackMeasureCalculation = calculation({
     notKnowable: z.array(z.string()).readonly(),
     working: z.array(WorkingStep),
   }),
-  run({ text, layout, aircraft, mass_kg, deviation_K, wind, ends }, progress = () => true) {
+  run({ text, layout, aircraft, mass_kg, deviation_K, wind, ends, stops }, progress = () => true) {
     const log = readLog(text, layout, (share) => progress(0.4 * share));
     if (!log.ok) return log;
     const found = analyse(log.value, {
@@ -117,6 +120,7 @@ export const trackMeasureCalculation = calculation({
       aircraft,
       mass_kg,
       runways: ends,
+      stops,
     });
     if (!found.ok) return found;
     const { flown, flights, notKnowable } = found.value;

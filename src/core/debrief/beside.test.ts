@@ -128,7 +128,8 @@ describe("a turn back beside its plan", () => {
 describe("a log’s engine stop beside the plan", () => {
   const log: KeptLog = {
     schema: "utrimax/log",
-    version: 1,
+    version: 2,
+    stops: null,
     name: "turnback.igc",
     text: demoLog("turnback.igc"),
     layout: null,

@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { pilotFigures } from "./pilot-figures";
+import { OwnFigures } from "../situation/situation-document";
+import { ownFiguresOf, pilotFigures } from "./pilot-figures";
 
 const hand = (reaction_s: number, bank_rad: number | null) => ({
+  at_s: 2000,
   hand: {
     reaction_s,
     bank: bank_rad === null ? null : { mean_rad: bank_rad, spread_rad: 0.1 },
@@ -14,23 +16,35 @@ describe("a pilot’s own figures", () => {
   it("pool what was flown and simulated, with mean, sample deviation and count", () => {
     const found = pilotFigures(
       [
-        { reaction_s: 3, bank_rad: 0.6 },
-        { reaction_s: 5, bank_rad: null },
+        { at_s: 1000, reaction_s: 3, bank_rad: 0.6 },
+        { at_s: null, reaction_s: 5, bank_rad: null },
       ],
       [hand(7, 0.8)],
     );
-    expect(found).toMatchObject({ flown: 2, simulated: 1, reaction_s: { mean: 5, spread: 2, count: 3 } });
+    expect(found).toMatchObject({ flown: 2, simulated: 1, last_s: 2000, reaction_s: { mean: 5, spread: 2, count: 3 } });
     expect(found?.bank_rad?.mean).toBeCloseTo(0.7, 12);
     expect(found?.bank_rad?.spread).toBeCloseTo(Math.SQRT2 / 10, 12);
   });
 
   it("one has no spread; what shows nothing does not count; nothing is nothing", () => {
-    expect(pilotFigures([{ reaction_s: 4, bank_rad: null }], [])).toEqual({
+    expect(pilotFigures([{ at_s: null, reaction_s: 4, bank_rad: null }], [])).toEqual({
       flown: 1,
       simulated: 0,
       reaction_s: { mean: 4, spread: 0, count: 1 },
       bank_rad: null,
+      last_s: null,
     });
-    expect(pilotFigures([{ reaction_s: null, bank_rad: null }], [{ hand: null }])).toBeNull();
+    expect(pilotFigures([{ at_s: 5, reaction_s: null, bank_rad: null }], [{ hand: null, at_s: 9 }])).toBeNull();
+  });
+
+  it("are held by a situation with their counts and the day of the last", () => {
+    const found = pilotFigures([{ at_s: 1_795_500_000, reaction_s: 3, bank_rad: 0.6 }], [hand(7, 0.8)]);
+    const own = found && ownFiguresOf(found);
+    expect(OwnFigures.parse(own)).toMatchObject({
+      reaction_s: { count: 2 },
+      bank_rad: { count: 2 },
+      last: "2026-11-24",
+    });
+    expect(own?.reaction_s?.spread).toBeCloseTo(Math.sqrt(8), 12);
   });
 });

@@ -1,9 +1,12 @@
 // A pilot's own figures from what was flown and simulated: how long it takes to act, how steeply is turned, with the
 // spread and from how many.
 import type { FlownResult } from "../exercise/flown-result";
+import type { OwnFigures } from "../situation/situation-document";
 
 /** What one engine stop that was flown to the ground shows of the hand; null where it does not. */
 export interface FlownHand {
+  /** UTC, s since 1970; null where the log does not tell. */
+  readonly at_s: number | null;
   readonly reaction_s: number | null;
   readonly bank_rad: number | null;
 }
@@ -22,6 +25,8 @@ export interface PilotFigures {
   readonly simulated: number;
   readonly reaction_s: OwnFigure | null;
   readonly bank_rad: OwnFigure | null;
+  /** When the last of them was, UTC, s since 1970; null where none tells. */
+  readonly last_s: number | null;
 }
 
 /** Mean and standard deviation of a sample; null of none. */
@@ -43,21 +48,34 @@ const known = (values: readonly (number | null)[]) => values.filter((value): val
  */
 export function pilotFigures(
   flown: readonly FlownHand[],
-  simulated: readonly Pick<FlownResult, "hand">[],
+  simulated: readonly (Pick<FlownResult, "hand"> & { readonly at_s: number })[],
 ): PilotFigures | null {
   const shown = flown.filter(({ reaction_s, bank_rad }) => reaction_s !== null || bank_rad !== null);
-  const hands = simulated.flatMap(({ hand }) => hand ?? []);
-  if (shown.length + hands.length === 0) return null;
+  const byHand = simulated.flatMap(({ hand, at_s }) => (hand ? [{ ...hand, at_s }] : []));
+  const times = known([...shown, ...byHand].map(({ at_s }) => at_s));
+  if (shown.length + byHand.length === 0) return null;
   return {
     flown: shown.length,
-    simulated: hands.length,
+    simulated: byHand.length,
+    last_s: times.length > 0 ? Math.max(...times) : null,
     reaction_s: figureOf([
       ...known(shown.map(({ reaction_s }) => reaction_s)),
-      ...hands.map(({ reaction_s }) => reaction_s),
+      ...byHand.map(({ reaction_s }) => reaction_s),
     ]),
     bank_rad: figureOf([
       ...known(shown.map(({ bank_rad }) => bank_rad)),
-      ...known(hands.map(({ bank }) => bank?.mean_rad ?? null)),
+      ...known(byHand.map(({ bank }) => bank?.mean_rad ?? null)),
     ]),
+  };
+}
+
+/** Figures that a situation can hold: standard deviations with their counts, and the day of the last. */
+export function ownFiguresOf({ reaction_s, bank_rad, last_s }: PilotFigures): OwnFigures {
+  const spreadOf = (figure: OwnFigure | null, most: number) =>
+    figure && { spread: Math.min(figure.spread, most), count: Math.min(figure.count, 100_000) };
+  return {
+    reaction_s: spreadOf(reaction_s, 15),
+    bank_rad: spreadOf(bank_rad, 0.8),
+    last: last_s === null ? null : new Date(last_s * 1000).toISOString().slice(0, 10),
   };
 }

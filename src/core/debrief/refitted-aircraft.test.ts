@@ -21,6 +21,7 @@ function glidesOf(file: string) {
     aircraft: alder,
     mass_kg: 1000,
     runways: [],
+    stops: null,
   });
   if (!found.ok) throw new Error(found.issue.message);
   return flownGlides(found.value.flights);

@@ -174,8 +174,8 @@ describe("practice at height", () => {
   });
 
   it("time without practice lengthens the reaction and widens what the pilot does, not the wind", () => {
-    const stale = pilotScatter({ daysSincePractised: 360 });
-    expect(pilotScatter({ daysSincePractised: 45 })).toEqual(USUAL_SCATTER);
+    const stale = pilotScatter({ daysSincePractised: 360, own: null });
+    expect(pilotScatter({ daysSincePractised: 45, own: null })).toEqual(USUAL_SCATTER);
     expect(stale).toMatchObject({ headwind_mps: USUAL_SCATTER.headwind_mps, glide: USUAL_SCATTER.glide });
     expect(stale.bank_rad / USUAL_SCATTER.bank_rad).toBeCloseTo(1.2, 9);
     const rusty = demoDeparture({});

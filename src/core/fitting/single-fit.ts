@@ -63,7 +63,7 @@ function bookQuestion(aircraft: Aeroplane): DepartureQuestion {
     propeller: aircraft.polar?.deadPropeller ? "windmilling" : "none",
     air: { qnh_Pa: P0_PA, deviation_K: 0 },
     wind: { surface: null, layers: [] },
-    pilot: { reaction_s: 4, bank_rad: 0.5236, stallMargin: 1.2, daysSincePractised: 0 },
+    pilot: { reaction_s: 4, bank_rad: 0.5236, stallMargin: 1.2, daysSincePractised: 0, own: null },
     plan: { ...DEFAULT_DEPARTURE, climb_mps: aircraft.handbook.vy_mps },
     approach: { reserve_m: 0, final_m: 300, key: "none", glideSpeed: "book", clearance_m: 0 },
     runway: {

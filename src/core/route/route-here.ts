@@ -129,7 +129,7 @@ export function routeHere(
   };
 }
 
-const CHANCE = "2 000 seeded draws; scatter of reaction, bank, speed, wind and glide: common practice";
+const CHANCE = "2 000 seeded draws; scatter: common practice, with the pilot's own where measured";
 const GLIDE = "equilibrium of the straight glide; wind triangle at every height";
 
 /** The working of the best place at the cursor. */

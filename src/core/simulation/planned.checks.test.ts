@@ -72,7 +72,7 @@ describe("power off, 180° from abeam", () => {
         position: place(-900, 200),
         altitude_m: 1000 * M_PER_FT,
         headingTrue_rad: Math.PI,
-        pilot: { reaction_s: 0, bank_rad, stallMargin: 1.2, daysSincePractised: 0 },
+        pilot: { reaction_s: 0, bank_rad, stallMargin: 1.2, daysSincePractised: 0, own: null },
         plan: { reserve_m: 0, final_m: 250, key: "none", glideSpeed: "book", clearance_m: 0 },
         ends: [end],
       },

@@ -35,12 +35,29 @@ export const USUAL_SCATTER: Scatter = {
   intercept_rad: (8 * Math.PI) / 180,
 };
 
+/** What is usual counts like so many flights of one's own beside those that were measured. Ours. */
+const USUAL_COUNT = 3;
+
 /**
- * The usual scatter of a pilot: what the pilot does scatters more after a time without practice, wind and glide do not.
+ * A standard deviation of one's own from a few flights, with what is usual as some more: few say little of a scatter.
+ *
+ * s² = (n₀σ₀² + (n − 1)s_own²)/(n₀ + n − 1), as variances are pooled; n₀ is ours.
  */
-export function pilotScatter({ daysSincePractised }: Pick<Pilot, "daysSincePractised">): Scatter {
+export function pooledSpread(usual: number, own: { readonly spread: number; readonly count: number } | null): number {
+  if (!own || own.count < 2) return usual;
+  const more = own.count - 1;
+  return Math.sqrt((USUAL_COUNT * usual ** 2 + more * own.spread ** 2) / (USUAL_COUNT + more));
+}
+
+/**
+ * The scatter of a pilot: usual, or the pilot's own as far as it is known. What the pilot does scatters more after a
+ * time without practice, wind and glide do not.
+ */
+export function pilotScatter({ daysSincePractised, own }: Pick<Pilot, "daysSincePractised" | "own">): Scatter {
   const factor = practiceFactor(daysSincePractised);
-  const { delay_s, bank_rad, speed, intercept_rad } = USUAL_SCATTER;
+  const { speed, intercept_rad } = USUAL_SCATTER;
+  const delay_s = pooledSpread(USUAL_SCATTER.delay_s, own?.reaction_s ?? null);
+  const bank_rad = pooledSpread(USUAL_SCATTER.bank_rad, own?.bank_rad ?? null);
   return {
     ...USUAL_SCATTER,
     delay_s: factor * delay_s,

@@ -12,12 +12,28 @@ import { RoutePlan } from "./route-plan";
 
 const range = (min: number, max: number, message: string) => z.number(message).min(min, message).max(max, message);
 
+/** How far a figure of the pilot's own scatters, as a standard deviation, from how many. */
+const ownSpread = (most: number) =>
+  z.strictObject({ spread: z.number().min(0).max(most), count: z.int().min(1).max(100_000) });
+
+/** What was measured of a pilot, in logs and by hand: what is null is as usual. */
+export const OwnFigures = z.strictObject({
+  reaction_s: ownSpread(15).nullable(),
+  bank_rad: ownSpread(0.8).nullable(),
+  /** Day of the last that counts; null where no log tells. */
+  last: z.iso.date().nullable(),
+});
+/** @see OwnFigures */
+export type OwnFigures = z.infer<typeof OwnFigures>;
+
 /** What the pilot can do and has practised. */
 export const Pilot = z.strictObject({
   reaction_s: range(0, 30, "A reaction takes 0 to 30 seconds; 4 is usual."),
   bank_rad: range(0.0872, 1.2218, "A turn in a glide is flown with 5° to 70° of bank."),
   stallMargin: range(1.05, 2, "The stall margin in a turn is 1.05 to 2 times the stall speed; 1.2 is usual."),
   daysSincePractised: range(0, 36_500, "Days since practised: 0 to 36 500."),
+  /** Where reaction and bank are the pilot's own, how far they scatter; null: what is usual. */
+  own: OwnFigures.nullable(),
 });
 
 /** @see Pilot */
@@ -42,7 +58,7 @@ export type ApproachPlan = z.infer<typeof ApproachPlan>;
  */
 export const SituationDocument = z.strictObject({
   schema: z.literal("utrimax/situation"),
-  version: z.literal(7),
+  version: z.literal(8),
   name: z.string().trim().min(1, "A situation needs a name.").max(80, "At most 80 characters."),
   aircraftId: z.string().min(1).max(64),
   mass_kg: range(50, 700_000, "A mass is between 50 kg and 700 t."),

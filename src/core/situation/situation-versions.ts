@@ -47,6 +47,12 @@ const withAlternates = (old: OldDocument): OldDocument => {
   };
 };
 
+/** Version 7 knew no figures that are the pilot's own. */
+const withOwnFigures = (old: OldDocument): OldDocument => {
+  const pilot = z.looseObject({}).safeParse(old.pilot);
+  return { ...old, pilot: pilot.success ? { own: null, ...pilot.data } : old.pilot };
+};
+
 const versions = versionedDocument("utrimax/situation", "situation", SituationDocument, [
   withDeparture,
   withOneEngine,
@@ -54,6 +60,7 @@ const versions = versionedDocument("utrimax/situation", "situation", SituationDo
   withLoad,
   withRoute,
   withAlternates,
+  withOwnFigures,
 ]);
 
 /** A situation of this or an earlier version, brought up to this one. */

@@ -15,6 +15,7 @@ const DAY: TrackDay = {
   aircraft: demoAircraft("alder-s1"),
   mass_kg: 1000,
   runways: [],
+  stops: null,
 };
 
 function analysed(log: FlightLog, day: Partial<TrackDay> = {}): TrackAnalysis {

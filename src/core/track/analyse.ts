@@ -7,6 +7,7 @@ import { type Outcome, success } from "../outcome";
 import type { InTheAir } from "./events/airborne";
 import { firstAction } from "./events/first-action";
 import { type PowerOff, powerOff } from "./events/power-off";
+import { type StopByHand, stopsWithin } from "./events/stops-by-hand";
 import { type Turn, turns, valueAt } from "./events/turns";
 import { type Figure, figure, unknown } from "./figure";
 import { type Flown, type FlownDay, flown, heightSensors } from "./flown";
@@ -22,6 +23,8 @@ export interface TrackDay extends FlownDay {
   readonly aircraft: Aeroplane | null;
   readonly mass_kg: number;
   readonly runways: readonly RunwayLine[];
+  /** Engine stops as they are said to be; null: as they are found. */
+  readonly stops: readonly StopByHand[] | null;
 }
 
 /** A turn with what it cost. */
@@ -31,6 +34,8 @@ export interface MeasuredTurn extends Turn {
 
 /** An engine's stop, and what was flown after it. */
 export interface Failure extends PowerOff {
+  /** What the pilot calls it; null for nothing of its own. */
+  readonly name: string | null;
   /** Above the ground that it was taken off from, or landed on; null in a log without either. */
   readonly height_m: Figure;
   readonly delay_s: Figure;
@@ -65,7 +70,12 @@ function glidePolar({ aircraft, mass_kg }: TrackDay): Polar | null {
   return polar?.ok ? polar.value.polar : null;
 }
 
-function failureOf(flown: Flown, air: InTheAir, off: PowerOff, all: readonly MeasuredTurn[]): Failure {
+function failureOf(
+  flown: Flown,
+  air: InTheAir,
+  off: PowerOff & Pick<Failure, "name">,
+  all: readonly MeasuredTurn[],
+): Failure {
   const { time_s, altitude_m, has } = flown;
   const end_s = off.back_s ?? air.landing?.time_s ?? time_s[time_s.length - 1];
   const ground_m = air.takeOff?.ground_m ?? air.landing?.ground_m ?? null;
@@ -137,13 +147,20 @@ export function analyse(log: FlightLog, day: TrackDay): Outcome<TrackAnalysis> {
     const all = turns(part).map((turn) => ({ ...turn, measures: measureTurn(part, turn) }));
     const landing = air.landing;
     const runway = landing && landedOn(flight, landing.time_s, day.runways);
+    const [begins_s, ends_s] = [
+      air.takeOff?.time_s ?? flight.time_s[air.from],
+      landing?.time_s ?? flight.time_s[air.to],
+    ];
+    const stops = day.stops
+      ? stopsWithin(day.stops, begins_s, ends_s)
+      : powerOff(part, polar)
+          .filter((off) => !inFlare(part, off, landing))
+          .map((off) => ({ ...off, name: null }));
     return {
       ...air,
-      begins_s: air.takeOff?.time_s ?? flight.time_s[air.from],
-      ends_s: landing?.time_s ?? flight.time_s[air.to],
-      failures: powerOff(part, polar)
-        .filter((off) => !inFlare(part, off, landing))
-        .map((off) => failureOf(part, air, off, all)),
+      begins_s,
+      ends_s,
+      failures: stops.map((off) => failureOf(part, air, off, all)),
       turns: all,
       slowed: minimumControl(part),
       landed: landing && runway ? measureLanding(flight, landing.time_s, landing.sigma_s, runway) : null,

@@ -1,10 +1,13 @@
 // Kept logs of every version that was ever written.
 import { z } from "zod";
 import { upgradedAircraft } from "../aircraft/aircraft-versions";
-import { versionedDocument } from "../versions";
+import { type OldDocument, versionedDocument } from "../versions";
 import { KeptLog } from "./kept-log";
 
-const versions = versionedDocument("utrimax/log", "flight log", KeptLog, []);
+/** Version 1 knew no engine stops but those that were found. */
+const withStops = (old: OldDocument): OldDocument => ({ stops: null, ...old });
+
+const versions = versionedDocument("utrimax/log", "flight log", KeptLog, [withStops]);
 
 const Old = z.looseObject({ aircraft: z.unknown() });
 

@@ -6,12 +6,13 @@ import { WindLayer, windVector } from "../air/wind";
 import { LandingEnd } from "../landing/landing-end";
 import { SituationDocument } from "../situation/situation-document";
 import type { MeasuredTurn, TrackAnalysis, TrackDay } from "./analyse";
+import { StopsByHand } from "./events/stops-by-hand";
 import { CsvLayout } from "./formats/csv-layout";
 
 /** Most characters of a file: ten hours at ten a second as a table. */
 export const MOST_CHARACTERS = 48_000_000;
 /** The present version of the document. */
-export const KEPT_LOG_VERSION = 1;
+export const KEPT_LOG_VERSION = 2;
 
 /** A kept log. */
 export const KeptLog = z.strictObject({
@@ -31,6 +32,8 @@ export const KeptLog = z.strictObject({
   wind: WindLayer.omit({ altitude_m: true }).nullable(),
   /** Runways that it may have used. */
   ends: z.array(LandingEnd).max(40, "At most 40 landing ends."),
+  /** Engine stops as the pilot says they were; null: as they are found. */
+  stops: StopsByHand.nullable(),
 });
 /** @see KeptLog */
 export type KeptLog = z.infer<typeof KeptLog>;
@@ -64,7 +67,14 @@ export const LogSummary = z.strictObject({
 export type LogSummary = z.infer<typeof LogSummary>;
 
 /** What is known of a kept log’s day beside the log itself. */
-export function dayOf({ aircraft, mass_kg, deviation_K, wind, ends }: KeptLog): TrackDay {
+export function dayOf({
+  aircraft,
+  mass_kg,
+  deviation_K,
+  wind,
+  ends,
+  stops,
+}: Omit<KeptLog, "schema" | "version" | "name" | "text" | "layout">): TrackDay {
   return {
     aircraft,
     mass_kg,
@@ -72,6 +82,7 @@ export function dayOf({ aircraft, mass_kg, deviation_K, wind, ends }: KeptLog): 
     wind: wind && windVector(wind.from_rad, wind.speed_mps),
     calibration: aircraft?.airspeedCalibration ?? null,
     runways: ends,
+    stops,
   };
 }
 

@@ -34,6 +34,7 @@ function analysed(file: string, aircraft = "alder-s1"): TrackAnalysis {
     aircraft: demoAircraft(aircraft),
     mass_kg: truth.mass_kg,
     runways: RUNWAYS,
+    stops: null,
   };
   const found = analyse(log.value, day);
   if (!found.ok) throw new Error(found.issue.message);
@@ -170,6 +171,7 @@ describe("circles and a box, one fix a second, positions alone", () => {
       aircraft: null,
       mass_kg: 1000,
       runways: [],
+      stops: null,
     });
     if (!found.ok) throw new Error(found.issue.message);
     expect(found.value.flown.wind).toBeNull();

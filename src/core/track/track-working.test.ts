@@ -17,6 +17,7 @@ function analysed(file: string, aircraft: string) {
     aircraft: demoAircraft(aircraft),
     mass_kg: demoAircraft(aircraft).mass.usual_kg,
     runways: landingEnds(demoPlaces()),
+    stops: null,
   });
   if (!found.ok) throw new Error(found.issue.message);
   return found.value;

@@ -17,7 +17,7 @@ export interface PowerOff {
   /** Null where the log ends first. */
   readonly back_s: number | null;
   readonly kind: OffKind;
-  readonly by: "engine" | "path";
+  readonly by: "engine" | "path" | "hand";
   /** Found without the aircraft's polar or an engine's gauge: to be confirmed. */
   readonly possible: boolean;
 }

@@ -12,6 +12,7 @@ import { BesidePanel } from "./BesidePanel";
 import { lesson } from "./beside-words";
 import { PilotPanel } from "./PilotPanel";
 import { RefitPanel } from "./RefitPanel";
+import { StopEditor } from "./StopEditor";
 import { useDebrief } from "./debrief-store";
 import { useLogs } from "./logs-store";
 import {
@@ -119,6 +120,7 @@ function Found({ log, found, beside }: FoundProps) {
           },
         ]}
       />
+      <StopEditor log={log} found={found} />
       <RefitPanel log={log} found={found} />
       <PilotPanel />
       {found.faultCount > 0 && (

@@ -74,6 +74,7 @@ export function DebriefStage() {
       deviation_K: null,
       wind: null,
       ends: ends.filter(({ unprepared }) => !unprepared).slice(0, MOST_ENDS),
+      stops: null,
     };
     const id = crypto.randomUUID();
     if (view === "logs") void setUrl("flight");

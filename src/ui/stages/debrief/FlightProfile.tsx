@@ -1,5 +1,5 @@
 "use client";
-import { type KeyboardEvent, type PointerEvent, type ReactNode } from "react";
+import { type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from "react";
 import { degrees, radians } from "@/core/quantities/angle";
 import { formatNumber, fromSi, toSi, unitOf } from "@/core/quantities/units";
 import type { Hole } from "@/core/track/clean/clean-log";
@@ -34,6 +34,8 @@ interface Props {
   readonly since_s: number | null;
   readonly begins_s: number | null;
   readonly windKnown: boolean;
+  /** An engine stop was dragged to another moment. */
+  readonly onMoveStop: (stop: number, to_s: number) => void;
   /** What can be done with the moment. */
   readonly actions: ReactNode;
 }
@@ -49,6 +51,7 @@ export function FlightProfile({
   since_s,
   begins_s,
   windKnown,
+  onMoveStop,
   actions,
 }: Props) {
   const ground_m = ground ?? 0;
@@ -77,12 +80,35 @@ export function FlightProfile({
   const path = (of: (i: number) => number) =>
     picked.map((i, k) => `${k === 0 ? "M" : "L"}${x(drawn.time_s[i]).toFixed(1)} ${of(i).toFixed(1)}`).join("");
   const move = (at_s: number) => useDebrief.setState({ cursor_s: Math.min(Math.max(at_s, span.from_s), span.to_s) });
-  const pointed = (event: PointerEvent<SVGSVGElement>) => {
-    const left = event.currentTarget.getBoundingClientRect().left;
-    move(
-      span.from_s + ((event.clientX - left - ROOM.left) / (width - ROOM.left - ROOM.right)) * (span.to_s - span.from_s),
-    );
+  const svg = useRef<SVGSVGElement>(null);
+  const momentAt = (clientX: number) => {
+    const left = svg.current?.getBoundingClientRect().left ?? 0;
+    const share = (clientX - left - ROOM.left) / (width - ROOM.left - ROOM.right);
+    return span.from_s + Math.min(Math.max(share, 0), 1) * (span.to_s - span.from_s);
   };
+  const pointed = (event: PointerEvent) => move(momentAt(event.clientX));
+  const [dragged, setDragged] = useState<{ readonly stop: number; readonly at_s: number } | null>(null);
+  const dragging = (stop: number | null, from_s: number) =>
+    stop === null
+      ? {}
+      : {
+          className: "cursor-ew-resize",
+          onPointerDown: (event: PointerEvent<SVGGElement>) => {
+            event.stopPropagation();
+            event.currentTarget.setPointerCapture(event.pointerId);
+            setDragged({ stop, at_s: from_s });
+          },
+          onPointerMove: (event: PointerEvent<SVGGElement>) => {
+            if (dragged?.stop !== stop) return;
+            setDragged({ stop, at_s: momentAt(event.clientX) });
+            pointed(event);
+          },
+          onPointerUp: () => {
+            if (dragged?.stop === stop && dragged.at_s !== from_s) onMoveStop(stop, dragged.at_s);
+            setDragged(null);
+          },
+          onPointerCancel: () => setDragged(null),
+        };
   const keys = (event: KeyboardEvent) => {
     const by = STEP_S * (event.shiftKey ? 10 : 1);
     const next: Record<string, number | undefined> = {
@@ -120,6 +146,7 @@ export function FlightProfile({
         onKeyDown={keys}
       >
         <svg
+          ref={svg}
           width={width}
           height={height}
           className="absolute inset-0 touch-none"
@@ -230,8 +257,12 @@ export function FlightProfile({
                 : `${mark}`}
             </text>
           ))}
-          {shown.map(({ at_s }, i) => (
-            <g key={i} transform={`translate(${x(at_s)} ${rows[i] === 0 ? 16 : 32})`}>
+          {shown.map(({ at_s, stop }, i) => (
+            <g
+              key={i}
+              transform={`translate(${x(stop !== null && dragged?.stop === stop ? dragged.at_s : at_s)} ${rows[i] === 0 ? 16 : 32})`}
+              {...dragging(stop, at_s)}
+            >
               <circle r={8.5} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.6} />
               <text y={4} textAnchor="middle" fontSize="11" fontWeight={700} className="num" fill="var(--ink)">
                 {marks.indexOf(shown[i]) + 1}

@@ -2,13 +2,14 @@
 import dynamic from "next/dynamic";
 import { useMemo } from "react";
 import type { TurnBackBeside } from "@/core/debrief/turn-back-beside";
+import { asSaid, movedStop } from "@/core/track/events/stops-by-hand";
 import type { KeptLog } from "@/core/track/kept-log";
 import { useFormat } from "@/ui/kit/units/units-store";
 import type { DebriefedLog } from "@/workers/track.worker";
 import { StopsHere } from "./StopsHere";
 import { FlightProfile } from "./FlightProfile";
 import { NoFlight } from "./NoFlight";
-import { useDebrief } from "./debrief-store";
+import { changeStops, useDebrief } from "./debrief-store";
 import { dayWords, momentWords, stopWords } from "./debrief-words";
 import { lookedAt, trackMarks } from "./track-marks";
 
@@ -88,6 +89,10 @@ function Shown({ log, found, beside }: { log: KeptLog; found: DebriefedLog; besi
         since_s={one?.failure.time_s ?? null}
         begins_s={summary.begins_s}
         windKnown={found.wind !== null}
+        onMoveStop={(stop, to_s) => {
+          const next = movedStop(asSaid(failures.map(({ failure }) => failure)), stop, to_s);
+          if (next) changeStops(next);
+        }}
         actions={<StopsHere log={log} found={found} ground={ground} />}
       />
     </div>

@@ -1,13 +1,14 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
 import { toast } from "sonner";
-import { type OwnFigure, pilotFigures } from "@/core/debrief/pilot-figures";
+import { type OwnFigure, ownFiguresOf, pilotFigures } from "@/core/debrief/pilot-figures";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { Pilot } from "@/core/situation/situation-document";
 import type { ListedFlight } from "@/server/flights";
 import { send } from "@/ui/kit/request";
 import { useSituation } from "@/ui/situation/situation-store";
+import { dayWords } from "./debrief-words";
 import { useLogs } from "./logs-store";
 
 const seconds = ({ mean, spread, count }: OwnFigure) =>
@@ -31,8 +32,8 @@ export function PilotPanel() {
   const own = useMemo(
     () =>
       pilotFigures(
-        logs?.flatMap(({ summary }) => summary.hands) ?? [],
-        flights.map(({ result }) => result),
+        logs?.flatMap(({ summary }) => summary.hands.map((hand) => ({ ...hand, at_s: summary.begins_s }))) ?? [],
+        flights.map(({ result, flownAt }) => ({ ...result, at_s: Date.parse(flownAt) / 1000 })),
       ),
     [logs, flights],
   );
@@ -42,6 +43,7 @@ export function PilotPanel() {
     ...current,
     ...(own.reaction_s ? { reaction_s: own.reaction_s.mean } : {}),
     ...(own.bank_rad ? { bank_rad: own.bank_rad.mean } : {}),
+    own: ownFiguresOf(own),
   });
   const figures = [own.reaction_s && seconds(own.reaction_s), own.bank_rad && bank(own.bank_rad)].filter(Boolean);
   const from = [
@@ -52,7 +54,8 @@ export function PilotPanel() {
     <section className="border-t border-rule px-4 py-2" aria-label="Your own figures">
       <h2 className="text-[14px] font-bold">Your own: {figures.join(" · ")}</h2>
       <p className="pb-1.5 text-[13px] text-ink2">
-        Until you act, and the bank of your turns: from {from.join(" and ")}, each counted alike.
+        Until you act, and the bank of your turns: from {from.join(" and ")}, each counted alike
+        {own.last_s === null ? "" : `, the last on ${dayWords(own.last_s)}`}.
       </p>
       {planned.success && (
         <button

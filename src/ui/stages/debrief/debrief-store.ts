@@ -27,7 +27,13 @@ interface DebriefState {
   readonly cursor_s: number;
   /** Engine stop that is looked at: the how manieth of all; null for the whole log. */
   readonly looked: number | null;
+  /** What was said of the engine stops before, and what was taken back of it; the last change last. */
+  readonly past: readonly Stops[];
+  readonly future: readonly Stops[];
 }
+
+/** What is said of the engine stops; null: as they are found. */
+type Stops = KeptLog["stops"];
 
 /** @see DebriefState */
 export const useDebrief = create<DebriefState>()(() => ({
@@ -36,6 +42,8 @@ export const useDebrief = create<DebriefState>()(() => ({
   fault: null,
   cursor_s: 0,
   looked: null,
+  past: [],
+  future: [],
 }));
 
 const set = useDebrief.setState;
@@ -82,7 +90,7 @@ export const recognise = (text: string) => ask((track) => track.recognise(text))
 
 /** Opens a log: it is read, its events found and measured. @returns whether it could be */
 export async function openLog(id: string, log: KeptLog): Promise<boolean> {
-  set({ open: { id, log, found: null }, looked: null, cursor_s: 0 });
+  set({ open: { id, log, found: null }, looked: null, cursor_s: 0, past: [], future: [] });
   const found: Outcome<DebriefedLog> | null = await ask<Outcome<DebriefedLog>>(async (track) =>
     track.debrief(log, toldShare),
   );
@@ -139,6 +147,52 @@ export async function removeLog(id: string): Promise<void> {
   if (!answer.ok) return set({ fault: words(answer.issues) });
   forgetLog(id);
   set(({ open }) => ({ open: open?.id === id ? null : open }));
+}
+
+/** So many changes of the engine stops are taken back. */
+const MOST_PAST = 50;
+
+/** The log with other engine stops in place of the open one: measured, then shown and kept. */
+async function sayStops(stops: Stops, history: Pick<DebriefState, "past" | "future">): Promise<void> {
+  const { open, cursor_s, looked } = useDebrief.getState();
+  if (!open?.found) return;
+  const before = looked === null ? null : open.found.flights.flatMap((flight) => flight.failures)[looked];
+  const log = { ...open.log, stops };
+  const found = await ask<Outcome<DebriefedLog>>(async (track) => track.debrief(log, toldShare));
+  if (!found || useDebrief.getState().open?.log !== open.log) return;
+  if (!found.ok) return set({ fault: found.issue.message });
+  const now = found.value.flights.flatMap((flight) => flight.failures);
+  // The one that was looked at, or what lies nearest to it now.
+  const nearest = before && now.length > 0 ? nearestTo(now, before.time_s) : null;
+  set({ open: { id: open.id, log, found: found.value }, looked: nearest, cursor_s, ...history });
+  await keepLog(open.id, log);
+}
+
+function nearestTo(failures: readonly { readonly time_s: number }[], at_s: number): number {
+  return failures.reduce(
+    (best, { time_s }, i) => (Math.abs(time_s - at_s) < Math.abs(failures[best].time_s - at_s) ? i : best),
+    0,
+  );
+}
+
+/** Says what the engine stops were. */
+export function changeStops(stops: Stops): void {
+  const { open, past } = useDebrief.getState();
+  if (open) void sayStops(stops, { past: [...past, open.log.stops].slice(-MOST_PAST), future: [] });
+}
+
+/** Takes the last change of the engine stops back. */
+export function undoStops(): void {
+  const { open, past, future } = useDebrief.getState();
+  if (open && past.length > 0)
+    void sayStops(past[past.length - 1], { past: past.slice(0, -1), future: [...future, open.log.stops] });
+}
+
+/** Makes the change that was taken back again. */
+export function redoStops(): void {
+  const { open, past, future } = useDebrief.getState();
+  if (open && future.length > 0)
+    void sayStops(future[future.length - 1], { past: [...past, open.log.stops], future: future.slice(0, -1) });
 }
 
 /** What is known of the open log's day is changed: it is analysed and kept anew. */

@@ -38,7 +38,8 @@ const alder = demoAircraft("alder-s1");
 
 const kept = (name: string, deviation_K: number): KeptLog => ({
   schema: "utrimax/log",
-  version: 1,
+  version: 2,
+  stops: null,
   name,
   text: demoLog(name),
   layout: null,
@@ -88,9 +89,11 @@ describe("a log in words", () => {
   });
 
   it("which engine, how it stopped, and whether it is only possible", () => {
-    expect(stopWords({ kind: "idle", engine: null, possible: false })).toBe("engine to idle");
-    expect(stopWords({ kind: "stopped", engine: 2, possible: false })).toBe("right engine stopped");
-    expect(stopWords({ kind: "reduced or lost", engine: null, possible: true })).toBe("possibly power reduced or lost");
+    expect(stopWords({ kind: "idle", engine: null, possible: false, name: null })).toBe("engine to idle");
+    expect(stopWords({ kind: "stopped", engine: 2, possible: false, name: null })).toBe("right engine stopped");
+    expect(stopWords({ kind: "reduced or lost", engine: null, possible: true, name: null })).toBe(
+      "possibly power reduced or lost",
+    );
   });
 
   it("every row has its figure with its bound and a working of that name, or its reason", () => {

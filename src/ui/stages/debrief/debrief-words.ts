@@ -8,6 +8,7 @@ import type { Glide } from "@/core/track/measure/glide";
 import type { MinimumControl } from "@/core/track/measure/minimum-control";
 import type { LogSummary } from "@/core/track/kept-log";
 import type { FittedWind } from "@/core/track/wind/fitted-wind";
+import { dayInWords } from "@/ui/kit/units/day-in-words";
 import type { Format } from "@/ui/kit/units/units-store";
 
 /** A row of the aside: what it is, its figure with its bound, and which working opens. */
@@ -39,7 +40,11 @@ const angle = (value: number, bound: number) =>
   `${formatNumber(degrees(value))}° ±${formatNumber(Math.max(degrees(bound), 1))}`;
 
 /** What an engine did. */
-export function stopWords({ kind, engine, possible }: Pick<Failure, "kind" | "engine" | "possible">): string {
+export function stopWords({ name, ...failure }: Pick<Failure, "kind" | "engine" | "possible" | "name">): string {
+  return name ?? engineWords(failure);
+}
+
+function engineWords({ kind, engine, possible }: Pick<Failure, "kind" | "engine" | "possible">): string {
   const which = engine === null ? "engine" : engine === 1 ? "left engine" : "right engine";
   const words = {
     idle: `${which} to idle`,
@@ -202,8 +207,5 @@ export function summaryWords({ flights, landings, failures, duration_s, holes }:
 
 /** Day of a log. */
 export function dayWords(begins_s: number | null): string {
-  if (begins_s === null) return "day not told";
-  return new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" }).format(
-    begins_s * 1000,
-  );
+  return begins_s === null ? "day not told" : dayInWords(begins_s * 1000);
 }

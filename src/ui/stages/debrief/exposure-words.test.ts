@@ -27,13 +27,11 @@ function crossing(): Exposure {
     deviation_K: -2.9,
     wind: { from_rad: radians(250), speed_mps: 14 * MPS_PER_KT },
     ends: [],
+    stops: null,
   };
   const read = readLog(demoLog("crossing.igc"), null);
   if (!read.ok) throw new Error(read.issue.message);
-  const found = analyse(
-    read.value,
-    dayOf({ ...day, name: "crossing", text: "", layout: null, schema: "utrimax/log", version: 1 }),
-  );
+  const found = analyse(read.value, dayOf(day));
   if (!found.ok) throw new Error(found.issue.message);
   const { flown, flights } = found.value;
   const asked = { drawn: drawnTrack(flown), flights, wind: flown.wind };

@@ -8,6 +8,8 @@ import { stopWords } from "./debrief-words";
 export interface TrackMark {
   readonly at_s: number;
   readonly label: string;
+  /** The how manieth engine stop it is; null for something else. */
+  readonly stop: number | null;
 }
 
 /** Turns under this are not marked, rad. */
@@ -22,30 +24,25 @@ const MOST_MARKS = 40;
  */
 export function trackMarks(flights: readonly FoundFlight[], looked: number | null, format: Format): TrackMark[] {
   const marks: TrackMark[] = [];
+  const say = (at_s: number, label: string, stop: number | null = null) => marks.push({ at_s, label, stop });
   let n = -1;
   for (const { takeOff, landing, failures, turns } of flights) {
     const whole = looked === null;
-    if (whole && takeOff) marks.push({ at_s: takeOff.time_s, label: "take-off" });
+    if (whole && takeOff) say(takeOff.time_s, "take-off");
     let mine = whole;
     for (const failure of failures) {
       n += 1;
       if (!whole && n !== looked) continue;
       mine = true;
       const { height_m, delay_s, time_s } = failure;
-      marks.push({
-        at_s: time_s,
-        label: `${stopWords(failure)}${height_m.known ? `, ${format("height", height_m.value)}` : ""}`,
-      });
+      say(time_s, `${stopWords(failure)}${height_m.known ? `, ${format("height", height_m.value)}` : ""}`, n);
       if (whole) continue;
-      if (delay_s.known)
-        marks.push({ at_s: time_s + delay_s.value, label: `first action, ${formatNumber(delay_s.value, 1)} s` });
-      for (const turn of failure.turns)
-        marks.push({ at_s: turn.from_s, label: `turn, ${formatNumber(turn.from_s - time_s, 1)} s` });
+      if (delay_s.known) say(time_s + delay_s.value, `first action, ${formatNumber(delay_s.value, 1)} s`);
+      for (const turn of failure.turns) say(turn.from_s, `turn, ${formatNumber(turn.from_s - time_s, 1)} s`);
     }
-    if (whole)
-      for (const turn of turns) if (turn.heading_rad > MARKED_RAD) marks.push({ at_s: turn.from_s, label: "turn" });
+    if (whole) for (const turn of turns) if (turn.heading_rad > MARKED_RAD) say(turn.from_s, "turn");
     const down = landing && (whole || failures.some(({ toGround }, i) => toGround && i === failures.length - 1));
-    if (mine && down) marks.push({ at_s: landing.time_s, label: "touch" });
+    if (mine && down) say(landing.time_s, "touch");
   }
   return marks.sort((a, b) => a.at_s - b.at_s).slice(0, MOST_MARKS);
 }

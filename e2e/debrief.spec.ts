@@ -99,6 +99,19 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   await expect(page.getByLabel("Look at").locator("option")).toHaveCount(7);
   await expect(aside.getByText(/8\.\d:1 ±/).first()).toBeVisible();
 
+  // Over one another, played again, and scored by the exercise's document: two of the six are too fast.
+  await page.getByLabel("Over it").selectOption("own");
+  await expect(aside.getByRole("region", { name: "Runs over one another" }).getByRole("row")).toHaveCount(7);
+  await page.getByLabel("Speed of the replay").selectOption("30");
+  await page.getByRole("button", { name: "Play", exact: true }).click();
+  await expect(moment).toHaveAttribute("aria-valuetext", /^[3-9]\d\.\d s/);
+  await page.getByRole("button", { name: "Stop", exact: true }).click();
+  await page.getByLabel("Look at").selectOption("all");
+  const exercises = aside.getByRole("region", { name: "Exercises" });
+  await expect(exercises.getByText("not passed.")).toHaveCount(2);
+  await expect(exercises.getByText("held, as far as a log shows.")).toHaveCount(4);
+  await page.getByLabel("Look at").selectOption("0");
+
   // The polar of the six, beside the aircraft's; taken over into a copy that is then flown.
   const polar = aside.getByRole("region", { name: "Polar flown" });
   await expect(polar.getByText(/8\.[6-9]:1 ±0\.\d/)).toBeVisible();

@@ -24,6 +24,8 @@ export interface DebriefedLog {
   readonly drawn: DrawnTrack;
   readonly flights: readonly FoundFlight[];
   readonly wind: (FittedWind & { readonly sigma_mps: number }) | null;
+  /** Speed and heading through the air are known: by an indicator or a wind. */
+  readonly airKnown: boolean;
   readonly notKnowable: readonly string[];
   readonly holes: readonly Hole[];
   readonly faults: readonly LogFault[];
@@ -72,6 +74,7 @@ const api = {
       drawn: drawnTrack(flown),
       flights,
       wind: flown.wind && { ...flown.wind, sigma_mps: windSigma_mps(flown.wind) },
+      airKnown: flown.has.airspeed || flown.wind !== null,
       notKnowable,
       holes: flown.log.holes,
       faults: read.value.faults,

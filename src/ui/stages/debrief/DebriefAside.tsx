@@ -10,7 +10,9 @@ import { Figure } from "@/ui/kit/working/Figure";
 import type { DebriefedLog } from "@/workers/track.worker";
 import { BesidePanel } from "./BesidePanel";
 import { lesson } from "./beside-words";
+import { ExercisesPanel } from "./ExercisesPanel";
 import { PilotPanel } from "./PilotPanel";
+import { RunsPanel } from "./RunsPanel";
 import { RefitPanel } from "./RefitPanel";
 import { StopEditor } from "./StopEditor";
 import { useDebrief } from "./debrief-store";
@@ -97,6 +99,7 @@ function Found({ log, found, beside }: FoundProps) {
           No plan beside it: {beside.issue.message}
         </p>
       )}
+      {one && <RunsPanel found={found} failure={one.failure} />}
       {one && <StopRows found={found} stop={one} />}
       {!one &&
         found.flights.map((flight, i) => (
@@ -120,23 +123,16 @@ function Found({ log, found, beside }: FoundProps) {
           },
         ]}
       />
+      <ExercisesPanel
+        key={log.name}
+        log={log}
+        found={found}
+        within={one && { from_s: one.failure.time_s - 1, to_s: one.failure.back_s ?? one.flight.ends_s }}
+      />
       <StopEditor log={log} found={found} />
       <RefitPanel log={log} found={found} />
       <PilotPanel />
-      {found.faultCount > 0 && (
-        <details className="border-t border-rule px-4 py-2 text-[14px]">
-          <summary>
-            {found.faultCount} {found.faultCount === 1 ? "line" : "lines"} could not be read
-          </summary>
-          <ol className="max-h-40 overflow-auto pt-1 text-[13px] text-ink2" tabIndex={0}>
-            {found.faults.map(({ line, message }, i) => (
-              <li key={i}>
-                <span className="num">{line}</span> {message}
-              </li>
-            ))}
-          </ol>
-        </details>
-      )}
+      <NotRead found={found} />
       <details className="border-t border-rule px-4 py-2 text-[14px]">
         <summary>What this log cannot tell</summary>
         <ul className="flex flex-col gap-1 pt-1 text-[13px] text-ink2">
@@ -146,6 +142,25 @@ function Found({ log, found, beside }: FoundProps) {
         </ul>
       </details>
     </DecisionAside>
+  );
+}
+
+/** Lines of the file that hold nothing that could be read. */
+function NotRead({ found }: { found: DebriefedLog }) {
+  if (found.faultCount === 0) return null;
+  return (
+    <details className="border-t border-rule px-4 py-2 text-[14px]">
+      <summary>
+        {found.faultCount} {found.faultCount === 1 ? "line" : "lines"} could not be read
+      </summary>
+      <ol className="max-h-40 overflow-auto pt-1 text-[13px] text-ink2" tabIndex={0}>
+        {found.faults.map(({ line, message }, i) => (
+          <li key={i}>
+            <span className="num">{line}</span> {message}
+          </li>
+        ))}
+      </ol>
+    </details>
   );
 }
 

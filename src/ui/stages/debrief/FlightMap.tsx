@@ -58,10 +58,12 @@ interface Props {
   readonly cover?: FlightCover;
   /** What is said of the drawing. */
   readonly legend: ReactNode;
+  /** What lies over it. */
+  readonly children?: ReactNode;
 }
 
 /** The flight over the ground, what happened on it, and where it is at the moment that is pointed at. */
-export function FlightMap({ drawn, marks, span, predicted, cover = NO_COVER, legend }: Props) {
+export function FlightMap({ drawn, marks, span, predicted, cover = NO_COVER, legend, children }: Props) {
   const element = useRef<HTMLDivElement>(null);
   const near = useNearPlaces();
   const present = usePlaneOrigin();
@@ -166,6 +168,7 @@ export function FlightMap({ drawn, marks, span, predicted, cover = NO_COVER, leg
       onKeyDown={(event) => zoomByKey(event, map?.map)}
     >
       <div className="pointer-events-none absolute bottom-9 left-3 flex flex-col gap-1 text-[13px]">{legend}</div>
+      {children}
     </MapFrame>
   );
 }

@@ -9,6 +9,7 @@ import { useSize } from "@/ui/kit/page/useSize";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { useDebrief } from "./debrief-store";
 import { momentWords } from "./debrief-words";
+import type { OverlaidRun } from "./overlay";
 import type { TrackMark } from "./track-marks";
 import { indexAt, trackValue } from "./track-values";
 
@@ -30,6 +31,8 @@ interface Props {
   readonly ground: number | null;
   /** The planner's way from the moment that seconds are counted from; heights over the ground. */
   readonly predicted: readonly { readonly time_s: number; readonly height_m: number; readonly bank_rad: number }[];
+  /** Other runs since their stops, as heights over that at the stop. */
+  readonly over: readonly OverlaidRun[];
   /** Where seconds are counted from; null tells the time of the day. */
   readonly since_s: number | null;
   readonly begins_s: number | null;
@@ -48,6 +51,7 @@ export function FlightProfile({
   span,
   ground,
   predicted,
+  over,
   since_s,
   begins_s,
   windKnown,
@@ -214,6 +218,19 @@ export function FlightProfile({
               />
             </>
           )}
+          {since_s !== null &&
+            over.map(({ points }, k) => {
+              const from_m = trackValue(drawn, "altitude_m", since_s) - ground_m;
+              const seen = points.filter(
+                ({ time_s, height_m }) => since_s + time_s <= span.to_s && from_m + height_m >= lowest,
+              );
+              return (
+                <g key={k} fill="none" stroke="var(--clay)" strokeWidth="1.2">
+                  <path d={ahead(seen, (point) => [x(since_s + point.time_s), y(from_m + point.height_m)])} />
+                  <path d={ahead(seen, (point) => [x(since_s + point.time_s), yBank(point.bank_rad)])} />
+                </g>
+              );
+            })}
           <path d={path((i) => y(above(i)))} fill="none" stroke="var(--harbour)" strokeWidth="2.5" />
           <text x={8} y={bankBottom - ROOM.bank / 2 + 4} fontSize="12" fill="var(--ink2)">
             bank

@@ -27,10 +27,17 @@ interface DebriefState {
   readonly cursor_s: number;
   /** Engine stop that is looked at: the how manieth of all; null for the whole log. */
   readonly looked: number | null;
+  /** Runs that are laid over it: of its own log, or of another; none for null. */
+  readonly over: Over | null;
   /** What was said of the engine stops before, and what was taken back of it; the last change last. */
   readonly past: readonly Stops[];
   readonly future: readonly Stops[];
 }
+
+/** Where runs come from that are laid over the one that is looked at. */
+export type Over =
+  | { readonly of: "own" }
+  | { readonly of: "other"; readonly id: string; readonly name: string; readonly found: DebriefedLog | null };
 
 /** What is said of the engine stops; null: as they are found. */
 type Stops = KeptLog["stops"];
@@ -42,6 +49,7 @@ export const useDebrief = create<DebriefState>()(() => ({
   fault: null,
   cursor_s: 0,
   looked: null,
+  over: null,
   past: [],
   future: [],
 }));
@@ -90,7 +98,7 @@ export const recognise = (text: string) => ask((track) => track.recognise(text))
 
 /** Opens a log: it is read, its events found and measured. @returns whether it could be */
 export async function openLog(id: string, log: KeptLog): Promise<boolean> {
-  set({ open: { id, log, found: null }, looked: null, cursor_s: 0, past: [], future: [] });
+  set({ open: { id, log, found: null }, looked: null, cursor_s: 0, over: null, past: [], future: [] });
   const found: Outcome<DebriefedLog> | null = await ask<Outcome<DebriefedLog>>(async (track) =>
     track.debrief(log, toldShare),
   );
@@ -139,6 +147,17 @@ export async function openKept(id: string): Promise<void> {
   const log = await fetched(id);
   if (log.ok) await openLog(id, log.value);
   else set({ fault: log.issue.message });
+}
+
+/** Lays the runs of another kept log over the one that is looked at. */
+export async function layOver(id: string, name: string): Promise<void> {
+  set({ over: { of: "other", id, name, found: null } });
+  const log = await fetched(id);
+  const found = log.ok ? await ask<Outcome<DebriefedLog>>(async (track) => track.debrief(log.value, toldShare)) : log;
+  const { over } = useDebrief.getState();
+  if (over?.of !== "other" || over.id !== id) return;
+  if (found?.ok) set({ over: { ...over, found: found.value } });
+  else set({ over: null, fault: found ? found.issue.message : null });
 }
 
 /** Takes one away from the account. */

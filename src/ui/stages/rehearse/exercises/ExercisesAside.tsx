@@ -3,7 +3,7 @@ import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import type { FlightTestProfile } from "@/core/exercise/exercise";
 import { DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { useRuns } from "../results/runs-store";
-import { testWords } from "./exercise-words";
+import { testWords } from "@/ui/library/exercise-words";
 import { exercisesOf, testResult } from "./useExercises";
 
 const CAUTIONS = [

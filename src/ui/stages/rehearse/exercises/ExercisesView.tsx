@@ -16,7 +16,7 @@ import { useFormat } from "@/ui/kit/units/units-store";
 import { newOwnId, useFlightTests } from "../own/own-documents-store";
 import { readOwnFile } from "../own/read-own-file";
 import { useRuns } from "../results/runs-store";
-import { VERDICT_WORDS, exerciseLines, failWords, heldWords, toleranceWords } from "./exercise-words";
+import { VERDICT_WORDS, exerciseLines, failWords, heldWords, toleranceWords } from "@/ui/library/exercise-words";
 import { FlightTestEditor } from "./FlightTestEditor";
 import type { ExerciseCardContent } from "./ExerciseCardPdf";
 import { exercisesOf, runsOf, testResult, useLastScore, verdictOf } from "./useExercises";

@@ -5,8 +5,9 @@ import { EXERCISES, FLIGHT_TESTS } from "@/core/exercise/library";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
 import type { ListedRun } from "@/server/runs";
-import { exerciseLines, failWords, heldWords, testWords, toleranceWords } from "./exercise-words";
-import { bookSpeed_mps, exercisesOf, runsOf, testResult, verdictOf } from "./useExercises";
+import { exerciseLines, failWords, heldWords, testWords, toleranceWords } from "@/ui/library/exercise-words";
+import { bookSpeed_mps } from "@/core/exercise/book-speed";
+import { exercisesOf, runsOf, testResult, verdictOf } from "./useExercises";
 
 const format = formatIn(DEFAULT_UNITS);
 const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, " ");
@@ -27,7 +28,7 @@ describe("an exercise in words", () => {
   it("says how it was held, by the worst", () => {
     const [tolerance] = find("slow-flight").tolerances;
     const held = { tolerance, target: 900, least: 0, greatest: 0, within: 0.9, busts: [] };
-    expect(heldWords({ ...held, held: null }, format)).toBe("not measured in a drill");
+    expect(heldWords({ ...held, held: null }, format)).toBe("not measured");
     expect(heldWords({ ...held, held: true }, format)).toBe("held, 90 % of the time");
     const busts = [
       { from_s: 10, to_s: 20, worst: 6.1 },

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useState } from "react";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import { bookSpeed_mps } from "@/core/exercise/book-speed";
 import { drillTrace } from "@/core/exercise/drill-trace";
 import type { Exercise, FlightTestProfile } from "@/core/exercise/exercise";
 import {
@@ -23,15 +23,6 @@ export function exercisesOf(aircraft: AircraftDocument, own: readonly FlightTest
   const exercises = EXERCISES.filter(({ fits }) => fits.includes(category));
   const known = new Set(exercises.map(({ id }) => id));
   return { exercises, tests: [...own, ...FLIGHT_TESTS].filter((test) => test.exercises.every((id) => known.has(id))) };
-}
-
-/** The book's speed for the failure: V_YSE of a twin, best glide of anything else. */
-export function bookSpeed_mps(aircraft: AircraftDocument): number | null {
-  if (isAeroplane(aircraft)) {
-    const { handbook } = aircraft;
-    return ("vyse_mps" in handbook ? handbook.vyse_mps : null) ?? handbook.vbg_mps;
-  }
-  return aircraft.category === "helicopter" ? aircraft.handbook.vy_mps : aircraft.handbook.bestGlideSpeed_mps;
 }
 
 /** Runs of an exercise's drill with an aircraft, the first flown first. */

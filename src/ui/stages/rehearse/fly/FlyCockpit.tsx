@@ -7,7 +7,7 @@ import { formatNumber, fromSi } from "@/core/quantities/units";
 import { useUnits } from "@/ui/kit/units/units-store";
 import { FlyLevers, FlySwitches } from "./instruments/FlyLevers";
 import { FlyMap } from "./FlyMap";
-import { AttitudeDrawing, BallAndString } from "./instruments/AttitudeDrawing";
+import { AttitudeDrawing, BallAndString } from "@/ui/library/instruments/AttitudeDrawing";
 import { EngineGauges } from "./instruments/EngineGauges";
 import { RuledStrip, StripHatch } from "./instruments/RuledStrip";
 import { soundFlight } from "./fly-sound";

@@ -12,7 +12,7 @@ import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { flyable } from "../editor/flyable";
 import { useProcedures } from "../own/own-documents-store";
-import { toleranceWords } from "../exercises/exercise-words";
+import { toleranceWords } from "@/ui/library/exercise-words";
 import { exercisesOf } from "../exercises/useExercises";
 import { GamepadFields } from "./gamepad/GamepadFields";
 import { beginFlight, letGo } from "./flight-lane";

@@ -1,15 +1,14 @@
 "use client";
 import { drillResult } from "@/core/exercise/flown-drill";
-import type { ExerciseScore } from "@/core/exercise/exercise-score";
 import { flownScore } from "@/core/exercise/flown-result";
 import { touchOf } from "@/core/exercise/glide-rows";
-import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
-import { failWords, heldWords, toleranceWords } from "../exercises/exercise-words";
-import { bookSpeed_mps, exercisesOf } from "../exercises/useExercises";
+import { ExerciseVerdict } from "@/ui/library/ExerciseVerdict";
+import { bookSpeed_mps } from "@/core/exercise/book-speed";
+import { exercisesOf } from "../exercises/useExercises";
 import { HeightAccount } from "./HeightAccount";
 import { toHold } from "./fly-set-up";
 import { useFly } from "./fly-store";
@@ -55,7 +54,13 @@ export function ReplayAside() {
         {words} Help: {help.length > 0 ? help.join(", ") : "none"}
         {backs > 0 ? `; gone back ${timesWords(backs)}` : ""}.
       </p>
-      {score && exercise && <ExerciseVerdict score={score} name={exercise.name} />}
+      {score && exercise && (
+        <ExerciseVerdict
+          unmeasured="flown within its tolerances; its drill was not done with it."
+          score={score}
+          name={exercise.name}
+        />
+      )}
       {drill && flight.drill && (
         <p className="border-t border-rule px-4 py-2 text-[14px]">
           <strong>{flight.drill.run.procedure.name}</strong>:{" "}
@@ -77,40 +82,6 @@ export function ReplayAside() {
       </AsideFigures>
       {account && <HeightAccount account={account} landed={touch !== null} />}
     </DecisionAside>
-  );
-}
-
-/** What it comes to. */
-const VERDICT_WORDS: Readonly<Record<ExerciseScore["verdict"], string>> = {
-  passed: "passed.",
-  failed: "not passed.",
-  unmeasured: "flown within its tolerances; its drill was not done with it.",
-};
-
-/** Each tolerance of the exercise as it was held; what failed it at once. */
-function ExerciseVerdict({ score, name }: { score: ExerciseScore; name: string }) {
-  const format = useFormat();
-  const { verdict, tolerances, failed, deck_s } = score;
-  return (
-    <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Exercise">
-      <p>
-        <strong>{name}</strong>:{" "}
-        <strong className={verdict === "failed" ? "text-brick" : "text-pine"}>{VERDICT_WORDS[verdict]}</strong>
-      </p>
-      <ul>
-        {tolerances.map((held, i) => (
-          <li key={i} className={held.held === false ? "text-brick" : ""}>
-            {toleranceWords(held.tolerance, format)}: {heldWords(held, format)}
-          </li>
-        ))}
-        {failed.map(({ event, at_s }, i) => (
-          <li key={`failed-${i}`} className="text-brick">
-            {failWords(event, format)} at {formatClock(at_s)}
-          </li>
-        ))}
-        {deck_s !== null && <li className="text-brick">below the hard deck at {formatClock(deck_s)}</li>}
-      </ul>
-    </section>
   );
 }
 

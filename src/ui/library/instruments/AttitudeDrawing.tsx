@@ -6,12 +6,14 @@ const PER_DEG = 2.2;
 interface Props {
   bank_rad: number;
   pitch_rad: number;
+  /** What the second angle is: of the nose, or of the path where a log has no attitude. */
+  pitchName?: "nose" | "path";
   /** Bank that is not gone beyond. */
   limit_rad: number;
 }
 
 /** The aeroplane drawn from behind before its horizon: it banks, the paper stays level. */
-export function AttitudeDrawing({ bank_rad, pitch_rad, limit_rad }: Props) {
+export function AttitudeDrawing({ bank_rad, pitch_rad, pitchName = "nose", limit_rad }: Props) {
   const bank = bank_rad * DEG;
   const nose = -pitch_rad * DEG * PER_DEG;
   const arc = (deg: number, r: number) => {
@@ -29,7 +31,7 @@ export function AttitudeDrawing({ bank_rad, pitch_rad, limit_rad }: Props) {
           </strong>
         </span>
         <span className="text-ink2">
-          nose{" "}
+          {pitchName}{" "}
           <strong className="num text-ink">{`${pitch_rad < -0.004 ? "−" : pitch_rad > 0.004 ? "+" : ""}${Math.abs(Math.round(pitch_rad * DEG))}°`}</strong>
         </span>
       </figcaption>

@@ -43,11 +43,15 @@ export const failWords = ({ channel, is, value }: Event, format: Format): string
   `${CHANNEL_WORDS[channel]} ${is} ${value < 0 ? "−" : ""}${amount(channel, value, format)}`;
 
 /** How a tolerance was held. */
-export function heldWords({ held, within, busts, tolerance }: HeldTolerance, format: Format): string {
-  if (held === null) return "not measured in a drill";
+export function heldWords(
+  { held, within, busts, tolerance }: HeldTolerance,
+  format: Format,
+  clock: (time_s: number) => string = formatClock,
+): string {
+  if (held === null) return "not measured";
   if (held) return within === 1 || within === null ? "held" : `held, ${formatNumber(within * 100)} % of the time`;
   const worst = busts.reduce((most, bust) => (Math.abs(bust.worst) > Math.abs(most.worst) ? bust : most));
-  return `${amount(tolerance.channel, worst.worst, format)} too ${worst.worst > 0 ? "much" : "little"} at ${formatClock(worst.from_s)}`;
+  return `${amount(tolerance.channel, worst.worst, format)} too ${worst.worst > 0 ? "much" : "little"} at ${clock(worst.from_s)}`;
 }
 
 /** How an exercise went. */

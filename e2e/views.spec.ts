@@ -521,29 +521,18 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   [
-    "rehearse-replay",
+    "debrief-exposure",
     "light",
     async (page: Page) => {
-      await page.getByRole("link", { name: "Fly this" }).click();
-      await page.getByRole("button", { name: "Fly", exact: true }).click();
-      await page.waitForTimeout(9000);
-      await page.keyboard.down("ArrowDown");
-      await page.waitForTimeout(1600);
-      await page.keyboard.up("ArrowDown");
-      await page.keyboard.down("ArrowLeft");
-      await page.waitForTimeout(1500);
-      await page.keyboard.up("ArrowLeft");
-      await page.waitForTimeout(12_000);
-      await page.keyboard.down("ArrowRight");
-      await page.waitForTimeout(2600);
-      await page.keyboard.up("ArrowRight");
-      await page.waitForTimeout(10_000);
-      await page.getByRole("button", { name: "End", exact: true }).click();
-      await expect(page.getByRole("region", { name: "Recording" })).toBeVisible();
-      const time = page.getByRole("slider", { name: "Time" });
-      await time.focus();
-      for (let i = 0; i < 12; i += 1) await page.keyboard.press("PageUp");
-      await page.waitForTimeout(6000);
+      await page.goto("/debrief?debrief=logs");
+      await page.getByRole("button", { name: "crossing.igc", exact: true }).click();
+      await page.getByRole("tab", { name: "Exposure" }).click();
+      await expect(page.getByText("without a place in reach.")).toBeVisible();
+      const along = page.getByRole("slider", { name: /Cursor along the flight/ });
+      await along.press("PageDown");
+      await along.press("PageDown");
+      await along.press("Shift+ArrowLeft");
+      await page.waitForTimeout(2500);
     },
   ],
   [

@@ -14,7 +14,7 @@ import { type OpenLog, useDebrief } from "./debrief-store";
 import { momentWords } from "./debrief-words";
 import { distanceAt_m, exposureAt, timeAt_s } from "./exposure-cursor";
 import { exposureStretches, gapSaid, roundSaid } from "./exposure-words";
-import type { ExposureAsked } from "./useExposure";
+import { type ExposureAsked, useAway_m } from "./useExposure";
 
 const FlightMap = dynamic(() => import("./FlightMap").then((module) => module.FlightMap), { ssr: false });
 
@@ -31,11 +31,20 @@ interface Props {
 /** Where along a flown flight no place was in reach: on the map of what was, and in profile. */
 export function ExposureView({ answer, onChoose }: Props) {
   const open = useDebrief((state) => state.open);
+  const away_m = useAway_m();
+  const format = useFormat();
   if (!open?.found) return <NoFlight onChoose={onChoose} />;
   if (!open.log.aircraft)
     return (
       <p className="max-w-prose p-5 text-ink2">
         Say under “Day” which aircraft flew: its glide decides what was in reach.
+      </p>
+    );
+  if (away_m !== null)
+    return (
+      <p className="max-w-prose p-5 text-ink2">
+        This flight lies {format("distance", away_m)} from the situation, whose places and terrain are looked at. Bring
+        the situation there (“where to land” in the view Flight, from a moment of it), then look again.
       </p>
     );
   if (answer.issue)

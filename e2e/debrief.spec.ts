@@ -1,3 +1,4 @@
+import { readFile } from "node:fs/promises";
 import path from "node:path";
 import { expect, test } from "@playwright/test";
 import { openDemo } from "./demo";
@@ -71,6 +72,29 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   await dialog.getByRole("button", { name: "Read it so" }).click();
   await expect(aside.getByText(/Engine to idle at 9\d0/)).toBeVisible();
   await expect(aside.getByText(/past the threshold of Skerrow 11/)).toBeVisible();
+  // What another recorder wrote of the same flight is laid to it: its clock is found by the climbs that both show.
+  const [, ...rows] = (await readFile(path.join(LOGS, "spot-landing.csv"), "utf8")).trim().split("\n");
+  const engine = rows
+    .filter((_, i) => i % 5 === 0)
+    .map((row) => row.split(","))
+    .map(([at_s, , , , pressure_m]) => [Number(at_s) + 500, Number(pressure_m) + 3, 2100].join(","));
+  await page.getByRole("button", { name: "Day", exact: true }).click();
+  await page.getByLabel("Another recorder’s file").setInputFiles({
+    name: "engine.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from(["time_s,baro_alt_m,rpm", ...engine].join("\n")),
+  });
+  await page
+    .getByRole("dialog", { name: /What do the columns of engine.csv/ })
+    .getByRole("button", { name: "Read it so" })
+    .click();
+  await expect(
+    page.getByText(/^engine.csv is laid to this flight, its clock set by −(499\.[5-9]|500\.[0-5]) s\.$/),
+  ).toBeVisible();
+  await page.getByRole("button", { name: "Day", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Take away engine.csv" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(aside.getByText(/Engine to idle at 9\d0/)).toBeVisible();
   await page.getByRole("tab", { name: "Logs" }).click();
   const list = page.getByRole("region", { name: "Kept logs" });
   await expect(list.getByRole("row")).toHaveCount(5);

@@ -43,6 +43,7 @@ export async function demoLogs({ document }: Pick<StoredAircraft, "document">): 
         wind,
         ends: ends.slice(0, 40),
         stops: null,
+        also: [],
       };
       const read = await readSentLog(await packedLog({ id: randomUUID(), log }));
       if (!read.ok) throw new Error(`demoLogs: expected ${name} to be read, got ${read.issue.message}`);

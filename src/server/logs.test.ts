@@ -20,6 +20,7 @@ const turnback = (more: Partial<KeptLog> = {}): KeptLog => ({
   schema: "utrimax/log",
   version: 2,
   stops: null,
+  also: [],
   name: "turnback.igc",
   text: demoLog("turnback.igc"),
   layout: null,

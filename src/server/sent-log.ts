@@ -5,7 +5,7 @@ import { gunzip, gzip } from "node:zlib";
 import { z } from "zod";
 import { type Outcome, failure, issuesOf, success } from "@/core/outcome";
 import { analyse } from "@/core/track/analyse";
-import { readLog } from "@/core/track/formats/read-log";
+import { readKeptLog } from "@/core/track/read-kept-log";
 import { type LogSummary, dayOf, summaryOf } from "@/core/track/kept-log";
 import { KeptLogOfAnyVersion } from "@/core/track/kept-log-versions";
 
@@ -52,7 +52,7 @@ export async function readSentLog(packed: Uint8Array): Promise<Outcome<PackedLog
     return failure("log_invalid", `${first.path}: ${first.message} Nothing was stored.`, first.path);
   }
   const { id, log } = parsed.data;
-  const read = readLog(log.text, log.layout);
+  const read = readKeptLog(log);
   if (!read.ok) return read;
   const found = analyse(read.value, dayOf(log));
   if (!found.ok) return found;

@@ -7,9 +7,11 @@ import { type FoundFlight, analyse } from "@/core/track/analyse";
 import type { Hole } from "@/core/track/clean/clean-log";
 import { type DrawnTrack, drawnTrack } from "@/core/track/drawn-track";
 import { type RecognisedLayout, recogniseLayout } from "@/core/track/formats/csv-layout";
-import { formatOf, readLog } from "@/core/track/formats/read-log";
+import { type Alignment, alignLogs } from "@/core/track/align/align-logs";
+import { formatOf, readRecorder } from "@/core/track/formats/read-log";
+import { readKeptLog } from "@/core/track/read-kept-log";
 import { writeCsv, writeGeoJson, writeGpx, writeIgc, writeNmea } from "@/core/track/formats/write-log";
-import { type KeptLog, type LogSummary, dayOf, summaryOf } from "@/core/track/kept-log";
+import { type AnotherRecorder, type KeptLog, type LogSummary, dayOf, summaryOf } from "@/core/track/kept-log";
 import type { FlightLog, LogFault } from "@/core/track/log";
 import { measuresCsv } from "@/core/track/measures-csv";
 import { trackWorking } from "@/core/track/track-working";
@@ -49,16 +51,21 @@ const WRITERS: Record<Exclude<LogFormat, "measures">, (log: FlightLog) => string
 const READING = 0.4;
 
 const api = {
-  /** What a text is, and of a table which columns hold what. */
-  recognise(text: string): { format: FlightLog["format"] | null; layout: RecognisedLayout | null } {
+  /**
+   * What a text is, and of a table which columns hold what.
+   *
+   * @param placed - a table without positions is none; of a second recorder it may be one
+   */
+  recognise(text: string, placed: boolean): { format: FlightLog["format"] | null; layout: RecognisedLayout | null } {
     const format = formatOf(text);
-    return { format, layout: format === "csv" ? recogniseLayout(text) : null };
+    const layout = format === null || format === "csv" ? recogniseLayout(text, placed) : null;
+    return { format: layout ? "csv" : format, layout };
   },
 
   /** Reads and analyses a log. */
   debrief(log: KeptLog, progress: (share: number) => void): Outcome<DebriefedLog> {
     const began = performance.now();
-    const read = readLog(log.text, log.layout, (share) => {
+    const read = readKeptLog(log, (share) => {
       progress(READING * share);
       return true;
     });
@@ -84,9 +91,16 @@ const api = {
     });
   },
 
+  /** By how much the clock of another recorder's file is to be set. */
+  align(log: KeptLog, also: Pick<AnotherRecorder, "text" | "layout">): Outcome<Alignment> {
+    const [first, second] = [readKeptLog(log), readRecorder(also.text, also.layout)];
+    if (!first.ok) return first;
+    return second.ok ? alignLogs(first.value, second.value) : second;
+  },
+
   /** A log in one of the formats, or its measures. */
   write(log: KeptLog, format: LogFormat): Outcome<string> {
-    const read = readLog(log.text, log.layout);
+    const read = readKeptLog(log);
     if (!read.ok) return read;
     if (format !== "measures") return success(WRITERS[format](read.value));
     const found = analyse(read.value, dayOf(log));
@@ -95,7 +109,7 @@ const api = {
 
   /** An engine stop beside the planner's way from the same moment. */
   beside(log: KeptLog, looked: number, plan: BesidePlan): Outcome<BesideFailure> {
-    const read = readLog(log.text, log.layout);
+    const read = readKeptLog(log);
     if (!read.ok) return read;
     const found = analyse(read.value, dayOf(log));
     return found.ok ? besideFailure(found.value, log, looked, plan) : found;

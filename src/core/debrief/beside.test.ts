@@ -130,6 +130,7 @@ describe("a log’s engine stop beside the plan", () => {
     schema: "utrimax/log",
     version: 2,
     stops: null,
+    also: [],
     name: "turnback.igc",
     text: demoLog("turnback.igc"),
     layout: null,

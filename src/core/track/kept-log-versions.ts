@@ -4,8 +4,8 @@ import { upgradedAircraft } from "../aircraft/aircraft-versions";
 import { type OldDocument, versionedDocument } from "../versions";
 import { KeptLog } from "./kept-log";
 
-/** Version 1 knew no engine stops but those that were found. */
-const withStops = (old: OldDocument): OldDocument => ({ stops: null, ...old });
+/** Version 1 knew no engine stops but those that were found, and one recorder. */
+const withStops = (old: OldDocument): OldDocument => ({ stops: null, also: [], ...old });
 
 const versions = versionedDocument("utrimax/log", "flight log", KeptLog, [withStops]);
 

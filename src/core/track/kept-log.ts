@@ -14,6 +14,20 @@ export const MOST_CHARACTERS = 48_000_000;
 /** The present version of the document. */
 export const KEPT_LOG_VERSION = 2;
 
+/** Most characters of a file of another recorder, and most recorders besides the first. */
+const [MOST_MORE, MOST_RECORDERS] = [12_000_000, 3];
+
+/** Another recorder of the same flight. */
+export const AnotherRecorder = z.strictObject({
+  name: z.string().trim().min(1).max(120),
+  text: z.string().min(1, "The file is empty.").max(MOST_MORE, "A file of another recorder is at most 12 MB."),
+  layout: CsvLayout.nullable(),
+  /** To be added to its times, s. */
+  offset_s: z.number().min(-5e9, "An offset is a number of seconds.").max(5e9, "An offset is a number of seconds."),
+});
+/** @see AnotherRecorder */
+export type AnotherRecorder = z.infer<typeof AnotherRecorder>;
+
 /** A kept log. */
 export const KeptLog = z.strictObject({
   schema: z.literal("utrimax/log"),
@@ -34,6 +48,8 @@ export const KeptLog = z.strictObject({
   ends: z.array(LandingEnd).max(40, "At most 40 landing ends."),
   /** Engine stops as the pilot says they were; null: as they are found. */
   stops: StopsByHand.nullable(),
+  /** What other recorders of this flight wrote. */
+  also: z.array(AnotherRecorder).max(MOST_RECORDERS, "At most three files besides the first."),
 });
 /** @see KeptLog */
 export type KeptLog = z.infer<typeof KeptLog>;
@@ -74,7 +90,7 @@ export function dayOf({
   wind,
   ends,
   stops,
-}: Omit<KeptLog, "schema" | "version" | "name" | "text" | "layout">): TrackDay {
+}: Omit<KeptLog, "schema" | "version" | "name" | "text" | "layout" | "also">): TrackDay {
   return {
     aircraft,
     mass_kg,

@@ -7,6 +7,8 @@ import { CSV_UNITS, type CsvKind, unitOfWord } from "./csv-units";
 
 /** Columns that make a time. */
 const TIME_COLUMNS = ["date", "clock", "moment", "elapsed"] as const;
+/** Each of them alone tells when. */
+const TIMES = ["clock", "moment", "elapsed"] as const;
 type TimeColumn = (typeof TIME_COLUMNS)[number];
 const isTime = (name: string): name is TimeColumn => (TIME_COLUMNS as readonly string[]).includes(name);
 
@@ -183,9 +185,10 @@ export interface RecognisedLayout {
  * columns are known. A unit stands in brackets, at the end of a heading, or in a row of its own; what none of them
  * tells is told by the figures where they can be only one, or asked: heights, fuel flows, airspeeds are never guessed.
  *
- * @returns null where there is no heading with a time and a position
+ * @param placed - a heading has a position; that of a second recorder may have none
+ * @returns null where there is no heading with a time and a position, or with a time and something else
  */
-export function recogniseLayout(text: string): RecognisedLayout | null {
+export function recogniseLayout(text: string, placed = true): RecognisedLayout | null {
   const lines = text.slice(0, 200_000).split(/\r?\n/, HEADING_LINES + LOOKED_AT);
   const split = (line: string | undefined, separator: string) =>
     (Papa.parse<string[]>(line ?? "", { delimiter: separator }).data[0] ?? []).slice(0, 200);
@@ -195,8 +198,10 @@ export function recogniseLayout(text: string): RecognisedLayout | null {
       const headings = split(lines[i], separator).map((heading) => heading.trim().slice(0, 200));
       const names = new Set(headings.map((heading) => nameOf(headingOf(heading))));
       // A line of the maker's above it may name a date and an aircraft; a heading has a place.
-      const placed = names.has("latitude_deg") && names.has("longitude_deg");
-      if (placed && names.size > (best?.known ?? 0)) best = { line: i, separator, headings, known: names.size };
+      const heads = placed
+        ? names.has("latitude_deg") && names.has("longitude_deg")
+        : TIMES.some((name) => names.has(name)) && [...names].filter((name) => name !== null).length > 1;
+      if (heads && names.size > (best?.known ?? 0)) best = { line: i, separator, headings, known: names.size };
     }
   if (!best) return null;
   const { line, separator, headings } = best;
@@ -220,7 +225,7 @@ export function recogniseLayout(text: string): RecognisedLayout | null {
     return { heading, name, unit: told ?? unitOfFigures(name, figures) };
   });
   const has = (...names: ColumnName[]) => names.some((name) => taken.has(name));
-  if (!has("clock", "moment", "elapsed") || !has("latitude_deg") || !has("longitude_deg")) return null;
+  if (!has(...TIMES) || (placed && !(has("latitude_deg") && has("longitude_deg")))) return null;
   const asked = columns.flatMap(({ name, unit }, i) => (name && kindOf(name) && unit === null ? [i] : []));
   return { layout: { separator, decimalComma, skip, columns }, asked };
 }

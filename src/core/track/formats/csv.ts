@@ -80,9 +80,15 @@ function columnsOf({ columns }: CsvLayout): ReadColumn[] {
 /**
  * Reads a table. A column whose unit is not known is left out.
  *
+ * @param placed - without a single position it is no log; a second recorder of a flight may have none
  * @returns `no_fixes`, `cancelled`; `no_time` when the layout has none
  */
-export function readCsv(text: string, layout: CsvLayout, progress: ReadProgress = () => true): Outcome<FlightLog> {
+export function readCsv(
+  text: string,
+  layout: CsvLayout,
+  progress: ReadProgress = () => true,
+  placed = true,
+): Outcome<FlightLog> {
   const log = new LogBuilder();
   const columns = columnsOf(layout);
   const place = (name: string) => layout.columns.findIndex((column) => column.name === name);
@@ -124,7 +130,7 @@ export function readCsv(text: string, layout: CsvLayout, progress: ReadProgress 
         if (cell === undefined || cell.trim() !== "") log.fault(line, `${name} is none.`);
       } else log.set(name, value * factor + offset, line);
     }
-    if (row[latitude?.at ?? -1]?.trim() && row[longitude?.at ?? -1]?.trim()) fixes += 1;
+    if (!placed || (row[latitude?.at ?? -1]?.trim() && row[longitude?.at ?? -1]?.trim())) fixes += 1;
   };
   for (let from = 0; from < text.length;) {
     const cut = from + PIECE >= text.length ? text.length : text.indexOf("\n", from + PIECE) + 1 || text.length;

@@ -38,3 +38,10 @@ export function readLog(text: string, layout: CsvLayout | null = null, progress?
       return failure(NO_LOG.unknown.code, NO_LOG.unknown.message);
   }
 }
+
+/** Reads a second recorder of a flight: a table may be without positions. @returns as `readLog` */
+export function readRecorder(text: string, layout: CsvLayout | null): Outcome<FlightLog> {
+  const format = formatOf(text);
+  const table = layout ?? (format === null || format === "csv" ? (recogniseLayout(text, false)?.layout ?? null) : null);
+  return table ? readCsv(text, table, undefined, false) : readLog(text);
+}

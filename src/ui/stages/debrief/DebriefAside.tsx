@@ -13,6 +13,7 @@ import { lesson } from "./beside-words";
 import { ExercisesPanel } from "./ExercisesPanel";
 import { PilotPanel } from "./PilotPanel";
 import { RunsPanel } from "./RunsPanel";
+import { RecorderAsk } from "./RecorderAsk";
 import { RefitPanel } from "./RefitPanel";
 import { StopEditor } from "./StopEditor";
 import { useDebrief } from "./debrief-store";
@@ -88,6 +89,7 @@ function Found({ log, found, beside }: FoundProps) {
   return (
     <DecisionAside said={said} good={!fault} cautions={CAUTIONS}>
       {fault && <p className="px-4 pb-2 text-[14px] text-brick">{fault}</p>}
+      <RecorderAsk />
       {taught && (
         <p className={`px-4 pb-3 text-[15px] ${taught.good ? "" : "text-brick"}`}>
           <strong>{taught.lead}</strong> {taught.rest}

@@ -18,7 +18,7 @@ import { FlightView } from "./FlightView";
 import { LogDay } from "./LogDay";
 import { LogExport } from "./LogExport";
 import { LogList } from "./LogList";
-import { keepLog, openKept, openLog, recognise, useDebrief } from "./debrief-store";
+import { addRecorder, keepLog, openKept, openLog, recognise, useDebrief } from "./debrief-store";
 import { loadLogs, useLogs } from "./logs-store";
 import { knownLayout, rememberLayout } from "./known-layouts";
 import { useBeside } from "./useBeside";
@@ -34,6 +34,8 @@ interface Asked {
   readonly name: string;
   readonly text: string;
   readonly layout: CsvLayout;
+  /** Of another recorder of the open flight. */
+  readonly also: boolean;
 }
 
 /** Most runways that a log is kept with: those nearest to where it is looked at. */
@@ -75,28 +77,32 @@ export function DebriefStage() {
       wind: null,
       ends: ends.filter(({ unprepared }) => !unprepared).slice(0, MOST_ENDS),
       stops: null,
+      also: [],
     };
     const id = crypto.randomUUID();
     if (view === "logs") void setUrl("flight");
     if (await openLog(id, log)) await keepLog(id, log);
   };
 
-  const take = async (file: File) => {
+  const put = (name: string, text: string, layout: CsvLayout | null, also: boolean) =>
+    also ? addRecorder({ name: name.slice(0, 120), text, layout }) : add(name, text, layout);
+
+  const take = async (file: File, also = false) => {
     if (file.size > MOST_CHARACTERS) return useDebrief.setState({ fault: "A log is at most 48 MB. Nothing was read." });
     const text = await file.text();
-    const found = await recognise(text);
+    const found = await recognise(text, !also);
     if (!found) return;
     const { format, layout } = found;
     if (!format) {
       useDebrief.setState({
-        open: null,
+        ...(also ? {} : { open: null }),
         fault: `${file.name} is no flight log: IGC, GPX 1.1, NMEA 0183 and tables of times and positions are read.`,
       });
       return;
     }
     const known = layout && knownLayout(layout.layout);
-    if (!layout || known) return add(file.name, text, known);
-    setAsked({ name: file.name, text, layout: layout.layout });
+    if (!layout || known) return put(file.name, text, known, also);
+    setAsked({ name: file.name, text, layout: layout.layout, also });
   };
 
   const drop = (event: DragEvent) => {
@@ -121,7 +127,7 @@ export function DebriefStage() {
         question="What happened, and what does it teach?"
         actions={
           <>
-            {open?.found && <LogDay log={open.log} />}
+            {open?.found && <LogDay log={open.log} onAlso={(file) => void take(file, true)} />}
             {open?.found && <LogExport log={open.log} />}
             <FileButton
               label="Add a log"
@@ -156,7 +162,7 @@ export function DebriefStage() {
           onRead={(layout) => {
             rememberLayout(layout);
             setAsked(null);
-            void add(asked.name, asked.text, layout);
+            void put(asked.name, asked.text, layout, asked.also);
           }}
         />
       )}

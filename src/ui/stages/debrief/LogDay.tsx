@@ -6,12 +6,16 @@ import { formatNumber } from "@/core/quantities/units";
 import { type KeptLog, KeptLog as KeptLogSchema } from "@/core/track/kept-log";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
+import { FileButton } from "@/ui/kit/forms/FileButton";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
 import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { PlanPopover } from "@/ui/situation/PlanPopover";
 import { changeLog } from "./debrief-store";
+
+/** Recorders besides the first. */
+const MOST_ALSO = 3;
 
 const { mass_kg: MASS, deviation_K: DEVIATION } = KeptLogSchema.shape;
 
@@ -24,16 +28,22 @@ function massFault(aircraft: KeptLog["aircraft"], mass_kg: number): string | nul
     : `The mass of ${aircraft.name} is ${formatNumber(minimum_kg)} to ${formatNumber(maximum_kg)} kg.`;
 }
 
+interface Props {
+  readonly log: KeptLog;
+  /** A file of another recorder of this flight was chosen. */
+  readonly onAlso: (file: File) => void;
+}
+
 /** What is known of the flight's day beside the log: changed, the log is measured anew. */
-export function LogDay({ log }: { log: KeptLog }) {
+export function LogDay({ log, onAlso }: Props) {
   return (
     <PlanPopover label="Day" changed={false} width={330}>
-      <DayFields key={log.text.length} log={log} />
+      <DayFields key={`${log.text.length} ${log.also.length}`} log={log} onAlso={onAlso} />
     </PlanPopover>
   );
 }
 
-function DayFields({ log }: { log: KeptLog }) {
+function DayFields({ log, onAlso }: Props) {
   const library = useLibraryAircraft();
   const aeroplanes = library.flatMap(({ id, document }) => (isAeroplane(document) ? [{ id, document }] : []));
   const [draft, setDraft] = useState(log);
@@ -103,6 +113,30 @@ function DayFields({ log }: { log: KeptLog }) {
             onChange={(speed_mps) => draft.wind && put({ wind: { ...draft.wind, speed_mps } })}
           />
         </div>
+      )}
+      {draft.also.map((recorder, i) => (
+        <p key={recorder.name} className="flex items-center gap-2 text-[14px]">
+          <span className="truncate">{recorder.name}</span>
+          <span className="num ml-auto whitespace-nowrap text-ink2">
+            {recorder.offset_s < 0 ? "−" : "+"}
+            {formatNumber(Math.abs(recorder.offset_s), 1)} s
+          </span>
+          <button
+            type="button"
+            className="btn btn-quiet px-1.5 py-0"
+            onClick={() => put({ also: draft.also.filter((_, at) => at !== i) })}
+          >
+            Take away<span className="sr-only"> {recorder.name}</span>
+          </button>
+        </p>
+      ))}
+      {log.also.length < MOST_ALSO && (
+        <FileButton
+          label="Another recorder of this flight"
+          fileLabel="Another recorder’s file"
+          accept=".igc,.gpx,.nmea,.csv,.txt,.log"
+          onChoose={onAlso}
+        />
       )}
       <p className="text-[13px] text-ink2">
         The log’s own wind comes first, the told one where it shows none. The plan beside it flies in the told one.

@@ -1,8 +1,11 @@
 // The log that is looked at: read, kept, changed.
+import { toast } from "sonner";
 import { create } from "zustand";
+import { formatNumber } from "@/core/quantities/units";
 import { type Issue, type Outcome, failure } from "@/core/outcome";
 import { KeptLogOfAnyVersion } from "@/core/track/kept-log-versions";
-import type { KeptLog } from "@/core/track/kept-log";
+import type { Alignment } from "@/core/track/align/align-logs";
+import type { AnotherRecorder, KeptLog } from "@/core/track/kept-log";
 import type { ListedLog } from "@/server/logs";
 import { send, sendRaw } from "@/ui/kit/request";
 import { forgetLog, noteLog } from "./logs-store";
@@ -27,6 +30,8 @@ interface DebriefState {
   readonly cursor_s: number;
   /** Engine stop that is looked at: the how manieth of all; null for the whole log. */
   readonly looked: number | null;
+  /** Another recorder's file whose clock is asked about; null for none. */
+  readonly recorder: (AnotherRecorder & { readonly why: string }) | null;
   /** Runs that are laid over it: of its own log, or of another; none for null. */
   readonly over: Over | null;
   /** What was said of the engine stops before, and what was taken back of it; the last change last. */
@@ -49,6 +54,7 @@ export const useDebrief = create<DebriefState>()(() => ({
   fault: null,
   cursor_s: 0,
   looked: null,
+  recorder: null,
   over: null,
   past: [],
   future: [],
@@ -94,11 +100,11 @@ async function ask<T>(work: (track: ReturnType<typeof startTrack>["track"]) => P
 const toldShare = told((share: number) => set(({ progress }) => (progress === null ? {} : { progress: share })));
 
 /** What a file is, and of a table what its columns hold. */
-export const recognise = (text: string) => ask((track) => track.recognise(text));
+export const recognise = (text: string, placed: boolean) => ask((track) => track.recognise(text, placed));
 
 /** Opens a log: it is read, its events found and measured. @returns whether it could be */
 export async function openLog(id: string, log: KeptLog): Promise<boolean> {
-  set({ open: { id, log, found: null }, looked: null, cursor_s: 0, over: null, past: [], future: [] });
+  set({ open: { id, log, found: null }, looked: null, cursor_s: 0, recorder: null, over: null, past: [], future: [] });
   const found: Outcome<DebriefedLog> | null = await ask<Outcome<DebriefedLog>>(async (track) =>
     track.debrief(log, toldShare),
   );
@@ -158,6 +164,34 @@ export async function layOver(id: string, name: string): Promise<void> {
   if (over?.of !== "other" || over.id !== id) return;
   if (found?.ok) set({ over: { ...over, found: found.value } });
   else set({ over: null, fault: found ? found.issue.message : null });
+}
+
+/**
+ * Lays what another recorder wrote to the open log, its clock set by the climbs that both show; where those do not tell
+ * surely, it is asked about.
+ */
+export async function addRecorder(file: Omit<AnotherRecorder, "offset_s">): Promise<void> {
+  const { open } = useDebrief.getState();
+  if (!open?.found) return;
+  const found = await ask<Outcome<Alignment>>(async (track) => track.align(open.log, file));
+  if (!found || useDebrief.getState().open !== open) return;
+  if (found.ok && found.value.sure) return layRecorder({ ...file, offset_s: found.value.offset_s });
+  if (!found.ok && found.issue.code !== "no_heights" && found.issue.code !== "no_overlap")
+    return set({ fault: `${file.name}: ${found.issue.message}` });
+  const why = found.ok
+    ? `The climbs of ${file.name} do not tell its clock surely: they agree to ${found.value.agreement.toFixed(2)} at best.`
+    : found.issue.message;
+  set({ recorder: { ...file, offset_s: found.ok ? found.value.offset_s : 0, why } });
+}
+
+/** Lays a recorder to the open log with its clock set so. */
+export async function layRecorder({ name, text, layout, offset_s }: AnotherRecorder): Promise<void> {
+  const { open } = useDebrief.getState();
+  set({ recorder: null });
+  if (!open) return;
+  await changeLog({ also: [...open.log.also, { name, text, layout, offset_s }] });
+  const set_s = `${offset_s < 0 ? "−" : "+"}${formatNumber(Math.abs(offset_s), 1)} s`;
+  if (useDebrief.getState().open?.found) toast(`${name} is laid to this flight, its clock set by ${set_s}.`);
 }
 
 /** Takes one away from the account. */

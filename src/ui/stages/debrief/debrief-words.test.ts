@@ -40,6 +40,7 @@ const kept = (name: string, deviation_K: number): KeptLog => ({
   schema: "utrimax/log",
   version: 2,
   stops: null,
+  also: [],
   name,
   text: demoLog(name),
   layout: null,

@@ -140,6 +140,11 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   const polar = aside.getByRole("region", { name: "Polar flown" });
   await expect(polar.getByText(/8\.[6-9]:1 ±0\.\d/)).toBeVisible();
   await polar.getByRole("button", { name: "A copy of Alder S1 with it" }).click();
+  // The strip shows the flight's own day; the present situation is one step away.
+  const strip = page.getByRole("group", { name: "Situation" });
+  await expect(strip.getByText("Wind, flown")).toBeVisible();
+  await strip.getByRole("button", { name: "Back to the present" }).click();
+  await expect(strip.getByText("Wind, flown")).toHaveCount(0);
   await expect(page.getByRole("button", { name: /^Aircraft Alder S1, as flown/ })).toBeVisible();
   await page.getByRole("button", { name: "Export", exact: true }).click();
   const download = page.waitForEvent("download");

@@ -23,6 +23,7 @@ import { loadLogs, useLogs } from "./logs-store";
 import { knownLayout, rememberLayout } from "./known-layouts";
 import { useBeside } from "./useBeside";
 import { useExposure } from "./useExposure";
+import { useFlownDay } from "./useFlownDay";
 
 const LayoutDialog = dynamic(() => import("./LayoutDialog").then((module) => module.LayoutDialog));
 
@@ -50,6 +51,7 @@ export function DebriefStage() {
   const open = useDebrief((state) => state.open);
   const logs = useLogs((state) => state.logs);
   const beside = useBeside();
+  useFlownDay();
   const exposure = useExposure(view === "exposure");
   const [asked, setAsked] = useState<Asked | null>(null);
   const [over, setOver] = useState(false);

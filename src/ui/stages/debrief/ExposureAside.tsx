@@ -131,6 +131,11 @@ export function ExposureAside({ answer }: { readonly answer: Answer<ExposureAske
           </dl>
         </section>
       )}
+      {asked.question.aircraft.category !== "single" && (
+        <p className="border-t border-rule px-4 py-2 text-[13px] text-ink2">
+          Counted with all engines stopped. What one of two still reaches is En route’s.
+        </p>
+      )}
       {!windKnown && (
         <p className="border-t border-rule px-4 py-2 text-[13px] text-ochre">
           No wind is known of this flight: calm air is counted. Give it under “Day”.

@@ -65,9 +65,7 @@ function Shown({ open, found, beside }: ShownProps) {
     <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_236px]">
       <div className="flex items-center gap-3 border-b border-rule px-4 py-1.5 text-[14px]">
         <strong className="min-w-24 shrink truncate">{log.name}</strong>
-        <span className="min-w-0 shrink-[3] truncate text-ink2">
-          {[dayWords(summary.begins_s), log.aircraft?.name].filter(Boolean).join(" · ")}
-        </span>
+        <span className="min-w-0 shrink-[3] truncate text-ink2">{dayWords(summary.begins_s)}</span>
         {looked !== null && <OverlayChoice id={open.id} />}
         <label className="ml-auto flex items-center gap-2 whitespace-nowrap">
           <span className="text-ink2">Look at</span>

@@ -19,3 +19,17 @@ describe("kept logs of every version", () => {
     expect(readdirSync(FOLDER).some((file) => file.startsWith(`${KEPT_LOG_VERSION}-`))).toBe(true);
   });
 });
+
+describe("files of a flight", () => {
+  const kept = JSON.parse(readFileSync(path.join(FOLDER, "2-stopped.json"), "utf8"));
+
+  it("together are no longer than what can be kept", () => {
+    const also = (length: number) => [{ ...kept.also[0], text: "x".repeat(length) }];
+    expect(
+      KeptLogOfAnyVersion.safeParse({ ...kept, text: "x".repeat(40_000_000), also: also(8_000_000) }).success,
+    ).toBe(true);
+    expect(
+      KeptLogOfAnyVersion.safeParse({ ...kept, text: "x".repeat(40_000_000), also: also(8_000_001) }).success,
+    ).toBe(false);
+  });
+});

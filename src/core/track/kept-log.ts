@@ -29,28 +29,33 @@ export const AnotherRecorder = z.strictObject({
 export type AnotherRecorder = z.infer<typeof AnotherRecorder>;
 
 /** A kept log. */
-export const KeptLog = z.strictObject({
-  schema: z.literal("utrimax/log"),
-  version: z.literal(KEPT_LOG_VERSION),
-  /** The file's name. */
-  name: z.string().trim().min(1).max(120),
-  text: z.string().min(1, "The file is empty.").max(MOST_CHARACTERS, "A log is at most 48 MB."),
-  /** Of a table; null for the other formats. */
-  layout: CsvLayout.nullable(),
-  /** As it was when it flew; null where nobody says which. */
-  aircraft: Aeroplane.nullable(),
-  mass_kg: SituationDocument.shape.mass_kg,
-  /** Outside temperature minus standard, K; null where nobody knows. */
-  deviation_K: z.number().min(-60, "A deviation is −60 to 60 °C.").max(60, "A deviation is −60 to 60 °C.").nullable(),
-  /** As it was told near the ground; null where nobody knows. */
-  wind: WindLayer.omit({ altitude_m: true }).nullable(),
-  /** Runways that it may have used. */
-  ends: z.array(LandingEnd).max(40, "At most 40 landing ends."),
-  /** Engine stops as the pilot says they were; null: as they are found. */
-  stops: StopsByHand.nullable(),
-  /** What other recorders of this flight wrote. */
-  also: z.array(AnotherRecorder).max(MOST_RECORDERS, "At most three files besides the first."),
-});
+export const KeptLog = z
+  .strictObject({
+    schema: z.literal("utrimax/log"),
+    version: z.literal(KEPT_LOG_VERSION),
+    /** The file's name. */
+    name: z.string().trim().min(1).max(120),
+    text: z.string().min(1, "The file is empty.").max(MOST_CHARACTERS, "A log is at most 48 MB."),
+    /** Of a table; null for the other formats. */
+    layout: CsvLayout.nullable(),
+    /** As it was when it flew; null where nobody says which. */
+    aircraft: Aeroplane.nullable(),
+    mass_kg: SituationDocument.shape.mass_kg,
+    /** Outside temperature minus standard, K; null where nobody knows. */
+    deviation_K: z.number().min(-60, "A deviation is −60 to 60 °C.").max(60, "A deviation is −60 to 60 °C.").nullable(),
+    /** As it was told near the ground; null where nobody knows. */
+    wind: WindLayer.omit({ altitude_m: true }).nullable(),
+    /** Runways that it may have used. */
+    ends: z.array(LandingEnd).max(40, "At most 40 landing ends."),
+    /** Engine stops as the pilot says they were; null: as they are found. */
+    stops: StopsByHand.nullable(),
+    /** What other recorders of this flight wrote. */
+    also: z.array(AnotherRecorder).max(MOST_RECORDERS, "At most three files besides the first."),
+  })
+  .refine(({ text, also }) => also.reduce((sum, more) => sum + more.text.length, text.length) <= MOST_CHARACTERS, {
+    message: "All files of a flight together are at most 48 MB.",
+    path: ["also"],
+  });
 /** @see KeptLog */
 export type KeptLog = z.infer<typeof KeptLog>;
 

@@ -5,9 +5,9 @@ import { exposureHereWorking, exposureWorking } from "@/core/debrief/exposure-wo
 import type { LatLon } from "@/core/earth/geodesic";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { type Outcome, failure, success } from "@/core/outcome";
-import { type FieldQuestion, type RouteField, quarterTurn_m, routeField } from "@/core/route/route-field";
+import { type FieldQuestion, type RouteField, routeField } from "@/core/route/route-field";
 import type { WorkingStep } from "@/core/working";
-import { coverPixels } from "./cover-pixels";
+import { coverImage } from "./cover-image";
 import { kept } from "./kept";
 import type { ReliefView } from "./relief";
 
@@ -49,10 +49,7 @@ export function exposureWork(terrain: () => TerrainGrid | null) {
       ink: readonly [number, number, number],
     ): Promise<ImageBitmap | null> => {
       const cover = fieldOf(about, origin);
-      if (!cover.ok) return null;
-      const from_m = altitude_m - quarterTurn_m(about, cover.value, altitude_m);
-      const pixels = coverPixels(cover.value.field, view, from_m, ink);
-      return createImageBitmap(new ImageData(pixels, view.width, view.height));
+      return cover.ok ? coverImage(about, cover.value, altitude_m, view, ink) : null;
     },
   };
 }

@@ -11,11 +11,12 @@ import { type Outcome, failure, success } from "@/core/outcome";
 import { type ClimbOuts, climbOutTracks } from "@/core/route/climb-out-tracks";
 import { type Detour, detours } from "@/core/route/detour";
 import { type RouteAnswer, coverOn, routeAnswer } from "@/core/route/route-answer";
-import { type Outlook, type RouteField, quarterTurn_m, routeField } from "@/core/route/route-field";
+import { type Outlook, type RouteField, routeField } from "@/core/route/route-field";
 import { type MinutesByGround, minutesByGround } from "@/core/restart/minutes-by-ground";
 import { type RouteHere, pointAt, routeHere, routeWorking } from "@/core/route/route-here";
 import type { RouteQuestion } from "@/core/route/route-question";
 import type { WorkingStep } from "@/core/working";
+import { coverImage } from "./cover-image";
 import { coverPixels } from "./cover-pixels";
 import { oneEngineCover } from "./one-engine-cover";
 import { kept } from "./kept";
@@ -171,10 +172,7 @@ export function routeWork(terrain: () => TerrainGrid | null) {
       ink: readonly [number, number, number],
     ): Promise<ImageBitmap | null> => {
       const cover = fieldOf(question, origin, "nominal");
-      if (!cover.ok) return null;
-      const from_m = altitude_m - quarterTurn_m(question, cover.value, altitude_m);
-      const pixels = coverPixels(cover.value.field, view, from_m, ink);
-      return createImageBitmap(new ImageData(pixels, view.width, view.height));
+      return cover.ok ? coverImage(question, cover.value, altitude_m, view, ink) : null;
     },
   };
 }

@@ -28,6 +28,7 @@ export interface DebriefedLog {
   readonly wind: (FittedWind & { readonly sigma_mps: number }) | null;
   /** Speed and heading through the air are known: by an indicator or a wind. */
   readonly airKnown: boolean;
+  readonly heightKnown: boolean;
   readonly notKnowable: readonly string[];
   readonly holes: readonly Hole[];
   readonly faults: readonly LogFault[];
@@ -82,6 +83,7 @@ const api = {
       flights,
       wind: flown.wind && { ...flown.wind, sigma_mps: windSigma_mps(flown.wind) },
       airKnown: flown.has.airspeed || flown.wind !== null,
+      heightKnown: flown.has.height,
       notKnowable,
       holes: flown.log.holes,
       faults: read.value.faults,

@@ -40,6 +40,8 @@ export function ExposureView({ answer, onChoose }: Props) {
         Say under “Day” which aircraft flew: its glide decides what was in reach.
       </p>
     );
+  if (!open.found.heightKnown)
+    return <p className="max-w-prose p-5 text-ink2">This log holds no heights: what was in reach cannot be said.</p>;
   if (away_m !== null)
     return (
       <p className="max-w-prose p-5 text-ink2">

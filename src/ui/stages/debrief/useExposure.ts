@@ -48,7 +48,7 @@ export function useExposure(wanted: boolean): Answer<ExposureAsked, Exposure> {
   const origin = usePlaneOrigin();
   const away = useAway_m() !== null;
   const asked = useMemo((): ExposureAsked | null => {
-    if (!wanted || away || !open?.found || !open.log.aircraft) return null;
+    if (!wanted || away || !open?.found?.heightKnown || !open.log.aircraft) return null;
     const { log, found } = open;
     const question = exposureQuestion(log, open.log.aircraft, found, { air, pilot, plan, landing, route }, places);
     return { question, origin };

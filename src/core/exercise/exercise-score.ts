@@ -54,7 +54,9 @@ function away(channel: Channel, value: number, target: number): number {
 }
 
 const isSo = ({ channel, is, value }: Event, { channels }: Trace, i: number): boolean => {
-  const now = channels[channel]?.at(i) ?? null;
+  const told = channels[channel]?.at(i) ?? null;
+  // Too steep is too steep to either side.
+  const now = told !== null && channel === "bank" ? Math.abs(told) : told;
   return now !== null && (is === "above" ? now > value : now < value);
 };
 

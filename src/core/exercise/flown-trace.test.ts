@@ -52,4 +52,11 @@ describe("a simulated flight as a trace", () => {
     // Its drill has not been run: flown alone it passes nothing.
     expect(verdict(45)?.verdict).not.toBe("passed");
   });
+
+  it("too steep to the left has failed as well", () => {
+    const trace = flownTrace(turned(70, 90), 0);
+    const left = { ...trace, channels: { ...trace.channels, bank: trace.channels.bank?.map((bank) => bank && -bank) } };
+    const score = exerciseScore(exercise, left, { drill: null, book_mps: null });
+    expect(score).toMatchObject({ ok: true, value: { verdict: "failed", failed: [{ event: { channel: "bank" } }] } });
+  });
 });

@@ -74,6 +74,15 @@ describe("six glides", () => {
   });
 });
 
+describe("a turn back", () => {
+  it("is no failure in cruise, though power comes back on the runway", () => {
+    const log = logOf("turnback.igc", alder, 1000, 8);
+    const [stop] = log.flights.flatMap((flight) => flight.failures);
+    expect(stop.back_s ?? 0).toBeGreaterThan(log.flights[0].ends_s);
+    expect(foundExercises(log, alder, 1000)).toEqual([]);
+  });
+});
+
 describe("made flights", () => {
   const count = 300;
   const time_s = Float64Array.from({ length: count }, (_, i) => i);

@@ -30,8 +30,6 @@ export interface ExerciseLog {
   readonly airKnown: boolean;
 }
 
-/** Most points of a part: an hour at ten a second. */
-const MOST_POINTS = 36_000;
 /** A steep turn: so steep, so far round. It begins and ends so long before and after, s. */
 const [STEEP_RAD, ROUND_RAD, ABOUT_S] = [radians(38), radians(300), 2];
 /** Slow flight: so little over the stall, so level, for so long. Common practice. */
@@ -49,13 +47,13 @@ export function logTrace(
   { from_s, to_s }: Pick<ExercisePart, "from_s" | "to_s">,
   ground_m: number,
 ): Trace | null {
-  const all = Array.from(drawn.time_s, (_, i) => i).filter((i) => drawn.time_s[i] >= from_s && drawn.time_s[i] <= to_s);
-  if (all.length < 2) return null;
-  const picked = all.slice(0, MOST_POINTS);
+  const all = Array.from(drawn.time_s, (_, i) => i);
+  const picked = all.filter((i) => drawn.time_s[i] >= from_s && drawn.time_s[i] <= to_s);
+  if (picked.length < 2) return null;
   const of = (values: Float64Array) => picked.map((i) => (Number.isFinite(values[i]) ? values[i] : null));
   return {
     source: "log",
-    time_s: of(drawn.time_s).map((at_s) => (at_s ?? 0) - from_s),
+    time_s: picked.map((i) => drawn.time_s[i] - from_s),
     channels: {
       height: picked.map((i) => drawn.altitude_m[i] - ground_m),
       verticalSpeed: of(drawn.climb_mps),
@@ -145,14 +143,15 @@ function slowed({ slowed: demonstrations }: FoundFlight): ExercisePart[] {
 
 /** A failure that was flown to the power's return or the log's end; of two engines also the landing on one. */
 function failures(
-  { failures: stops, landing, takeOff, ends_s }: FoundFlight,
+  { failures: stops, takeOff, ends_s }: FoundFlight,
   category: ReturnType<typeof procedureCategory>,
 ): ExercisePart[] {
   return stops.flatMap(({ time_s, back_s, engine, toGround, height_m, possible }): ExercisePart[] => {
     if (possible) return [];
-    if (back_s !== null || !landing)
+    // An engine that is back only after the touch was flown to the ground without it.
+    if (toGround === null)
       return [{ exerciseId: `engine-failure-${category}`, from_s: time_s, to_s: back_s ?? ends_s }];
-    if (engine === null || toGround === null) return [];
+    if (engine === null) return [];
     const low = height_m.known && takeOff !== null && height_m.value < APPROACH_M;
     return low ? [] : [{ exerciseId: "one-engine-approach", from_s: Math.max(time_s, ends_s - 180), to_s: ends_s }];
   });

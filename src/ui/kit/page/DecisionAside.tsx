@@ -17,7 +17,7 @@ export function DecisionAside({ said, good, cautions, children }: Props) {
   return (
     <aside className="flex min-h-0 flex-col overflow-auto border-l border-rule" aria-label="Decision">
       <section className="px-4 py-3" aria-label="Decision">
-        <p className={good ? "" : "text-brick"}>
+        <p className={`[overflow-wrap:anywhere] ${good ? "" : "text-brick"}`}>
           <strong className="block text-[20px] leading-6">{said.lead}</strong> {said.rest}
         </p>
       </section>

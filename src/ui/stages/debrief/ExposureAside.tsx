@@ -10,7 +10,7 @@ import type { WorkingSource } from "@/ui/kit/working/working-store";
 import { useDebrief } from "./debrief-store";
 import { momentWords } from "./debrief-words";
 import { exposureAt } from "./exposure-cursor";
-import { PHASE_WORDS, apartRows, exposureSaid, gapSaid, hereSaid, roundSaid } from "./exposure-words";
+import { PHASE_WORDS, apartRows, exposureSaid, gapSaid, hereSaid, isNoFault, roundSaid } from "./exposure-words";
 import type { ExposureAsked } from "./useExposure";
 
 const CAUTIONS = [
@@ -25,15 +25,18 @@ export function ExposureAside({ answer }: { readonly answer: Answer<ExposureAske
   const cursor_s = useDebrief((state) => state.cursor_s);
   const format = useFormat();
   const { value: found, issue, question: asked } = answer;
+  const nothing = issue && isNoFault(issue) ? issue : null;
   if (!found || !asked)
     return (
       <DecisionAside
         said={
-          issue
-            ? { lead: "Nothing to say.", rest: issue.message }
-            : { lead: "Exposure.", rest: "How long no landing place was in reach." }
+          nothing
+            ? { lead: "Nothing to judge.", rest: nothing.message }
+            : issue
+              ? { lead: "Nothing to say.", rest: issue.message }
+              : { lead: "Exposure.", rest: "How long no landing place was in reach." }
         }
-        good={!issue}
+        good={!issue || nothing !== null}
         cautions={CAUTIONS}
       />
     );

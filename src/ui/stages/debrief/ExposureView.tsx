@@ -13,7 +13,7 @@ import { StopsHere } from "./StopsHere";
 import { type OpenLog, useDebrief } from "./debrief-store";
 import { momentWords } from "./debrief-words";
 import { distanceAt_m, exposureAt, timeAt_s } from "./exposure-cursor";
-import { exposureStretches, gapSaid, roundSaid } from "./exposure-words";
+import { exposureStretches, gapSaid, isNoFault, roundSaid } from "./exposure-words";
 import { type ExposureAsked, useAway_m } from "./useExposure";
 
 const FlightMap = dynamic(() => import("./FlightMap").then((module) => module.FlightMap), { ssr: false });
@@ -51,7 +51,7 @@ export function ExposureView({ answer, onChoose }: Props) {
     );
   if (answer.issue)
     return (
-      <p role="alert" className="max-w-prose p-5 text-brick">
+      <p role="alert" className={`max-w-prose p-5 ${isNoFault(answer.issue) ? "text-ink2" : "text-brick"}`}>
         {answer.issue.message}
       </p>
     );

@@ -2,10 +2,11 @@
 import { describe, expect, it } from "vitest";
 import { exposureQuestion } from "@/core/debrief/asked-exposure";
 import { type Exposure, exposure } from "@/core/debrief/exposure";
+import type { ExposureQuestion } from "@/core/debrief/exposure-question";
 import { radians } from "@/core/quantities/angle";
 import { MPS_PER_KT } from "@/core/quantities/constants";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
-import { routeField } from "@/core/route/route-field";
+import { type RouteField, routeField } from "@/core/route/route-field";
 import { analyse } from "@/core/track/analyse";
 import { drawnTrack } from "@/core/track/drawn-track";
 import { readLog } from "@/core/track/formats/read-log";
@@ -14,12 +15,12 @@ import { formatIn } from "@/ui/kit/units/units-store";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../../demo/read-demo";
 import { demoLog } from "../../../../demo/read-logs";
 import { distanceAt_m, exposureAt, timeAt_s } from "./exposure-cursor";
-import { apartRows, exposureSaid, exposureStretches, gapSaid, hereSaid, roundSaid } from "./exposure-words";
+import { apartRows, exposureSaid, exposureStretches, gapSaid, hereSaid, isNoFault, roundSaid } from "./exposure-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, " ");
 
-function crossing(): Exposure {
+function crossing(): { found: Exposure; question: ExposureQuestion; cover: RouteField } {
   const aircraft = demoAircraft("alder-s1");
   const day = {
     aircraft,
@@ -41,10 +42,10 @@ function crossing(): Exposure {
   if (!cover.ok) throw new Error(cover.issue.message);
   const exposed = exposure(question, cover.value, terrain);
   if (!exposed.ok) throw new Error(exposed.issue.message);
-  return exposed.value;
+  return { found: exposed.value, question, cover: cover.value };
 }
 
-const found = crossing();
+const { found, question, cover } = crossing();
 
 describe("the flight from Mossgarth by Skerrow to Brannoc Strip at 3 000 ft", () => {
   it("has no place over the water and before the hills, and is told what height would have changed", () => {
@@ -88,6 +89,15 @@ describe("the flight from Mossgarth by Skerrow to Brannoc Strip at 3 000 ft", ()
 });
 
 describe("other flights", () => {
+  it("that stay low are no fault, but having no place at all is one", () => {
+    const track = question.track.map((fix) => ({ ...fix, phase: "low" as const }));
+    const outcome = exposure({ ...question, track }, cover, null);
+    expect(!outcome.ok && isNoFault(outcome.issue)).toBe(true);
+    const none = routeField({ ...question, places: [] }, null, question.track[0].position, "nominal");
+    expect(!none.ok && isNoFault(none.issue)).toBe(false);
+    expect(none.ok).toBe(false);
+  });
+
   const level = (exposed_s: number) =>
     found.byPhase.map((row) => ({ ...row, exposed_s: row.phase === "level" ? exposed_s : 0 }));
 

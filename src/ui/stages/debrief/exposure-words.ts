@@ -1,5 +1,6 @@
 // What a flight was exposed to, in words.
 import type { Exposure, ExposureGap, ExposurePoint, JudgedPhase } from "@/core/debrief/exposure";
+import type { Issue } from "@/core/outcome";
 import { type Stretch, stretchesOf } from "@/core/route/gap";
 import { formatClock } from "@/core/quantities/clock";
 import { shortInWords } from "@/ui/kit/charts/gap-words";
@@ -10,6 +11,9 @@ export const PHASE_WORDS: Record<JudgedPhase, string> = { climb: "Climb", level:
 
 /** Under this a flight counts as without exposure, s: a fix or two at the edge. */
 const NOTHING_S = 5;
+
+/** A flight of which nothing is judged is none with a fault. */
+export const isNoFault = ({ code }: Issue) => code === "nothing_judged";
 
 /** The sentence of a flight: how long, and what would have changed most. */
 export function exposureSaid(found: Exposure, format: Format): { lead: string; rest: string; good: boolean } {

@@ -31,6 +31,7 @@ const CORE = [
   ["recall", "exercise"],
   ["track"],
   ["debrief"],
+  ["series", "logbook", "school"],
   ["calculations"],
 ];
 

@@ -13,6 +13,7 @@ import { demoDepartureQuestion } from "./demo-departure";
 import { demoTakeOffQuestion } from "./demo-take-off";
 import { demoTwinQuestion } from "./demo-twin";
 import { demoLog } from "./read-logs";
+import { demoSeries } from "./demo-series";
 import { turnBackLegs } from "../src/core/simulation/turn-back-legs";
 import { demoAircraft, demoGyroplane, demoHelicopter, demoPlaces, demoSituation } from "./read-demo";
 
@@ -263,6 +264,7 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
     ],
   },
   exposure: flownOver(route),
+  series: demoSeries(alder),
   simulate: {
     setUp: {
       aircraft: alder,

@@ -74,6 +74,7 @@ describe("npm run -s calc", () => {
       "track-measure",
       "refit",
       "exposure",
+      "series",
     ]);
   });
 

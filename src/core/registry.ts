@@ -14,6 +14,7 @@ import { ditchingCalculation } from "./calculations/ditching";
 import { driftdownCalculation } from "./calculations/driftdown";
 import { equalTimeCalculation } from "./calculations/equal-time";
 import { exposureCalculation } from "./calculations/exposure";
+import { seriesCalculation } from "./calculations/series";
 import { fitCalculation } from "./calculations/fit";
 import { glideCalculation } from "./calculations/glide";
 import { keysCalculation } from "./calculations/keys";
@@ -105,6 +106,7 @@ export const CALCULATIONS: readonly Calculation[] = [
   trackMeasureCalculation,
   refitCalculation,
   exposureCalculation,
+  seriesCalculation,
 ];
 
 /** A result, or every fault of the input. */

@@ -35,7 +35,7 @@ export function flownGlides(flights: readonly FoundFlight[]): FlownGlide[] {
  * @returns `no_polar`, `other_propeller` where the book does not glide with it windmilling; failures of the fit
  */
 export function refittedAircraft(aircraft: Aeroplane, fit: FlownPolar, from: string): Outcome<Aeroplane> {
-  const { polar, handbook, name, description } = aircraft;
+  const { polar, handbook, name } = aircraft;
   if (!polar) return failure("no_polar", `${name} has no polar that could be refitted.`, "aircraft");
   if (polar.deadPropeller && handbook.glidePropeller !== "windmilling")
     return failure(
@@ -43,10 +43,20 @@ export function refittedAircraft(aircraft: Aeroplane, fit: FlownPolar, from: str
       `The book of ${name} glides with its propeller ${handbook.glidePropeller}: windmilling glides do not refit it.`,
       "aircraft",
     );
+  return asFlown(aircraft, fit, from);
+}
+
+/** A copy with another CD0 and k, called as flown. */
+export function asFlown(
+  aircraft: Aeroplane,
+  { cd0, k }: Pick<FlownPolar, "cd0" | "k">,
+  from: string,
+): Outcome<Aeroplane> {
+  const { polar, name, description } = aircraft;
   const fitted = withFit(aircraft, {
-    cd0: fit.cd0,
-    k: fit.k,
-    clMax: polar.flaps.map((flap) => ({ flap: flap.name, clMax: flap.clMax })),
+    cd0,
+    k,
+    clMax: (polar?.flaps ?? []).map((flap) => ({ flap: flap.name, clMax: flap.clMax })),
     oswald: 1,
     residuals: [],
     doubts: [],

@@ -1,5 +1,6 @@
 // What came of a flight by hand: how it ended, what was out and for how long, where height went, the hand that flew it.
 import { z } from "zod";
+import { wrapHalfTurn } from "../quantities/angle";
 import { TRACE_HZ } from "../simulation/flight-trace";
 import type { Ending } from "../simulation/flight";
 import type { Exercise } from "./exercise";
@@ -76,6 +77,8 @@ export const FlownResult = z.strictObject({
       reaction_s: time_s,
       bank: z.strictObject({ mean_rad: angle_rad, spread_rad: angle_rad }).nullable(),
       speed: z.strictObject({ off_mps: speed_mps, spread_mps: speed_mps }),
+      /** Heading from where it failed to where it was farthest round; results before it was told lack it. */
+      turned_rad: z.number().min(0).max(400).optional(),
     })
     .nullable(),
 });
@@ -114,6 +117,16 @@ export function flownResult(rows: readonly Row[], { held, ended, spent, score }:
 export const beyondLeast_m = ({ reaction, beyond_m: { air: _, ...ours } }: HeightSpent): number =>
   reaction.lost_m + Object.values(ours).reduce((sum, m) => sum + m, 0);
 
+/** How far round from the first heading it came, to either side. */
+function turnedBy_rad(rows: readonly Row[]): number {
+  let [turned, most] = [0, 0];
+  for (let i = 1; i < rows.length; i += 1) {
+    turned += wrapHalfTurn(rows[i][AT.heading] - rows[i - 1][AT.heading]);
+    most = Math.max(most, Math.abs(turned));
+  }
+  return most;
+}
+
 /** After it was acted the speed has so long to settle, rows. */
 const SETTLES = 8 * TRACE_HZ;
 
@@ -136,6 +149,7 @@ function handOf(rows: readonly Row[], held_mps: number): FlownResult["hand"] {
     reaction_s: flown[acted][AT.time] - flown[0][AT.time],
     bank: banks.length < 2 * TRACE_HZ ? null : { mean_rad: bank.mean, spread_rad: bank.spread },
     speed: { off_mps: speed.mean, spread_mps: speed.spread },
+    turned_rad: Math.min(turnedBy_rad(flown), 400),
   };
 }
 

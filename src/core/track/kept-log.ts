@@ -80,6 +80,9 @@ export const LogSummary = z.strictObject({
       z.strictObject({
         reaction_s: z.number().min(0).max(60).nullable(),
         bank_rad: z.number().min(0).max(1.6).nullable(),
+        /** Of its greatest turn, and from the stop to the touch; summaries before they were told lack them. */
+        turned_rad: z.number().min(0).max(400).optional(),
+        lost_m: z.number().min(-1000).max(25_000).optional(),
       }),
     )
     .max(MOST_HANDS),
@@ -134,9 +137,11 @@ export function summaryOf({ flown: { log }, flights }: TrackAnalysis): LogSummar
     hands: failures
       .filter(({ toGround }) => toGround !== null)
       .slice(0, MOST_HANDS)
-      .map(({ delay_s, turns }) => ({
+      .map(({ delay_s, turns, toGround }) => ({
         reaction_s: delay_s.known ? Math.min(delay_s.value, 60) : null,
         bank_rad: greatestBank(turns),
+        turned_rad: Math.min(Math.max(0, ...turns.map(({ heading_rad }) => heading_rad)), 400),
+        ...(toGround?.height_m.known ? { lost_m: Math.min(Math.max(toGround.height_m.value, -1000), 25_000) } : {}),
       })),
     height_m: first?.known ? Math.min(Math.max(first.value, -1000), 25_000) : null,
   };

@@ -6,10 +6,14 @@ import type { Account } from "./accounts";
 import { savePreferences } from "./accounts";
 import { addAircraft, aircraftAmong, listOwnAircraft } from "./aircraft";
 import { ARCHIVE_VERSION, type AccountArchive, type ReadArchive } from "./archive";
+import { addAttachment, everyAttachment } from "./attachments";
+import { marksOf, putMarks } from "./card-marks";
+import { type Queryable, database } from "./database";
 import { addFlight, everyFlight } from "./flights";
+import { ownHandIns } from "./lessons";
 import { everyLog, putLog } from "./logs";
 import { addPlace, listPlaces } from "./places";
-import { ownFlightTests, ownProcedures } from "./own-documents";
+import { newOwnId, ownEntries, ownFlightTests, ownProcedures, ownRules, ownTestCards } from "./own-documents";
 import type { UnreadableRow } from "./readable-rows";
 import { QUOTAS } from "./quotas";
 import { addReviews, listReviews } from "./reviews";
@@ -22,6 +26,7 @@ import { addTerrain, hasTerrain, listTerrains, terrainElevations } from "./terra
 export async function exportAccount(account: Account): Promise<AccountArchive> {
   const unreadable: UnreadableRow[] = [];
   const terrains = await listTerrains(account.id);
+  const testCards = (await ownTestCards.list(account.id, unreadable)).map(({ document }) => document);
   return {
     schema: "utrimax/account",
     version: ARCHIVE_VERSION,
@@ -43,6 +48,24 @@ export async function exportAccount(account: Account): Promise<AccountArchive> {
     flights: (await everyFlight(account.id)).map((packed) => packed.toString("base64")),
     logs: (await everyLog(account.id)).map((packed) => packed.toString("base64")),
     reviews: await listReviews(account.id, MOST_ARCHIVED),
+    testCards,
+    marks: await Promise.all(testCards.map(async ({ id }) => ({ cardId: id, marks: await marksOf(id, database()) }))),
+    entries: (await ownEntries.list(account.id, unreadable)).map(({ document }) => document),
+    attachments: await everyAttachment(account.id),
+    rules: (await ownRules.list(account.id, unreadable)).map(({ document }) => document),
+    handIns: (await ownHandIns(account.id, unreadable)).map(
+      ({ school, lesson, exerciseId, result, handedAt, signed, signedAt, signedBy, words }) => ({
+        school,
+        lesson,
+        exerciseId,
+        result,
+        handedAt,
+        signed,
+        signedAt,
+        signedBy,
+        words,
+      }),
+    ),
     unreadable,
   };
 }
@@ -82,7 +105,12 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     if (document.terrainId !== null && (await hasTerrain(account.id, document.terrainId)))
       knownTerrains.add(document.terrainId);
   const { aircraft, places, situations, terrains, procedures, flightTests, runs, flights, logs, reviews } = archive;
+  const { testCards, marks, entries, attachments, rules } = archive;
+  const files = attachments.map(({ content, ...about }) => ({ ...about, bytes: Buffer.from(content, "base64") }));
   const documents = [
+    ...testCards,
+    ...entries,
+    ...rules,
     ...[...aircraft, ...situations].map(({ document }) => document),
     ...places,
     ...procedures,
@@ -100,8 +128,13 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     flights: flights.length,
     logs: logs.length,
     reviews: reviews.length,
+    testCards: testCards.length,
+    entries: entries.length,
+    rules: rules.length,
+    attachments: files.length,
     bytes:
       documents +
+      files.reduce((sum, { bytes }) => sum + bytes.byteLength, 0) +
       terrains.reduce((sum, { packed }) => sum + packed.elevations.byteLength, 0) +
       [...flights, ...logs].reduce((sum, { packed }) => sum + packed.byteLength, 0),
   };
@@ -123,7 +156,7 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
       );
     }
     // Copies, like everything that comes in; what was made from one of them is made from its copy.
-    const procedureIds = new Map(procedures.map(({ id }) => [id, `own-${randomUUID()}`.slice(0, 40)]));
+    const procedureIds = new Map(procedures.map(({ id }) => [id, newOwnId()]));
     for (const procedure of procedures)
       await ownProcedures.add(
         account.id,
@@ -134,9 +167,9 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
         },
         connection,
       );
-    for (const test of flightTests)
-      await ownFlightTests.add(account.id, { ...test, id: `own-${randomUUID()}`.slice(0, 40) }, connection);
+    for (const test of flightTests) await ownFlightTests.add(account.id, { ...test, id: newOwnId() }, connection);
     for (const run of runs) await addRun(account.id, run, connection);
+    await putRecords(account.id, { testCards, marks, entries, rules, files }, connection);
     for (const flight of flights) await addFlight(account.id, flight, connection);
     for (const one of logs) await putLog(account.id, one, connection);
     await addReviews(account.id, reviews, connection);
@@ -148,4 +181,36 @@ export async function importAccount(account: Account, archive: ReadArchive): Pro
     situations: situations.length,
     terrains: terrains.length,
   });
+}
+
+/** What is kept of series and logbook, as copies under new ids. */
+async function putRecords(
+  accountId: string,
+  {
+    testCards,
+    marks,
+    entries,
+    rules,
+    files,
+  }: Pick<ReadArchive, "testCards" | "marks" | "entries" | "rules"> & {
+    readonly files: readonly (Omit<ReadArchive["attachments"][number], "content"> & { readonly bytes: Buffer })[];
+  },
+  connection: Queryable,
+): Promise<void> {
+  const cardIds = new Map(testCards.map(({ id }) => [id, newOwnId()]));
+  for (const card of testCards)
+    await ownTestCards.add(accountId, { ...card, id: cardIds.get(card.id) ?? newOwnId() }, connection);
+  for (const one of marks) {
+    const cardId = cardIds.get(one.cardId);
+    if (cardId !== undefined) await putMarks(cardId, one.marks, connection);
+  }
+  const entryIds = new Map(entries.map(({ id }) => [id, newOwnId()]));
+  for (const entry of entries)
+    await ownEntries.add(accountId, { ...entry, id: entryIds.get(entry.id) ?? newOwnId() }, connection);
+  for (const { entryId, name, type, bytes } of files) {
+    const entry = entryIds.get(entryId);
+    if (entry !== undefined)
+      await addAttachment(accountId, { id: randomUUID(), entryId: entry, name, type }, bytes, connection);
+  }
+  for (const rule of rules) await ownRules.add(accountId, { ...rule, id: newOwnId() }, connection);
 }

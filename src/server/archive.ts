@@ -5,10 +5,16 @@ import { LatLon } from "@/core/earth/geodesic";
 import { MAX_TERRAIN_POINTS } from "@/core/earth/esri-ascii";
 import { FlightTestProfile } from "@/core/exercise/exercise";
 import { Procedure } from "@/core/procedure/procedure";
+import { CurrencyRule } from "@/core/logbook/currency";
+import { ATTACHMENT_TYPES, LogbookEntry, MOST_ATTACHMENT_BYTES } from "@/core/logbook/logbook-entry";
 import { PlaceOfAnyVersion } from "@/core/places/place-versions";
 import { type Issue, type Outcome, failure, issuesOf, success } from "@/core/outcome";
 import { SituationOfAnyVersion } from "@/core/situation/situation-versions";
+import { HandInResult } from "@/core/school/school";
+import { CardMark, MOST_MARKS } from "@/core/series/test-card";
+import { TestCardOfAnyVersion } from "@/core/series/test-card-versions";
 import type { OldDocument, UpgradeStep } from "@/core/versions";
+import { ROW_KINDS } from "./row-kinds";
 import { QUOTAS } from "./quotas";
 import { type PackedTerrain, unpackElevations } from "./packed-terrain";
 import { Preferences } from "./preferences";
@@ -18,7 +24,7 @@ import { MOST_PACKED_LOG, type PackedLog, readSentLog } from "./sent-log";
 import { SentRun } from "./sent-run";
 
 /** Version of the file. */
-export const ARCHIVE_VERSION = 7;
+export const ARCHIVE_VERSION = 8;
 
 const Id = z.string().min(1).max(64);
 const metres = z.number().min(-1_000_000).max(1_000_000);
@@ -47,6 +53,27 @@ const ArchivedTerrain = z
   });
 
 const { aircraft, situations, places, terrains, procedures, flightTests, runs, flights, logs, reviews } = QUOTAS.user;
+const { testCards, entries, rules, attachments, handIns } = QUOTAS.user;
+
+const ArchivedAttachment = z.strictObject({
+  entryId: Id,
+  name: z.string().min(1).max(120),
+  type: z.enum(ATTACHMENT_TYPES),
+  content: z.base64().max((MOST_ATTACHMENT_BYTES * 4) / 3 + 4),
+});
+
+/** What was handed in to schools: it goes out with its student and does not come in: a school has what it was given. */
+const ArchivedHandIn = z.strictObject({
+  school: z.string().max(60),
+  lesson: z.string().max(60),
+  exerciseId: z.string().max(40),
+  result: HandInResult,
+  handedAt: z.iso.datetime(),
+  signed: z.boolean().nullable(),
+  signedAt: z.iso.datetime().nullable(),
+  signedBy: z.string().max(40).nullable(),
+  words: z.string().max(400),
+});
 
 /** The file. */
 export const AccountArchive = z.strictObject({
@@ -65,11 +92,18 @@ export const AccountArchive = z.strictObject({
   /** base64 of gzip of a flight log as it is sent. */
   logs: z.array(z.base64().max((MOST_PACKED_LOG * 4) / 3 + 4)).max(logs),
   reviews: z.array(SentReview).max(reviews),
+  testCards: z.array(TestCardOfAnyVersion).max(testCards),
+  /** By hand, of each card. */
+  marks: z.array(z.strictObject({ cardId: Id, marks: z.array(CardMark).max(MOST_MARKS) })).max(testCards),
+  entries: z.array(LogbookEntry).max(entries),
+  attachments: z.array(ArchivedAttachment).max(attachments),
+  rules: z.array(CurrencyRule).max(rules),
+  handIns: z.array(ArchivedHandIn).max(handIns),
   /** Rows that could not be read, as they are stored. They go out so that nothing is lost; they do not come in. */
   unreadable: z
     .array(
       z.strictObject({
-        kind: z.enum(["aircraft", "place", "situation", "procedure", "flight test", "run", "flight", "flight log"]),
+        kind: z.enum(ROW_KINDS),
         id: z.string().max(64),
         name: z.string().max(200),
         reason: z.string().max(2000),
@@ -109,6 +143,8 @@ const STEPS: readonly UpgradeStep[] = [
   (old) => ({ ...old, version: 6, flights: [] }),
   // Version 6 was before logs were read.
   (old) => ({ ...old, version: 7, logs: [] }),
+  // Version 7 was before test cards, the logbook and schools.
+  (old) => ({ ...old, version: 8, testCards: [], marks: [], entries: [], attachments: [], rules: [], handIns: [] }),
 ];
 
 /**

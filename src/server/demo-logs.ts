@@ -1,4 +1,5 @@
-// The logs that a demo account begins with: six glides, a flight over the water and a turn back, simulated. Made up.
+// The logs that a demo account begins with: half turns, six glides, a flight over the water and a turn back, simulated.
+// Made up.
 import { randomUUID } from "node:crypto";
 import { readFile } from "node:fs/promises";
 import path from "node:path";
@@ -18,6 +19,7 @@ import { type PackedLog, packedLog, readSentLog } from "./sent-log";
 const FOLDER = path.join(process.cwd(), "demo", "logs");
 /** Files with the deviation of their day, K, and the wind that was told; the last is looked at first. */
 const FILES = [
+  ["half-turns.csv", -2, null],
   ["glides.csv", 12, null],
   ["crossing.igc", -2.9, { from_rad: radians(250), speed_mps: 14 * MPS_PER_KT }],
   ["turnback.igc", 8, { from_rad: radians(160), speed_mps: 8 * MPS_PER_KT }],

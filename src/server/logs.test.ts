@@ -119,7 +119,7 @@ describe("flight logs", () => {
     expect(await unreadableRows(owner)).toMatchObject([{ kind: "flight log", id: first.id }]);
   });
 
-  it("a demo account begins with three; the turn back is first", async () => {
+  it("a demo account begins with four; the turn back is first", async () => {
     const owner = await guest();
     const logs = await demoLogs({ document: demoAircraft("alder-s1") });
     await transaction((connection) => addDemoLogs(owner, logs, connection));
@@ -127,6 +127,7 @@ describe("flight logs", () => {
       ["turnback.igc", 1],
       ["crossing.igc", 0],
       ["glides.csv", 6],
+      ["half-turns.csv", 8],
     ]);
   });
 });

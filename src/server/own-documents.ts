@@ -1,8 +1,12 @@
-// Procedures and flight tests of an account's own. Those that ship with the application are in no table.
+// Documents of an account's own under ids that they bring. Those that ship with the application are in no table.
+import { randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
 import type { z } from "zod";
 import { FlightTestProfile } from "@/core/exercise/exercise";
+import { CurrencyRule } from "@/core/logbook/currency";
+import { LogbookEntry } from "@/core/logbook/logbook-entry";
 import { Procedure } from "@/core/procedure/procedure";
+import { TestCardOfAnyVersion } from "@/core/series/test-card-versions";
 import { type Queryable, database } from "./database";
 import { type UnreadableRow, readableRows } from "./readable-rows";
 import { type Saved, markRow, saveOver } from "./versioned-rows";
@@ -17,14 +21,17 @@ export interface OwnDocument<T> {
 /** An id that a document brings is somebody else's. */
 export class DocumentIdTaken extends Error {}
 
-/** Most of a kind that an account has. */
-const MOST = 200;
+/** An id that no document of anybody has. */
+export const newOwnId = () => `own-${randomUUID()}`.slice(0, 40);
+
+/** Most that a list holds: as many as an account may have of the kind that it may have most of. */
+const MOST = 2000;
 
 /** Documents of one kind, each under an id of its own. */
 export interface OwnDocuments<T> {
   readonly schema: z.ZodType<T>;
   /** Where its room is counted. */
-  readonly quota: "procedures" | "flightTests";
+  readonly quota: "procedures" | "flightTests" | "testCards" | "entries" | "rules";
   /** What one is, in words. */
   readonly noun: string;
   /** Of an account, by name. */
@@ -43,8 +50,8 @@ export interface OwnDocuments<T> {
 }
 
 function ownDocuments<T extends { readonly id: string; readonly name: string }>(
-  table: "procedures" | "flight_tests",
-  kind: "procedure" | "flight test",
+  table: "procedures" | "flight_tests" | "test_cards" | "logbook_entries" | "currency_rules",
+  kind: "procedure" | "flight test" | "test card" | "logbook entry" | "currency rule",
   quota: OwnDocuments<T>["quota"],
   schema: z.ZodType<T>,
 ): OwnDocuments<T> {
@@ -90,3 +97,12 @@ export const ownProcedures = ownDocuments("procedures", "procedure", "procedures
 
 /** Flight tests of one's own. */
 export const ownFlightTests = ownDocuments("flight_tests", "flight test", "flightTests", FlightTestProfile);
+
+/** Test cards. */
+export const ownTestCards = ownDocuments("test_cards", "test card", "testCards", TestCardOfAnyVersion);
+
+/** Entries of the logbook. */
+export const ownEntries = ownDocuments("logbook_entries", "logbook entry", "entries", LogbookEntry);
+
+/** Rules of currency. */
+export const ownRules = ownDocuments("currency_rules", "currency rule", "rules", CurrencyRule);

@@ -15,6 +15,11 @@ export const QUOTAS = {
     flights: 400,
     logs: 500,
     reviews: 20_000,
+    testCards: 200,
+    entries: 2000,
+    rules: 50,
+    attachments: 200,
+    handIns: 2000,
     bytes: 28 * MB,
   },
   guest: {
@@ -28,6 +33,11 @@ export const QUOTAS = {
     flights: 20,
     logs: 20,
     reviews: 2000,
+    testCards: 20,
+    entries: 50,
+    rules: 20,
+    attachments: 10,
+    handIns: 200,
     bytes: 8 * MB,
   },
 } as const;

@@ -4,10 +4,11 @@ import { z } from "zod";
 import { issuesOf } from "@/core/outcome";
 import { LIBRARY_ACCOUNT } from "./accounts";
 import { log } from "./log";
+import type { ROW_KINDS } from "./row-kinds";
 
 /** A row of an account that this program cannot read. */
 export interface UnreadableRow {
-  readonly kind: "aircraft" | "place" | "situation" | "procedure" | "flight test" | "run" | "flight" | "flight log";
+  readonly kind: (typeof ROW_KINDS)[number];
   readonly id: string;
   readonly name: string;
   /** What is wrong with it. */

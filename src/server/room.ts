@@ -20,7 +20,12 @@ const NAMES = {
   flights: "flights by hand",
   logs: "flight logs",
   reviews: "answers of recall",
-  bytes: "MB of documents, flights, logs and terrain",
+  testCards: "test cards",
+  entries: "entries of the logbook",
+  rules: "rules of currency",
+  attachments: "attachments",
+  handIns: "results handed in",
+  bytes: "MB of documents, files, flights, logs and terrain",
 } as const;
 
 /** What a document takes, bytes. */
@@ -47,6 +52,11 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
        (SELECT COUNT(*) FROM flights WHERE account_id = ?) AS flights,
        (SELECT COUNT(*) FROM flight_logs WHERE account_id = ?) AS logs,
        (SELECT COUNT(*) FROM reviews WHERE account_id = ?) AS reviews,
+       (SELECT COUNT(*) FROM test_cards WHERE account_id = ? AND deleted_at IS NULL) AS testCards,
+       (SELECT COUNT(*) FROM logbook_entries WHERE account_id = ? AND deleted_at IS NULL) AS entries,
+       (SELECT COUNT(*) FROM currency_rules WHERE account_id = ? AND deleted_at IS NULL) AS rules,
+       (SELECT COUNT(*) FROM attachments WHERE account_id = ?) AS attachments,
+       (SELECT COUNT(*) FROM hand_ins WHERE account_id = ?) AS handIns,
        (SELECT COALESCE(SUM(bytes), 0) FROM situations WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM aircraft WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM places WHERE account_id = ?)
@@ -55,8 +65,12 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
          + (SELECT COALESCE(SUM(bytes), 0) FROM runs WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM flights WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM flight_logs WHERE account_id = ?)
+         + (SELECT COALESCE(SUM(bytes), 0) FROM test_cards WHERE account_id = ?)
+         + (SELECT COALESCE(SUM(bytes), 0) FROM logbook_entries WHERE account_id = ?)
+         + (SELECT COALESCE(SUM(bytes), 0) FROM currency_rules WHERE account_id = ?)
+         + (SELECT COALESCE(SUM(bytes), 0) FROM attachments WHERE account_id = ?)
          + (SELECT COALESCE(SUM(bytes), 0) FROM terrains WHERE account_id = ?) AS bytes`,
-    Array.from({ length: 19 }, () => accountId),
+    Array.from({ length: 28 }, () => accountId),
   );
   const [row] = rows;
   return {
@@ -70,6 +84,11 @@ export async function usageOf(accountId: string, connection: Queryable): Promise
     flights: Number(row.flights),
     logs: Number(row.logs),
     reviews: Number(row.reviews),
+    testCards: Number(row.testCards),
+    entries: Number(row.entries),
+    rules: Number(row.rules),
+    attachments: Number(row.attachments),
+    handIns: Number(row.handIns),
     bytes: Number(row.bytes),
   };
 }

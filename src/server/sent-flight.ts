@@ -34,11 +34,11 @@ export const packedFlight = (sent: SentFlight): Promise<Uint8Array> =>
   promisify(gzip)(Buffer.from(JSON.stringify(sent)));
 
 /**
- * Reads a packed flight.
+ * A flight as it was sent.
  *
  * @returns `flight_damaged` where it is no gzip of JSON or too large; `flight_invalid` with its first fault
  */
-export async function readFlight(packed: Uint8Array): Promise<Outcome<PackedFlight>> {
+export async function unpackedFlight(packed: Uint8Array): Promise<Outcome<SentFlight>> {
   if (packed.byteLength > MOST_PACKED)
     return failure("flight_damaged", "The flight is too long to be kept. It stays in this browser.");
   let value: unknown;
@@ -52,7 +52,18 @@ export async function readFlight(packed: Uint8Array): Promise<Outcome<PackedFlig
     const [first] = issuesOf(parsed.error);
     return failure("flight_invalid", `${first.path}: ${first.message} Nothing was stored.`, first.path);
   }
-  const { id, result, flight } = parsed.data;
+  return success(parsed.data);
+}
+
+/**
+ * Reads a packed flight.
+ *
+ * @returns failures of unpacking
+ */
+export async function readFlight(packed: Uint8Array): Promise<Outcome<PackedFlight>> {
+  const sent = await unpackedFlight(packed);
+  if (!sent.ok) return sent;
+  const { id, result, flight } = sent.value;
   const { at, flown, words, exerciseId, backs, assistance } = flight;
   const aircraft = flown.setUp.aircraft.name.slice(0, 60);
   const helped = assistance.attitude || assistance.ball || assistance.speed_mps !== null;

@@ -32,12 +32,11 @@ export interface PackedLog {
 export const packedLog = (sent: SentLog): Promise<Uint8Array> => promisify(gzip)(Buffer.from(JSON.stringify(sent)));
 
 /**
- * Reads a packed log and finds what a list shows of it.
+ * A log as it was sent.
  *
- * @returns `log_damaged` where it is no gzip of JSON or too large; `log_invalid` with its first fault; failures of
- *   reading and of analysis
+ * @returns `log_damaged` where it is no gzip of JSON or too large; `log_invalid` with its first fault
  */
-export async function readSentLog(packed: Uint8Array): Promise<Outcome<PackedLog>> {
+export async function unpackedLog(packed: Uint8Array): Promise<Outcome<SentLog>> {
   if (packed.byteLength > MOST_PACKED_LOG)
     return failure("log_damaged", "The log is too long to be kept. It can be looked at here all the same.");
   let value: unknown;
@@ -51,7 +50,18 @@ export async function readSentLog(packed: Uint8Array): Promise<Outcome<PackedLog
     const [first] = issuesOf(parsed.error);
     return failure("log_invalid", `${first.path}: ${first.message} Nothing was stored.`, first.path);
   }
-  const { id, log } = parsed.data;
+  return success(parsed.data);
+}
+
+/**
+ * Reads a packed log and finds what a list shows of it.
+ *
+ * @returns failures of unpacking, of reading and of analysis
+ */
+export async function readSentLog(packed: Uint8Array): Promise<Outcome<PackedLog>> {
+  const sent = await unpackedLog(packed);
+  if (!sent.ok) return sent;
+  const { id, log } = sent.value;
   const read = readKeptLog(log);
   if (!read.ok) return read;
   const found = analyse(read.value, dayOf(log));

@@ -3,6 +3,7 @@ import { forgetOldGuests } from "./accounts";
 import { forgetOldCrews } from "./crews";
 import { database } from "./database";
 import { log } from "./log";
+import { tendSchools } from "./schools";
 import { forgetOldSessions } from "./sessions";
 
 const EVERY_MS = 3600 * 1000;
@@ -14,9 +15,19 @@ export async function sweep(): Promise<void> {
   const connection = database();
   await forgetOldSessions(connection);
   await forgetOldGuests(connection);
-  for (const table of ["situations", "aircraft", "places", "procedures", "flight_tests"] as const)
+  for (const table of [
+    "situations",
+    "aircraft",
+    "places",
+    "procedures",
+    "flight_tests",
+    "test_cards",
+    "logbook_entries",
+    "currency_rules",
+  ] as const)
     await connection.execute(`DELETE FROM ${table} WHERE deleted_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY`);
   await forgetOldCrews(connection);
+  await tendSchools(connection);
   await connection.execute(
     `DELETE FROM shares WHERE ended_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY
        OR (reader_id IS NULL AND created_at < NOW(3) - INTERVAL ${DELETED_DAYS} DAY)`,

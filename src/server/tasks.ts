@@ -10,8 +10,12 @@ import { HOLE_M } from "@/core/earth/terrain";
 import { type Issue, type Outcome, failure, success } from "@/core/outcome";
 import { calculate as calculateByName } from "@/core/registry";
 import { type ReadArchive, readArchive as readArchiveText } from "./archive";
-import { type PackedFlight, readFlight } from "./sent-flight";
-import { type PackedLog, readSentLog } from "./sent-log";
+import { flightVerdict, lessonExercise, logVerdict, runVerdict } from "@/core/school/handed-score";
+import type { HandInResult, LessonPart } from "@/core/school/school";
+import type { DrillRun } from "@/core/procedure/drill-run";
+import { type PackedFlight, readFlight, unpackedFlight } from "./sent-flight";
+import { type PackedLog, readSentLog, unpackedLog } from "./sent-log";
+import type { SentRun } from "./sent-run";
 import { type PackedTerrain, packedTerrain, unpackElevations } from "./packed-terrain";
 
 /** Threads give way to the one that answers requests: as nice as that. */
@@ -112,4 +116,30 @@ export function checkLog({ bytes }: { bytes: Uint8Array }): Promise<Done<Outcome
 /** Reads an account's archive. */
 export function readArchive({ bytes }: { bytes: Uint8Array }): Promise<Done<Outcome<ReadArchive>>> {
   return timed(() => readArchiveText(new TextDecoder().decode(bytes)));
+}
+
+/** What is scored for a lesson: a run, a flight or a log as it is stored. */
+export type HandedSource =
+  | { readonly kind: "run"; readonly run: SentRun["run"]; readonly until_s: number }
+  | { readonly kind: "flight" | "log"; readonly packed: Uint8Array };
+
+/** Scores what is handed in by the limits of its lesson. */
+export function scoreHandIn({
+  part,
+  source,
+}: {
+  part: LessonPart;
+  source: HandedSource;
+}): Promise<Done<Outcome<HandInResult["verdict"]>>> {
+  return timed(async () => {
+    const exercise = lessonExercise(part);
+    if (!exercise.ok) return exercise;
+    if (source.kind === "run") return runVerdict(exercise.value, source.run as DrillRun, source.until_s);
+    if (source.kind === "flight") {
+      const sent = await unpackedFlight(source.packed);
+      return sent.ok ? flightVerdict(exercise.value, sent.value.flight) : sent;
+    }
+    const sent = await unpackedLog(source.packed);
+    return sent.ok ? logVerdict(exercise.value, sent.value.log) : sent;
+  });
 }

@@ -8,7 +8,8 @@ import { database } from "./database";
 import { listFlights } from "./flights";
 import { listLogs } from "./logs";
 import { listPlaces } from "./places";
-import { ownFlightTests, ownProcedures } from "./own-documents";
+import { ownHandIns } from "./lessons";
+import { ownEntries, ownFlightTests, ownProcedures, ownRules, ownTestCards } from "./own-documents";
 import { type UnreadableRow, readableRows } from "./readable-rows";
 
 /** Documents read at a stretch: some milliseconds. */
@@ -25,6 +26,10 @@ export async function unreadableRows(accountId: string): Promise<UnreadableRow[]
   await listPlaces(accountId, unreadable);
   await ownProcedures.list(accountId, unreadable);
   await ownFlightTests.list(accountId, unreadable);
+  await ownTestCards.list(accountId, unreadable);
+  await ownEntries.list(accountId, unreadable);
+  await ownRules.list(accountId, unreadable);
+  await ownHandIns(accountId, unreadable);
   await listFlights(accountId, unreadable);
   await listLogs(accountId, unreadable);
   return unreadable;

@@ -4,7 +4,15 @@ import type { RowDataPacket } from "mysql2/promise";
 import { type Queryable, database } from "./database";
 
 /** Tables whose rows have a version. */
-type VersionedTable = "situations" | "aircraft" | "places" | "procedures" | "flight_tests";
+type VersionedTable =
+  | "situations"
+  | "aircraft"
+  | "places"
+  | "procedures"
+  | "flight_tests"
+  | "test_cards"
+  | "logbook_entries"
+  | "currency_rules";
 
 /** What became of a save: `changed` holds what was saved meanwhile. */
 export type Saved<T> =

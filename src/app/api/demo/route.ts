@@ -4,6 +4,7 @@ import { transaction } from "@/server/database";
 import { demoSituation } from "@/server/demo-library";
 import { addDemoLogs, demoLogs } from "@/server/demo-logs";
 import { addDemoRehearsal } from "@/server/demo-rehearsal";
+import { addDemoRecords, demoTestCard } from "@/server/demo-records";
 import { addressOf, limitAttempts, route } from "@/server/route";
 import { closeSession, openSession } from "@/server/sessions";
 import { addSituation } from "@/server/situations";
@@ -14,12 +15,14 @@ export const POST = route(async (request) => {
   // Before the transaction: one that waits for a second connection while it holds its first may wait for ever.
   const aircraft = await aircraftOf(LIBRARY_ACCOUNT, document.aircraftId);
   const logs = aircraft ? await demoLogs(aircraft) : [];
+  const card = aircraft && (await demoTestCard(aircraft, logs));
   await closeSession();
   const situationId = await transaction(async (connection) => {
     const accountId = await createGuest(connection);
     const id = await addSituation(accountId, document, connection);
     if (aircraft) await addDemoRehearsal(accountId, aircraft, connection);
     await addDemoLogs(accountId, logs, connection);
+    await addDemoRecords(accountId, card, connection);
     await openSession(accountId, connection);
     return id;
   });

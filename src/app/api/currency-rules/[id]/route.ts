@@ -1,0 +1,5 @@
+import { ownRules } from "@/server/own-documents";
+import { oneRoutes } from "@/server/own-documents-routes";
+
+/** One of them: replaced, deleted, brought back. */
+export const { PUT, PATCH } = oneRoutes(ownRules);

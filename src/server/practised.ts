@@ -1,0 +1,45 @@
+// All that an account has that counts as practice.
+import type { RowDataPacket } from "mysql2/promise";
+import type { Practised } from "@/core/logbook/currency";
+import { LogbookEntry } from "@/core/logbook/logbook-entry";
+import {
+  practisedByDrill,
+  practisedByEntry,
+  practisedByLog,
+  practisedByRecall,
+  practisedBySimulator,
+} from "@/core/logbook/practised";
+import { database } from "./database";
+import { listFlights } from "./flights";
+import { listLogs } from "./logs";
+import { listRuns } from "./runs";
+
+const Counted = LogbookEntry.pick({ name: true, at: true, kind: true, practised: true });
+
+async function practisedInEntries(accountId: string): Promise<Practised[]> {
+  const [rows] = await database().execute<RowDataPacket[]>(
+    `SELECT name, at, JSON_VALUE(document, '$.kind') AS kind, JSON_EXTRACT(document, '$.practised') AS practised
+       FROM logbook_entries WHERE account_id = ? AND deleted_at IS NULL AND JSON_LENGTH(document, '$.practised') > 0`,
+    [accountId],
+  );
+  return rows.flatMap(({ name, at, kind, practised }) => {
+    const read = Counted.safeParse({ name, at, kind, practised: JSON.parse(String(practised)) as unknown });
+    return read.success ? practisedByEntry(read.data) : [];
+  });
+}
+
+/** Drills, flights by hand, flights that were logged, the last answers of recall, and what entries say. */
+export async function practisedOf(accountId: string): Promise<Practised[]> {
+  const [reviews] = await database().execute<RowDataPacket[]>(
+    "SELECT MAX(at) AS at FROM reviews WHERE account_id = ?",
+    [accountId],
+  );
+  const last = reviews[0]?.at as Date | null;
+  return [
+    ...(await listRuns(accountId)).flatMap(practisedByDrill),
+    ...(await listFlights(accountId)).flatMap(practisedBySimulator),
+    ...(await listLogs(accountId)).flatMap(practisedByLog),
+    ...practisedByRecall(last ? [{ at_ms: last.getTime() }] : []),
+    ...(await practisedInEntries(accountId)),
+  ];
+}

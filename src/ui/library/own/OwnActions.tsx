@@ -14,7 +14,8 @@ interface Props {
   onExport: () => void;
   onRemove: () => void;
   onSave: () => void;
-  onClose: () => void;
+  /** Left out where there is nothing to go back to. */
+  onClose?: () => void;
   children?: React.ReactNode;
 }
 
@@ -41,9 +42,11 @@ export function OwnActions(props: Props) {
       <button type="button" className="btn" disabled={!unsaved} onClick={props.onSave}>
         {unsaved ? "Save" : "Saved"}
       </button>
-      <button type="button" className="btn btn-quiet" onClick={props.onClose}>
-        Close
-      </button>
+      {props.onClose && (
+        <button type="button" className="btn btn-quiet" onClick={props.onClose}>
+          Close
+        </button>
+      )}
     </span>
   );
 }

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { singleForcedLanding } from "@/core/procedure/library/single";
-import { useProcedures } from "./own-documents-store";
+import { useProcedures } from "./own-documents";
 
 const requests: { method: string; url: string; ifMatch: string | null }[] = [];
 let respond: (method: string, url: string) => Response = () => new Response("{}");

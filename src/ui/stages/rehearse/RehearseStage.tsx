@@ -13,7 +13,7 @@ import { useDrill } from "./drill/drill-store";
 import { useDrillRun } from "./drill/useDrillRun";
 import { ProceduresAside } from "./editor/ProceduresAside";
 import { flownFaults, flyable } from "./editor/flyable";
-import { useFlightTests, useProcedures } from "./own/own-documents-store";
+import { useFlightTests, useProcedures } from "@/ui/library/own/own-documents";
 import { ExercisesAside } from "./exercises/ExercisesAside";
 import { exercisesOf } from "./exercises/useExercises";
 import { FlyActions } from "./fly/FlyActions";

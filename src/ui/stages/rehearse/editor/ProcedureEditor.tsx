@@ -9,12 +9,12 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { TextField } from "@/ui/kit/forms/TextField";
 import { useSortedRow, useSorting } from "@/ui/kit/sorting/useSorting";
 import { wantedBeside } from "../drill/drill-words";
-import { OwnActions } from "../own/OwnActions";
+import { OwnActions } from "@/ui/library/own/OwnActions";
 import { BranchArcs, ROW_PX } from "./BranchArcs";
 import { ControlsForm } from "./ControlsForm";
 import { StepForm } from "./StepForm";
 import { KIND_WORDS, newStep, withStep, withStepAfter, withStepMoved, withoutStep } from "./edit-steps";
-import { useProcedures } from "../own/own-documents-store";
+import { useProcedures } from "@/ui/library/own/own-documents";
 
 interface Props {
   draft: Procedure;

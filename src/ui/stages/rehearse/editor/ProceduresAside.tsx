@@ -7,7 +7,7 @@ import { formatNumber } from "@/core/quantities/units";
 import type { Issue } from "@/core/outcome";
 import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { DecisionAside } from "@/ui/kit/page/DecisionAside";
-import { useProcedures } from "../own/own-documents-store";
+import { useProcedures } from "@/ui/library/own/own-documents";
 
 const CAUTIONS = [
   "The flight manual’s procedure comes first; one of your own is yours to answer for.",

@@ -6,10 +6,11 @@ import { WRITTEN } from "@/core/procedure/library/procedures";
 import { type AircraftCategory, type Procedure, Procedure as ProcedureSchema } from "@/core/procedure/procedure";
 import { formatNumber } from "@/core/quantities/units";
 import { FileButton } from "@/ui/kit/forms/FileButton";
-import { readOwnFile } from "../own/read-own-file";
+import { readOwnFile } from "@/ui/library/own/read-own-file";
 import { PasteChecklist } from "./PasteChecklist";
 import { ProcedureEditor } from "./ProcedureEditor";
-import { newOwnId, useProcedures } from "../own/own-documents-store";
+import { newOwnId } from "@/ui/library/own/own-documents-store";
+import { useProcedures } from "@/ui/library/own/own-documents";
 
 interface Props {
   category: AircraftCategory;

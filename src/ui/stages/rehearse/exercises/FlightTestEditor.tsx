@@ -11,8 +11,8 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { TextField } from "@/ui/kit/forms/TextField";
 import { useSortedRow, useSorting } from "@/ui/kit/sorting/useSorting";
-import { OwnActions } from "../own/OwnActions";
-import { useFlightTests } from "../own/own-documents-store";
+import { OwnActions } from "@/ui/library/own/OwnActions";
+import { useFlightTests } from "@/ui/library/own/own-documents";
 
 /** Most exercises of a flight test. */
 const MOST = 30;

@@ -11,7 +11,7 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { flyable } from "../editor/flyable";
-import { useProcedures } from "../own/own-documents-store";
+import { useProcedures } from "@/ui/library/own/own-documents";
 import { toleranceWords } from "@/ui/library/exercise-words";
 import { exercisesOf } from "../exercises/useExercises";
 import { GamepadFields } from "./gamepad/GamepadFields";

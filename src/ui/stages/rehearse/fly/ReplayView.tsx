@@ -5,7 +5,7 @@ import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import type { KeptFlight } from "@/core/simulation/kept-flight";
 import { KeptFlightOfAnyVersion } from "@/core/simulation/kept-flight-versions";
 import { FileButton } from "@/ui/kit/forms/FileButton";
-import { readOwnFile } from "../own/read-own-file";
+import { readOwnFile } from "@/ui/library/own/read-own-file";
 import { FlyReplay } from "./FlyReplay";
 import { lookAgain } from "./flight-lane";
 import { useFlights } from "./flights-store";

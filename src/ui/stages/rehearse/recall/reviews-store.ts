@@ -2,7 +2,7 @@ import { toast } from "sonner";
 import { create } from "zustand";
 import type { SentReview } from "@/server/sent-review";
 import { send } from "@/ui/kit/request";
-import { keptQueue } from "../kept-queue";
+import { keptQueue } from "@/ui/kit/kept-queue";
 
 const queue = keptQueue<SentReview>("reviews", "/api/reviews", (reviews) => ({ reviews }), 100);
 

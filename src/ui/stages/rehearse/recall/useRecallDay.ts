@@ -7,7 +7,7 @@ import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { useSituation } from "@/ui/situation/situation-store";
 import type { Ask } from "@/ui/kit/lanes/asking";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
-import { useProcedures } from "../own/own-documents-store";
+import { useProcedures } from "@/ui/library/own/own-documents";
 import { useReviews } from "./reviews-store";
 
 interface Asked {

@@ -5,7 +5,7 @@ import type { ListedRun } from "@/server/runs";
 import type { SentRun } from "@/server/sent-run";
 import { send } from "@/ui/kit/request";
 import type { Flying } from "../drill/drill-store";
-import { keptQueue } from "../kept-queue";
+import { keptQueue } from "@/ui/kit/kept-queue";
 
 const queue = keptQueue<SentRun>("runs", "/api/runs", ([run]) => run, 1);
 

@@ -1,9 +1,7 @@
 import { toast } from "sonner";
 import { create } from "zustand";
 import type { z } from "zod";
-import { FlightTestProfile } from "@/core/exercise/exercise";
 import { issuesOf } from "@/core/outcome";
-import { Procedure } from "@/core/procedure/procedure";
 import type { OwnDocument } from "@/server/own-documents";
 import { send } from "@/ui/kit/request";
 
@@ -34,7 +32,7 @@ interface OwnState<T> {
 const words = (issues: readonly { readonly message: string }[]) => issues.map(({ message }) => message).join(" ");
 
 /** Documents of one's own of one kind, and the one that is edited. */
-function ownDocumentsStore<T extends { readonly id: string; readonly name: string }>(
+export function ownDocumentsStore<T extends { readonly id: string; readonly name: string }>(
   path: string,
   schema: z.ZodType<T>,
 ) {
@@ -90,12 +88,6 @@ function ownDocumentsStore<T extends { readonly id: string; readonly name: strin
     close: () => set(nothing),
   }));
 }
-
-/** Procedures of one's own. */
-export const useProcedures = ownDocumentsStore("/api/procedures", Procedure);
-
-/** Flight tests of one's own. */
-export const useFlightTests = ownDocumentsStore("/api/flight-tests", FlightTestProfile);
 
 /** A name that no document of anybody has. */
 export const newOwnId = () => `own-${crypto.randomUUID()}`.slice(0, 40);

@@ -13,6 +13,10 @@ const KINDS: Record<UnreadableRow["kind"], string> = {
   run: "Run of a drill",
   flight: "Flight by hand",
   "flight log": "Flight log",
+  "test card": "Test card",
+  "logbook entry": "Logbook entry",
+  "currency rule": "Rule of currency",
+  "hand-in": "Handed in",
 };
 
 /** What of the account could not be read: why, and how to take it out as it is. */

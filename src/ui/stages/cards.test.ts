@@ -19,6 +19,12 @@ import { routeCardContent } from "@/ui/stages/en-route/route-card";
 import { LandingCardPdf } from "@/ui/stages/landing/LandingCardPdf";
 import { SpeedsCardPdf } from "@/ui/stages/engine-out/SpeedsCardPdf";
 import { TakeOffCardPdf } from "@/ui/stages/departure/take-off/TakeOffCardPdf";
+import { TestCardPdf } from "@/ui/stages/debrief/cards/TestCardPdf";
+import { testCardContent } from "@/ui/stages/debrief/cards/print-test-card";
+import { ReportPdf } from "@/ui/stages/debrief/logbook/ReportPdf";
+import { reportContent } from "@/ui/stages/debrief/logbook/print-report";
+import { newEntry } from "@/core/logbook/drafted-entry";
+import { demoSeries } from "../../../demo/demo-series";
 import { offerCard, printCard } from "@/ui/kit/print/card-store";
 import { forPaper, freshFace } from "@/ui/kit/print/make-pdf";
 import { formatIn } from "@/ui/kit/units/units-store";
@@ -318,5 +324,39 @@ describe("route card", () => {
     expect(pages).toBe(1);
     expect(text).toContain("16 more gaps: see the screen");
     expect(text).toContain("32 more stretches: see the screen");
+  });
+});
+
+describe("test card", () => {
+  it("is one A5 page with what ends a run, and a line for each run", async () => {
+    const content = testCardContent(demoSeries(demoAircraft("alder-s1")), formatIn(DEFAULT_UNITS));
+    const { text, pages, size } = await read(createElement(TestCardPdf, { content }));
+    expect([pages, Math.round(size[2])]).toEqual([1, 420]);
+    for (const words of [
+      "Half turns, engine idle",
+      "Broken off at 2 500 ft",
+      "1,2".replace(",", "."),
+      "× the stall",
+      "6 45°",
+    ])
+      expect(text).toContain(words);
+    expect(text).toContain("The approved flight manual");
+  });
+});
+
+describe("report of the logbook", () => {
+  it("runs over as many A4 pages as it takes, and loses no line", async () => {
+    const entries = Array.from({ length: 12 }, (_, i) => ({
+      ...newEntry(`own-${i}`, "2026-06-01T10:05:00.000Z", "Alder S1"),
+      name: `Entry ${i + 1}`,
+      actions: Array.from({ length: 8 }, (__, k) => ({ at_s: k * 10, words: `Step ${i + 1}.${k + 1}` })),
+      learnt: `Learnt ${i + 1}`,
+    }));
+    const content = reportContent(entries, true, formatIn(DEFAULT_UNITS));
+    const { text, pages, size } = await read(createElement(ReportPdf, { content }));
+    expect(pages).toBeGreaterThan(2);
+    expect(Math.round(size[2])).toBe(595);
+    for (const [i] of entries.entries()) expect(text).toContain(`Learnt ${i + 1}`);
+    expect(text).toContain("Step 12.8");
   });
 });

@@ -25,10 +25,36 @@ import { useBeside } from "./useBeside";
 import { useExposure } from "./useExposure";
 import { useFlownDay } from "./useFlownDay";
 
+const CardsView = dynamic(() => import("./cards/CardsView").then((module) => module.CardsView));
+const CardsAside = dynamic(() => import("./cards/CardsAside").then((module) => module.CardsAside), {
+  loading: AsideLoading,
+});
+const LogbookView = dynamic(() => import("./logbook/LogbookView").then((module) => module.LogbookView));
+const LogbookAside = dynamic(() => import("./logbook/LogbookAside").then((module) => module.LogbookAside), {
+  loading: AsideLoading,
+});
+const SchoolView = dynamic(() => import("./school/SchoolView").then((module) => module.SchoolView));
+const SchoolAside = dynamic(() => import("./school/SchoolAside").then((module) => module.SchoolAside), {
+  loading: AsideLoading,
+});
 const LayoutDialog = dynamic(() => import("./LayoutDialog").then((module) => module.LayoutDialog));
 
-const VIEWS = ["flight", "exposure", "logs"] as const;
+const VIEWS = ["flight", "exposure", "logs", "cards", "logbook", "school"] as const;
 type View = (typeof VIEWS)[number];
+
+/** Views that are about one log: what is done with it stands above them. */
+const OF_A_LOG: readonly View[] = ["flight", "exposure", "logs"];
+
+const QUESTIONS: Partial<Record<View, string>> = {
+  cards: "Do the runs agree with the prediction?",
+  logbook: "What failed, why, and what was learnt?",
+  school: "Who can do what, and what is next?",
+};
+
+/** While the column beside a view comes. */
+function AsideLoading() {
+  return <aside className="border-l border-rule" aria-label="Decision" />;
+}
 
 /** A table whose columns are asked about. */
 interface Asked {
@@ -51,7 +77,8 @@ export function DebriefStage() {
   const open = useDebrief((state) => state.open);
   const logs = useLogs((state) => state.logs);
   const beside = useBeside();
-  useFlownDay();
+  const ofLog = OF_A_LOG.includes(view);
+  useFlownDay(ofLog);
   const exposure = useExposure(view === "exposure");
   const [asked, setAsked] = useState<Asked | null>(null);
   const [over, setOver] = useState(false);
@@ -126,24 +153,45 @@ export function DebriefStage() {
     >
       <StageFrame
         label="Debrief"
-        question="What happened, and what does it teach?"
+        question={QUESTIONS[view] ?? "What happened, and what does it teach?"}
         actions={
           <>
-            {open?.found && <LogDay log={open.log} onAlso={(file) => void take(file, true)} />}
-            {open?.found && <LogExport log={open.log} />}
-            <FileButton
-              label="Add a log"
-              fileLabel="Flight log"
-              accept=".igc,.gpx,.nmea,.csv,.txt,.log"
-              onChoose={(file) => void take(file)}
-            />
+            {open?.found && ofLog && <LogDay log={open.log} onAlso={(file) => void take(file, true)} />}
+            {open?.found && ofLog && <LogExport log={open.log} />}
+            {(ofLog || view === "cards") && (
+              <FileButton
+                label="Add a log"
+                fileLabel="Flight log"
+                accept=".igc,.gpx,.nmea,.csv,.txt,.log"
+                onChoose={(file) => void take(file)}
+              />
+            )}
           </>
         }
         view={view}
         onView={(wanted) => void setUrl(wanted as View)}
-        views={{ flight: "Flight", exposure: "Exposure", logs: "Logs" }}
+        views={{
+          flight: "Flight",
+          exposure: "Exposure",
+          logs: "Logs",
+          cards: "Test cards",
+          logbook: "Logbook",
+          school: "School",
+        }}
         viewsLabel="Views of the debriefing"
-        aside={view === "exposure" ? <ExposureAside answer={exposure} /> : <DebriefAside beside={beside} />}
+        aside={
+          view === "exposure" ? (
+            <ExposureAside answer={exposure} />
+          ) : view === "cards" ? (
+            <CardsAside />
+          ) : view === "logbook" ? (
+            <LogbookAside />
+          ) : view === "school" ? (
+            <SchoolAside />
+          ) : (
+            <DebriefAside beside={beside} />
+          )
+        }
         className="grid-rows-[auto_minmax(0,1fr)] bg-sheet"
       >
         <StageView value="flight">
@@ -154,6 +202,15 @@ export function DebriefStage() {
         </StageView>
         <StageView value="logs">
           <LogList onOpen={() => void setUrl("flight")} />
+        </StageView>
+        <StageView value="cards">
+          <CardsView />
+        </StageView>
+        <StageView value="logbook">
+          <LogbookView />
+        </StageView>
+        <StageView value="school">
+          <SchoolView />
         </StageView>
       </StageFrame>
       {asked && (

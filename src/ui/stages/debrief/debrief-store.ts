@@ -155,6 +155,17 @@ export async function openKept(id: string): Promise<void> {
   else set({ fault: log.issue.message });
 }
 
+/** A kept log with what is found in it, beside the one that is open; null where it cannot be had, which is told. */
+export async function readKept(id: string): Promise<{ readonly log: KeptLog; readonly found: DebriefedLog } | null> {
+  const { open } = useDebrief.getState();
+  if (open?.id === id && open.found) return { log: open.log, found: open.found };
+  const log = await fetched(id);
+  const found = log.ok ? await ask<Outcome<DebriefedLog>>(async (track) => track.debrief(log.value, toldShare)) : log;
+  if (log.ok && found?.ok) return { log: log.value, found: found.value };
+  if (found && !found.ok) toast(found.issue.message);
+  return null;
+}
+
 /** Lays the runs of another kept log over the one that is looked at. */
 export async function layOver(id: string, name: string): Promise<void> {
   set({ over: { of: "other", id, name, found: null } });

@@ -6,13 +6,17 @@ import { useShownDay } from "@/ui/situation/shown-day";
 import { useDebrief } from "./debrief-store";
 import { dayWords, windWords } from "./debrief-words";
 
-/** The strip shows the day of the flight that is open, as long as the stage is. */
-export function useFlownDay(): void {
+/**
+ * The strip shows the day of the flight that is open, as long as the stage is.
+ *
+ * @param looked - the view is about that flight
+ */
+export function useFlownDay(looked: boolean): void {
   const open = useDebrief((state) => state.open);
   const format = useFormat();
   const show = useShownDay((state) => state.show);
   useEffect(() => {
-    if (!open?.found) return;
+    if (!open?.found || !looked) return;
     const { log, found } = open;
     const { deviation_K } = log;
     const off =
@@ -24,6 +28,6 @@ export function useFlownDay(): void {
       air: [dayWords(found.summary.begins_s), off].filter(Boolean).join(" · "),
     });
     return () => show(null);
-  }, [open, format, show]);
+  }, [open, looked, format, show]);
   useEffect(() => () => useShownDay.getState().lookAt(false), []);
 }

@@ -1,5 +1,7 @@
 // The server from outside: validation, limits, and that no account reaches another's rows.
+import { randomUUID } from "node:crypto";
 import { type APIRequestContext, expect } from "@playwright/test";
+import { singleInCruise } from "../src/core/procedure/library/single";
 import { demoTakeOffQuestion } from "../demo/demo-take-off";
 import { demoAircraft, demoPlaces, demoSituation } from "../demo/read-demo";
 import { landingEnds } from "../src/core/landing/landing-end";
@@ -395,4 +397,101 @@ test("what is too large or damaged is refused and the server stays up", async ({
   expect(late.status()).toBe(422);
   expect((await situations(request))[0].document).toEqual(situation.document);
   await request.dispose();
+});
+
+test("a school is read and written by its members alone, each by his role; who has left is a stranger", async ({
+  playwright,
+  baseURL,
+}) => {
+  const people = await Promise.all(
+    ["owner", "instructor", "student", "former", "stranger", "guest"].map(async (name) => {
+      const request = await playwright.request.newContext({ baseURL });
+      if (name === "guest") await request.post("/api/demo");
+      else await newAccount(request);
+      return [name, request] as const;
+    }),
+  );
+  const who = Object.fromEntries(people);
+  const nobody = await playwright.request.newContext({ baseURL });
+  const school = (
+    (await (await who.owner.post("/api/schools", { data: { name: "S", as: "O" } })).json()) as { id: string }
+  ).id;
+  const at = `/api/schools/${school}`;
+  const part = { exerciseId: "engine-failure-single", hardDeck_m: null, tolerance: 1, ways: ["run"] };
+  const lesson = { name: "L", words: "", due: null, parts: [part] };
+  const join = async (name: string, role: string) => {
+    const { code } = (await (await who.owner.post(`${at}/codes`, { data: { role } })).json()) as { code: string };
+    expect((await who[name].post("/api/schools/join", { data: { code, as: name } })).status(), name).toBe(201);
+    return ((await (await who[name].get(at)).json()) as { me: string }).me;
+  };
+  await join("instructor", "instructor");
+  const student = await join("student", "student");
+  const former = await join("former", "student");
+  expect((await who.former.delete(`${at}/members/${former}`)).status()).toBe(200);
+  const lessonId = ((await (await who.owner.post(`${at}/lessons`, { data: lesson })).json()) as { id: string }).id;
+  const procedure = { kind: "procedure", document: singleInCruise };
+  expect((await who.instructor.post(`${at}/documents`, { data: procedure })).status()).toBe(201);
+  const { documents } = (await (await who.student.get(at)).json()) as { documents: { id: string }[] };
+  const id = randomUUID();
+  const handed = `${at}/hand-ins/${student}/${id}`;
+  const handIn = { lessonId, exerciseId: "engine-failure-single", kind: "run", sourceId: id };
+
+  // What each may, in the order owner, instructor, student, former, stranger, guest: 404 says that nothing is there.
+  type Ask = (request: APIRequestContext) => Promise<{ status(): number }>;
+  const cases: [string, Ask, number[]][] = [
+    ["read", (request) => request.get(at), [200, 200, 200, 404, 404, 404]],
+    ["rename", (request) => request.patch(at, { data: { name: "S" } }), [200, 403, 403, 404, 404, 404]],
+    [
+      "let instructors in",
+      (request) => request.post(`${at}/codes`, { data: { role: "instructor" } }),
+      [201, 403, 403, 404, 404, 404],
+    ],
+    [
+      "let students in",
+      (request) => request.post(`${at}/codes`, { data: { role: "student" } }),
+      [201, 201, 403, 404, 404, 404],
+    ],
+    ["set a lesson", (request) => request.post(`${at}/lessons`, { data: lesson }), [201, 201, 403, 404, 404, 404]],
+    ["withdraw none such", (request) => request.delete(`${at}/lessons/${id}`), [404, 404, 403, 404, 404, 404]],
+    ["share", (request) => request.post(`${at}/documents`, { data: procedure }), [201, 201, 403, 404, 404, 404]],
+    ["take a copy", (request) => request.post(`${at}/documents/${documents[0].id}`), [201, 201, 201, 404, 404, 404]],
+    ["take away none such", (request) => request.delete(`${at}/documents/${id}`), [404, 404, 403, 404, 404, 404]],
+    [
+      "make an owner",
+      (request) => request.patch(`${at}/members/${student}`, { data: { role: "student" } }),
+      [200, 403, 403, 404, 404, 404],
+    ],
+    ["sign", (request) => request.patch(handed, { data: { good: true, words: "" } }), [404, 404, 403, 404, 404, 404]],
+    // The run is nobody’s.
+    ["hand in", (request) => request.post(`${at}/hand-ins`, { data: handIn }), [404, 404, 404, 404, 404, 404]],
+    ["take out who is none", (request) => request.delete(`${at}/members/${former}`), [404, 404, 403, 404, 404, 404]],
+    ["end it", (request) => request.delete(at), [0, 403, 403, 404, 404, 404]],
+  ];
+  for (const [what, ask, wanted] of cases) {
+    // The owner’s end of it would be the end of the test.
+    const asked = people.map(async ([, request], i) => (wanted[i] === 0 ? 0 : (await ask(request)).status()));
+    expect(await Promise.all(asked), what).toEqual(wanted);
+    expect((await ask(nobody)).status(), what).toBe(401);
+  }
+  // A student sees who teaches, and no other student.
+  const second = await join("stranger", "student");
+  const seen = (await (await who.student.get(at)).json()) as { members: { role: string; accountId: string }[] };
+  expect(seen.members.map(({ role }) => role).toSorted()).toEqual(["instructor", "owner", "student"]);
+  expect(seen.members.map(({ accountId }) => accountId)).not.toContain(second);
+  // Neither runs nor files nor marks of another are reached with a school in common.
+  const entry = `/api/logbook/own-x/attachments?id=${id}&name=a.txt`;
+  const mine = { headers: { "content-type": "text/plain" }, data: "x" };
+  expect((await who.instructor.post(entry, mine)).status()).toBe(404);
+  expect((await who.instructor.get(`/api/attachments/${id}`)).status()).toBe(404);
+  expect((await who.instructor.post("/api/test-cards/own-x/marks", { data: { marks: [] } })).status()).toBe(404);
+  expect((await who.instructor.delete(`/api/hand-ins/${id}`)).status()).toBe(404);
+  // A file of a hundred megabytes is refused before it is read.
+  const large = await who.owner
+    .post(entry, { ...mine, data: Buffer.alloc(100 * 1024 * 1024, "9") })
+    .catch((error: Error) => error);
+  if (large instanceof Error) expect(large.message).toMatch(/EPIPE|ECONNRESET|socket hang up/);
+  else expect(large.status()).toBe(413);
+  expect((await nobody.get("/api/health")).status()).toBe(200);
+  for (const [, request] of people) await request.dispose();
+  await nobody.dispose();
 });

@@ -2,7 +2,7 @@
 // runs two at a time, `@picture` refreshes the pictures of the docs.
 import AxeBuilder from "@axe-core/playwright";
 import { type Page, expect } from "@playwright/test";
-import { answered, flyAircraft, openDemo, test, type } from "./demo";
+import { answered, flyAircraft, openDemo, test } from "./demo";
 
 /** What axe finds, at the whole page or a part of it. */
 async function found(page: Page, within: string | null, only: string[] | null): Promise<string[]> {
@@ -124,6 +124,37 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole("button", { name: "crossing.igc", exact: true }).click();
     await page.getByRole("tab", { name: "Exposure" }).click();
     await expect(page.getByText("without a place in reach.")).toBeVisible();
+    await cleanAndWhole(page);
+  },
+  "test cards, the logbook, a school": async (page) => {
+    await page.goto("/debrief?debrief=cards");
+    const sixth = page.getByRole("button", { name: /^6 ?: look at this run/ });
+    await sixth.click();
+    await cleanAndWhole(page);
+    for (const mode of ["Plan", "Mark"]) {
+      await page.getByRole("button", { name: mode, exact: true }).click();
+      await cleanAndWhole(page);
+    }
+    await page.getByRole("tab", { name: "Logbook" }).click();
+    await expect(page.getByText(/practices are due/)).toBeVisible();
+    await cleanAndWhole(page);
+    await page.getByRole("button", { name: "Practice shutdown, left engine" }).click();
+    await page
+      .getByRole("listitem")
+      .getByRole("button", { name: /^Turn back at height/ })
+      .click();
+    await cleanAndWhole(page);
+    await page.getByRole("button", { name: "Edit", exact: true }).click();
+    await cleanAndWhole(page);
+    await page.getByRole("tab", { name: "School" }).click();
+    await page.getByRole("button", { name: /^passed, 2 tries/ }).click();
+    await cleanAndWhole(page);
+    for (const part of ["Lessons", "In common", "Members", "My results"]) {
+      await page.getByRole("button", { name: part, exact: true }).click();
+      if (part === "Lessons") await page.getByRole("button", { name: "Set a lesson" }).click();
+      await cleanAndWhole(page);
+    }
+    await page.getByRole("button", { name: "Found or join another school" }).click();
     await cleanAndWhole(page);
   },
   "today, and an aircraft that is followed": async (page) => {
@@ -372,28 +403,6 @@ for (const [name, colorScheme, prepare] of [
   ["landing-day", "light", async () => undefined],
   ["landing-night", "dark", async () => undefined],
   [
-    "places",
-    "light",
-    async (page: Page) => {
-      await page.keyboard.press("9");
-      await expect(page.getByRole("heading", { name: "No place is selected" })).toBeVisible();
-      const box = await page.getByRole("application").boundingBox();
-      if (!box) throw new Error("a map");
-      await page.waitForTimeout(1500);
-      await page.getByRole("button", { name: "Field by outline" }).click();
-      for (const [x, y] of [
-        [250, 90],
-        [300, 84],
-        [322, 150],
-        [268, 160],
-        [250, 90],
-      ]) {
-        await page.mouse.click(box.x + x, box.y + y);
-        await page.waitForTimeout(300);
-      }
-    },
-  ],
-  [
     "working",
     "light",
     async (page: Page) =>
@@ -477,16 +486,6 @@ for (const [name, colorScheme, prepare] of [
     },
   ],
   [
-    "home",
-    "light",
-    async (page: Page) => {
-      await page.keyboard.press("h");
-      await type(page, "Name", "Eichfeld");
-      await page.getByRole("textbox", { name: /^Position of the middle/ }).fill("47°30.5'N 8°15.2'E");
-      await type(page, "Runway direction, magnetic", "90");
-    },
-  ],
-  [
     "departure-twin",
     "light",
     async (page: Page) => {
@@ -533,6 +532,24 @@ for (const [name, colorScheme, prepare] of [
       await along.press("PageDown");
       await along.press("Shift+ArrowLeft");
       await page.waitForTimeout(2500);
+    },
+  ],
+  [
+    "debrief-cards",
+    "light",
+    async (page: Page) => {
+      await page.goto("/debrief?debrief=cards");
+      await page.getByRole("button", { name: /^6 ?: look at this run/ }).click();
+      await expect(page.getByRole("region", { name: "Run 6" })).toBeVisible();
+    },
+  ],
+  [
+    "debrief-logbook",
+    "light",
+    async (page: Page) => {
+      await page.goto("/debrief?debrief=logbook");
+      await page.getByRole("button", { name: "Practice shutdown, left engine" }).click();
+      await expect(page.getByText(/practices are due/)).toBeVisible();
     },
   ],
   [

@@ -47,6 +47,7 @@ test("a series is planned, marked, flown from a log; its outlier is left out wit
   await page.keyboard.press("w");
   await page.keyboard.press("e");
   await expect(page.getByText("Run 2", { exact: true })).toBeVisible();
+  await expect(page.getByText(/^3 marks\. Times/)).toBeVisible();
   await page.route("**/api/test-cards/*/marks", (route) => route.abort());
   await page.keyboard.press("q");
   await expect(page.getByText(/4 marks, 1 kept here until the server is reached/)).toBeVisible();

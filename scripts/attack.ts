@@ -3,6 +3,7 @@
 import { faults } from "./attack/faults";
 import { fuzzHttp } from "./attack/fuzz-http";
 import { lightUnderHeavy, soak } from "./attack/soak";
+import { logWorkers } from "./attack/log-workers";
 import { stand } from "./attack/stand";
 import { twoProcesses } from "./attack/two-processes";
 import { leave, stopAll } from "./lib/processes.mjs";
@@ -26,6 +27,8 @@ try {
   stage.stop();
   await stopAll();
   wrong.push(...(await step("two web processes on one database", twoProcesses)));
+  await stopAll();
+  wrong.push(...(await step("two workers on large logs, one killed", logWorkers)));
   for (const fault of wrong) console.log(fault);
   await leave(wrong.length === 0 ? 0 : 1);
 } catch (error) {

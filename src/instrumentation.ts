@@ -6,6 +6,11 @@ export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== "nodejs") return;
   const { sweepHourly } = await import("@/server/sweep");
   sweepHourly();
+  const { lookForJobs, workQueue } = await import("@/server/log-work");
+  lookForJobs();
+  // Beside workers of their own the web processes need not work too.
+  const { REDIS_URL, LOG_WORK } = process.env;
+  if (REDIS_URL && LOG_WORK !== "elsewhere") workQueue(REDIS_URL).on("error", () => undefined);
 }
 
 export const onRequestError: Instrumentation.onRequestError = async (error, request, context) => {

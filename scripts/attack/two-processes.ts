@@ -1,40 +1,22 @@
 // Two web processes on one database and one Redis: what is saved through one is seen and respected by the other, and
 // limits count both.
-import { mkdtemp, rm } from "node:fs/promises";
-import { createConnection } from "node:net";
-import os from "node:os";
+import { rm } from "node:fs/promises";
 import path from "node:path";
 import { prepareDatabase, serve } from "../lib/application.mjs";
 import { ensureBuilt } from "../lib/build.mjs";
 import { startDatabase } from "../lib/database.mjs";
 import { freePort } from "../lib/ports.mjs";
-import { launch } from "../lib/processes.mjs";
 import { STATE, ensureDebianPackages } from "../lib/setup.mjs";
 import { demoSituation } from "../../demo/read-demo";
 import { runCrews } from "./crews";
+import { startRedis } from "./redis";
 import { secure } from "./secure";
-import { until } from "./stand";
 
 /** What is not told through Redis is found by looking so often; what is told is heard long before. */
 const LOOK_MS = 4000;
 
 /** Demos that may be opened a minute from one address. */
 const DEMOS = 30;
-
-async function startRedis(): Promise<string> {
-  const port = await freePort(6399);
-  const folder = await mkdtemp(path.join(os.tmpdir(), "utrimax-redis-"));
-  const args = ["--port", String(port), "--bind", "127.0.0.1", "--dir", folder, "--save", "", "--appendonly", "no"];
-  launch("redis-server", args, { stdio: "ignore" });
-  const open = () =>
-    new Promise<boolean>((resolve) => {
-      const socket = createConnection({ port, host: "127.0.0.1" });
-      socket.once("connect", () => (socket.destroy(), resolve(true)));
-      socket.once("error", () => resolve(false));
-    });
-  if (!(await until(open, 10_000))) throw new Error("startRedis: expected redis-server to listen, it does not");
-  return `redis://127.0.0.1:${port}`;
-}
 
 const PASSWORD = "a long enough one";
 

@@ -27,6 +27,22 @@ export async function buildThreads() {
   });
 }
 
+/** The process that analyses large logs: its packages are found where the project has them. */
+async function buildWorker() {
+  const { build } = await import("esbuild");
+  await build({
+    absWorkingDir: ROOT,
+    entryPoints: ["src/server/log-worker.ts"],
+    outfile: ".next/threads/log-worker.mjs",
+    bundle: true,
+    packages: "external",
+    platform: "node",
+    format: "esm",
+    target: "node20",
+    logLevel: "warning",
+  });
+}
+
 /** What works without a network: one file that knows the names of all the others. */
 async function buildServiceWorker() {
   const [{ build }, { getManifest }] = await Promise.all([import("esbuild"), import("@serwist/build")]);
@@ -65,7 +81,7 @@ export async function ensureBuilt() {
       quiet: true,
       env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
     });
-    await Promise.all([buildThreads(), buildServiceWorker()]);
+    await Promise.all([buildThreads(), buildWorker(), buildServiceWorker()]);
     await writeFile(STAMP, new Date(began).toISOString());
   });
 }

@@ -53,19 +53,60 @@ export async function unpackedLog(packed: Uint8Array): Promise<Outcome<SentLog>>
   return success(parsed.data);
 }
 
+/** What a list shows of a log before it is analysed. */
+const UNKNOWN: LogSummary = {
+  begins_s: null,
+  duration_s: 0,
+  fixes: 0,
+  holes: 0,
+  flights: 0,
+  landings: 0,
+  failures: 0,
+  height_m: null,
+  hands: [],
+};
+
+const packedOf = ({ id, log }: SentLog, summary: LogSummary, packed: Uint8Array): PackedLog => ({
+  id,
+  name: log.name,
+  aircraft: log.aircraft ? log.aircraft.name.slice(0, 60) : null,
+  summary,
+  packed,
+});
+
+/** Reading is so much of the whole. */
+const READING = 0.45;
+
 /**
- * Reads a packed log and finds what a list shows of it.
+ * Finds what a list shows of a packed log.
  *
+ * @param told - how far it is, 0 to 1
  * @returns failures of unpacking, of reading and of analysis
  */
+export async function analyseSentLog(packed: Uint8Array, told: (share: number) => void): Promise<Outcome<LogSummary>> {
+  const sent = await unpackedLog(packed);
+  if (!sent.ok) return sent;
+  const { log } = sent.value;
+  const read = readKeptLog(log, (share) => {
+    told(READING * share);
+    return true;
+  });
+  if (!read.ok) return read;
+  told(READING);
+  const found = analyse(read.value, dayOf(log));
+  return found.ok ? success(summaryOf(found.value)) : found;
+}
+
+/** Reads a packed log without its analysis. @returns failures of unpacking */
+export async function readUnanalysedLog(packed: Uint8Array): Promise<Outcome<PackedLog>> {
+  const sent = await unpackedLog(packed);
+  return sent.ok ? success(packedOf(sent.value, UNKNOWN, packed)) : sent;
+}
+
+/** Reads a packed log and finds what a list shows of it. @returns failures of unpacking, of reading and of analysis */
 export async function readSentLog(packed: Uint8Array): Promise<Outcome<PackedLog>> {
   const sent = await unpackedLog(packed);
   if (!sent.ok) return sent;
-  const { id, log } = sent.value;
-  const read = readKeptLog(log);
-  if (!read.ok) return read;
-  const found = analyse(read.value, dayOf(log));
-  if (!found.ok) return found;
-  const aircraft = log.aircraft ? log.aircraft.name.slice(0, 60) : null;
-  return success({ id, name: log.name, aircraft, summary: summaryOf(found.value), packed });
+  const summary = await analyseSentLog(packed, () => undefined);
+  return summary.ok ? success(packedOf(sent.value, summary.value, packed)) : summary;
 }

@@ -3,7 +3,7 @@
 import { readlinkSync } from "node:fs";
 import { setPriority } from "node:os";
 import path from "node:path";
-import { isMainThread } from "node:worker_threads";
+import { type MessagePort, isMainThread } from "node:worker_threads";
 import { readEsriAscii } from "@/core/earth/esri-ascii";
 import type { LatLon } from "@/core/earth/geodesic";
 import { HOLE_M } from "@/core/earth/terrain";
@@ -14,7 +14,8 @@ import { flightVerdict, lessonExercise, logVerdict, runVerdict } from "@/core/sc
 import type { HandInResult, LessonPart } from "@/core/school/school";
 import type { DrillRun } from "@/core/procedure/drill-run";
 import { type PackedFlight, readFlight, unpackedFlight } from "./sent-flight";
-import { type PackedLog, readSentLog, unpackedLog } from "./sent-log";
+import type { LogSummary } from "@/core/track/kept-log";
+import { type PackedLog, analyseSentLog, readSentLog, readUnanalysedLog, unpackedLog } from "./sent-log";
 import type { SentRun } from "./sent-run";
 import { type PackedTerrain, packedTerrain, unpackElevations } from "./packed-terrain";
 
@@ -111,6 +112,22 @@ export function checkFlight({ bytes }: { bytes: Uint8Array }): Promise<Done<Outc
 /** Checks a log that was packed elsewhere, and finds what a list shows of it. */
 export function checkLog({ bytes }: { bytes: Uint8Array }): Promise<Done<Outcome<PackedLog>>> {
   return timed(() => readSentLog(bytes));
+}
+
+/** Checks a large log that was packed elsewhere; what it holds is analysed later. */
+export function checkLargeLog({ bytes }: { bytes: Uint8Array }): Promise<Done<Outcome<PackedLog>>> {
+  return timed(() => readUnanalysedLog(bytes));
+}
+
+/** Analyses a log that was stored, and says on a port how far it is. */
+export function analyseLog({
+  bytes,
+  port,
+}: {
+  bytes: Uint8Array;
+  port: MessagePort;
+}): Promise<Done<Outcome<LogSummary>>> {
+  return timed(() => analyseSentLog(bytes, (share) => port.postMessage(share)));
 }
 
 /** Reads an account's archive. */

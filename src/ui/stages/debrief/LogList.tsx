@@ -6,12 +6,13 @@ import type { Column } from "@/ui/kit/tables/column";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { openKept, removeLog, useDebrief } from "./debrief-store";
-import { dayWords, summaryWords } from "./debrief-words";
+import { dayWords, jobWords, summaryWords } from "./debrief-words";
 import { useLogs } from "./logs-store";
 
 /** The logs that the account keeps. */
 export function LogList({ onOpen }: { onOpen: () => void }) {
   const logs = useLogs((state) => state.logs);
+  const jobs = useLogs((state) => state.jobs);
   const fault = useLogs((state) => state.fault);
   const open = useDebrief((state) => state.open);
   const format = useFormat();
@@ -40,7 +41,12 @@ export function LogList({ onOpen }: { onOpen: () => void }) {
       cell: ({ summary }) => dayWords(summary.begins_s),
     },
     { name: "Aircraft", kind: "words", className: "px-2", cell: ({ aircraft }) => aircraft ?? "not said" },
-    { name: "Found", kind: "words", className: "px-2 text-ink2", cell: ({ summary }) => summaryWords(summary) },
+    {
+      name: "Found",
+      kind: "words",
+      className: "px-2 text-ink2",
+      cell: ({ id, summary }) => (jobs[id] ? jobWords(jobs[id]) : summaryWords(summary)),
+    },
     {
       name: "First stop at",
       className: "px-2",

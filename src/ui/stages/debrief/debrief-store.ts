@@ -8,7 +8,7 @@ import type { Alignment } from "@/core/track/align/align-logs";
 import type { AnotherRecorder, KeptLog } from "@/core/track/kept-log";
 import type { ListedLog } from "@/server/logs";
 import { send, sendRaw } from "@/ui/kit/request";
-import { forgetLog, noteLog } from "./logs-store";
+import { followJobs, forgetLog, noteLog } from "./logs-store";
 import { startTrack, told } from "@/workers/track-client";
 import type { DebriefedLog } from "@/workers/track.worker";
 
@@ -134,6 +134,8 @@ export async function keepLog(id: string, log: KeptLog): Promise<void> {
     return;
   }
   noteLog(answer.value);
+  // A large one the server analyses after it has it.
+  if (answer.value.summary.fixes === 0) followJobs();
 }
 
 async function fetched(id: string): Promise<Outcome<KeptLog>> {

@@ -17,6 +17,7 @@ import {
   failureRows,
   failureSaid,
   glideRows,
+  jobWords,
   landingRows,
   momentWords,
   slowedRows,
@@ -239,5 +240,15 @@ describe("parts that are rounded", () => {
     expect([...found].sort()).toEqual([...expected].sort());
     const whole = parts.reduce((sum, part) => sum + part, 0);
     expect(found.reduce((sum, part) => sum + part, 0)).toBe(Math.round(whole / step) * step || 0);
+  });
+});
+
+describe("an analysis on the server", () => {
+  it("waits, goes on, or says why there is none", () => {
+    const words = (state: "waiting" | "running" | "failed", share: number, fault: string | null) =>
+      jobWords({ state, share, fault }).replace(/[\u00a0\u202f]/gu, " ");
+    expect(words("waiting", 0, null)).toBe("waits to be analysed");
+    expect(words("running", 0.452, null)).toBe("analysed on the server, 45 %");
+    expect(words("failed", 1, "No heights.")).toBe("not analysed: No heights.");
   });
 });

@@ -8,6 +8,7 @@ import type { Glide } from "@/core/track/measure/glide";
 import type { MinimumControl } from "@/core/track/measure/minimum-control";
 import type { LogSummary } from "@/core/track/kept-log";
 import type { FittedWind } from "@/core/track/wind/fitted-wind";
+import type { JobState } from "@/server/log-jobs";
 import { dayInWords } from "@/ui/kit/units/day-in-words";
 import type { Format } from "@/ui/kit/units/units-store";
 
@@ -38,6 +39,12 @@ export function withBound(format: Format, kind: Parameters<Format>[0], value: nu
 const seconds = (value: number, bound: number) => `${formatNumber(value, 1)} s ±${formatNumber(bound, 1)}`;
 const angle = (value: number, bound: number) =>
   `${formatNumber(degrees(value))}° ±${formatNumber(Math.max(degrees(bound), 1))}`;
+
+/** How the server's analysis of a large log stands. */
+export function jobWords({ state, share, fault }: JobState): string {
+  if (state === "failed") return `not analysed: ${fault ?? "it broke down"}`;
+  return state === "waiting" ? "waits to be analysed" : `analysed on the server, ${formatNumber(share * 100)} %`;
+}
 
 /** What an engine did. */
 export function stopWords({ name, ...failure }: Pick<Failure, "kind" | "engine" | "possible" | "name">): string {

@@ -54,19 +54,25 @@ export async function syncMarks(cardId: string): Promise<void> {
   if (syncing) return;
   syncing = true;
   try {
-    const sent = kept(cardId, "unsent").slice(0, TOGETHER);
-    const answer = await send<{ marks: CardMark[] }>("POST", `/api/test-cards/${cardId}/marks`, { marks: sent });
-    if (!answer.ok) {
-      useMarks.setState({ fault: answer.away ? null : answer.issues.map(({ message }) => message).join(" ") });
-      return;
-    }
-    // What was marked or taken back while it was under way is still to be sent.
-    const left = kept(cardId, "unsent").filter(
-      (mark) => !sent.some(({ id, removed }) => id === mark.id && removed === mark.removed),
-    );
-    keep(cardId, mergedMarks(kept(cardId, "marks"), answer.value.marks), left);
-    useMarks.setState({ fault: null });
+    // What was marked while the others were under way is sent after them.
+    while ((await sent(cardId)) && kept(cardId, "unsent").length > 0);
   } finally {
     syncing = false;
   }
+}
+
+/** Sends some, and takes what all devices have marked. @returns whether the server took them */
+async function sent(cardId: string): Promise<boolean> {
+  const some = kept(cardId, "unsent").slice(0, TOGETHER);
+  const answer = await send<{ marks: CardMark[] }>("POST", `/api/test-cards/${cardId}/marks`, { marks: some });
+  if (!answer.ok) {
+    useMarks.setState({ fault: answer.away ? null : answer.issues.map(({ message }) => message).join(" ") });
+    return false;
+  }
+  const left = kept(cardId, "unsent").filter(
+    (mark) => !some.some(({ id, removed }) => id === mark.id && removed === mark.removed),
+  );
+  keep(cardId, mergedMarks(kept(cardId, "marks"), answer.value.marks), left);
+  useMarks.setState({ fault: null });
+  return true;
 }

@@ -97,7 +97,7 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   await expect(aside.getByText(/Engine to idle at 9\d0/)).toBeVisible();
   await page.getByRole("tab", { name: "Logs" }).click();
   const list = page.getByRole("region", { name: "Kept logs" });
-  await expect(list.getByRole("row")).toHaveCount(5);
+  await expect(list.getByRole("row")).toHaveCount(6);
 
   // Not readable by anybody else, by address.
   const { logs } = (await (await page.request.get("/api/logs")).json()) as { logs: { id: string }[] };

@@ -75,11 +75,15 @@ describe("six glides", () => {
 });
 
 describe("a turn back", () => {
-  it("is no failure in cruise, though power comes back on the runway", () => {
+  it("is a turn back to the ground, and no failure in cruise, though power comes back on the runway", () => {
     const log = logOf("turnback.igc", alder, 1000, 8);
     const [stop] = log.flights.flatMap((flight) => flight.failures);
     expect(stop.back_s ?? 0).toBeGreaterThan(log.flights[0].ends_s);
-    expect(foundExercises(log, alder, 1000)).toEqual([]);
+    const [part, ...others] = foundExercises(log, alder, 1000);
+    expect(others).toEqual([]);
+    expect(part).toEqual({ exerciseId: "turn-back", from_s: stop.time_s, to_s: log.flights[0].ends_s });
+    // The log’s truth: turned at 46°.
+    expect(loggedScore(exerciseOf("turn-back"), log, part, alder)).toMatchObject({ ok: true, value: { failed: [] } });
   });
 });
 
@@ -158,6 +162,59 @@ describe("made flights", () => {
     expect(of(slow(60))).toEqual([{ exerciseId: "slow-flight", from_s: 100, to_s: 159 }]);
     expect(of(slow(20))).toEqual([]);
     expect(of(slow(60), false)).toEqual([]);
+  });
+
+  const stop = (over: object): FoundFlight["failures"][number] => {
+    const of = {
+      time_s: 60,
+      back_s: null,
+      engine: null,
+      possible: false,
+      height_m: figure(300, 5, "pressure height"),
+      toGround: { height_m: figure(300, 5, "pressure height"), time_s: figure(70, 1, "position") },
+      turns: [turn(30, 100), turn(30, 80)],
+      glides: [],
+    };
+    return { ...of, ...over } as unknown as FoundFlight["failures"][number];
+  };
+  const named = (over: object, of: Partial<FoundFlight> = {}, track = drawn({})) =>
+    foundExercises(
+      { drawn: track, flights: [flight({ takeOff: null, failures: [stop(over)], ...of })], airKnown: true },
+      "engine" in over ? larch : alder,
+      "engine" in over ? 1600 : 1000,
+    ).map(({ exerciseId }) => exerciseId);
+
+  it("half round from circuit height, in one turn or two, is the approach to a spot; on the climb a turn back", () => {
+    expect(named({})).toEqual(["power-off-180"]);
+    expect(named({ turns: [turn(30, 90)] })).toEqual([]);
+    expect(named({ turns: [turn(30, 300)] })).toEqual([]);
+    expect(named({ height_m: figure(700, 5, "pressure height") })).toEqual([]);
+    expect(named({ turns: [turn(45, 210)] }, { takeOff: ground(0) })).toEqual(["turn-back"]);
+    expect(named({ turns: [turn(45, 90)] }, { takeOff: ground(0) })).toEqual([]);
+    expect(
+      named({ turns: [turn(45, 210)], height_m: figure(470, 5, "pressure height") }, { takeOff: ground(0) }),
+    ).toEqual([]);
+  });
+
+  it("low on one engine and up again without the touch is a go-around, about its lowest point", () => {
+    const dip = (low_m: number, up_m: number) =>
+      drawn({
+        altitude_m: time_s.map((t) => 10 + (t < 150 ? low_m + (150 - t) * 4 : low_m + Math.min((t - 150) * 2, up_m))),
+      });
+    const around = (track: DrawnTrack, over: object = {}) =>
+      named({ engine: 1, toGround: null, ...over }, {}, track).filter((id) => id === "one-engine-go-around");
+    expect(around(dip(100, 200))).toEqual(["one-engine-go-around"]);
+    expect(around(dip(300, 200))).toEqual([]);
+    expect(around(dip(100, 40))).toEqual([]);
+    // The other engine was back before it climbed.
+    expect(around(dip(100, 200), { back_s: 155 })).toEqual([]);
+    const log = {
+      drawn: dip(100, 200),
+      flights: [flight({ failures: [stop({ engine: 1, toGround: null })] })],
+      airKnown: true,
+    };
+    const part = foundExercises(log, larch, 1600).find(({ exerciseId }) => exerciseId === "one-engine-go-around");
+    expect(part).toEqual({ exerciseId: "one-engine-go-around", from_s: 135, to_s: 210 });
   });
 
   it("a part without two fixes has no trace, and is said to be short", () => {

@@ -36,6 +36,12 @@ const [STEEP_RAD, ROUND_RAD, ABOUT_S] = [radians(38), radians(300), 2];
 const [OVER_STALL, LEVEL_MPS, SLOW_S] = [1.25, 1.5, 30];
 /** An approach on one engine is judged from here, above the ground. */
 const APPROACH_M = 1500 * M_PER_FT;
+/** Turned back: through so much at least, so soon after lift-off, s, from so low. Common practice. */
+const [BACK_RAD, AFTER_LIFT_OFF_S, LOW_M] = [radians(120), 150, 460];
+/** Round to a spot: through about half a circle in all, from about circuit height. Common practice. */
+const [SPOT_LEAST_RAD, SPOT_MOST_RAD, CIRCUIT_LEAST_M, CIRCUIT_MOST_M] = [radians(140), radians(250), 180, 500];
+/** Gone around: down to under this above the ground, then up by this much; from so long before to so long after, s. */
+const [AROUND_BELOW_M, UP_AGAIN_M, AROUND_BEFORE_S, AROUND_AFTER_S] = [180, 60, 15, 60];
 
 /**
  * The part of a log as a trace.
@@ -112,6 +118,7 @@ export function foundExercises(log: ExerciseLog, aircraft: Aeroplane, mass_kg: n
     ...steepTurns(flight),
     ...slowed(flight),
     ...failures(flight, category),
+    ...goneAround(log, flight),
     ...slowFlight(log, flight, aircraft, mass_kg),
   ]);
   return found.filter(({ exerciseId }) => fits.has(exerciseId)).sort((a, b) => a.from_s - b.from_s);
@@ -146,14 +153,58 @@ function failures(
   { failures: stops, takeOff, ends_s }: FoundFlight,
   category: ReturnType<typeof procedureCategory>,
 ): ExercisePart[] {
-  return stops.flatMap(({ time_s, back_s, engine, toGround, height_m, possible }): ExercisePart[] => {
+  return stops.flatMap((stop): ExercisePart[] => {
+    const { time_s, back_s, engine, toGround, height_m, possible } = stop;
     if (possible) return [];
     // An engine that is back only after the touch was flown to the ground without it.
     if (toGround === null)
       return [{ exerciseId: `engine-failure-${category}`, from_s: time_s, to_s: back_s ?? ends_s }];
+    const gliding = glidedToGround(stop, takeOff);
+    if (gliding) return [{ exerciseId: gliding, from_s: time_s, to_s: ends_s }];
     if (engine === null) return [];
     const low = height_m.known && takeOff !== null && height_m.value < APPROACH_M;
     return low ? [] : [{ exerciseId: "one-engine-approach", from_s: Math.max(time_s, ends_s - 180), to_s: ends_s }];
+  });
+}
+
+/** A glide to the ground with all engines off: turned back, or round to a spot; null for neither. */
+function glidedToGround(
+  { time_s, engine, height_m, turns }: FoundFlight["failures"][number],
+  takeOff: FoundFlight["takeOff"],
+): string | null {
+  if (engine !== null || !height_m.known) return null;
+  const [turned, greatest] = turns.reduce(
+    ([sum, most], { heading_rad }) => [sum + heading_rad, Math.max(most, heading_rad)],
+    [0, 0],
+  );
+  const climbing = takeOff !== null && time_s - takeOff.time_s < AFTER_LIFT_OFF_S;
+  if (climbing) return greatest > BACK_RAD && height_m.value < LOW_M ? "turn-back" : null;
+  const circuit = height_m.value > CIRCUIT_LEAST_M && height_m.value < CIRCUIT_MOST_M;
+  return circuit && turned > SPOT_LEAST_RAD && turned < SPOT_MOST_RAD ? "power-off-180" : null;
+}
+
+/** On one engine of two down to near the ground, and up again before the other was back. */
+function goneAround({ drawn }: ExerciseLog, flight: FoundFlight): ExercisePart[] {
+  const ground_m = groundOf(flight);
+  if (ground_m === null) return [];
+  return flight.failures.flatMap(({ engine, time_s, back_s, toGround, possible }): ExercisePart[] => {
+    if (engine === null || possible || toGround !== null) return [];
+    const end_s = back_s ?? flight.ends_s;
+    let [lowest, at_s] = [Infinity, 0];
+    for (let i = 0; i < drawn.time_s.length; i += 1) {
+      if (drawn.time_s[i] < time_s || drawn.time_s[i] > end_s) continue;
+      const above = drawn.altitude_m[i] - ground_m;
+      if (above < lowest) [lowest, at_s] = [above, drawn.time_s[i]];
+      else if (lowest < AROUND_BELOW_M && above > lowest + UP_AGAIN_M)
+        return [
+          {
+            exerciseId: "one-engine-go-around",
+            from_s: Math.max(at_s - AROUND_BEFORE_S, time_s),
+            to_s: Math.min(at_s + AROUND_AFTER_S, end_s),
+          },
+        ];
+    }
+    return [];
   });
 }
 

@@ -9,6 +9,8 @@ const OF_EXERCISE: Readonly<Record<string, Practice>> = {
   "engine-failure-turboprop": "engine-failure",
   "one-engine-approach": "one-engine-approach",
   "vmca-demo": "minimum-control",
+  "turn-back": "turn-back",
+  "power-off-180": "forced-landing",
   "gyro-engine-out": "forced-landing",
 };
 const OF_PROCEDURE: Readonly<Record<string, Practice>> = {

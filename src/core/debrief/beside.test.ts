@@ -1,3 +1,4 @@
+import { energyLeft } from "./energy-left";
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { demoLog } from "../../../demo/read-logs";
@@ -9,7 +10,7 @@ import { flyTurnback } from "../departure/turnback-flight";
 import { bestTurnback } from "../departure/turnback-search";
 import { stallSpeed_mps } from "../aircraft/polar";
 import { landingEnds } from "../landing/landing-end";
-import { M_PER_FT } from "../quantities/constants";
+import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { radians } from "../quantities/angle";
 import { analyse } from "../track/analyse";
 import { readLog } from "../track/formats/read-log";
@@ -185,5 +186,22 @@ describe("a log’s engine stop beside the plan", () => {
     expect(asked({}, 5)).toMatchObject({ ok: false, issue: { code: "no_such_stop" } });
     const glides = { text: demoLog("glides.csv"), name: "glides.csv" };
     expect(asked(glides)).toMatchObject({ ok: false, issue: { code: "no_take_off" } });
+  });
+});
+
+describe("what is left with speed counted as height", () => {
+  const at = (left_m: number | null, finalEas_mps: number) =>
+    energyLeft({ predicted: { left_m: 40, finalEas_mps: 36 }, flown: { left_m, finalEas_mps } } as never);
+
+  it("is less where it was slower: from 70 kt to 60 kt is 57 ft of height", () => {
+    // By hand: (30.87² − 36.01²)/(2·9.80665) = −17.5 m.
+    const slow = at(40, 60 * MPS_PER_KT);
+    expect(slow?.speed_m).toBeCloseTo((30.8667 ** 2 - 36 ** 2) / (2 * 9.80665), 2);
+    expect(slow?.difference_m).toBeCloseTo(slow?.speed_m ?? NaN, 9);
+    expect(at(60, 60 * MPS_PER_KT)?.difference_m).toBeCloseTo(20 + (slow?.speed_m ?? NaN), 9);
+  });
+
+  it("is nothing apart where the speed was the planned one, or it was never aligned", () => {
+    expect([at(40, 36.5), at(null, 30)]).toEqual([null, null]);
   });
 });

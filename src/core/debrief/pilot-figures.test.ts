@@ -26,12 +26,23 @@ describe("a pilot’s own figures", () => {
     expect(found?.bank_rad?.spread).toBeCloseTo(Math.SQRT2 / 10, 12);
   });
 
+  it("have the speed of flights by hand beside the one to hold, and where logs show the touch", () => {
+    const off = (off_mps: number) => ({ at_s: 1, hand: { ...hand(3, null).hand, speed: { off_mps, spread_mps: 1 } } });
+    const logged = (spot_m?: number) => ({ at_s: 1, reaction_s: 4, bank_rad: null, spot_m });
+    const found = pilotFigures([logged(100), logged(160), logged()], [off(-1), off(3)]);
+    expect(found?.speed_mps).toEqual({ mean: 1, spread: Math.sqrt(8), count: 2 });
+    // By hand: 100 and 160 m have the mean 130 and the standard deviation 42.4.
+    expect(found?.spot_m).toEqual({ mean: 130, spread: Math.sqrt(1800), count: 2 });
+  });
+
   it("one has no spread; what shows nothing does not count; nothing is nothing", () => {
     expect(pilotFigures([{ at_s: null, reaction_s: 4, bank_rad: null }], [])).toEqual({
       flown: 1,
       simulated: 0,
       reaction_s: { mean: 4, spread: 0, count: 1 },
       bank_rad: null,
+      speed_mps: null,
+      spot_m: null,
       last_s: null,
     });
     expect(pilotFigures([{ at_s: 5, reaction_s: null, bank_rad: null }], [{ hand: null, at_s: 9 }])).toBeNull();

@@ -9,6 +9,8 @@ export interface FlownHand {
   readonly at_s: number | null;
   readonly reaction_s: number | null;
   readonly bank_rad: number | null;
+  /** Where it touched, past the threshold, m; left out where that is not known. */
+  readonly spot_m?: number;
 }
 
 /** A figure from several: its mean and standard deviation (0 of one). */
@@ -25,6 +27,9 @@ export interface PilotFigures {
   readonly simulated: number;
   readonly reaction_s: OwnFigure | null;
   readonly bank_rad: OwnFigure | null;
+  /** Speed beside the one to hold, of flights by hand; where it touched past the threshold, of logs. */
+  readonly speed_mps: OwnFigure | null;
+  readonly spot_m: OwnFigure | null;
   /** When the last of them was, UTC, s since 1970; null where none tells. */
   readonly last_s: number | null;
 }
@@ -66,6 +71,8 @@ export function pilotFigures(
       ...known(shown.map(({ bank_rad }) => bank_rad)),
       ...known(byHand.map(({ bank }) => bank?.mean_rad ?? null)),
     ]),
+    speed_mps: figureOf(byHand.map(({ speed }) => speed.off_mps)),
+    spot_m: figureOf(known(flown.map(({ spot_m }) => spot_m ?? null))),
   };
 }
 

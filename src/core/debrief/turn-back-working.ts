@@ -1,3 +1,4 @@
+import { energyLeft } from "./energy-left";
 import { type WorkingStep, workingStep } from "../working";
 import { EXPLAINED, type Explained, type TurnBackBeside } from "./turn-back-beside";
 import type { BesidePart } from "./turn-back-flown";
@@ -20,7 +21,9 @@ const EXPLAINED_WORDS: Record<Explained, string> = {
 };
 
 /** How a turn back beside its plan comes about. */
-export function turnBackWorking({ height_m, predicted, flown, explained, rest_m }: TurnBackBeside): WorkingStep[] {
+export function turnBackWorking(beside: TurnBackBeside): WorkingStep[] {
+  const { height_m, predicted, flown, explained, rest_m } = beside;
+  const energy = energyLeft(beside);
   const start = (figure: string) => [
     workingStep(figure, "h", "Height of the stop over the runway", "", height_m, "m", LOG),
     workingStep(figure, "V", "True airspeed there", "", flown.start.tas_mps, "m/s", LOG),
@@ -106,5 +109,29 @@ export function turnBackWorking({ height_m, predicted, flown, explained, rest_m 
             "difference",
           ),
         ];
-  return [...left, ...parts, ...shares, ...rest];
+  const asEnergy = energy
+    ? [
+        workingStep("energy", "V_f", "equivalent airspeed on the way down, flown", "", flown.finalEas_mps, "m/s", LOG),
+        workingStep("energy", "V_p", "as planned", "", predicted.finalEas_mps, "m/s", PLANNER),
+        workingStep(
+          "energy",
+          "Δh_V",
+          "height that the speed is worth",
+          "(V_f² − V_p²)/2g",
+          energy.speed_m,
+          "m",
+          "h + V²/2g",
+        ),
+        workingStep(
+          "energy",
+          "ΔE",
+          "flown less predicted, as energy height",
+          "h_f − h_p + Δh_V",
+          energy.difference_m,
+          "m",
+          "h + V²/2g",
+        ),
+      ]
+    : [];
+  return [...left, ...asEnergy, ...parts, ...shares, ...rest];
 }

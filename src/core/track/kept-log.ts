@@ -83,6 +83,8 @@ export const LogSummary = z.strictObject({
         /** Of its greatest turn, and from the stop to the touch; summaries before they were told lack them. */
         turned_rad: z.number().min(0).max(400).optional(),
         lost_m: z.number().min(-1000).max(25_000).optional(),
+        /** Where it touched, past the threshold of a known runway. */
+        spot_m: z.number().min(-5000).max(20_000).optional(),
       }),
     )
     .max(MOST_HANDS),
@@ -124,7 +126,9 @@ function greatestBank(turns: readonly MeasuredTurn[]): number | null {
 
 /** What a list shows of what was found. */
 export function summaryOf({ flown: { log }, flights }: TrackAnalysis): LogSummary {
-  const failures = flights.flatMap((flight) => flight.failures);
+  const failures = flights.flatMap((flight) =>
+    flight.failures.map((stop) => ({ ...stop, along: flight.landed?.along_m })),
+  );
   const first = failures.at(0)?.height_m;
   return {
     begins_s: log.clock === "utc" ? log.begins_s : null,
@@ -137,11 +141,12 @@ export function summaryOf({ flown: { log }, flights }: TrackAnalysis): LogSummar
     hands: failures
       .filter(({ toGround }) => toGround !== null)
       .slice(0, MOST_HANDS)
-      .map(({ delay_s, turns, toGround }) => ({
+      .map(({ delay_s, turns, toGround, along }) => ({
         reaction_s: delay_s.known ? Math.min(delay_s.value, 60) : null,
         bank_rad: greatestBank(turns),
         turned_rad: Math.min(Math.max(0, ...turns.map(({ heading_rad }) => heading_rad)), 400),
         ...(toGround?.height_m.known ? { lost_m: Math.min(Math.max(toGround.height_m.value, -1000), 25_000) } : {}),
+        ...(along?.known && Math.abs(along.value) < 5000 ? { spot_m: along.value } : {}),
       })),
     height_m: first?.known ? Math.min(Math.max(first.value, -1000), 25_000) : null,
   };

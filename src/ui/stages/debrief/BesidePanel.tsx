@@ -1,5 +1,6 @@
 "use client";
 import type { BesideFailure } from "@/core/debrief/beside-failure";
+import { energyLeft } from "@/core/debrief/energy-left";
 import { EXPLAINED } from "@/core/debrief/turn-back-beside";
 import { BESIDE_PARTS, type BesidePart } from "@/core/debrief/turn-back-flown";
 import { success } from "@/core/outcome";
@@ -56,6 +57,7 @@ export function BesidePanel({ beside }: { beside: BesideFailure }) {
   );
   const difference_m = saved.reduce((sum, part) => sum + part, 0);
   const aligned = flown.left_m !== null;
+  const energy = energyLeft(turnBack);
   return (
     <section className="border-t border-rule px-4 py-2" aria-label="Predicted beside flown">
       <h2 className="text-[14px] font-bold">Predicted beside flown</h2>
@@ -169,6 +171,19 @@ export function BesidePanel({ beside }: { beside: BesideFailure }) {
           <span className={`text-[22px] font-semibold ${difference_m < 0 ? "text-brick" : "text-pine"}`}>
             {signed(difference_m)}
           </span>
+        </Figure>
+      )}
+      {energy && (
+        <Figure
+          title="Speed counted as height"
+          figure="energy"
+          source={source}
+          className="flex w-full items-baseline justify-between text-left text-[14px]"
+        >
+          <span className="font-sans">
+            As energy, its speed {energy.speed_m < 0 ? "slower" : "faster"} than planned
+          </span>
+          <span className={energy.difference_m < 0 ? "text-brick" : "text-pine"}>{signed(energy.difference_m)}</span>
         </Figure>
       )}
       {aligned && explained && rest_m !== null && (

@@ -7,6 +7,7 @@ import { formatNumber } from "@/core/quantities/units";
 import { Pilot } from "@/core/situation/situation-document";
 import type { ListedFlight } from "@/server/flights";
 import { send } from "@/ui/kit/request";
+import { type Format, useFormat } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { dayWords } from "./debrief-words";
 import { useLogs } from "./logs-store";
@@ -15,6 +16,11 @@ const seconds = ({ mean, spread, count }: OwnFigure) =>
   `${formatNumber(mean, 1)} s${count > 1 ? ` ±${formatNumber(spread, 1)}` : ""}`;
 const bank = ({ mean, spread, count }: OwnFigure) =>
   `${formatNumber(degrees(mean))}°${count > 1 ? ` ±${formatNumber(degrees(spread))}` : ""}`;
+
+const around = (format: Format, kind: "speed" | "length", { mean, spread, count }: OwnFigure) => {
+  const mid = `${mean < 0 ? "−" : ""}${format(kind, Math.abs(mean))}`;
+  return count > 1 ? `${mid} ±${format(kind, spread, "up")} from ${count}` : mid;
+};
 
 /** The pilot's own reaction and bank, of logs and of the simulator; the situation plans with them when told to. */
 export function PilotPanel() {
@@ -38,6 +44,7 @@ export function PilotPanel() {
     [logs, flights],
   );
   const current = useSituation((state) => state.current.pilot);
+  const format = useFormat();
   if (!own) return null;
   const planned = Pilot.safeParse({
     ...current,
@@ -57,6 +64,22 @@ export function PilotPanel() {
         Until you act, and the bank of your turns: from {from.join(" and ")}, each counted alike
         {own.last_s === null ? "" : `, the last on ${dayWords(own.last_s)}`}.
       </p>
+      {(own.speed_mps || own.spot_m) && (
+        <dl className="grid grid-cols-[1fr_auto] pb-1.5 text-[13px]">
+          {own.speed_mps && (
+            <>
+              <dt className="text-ink2">Speed beside the one to hold</dt>
+              <dd className="num">{around(format, "speed", own.speed_mps)}</dd>
+            </>
+          )}
+          {own.spot_m && (
+            <>
+              <dt className="text-ink2">Touched past the threshold</dt>
+              <dd className="num">{around(format, "length", own.spot_m)}</dd>
+            </>
+          )}
+        </dl>
+      )}
       {planned.success && (
         <button
           type="button"

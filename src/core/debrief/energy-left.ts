@@ -14,8 +14,8 @@ export interface EnergyLeft {
 const SAME_MPS = 3 * MPS_PER_KT;
 
 /**
- * The difference of energy height h + V²/2g at the end. Near the ground the equivalent airspeed stands for the true one:
- * 3 % too little at 2,000 ft.
+ * The difference of energy height h + V²/2g at the end. Near the ground the equivalent airspeed stands for the true
+ * one: 3 % too little at 2,000 ft.
  *
  * @returns null where it was never aligned, or the speed was the planned one within 3 kt: height alone says it all
  */

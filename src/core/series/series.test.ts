@@ -275,6 +275,11 @@ describe("a card as a document", () => {
         const result = value(seriesResult(begun));
         expect(result.briefed.predicted).toBeGreaterThan(0);
         expect(result.asBriefed).toBeNull();
+        // Every run as planned ends above the deck; a glide is held for a minute.
+        const day = value(cardDay(begun));
+        const spent = begun.points.map((point) => value(predictedRun(day, point, begun.start_m)).amount);
+        const longest = Math.max(...spent) * (kind === "glide" ? 60 : 1);
+        expect(begun.start_m - longest).toBeGreaterThan(begun.abort_m);
         expect(seriesVerdict(result).says).toBe("too few");
       }
     },

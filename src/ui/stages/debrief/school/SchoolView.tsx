@@ -32,7 +32,7 @@ export function SchoolView() {
   const now = parts.some(([name]) => name === part) ? part : parts[0][0];
   return (
     <div className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
-      <div className="flex flex-wrap items-center gap-2 border-b border-rule px-4 py-1.5">
+      <div className={schools.length > 0 ? "flex flex-wrap items-center gap-2 border-b border-rule px-4 py-1.5" : ""}>
         {schools.length > 0 && (
           <label className="text-sm text-ink2">
             <span className="sr-only">School</span>

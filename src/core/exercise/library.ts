@@ -22,6 +22,15 @@ const heading = held("heading", { target: "entry", below: 10 * RAD_PER_DEG, abov
 /** The book's speed for the failure: best glide, V_YSE. */
 const bookSpeed = held("speed", { target: "book", below: 10 * MPS_PER_KT, above: 10 * MPS_PER_KT, forgiven_s: 10 });
 
+/** Of a glide near the ground: hardly less, somewhat more. */
+const glideSpeed = held("speed", {
+  target: "book",
+  below: 5 * MPS_PER_KT,
+  above: 15 * MPS_PER_KT,
+  forgiven_s: 12,
+  source: OURS,
+});
+
 type Parts = Omit<Exercise, "format" | "version" | "lookOuts" | "calls" | "fails" | "cautions" | "begins" | "ends"> &
   Partial<Pick<Exercise, "lookOuts" | "calls" | "fails" | "cautions" | "begins" | "ends">>;
 
@@ -155,9 +164,7 @@ export const EXERCISES: readonly Exercise[] = [
     fits: ["single"],
     setUp: { configuration: "climb, take-off flap", speed_mps: null, height_m: 1000 * M_PER_FT, hardDeck_m: null },
     procedure: "single-turn-back",
-    tolerances: [
-      held("speed", { target: "book", below: 5 * MPS_PER_KT, above: 15 * MPS_PER_KT, forgiven_s: 12, source: OURS }),
-    ],
+    tolerances: [glideSpeed],
     drill: { wrong: 0, seconds: null },
     fails: [{ channel: "bank", is: "above", value: 60 * RAD_PER_DEG }],
     calls: ["The side of the turn, before the take-off."],
@@ -170,9 +177,7 @@ export const EXERCISES: readonly Exercise[] = [
     fits: ["single"],
     setUp: { configuration: "circuit, clean", speed_mps: null, height_m: 1000 * M_PER_FT, hardDeck_m: null },
     procedure: "single-forced-landing",
-    tolerances: [
-      held("speed", { target: "book", below: 5 * MPS_PER_KT, above: 15 * MPS_PER_KT, forgiven_s: 12, source: OURS }),
-    ],
+    tolerances: [glideSpeed],
     drill: { wrong: 0, seconds: null },
     lookOuts: ["Touched at the spot or up to 200 ft beyond it: seen from the ground, or measured from the log."],
     fails: [{ channel: "bank", is: "above", value: 45 * RAD_PER_DEG }],

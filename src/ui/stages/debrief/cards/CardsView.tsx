@@ -4,6 +4,7 @@ import { useEffect, useState } from "react";
 import { TestCardOfAnyVersion } from "@/core/series/test-card-versions";
 import { download, fileName } from "@/ui/kit/download";
 import { FileButton } from "@/ui/kit/forms/FileButton";
+import { Segments } from "@/ui/kit/forms/Segments";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { OwnActions } from "@/ui/library/own/OwnActions";
 import { newOwnId } from "@/ui/library/own/own-documents-store";
@@ -79,19 +80,12 @@ export function CardsView() {
         </button>
         {draft && (
           <>
-            <div className="flex" role="group" aria-label="How the card is looked at">
-              {MODES.map(([value, label]) => (
-                <button
-                  key={value}
-                  type="button"
-                  aria-pressed={mode === value}
-                  className={`btn rounded-none border-l-0 first:rounded-l first:border-l last:rounded-r ${mode === value ? "bg-mark font-semibold" : "btn-quiet"}`}
-                  onClick={() => useCardLook.setState({ mode: value })}
-                >
-                  {label}
-                </button>
-              ))}
-            </div>
+            <Segments
+              label="How the card is looked at"
+              value={mode}
+              parts={MODES}
+              onChange={(value) => useCardLook.setState({ mode: value })}
+            />
             <OwnActions
               noun="test card"
               undoable={past.length > 0}

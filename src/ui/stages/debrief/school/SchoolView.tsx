@@ -2,6 +2,7 @@
 import { Plus } from "lucide-react";
 import { useEffect, useState } from "react";
 import { mayDo } from "@/core/school/school";
+import { Segments } from "@/ui/kit/forms/Segments";
 import { ClassPanel } from "./ClassPanel";
 import { LessonsPanel } from "./LessonsPanel";
 import { MembersPanel } from "./MembersPanel";
@@ -29,7 +30,7 @@ export function SchoolView() {
     ["members", "Members"],
     ["own", "My results"],
   ];
-  const now = parts.some(([name]) => name === part) ? part : parts[0][0];
+  const now = parts.find(([name]) => name === part)?.[0] ?? parts[0][0];
   return (
     <div className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
       <div className={schools.length > 0 ? "flex flex-wrap items-center gap-2 border-b border-rule px-4 py-1.5" : ""}>
@@ -49,21 +50,7 @@ export function SchoolView() {
             </select>
           </label>
         )}
-        {school && !door && (
-          <div className="flex" role="group" aria-label="Parts of the school">
-            {parts.map(([value, label]) => (
-              <button
-                key={value}
-                type="button"
-                aria-pressed={now === value}
-                className={`btn rounded-none border-l-0 first:rounded-l first:border-l last:rounded-r ${now === value ? "bg-mark font-semibold" : "btn-quiet"}`}
-                onClick={() => setPart(value)}
-              >
-                {label}
-              </button>
-            ))}
-          </div>
-        )}
+        {school && !door && <Segments label="Parts of the school" value={now} parts={parts} onChange={setPart} />}
         {schools.length > 0 && (
           <button
             type="button"

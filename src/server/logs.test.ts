@@ -18,7 +18,7 @@ const guest = () => transaction((connection) => createGuest(connection));
 
 const turnback = (more: Partial<KeptLog> = {}): KeptLog => ({
   schema: "utrimax/log",
-  version: 2,
+  version: 3,
   stops: null,
   also: [],
   name: "turnback.igc",

@@ -3,7 +3,7 @@ import type { WindColumn } from "../air/wind";
 import type { DepartureQuestion } from "../departure/departure-day";
 import { type Outcome, failure, success } from "../outcome";
 import type { TrackAnalysis } from "../track/analyse";
-import type { KeptLog } from "../track/kept-log";
+import { type KeptLog, aeroplaneOf } from "../track/kept-log";
 import { flownPart } from "../track/flown-part";
 import { windColumn } from "../track/wind/wind-column";
 import type { WorkingStep } from "../working";
@@ -28,7 +28,7 @@ export interface BesideFailure {
  * Compares an engine stop with the plan.
  *
  * @param looked - the how manieth of all of the log
- * @returns `no_aircraft`; why it is no turn back; failures of the departure
+ * @returns `no_aircraft`, `no_aeroplane`; why it is no turn back; failures of the departure
  */
 export function besideFailure(
   { flown, flights }: TrackAnalysis,
@@ -36,7 +36,10 @@ export function besideFailure(
   looked: number,
   { pilot, plan, approach, qnh_Pa }: BesidePlan,
 ): Outcome<BesideFailure> {
-  const { aircraft, mass_kg, deviation_K } = log;
+  const { mass_kg, deviation_K } = log;
+  const aircraft = aeroplaneOf(log);
+  if (log.aircraft && !aircraft)
+    return failure("no_aeroplane", `${log.aircraft.name} is a rotorcraft: no plan stands beside its logs yet.`);
   if (!aircraft)
     return failure("no_aircraft", "Say which aircraft flew: then the plan for the same moment stands beside it.");
   let n = looked;

@@ -129,7 +129,7 @@ describe("a turn back beside its plan", () => {
 describe("a log’s engine stop beside the plan", () => {
   const log: KeptLog = {
     schema: "utrimax/log",
-    version: 2,
+    version: 3,
     stops: null,
     also: [],
     name: "turnback.igc",

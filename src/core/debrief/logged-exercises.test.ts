@@ -1,6 +1,6 @@
 // Exercises in logs: those that can be told from what was flown, and how they were held, by the same documents.
 import { describe, expect, it } from "vitest";
-import { demoAircraft } from "../../../demo/read-demo";
+import { demoAircraft, demoGyroplane, demoHelicopter } from "../../../demo/read-demo";
 import { demoLog } from "../../../demo/read-logs";
 import type { Aeroplane } from "../aircraft/aeroplane";
 import { EXERCISES } from "../exercise/library";
@@ -215,6 +215,43 @@ describe("made flights", () => {
     };
     const part = foundExercises(log, larch, 1600).find(({ exerciseId }) => exerciseId === "one-engine-go-around");
     expect(part).toEqual({ exerciseId: "one-engine-go-around", from_s: 135, to_s: 210 });
+  });
+
+  it("of a gyroplane down without speed is a vertical descent, from its beginning to the speed that is had again", () => {
+    const gyro = demoGyroplane();
+    const down = (seconds: number, sink_mps: number) =>
+      drawn({
+        eas_mps: time_s.map((t) => (t < 100 ? 25 : t < 100 + seconds ? 5 : Math.min(5 + (t - 100 - seconds) * 3, 25))),
+        climb_mps: time_s.map((t) => (t >= 100 && t < 104 + seconds ? -sink_mps : 0)),
+      });
+    const of = (track: DrawnTrack, airKnown = true) =>
+      foundExercises({ drawn: track, flights: [flight({})], airKnown }, gyro, 400);
+    // 20 m/s again five seconds after the nose went down.
+    expect(of(down(8, 6))).toEqual([{ exerciseId: "gyro-vertical-descent", from_s: 100, to_s: 113 }]);
+    expect(of(down(8, 2))).toEqual([]);
+    expect(of(down(1, 6))).toEqual([]);
+    expect(of(down(8, 6), false)).toEqual([]);
+    const out = stop({ engine: null });
+    expect(
+      foundExercises({ drawn: drawn({}), flights: [flight({ failures: [out] })], airKnown: true }, gyro, 400),
+    ).toEqual([{ exerciseId: "gyro-engine-out", from_s: 60, to_s: count - 1 }]);
+  });
+
+  it("of a helicopter one engine lost low and standing is the hover’s; on its way it is none", () => {
+    const hazel = demoHelicopter();
+    const of = (groundSpeed: number, height_m: number) =>
+      foundExercises(
+        {
+          drawn: drawn({ groundSpeed_mps: flat(groundSpeed), altitude_m: flat(10 + height_m) }),
+          flights: [flight({ failures: [stop({ engine: 1, toGround: null })] })],
+          airKnown: true,
+        },
+        hazel,
+        2600,
+      ).map(({ exerciseId }) => exerciseId);
+    expect(of(1, 5)).toEqual(["helicopter-hover"]);
+    expect(of(20, 5)).toEqual([]);
+    expect(of(1, 60)).toEqual([]);
   });
 
   it("a part without two fixes has no trace, and is said to be short", () => {

@@ -2,6 +2,8 @@
 // same documents as in the simulator. What the drill was a log does not show.
 import { cleanGlide } from "../aircraft/configuration";
 import type { Aeroplane } from "../aircraft/aeroplane";
+import type { AircraftDocument } from "../aircraft/aircraft-document";
+import { isAeroplane } from "../aircraft/aircraft-kind";
 import { polarOf, stallSpeed_mps } from "../aircraft/polar";
 import { bookSpeed_mps } from "../exercise/book-speed";
 import type { Exercise } from "../exercise/exercise";
@@ -79,7 +81,7 @@ export function loggedScore(
   exercise: Exercise,
   log: ExerciseLog,
   part: Pick<ExercisePart, "from_s" | "to_s">,
-  aircraft: Aeroplane,
+  aircraft: AircraftDocument,
 ): Outcome<ExerciseScore> {
   const ground_m = groundOf(
     log.flights.find(({ begins_s, ends_s }) => part.from_s >= begins_s && part.from_s < ends_s),
@@ -111,7 +113,7 @@ export function loggedScore(
 }
 
 /** Exercises that can be told from what was flown, in the order of their time. */
-export function foundExercises(log: ExerciseLog, aircraft: Aeroplane, mass_kg: number): ExercisePart[] {
+export function foundExercises(log: ExerciseLog, aircraft: AircraftDocument, mass_kg: number): ExercisePart[] {
   const category = procedureCategory(aircraft);
   const fits = new Set(EXERCISES.filter((exercise) => exercise.fits.includes(category)).map(({ id }) => id));
   const found = log.flights.flatMap((flight): ExercisePart[] => [
@@ -119,7 +121,7 @@ export function foundExercises(log: ExerciseLog, aircraft: Aeroplane, mass_kg: n
     ...slowed(flight),
     ...failures(flight, category),
     ...goneAround(log, flight),
-    ...slowFlight(log, flight, aircraft, mass_kg),
+    ...(isAeroplane(aircraft) ? slowFlight(log, flight, aircraft, mass_kg) : ofRotorcraft(log, flight, category)),
   ]);
   return found.filter(({ exerciseId }) => fits.has(exerciseId)).sort((a, b) => a.from_s - b.from_s);
 }
@@ -206,6 +208,55 @@ function goneAround({ drawn }: ExerciseLog, flight: FoundFlight): ExercisePart[]
     }
     return [];
   });
+}
+
+/** A gyroplane sinks without speed: slower than this, m/s, sinking faster than this, m/s, for so long, s. */
+const [NO_SPEED_MPS, SINKING_MPS, DOWN_S] = [9, 3, 4];
+/** It flies again from this speed on, m/s. Common practice. */
+const SPEED_AGAIN_MPS = 20;
+/** A hover: slower over the ground than this, m/s, not higher than this, m; looked at for so long after it failed, s. */
+const [HOVER_MPS, HOVER_M, HOVER_S] = [4, 25, 40];
+
+/** What rotorcraft show: a gyroplane down without speed, an engine lost in a hover, an engine out to the ground. */
+function ofRotorcraft(
+  log: ExerciseLog,
+  flight: FoundFlight,
+  category: ReturnType<typeof procedureCategory>,
+): ExercisePart[] {
+  const { drawn, airKnown } = log;
+  if (category === "gyroplane") {
+    const out = flight.failures
+      .filter(({ toGround, possible }) => toGround !== null && !possible)
+      .map(({ time_s }) => ({ exerciseId: "gyro-engine-out", from_s: time_s, to_s: flight.ends_s }));
+    return [...out, ...(airKnown ? verticalDescents(drawn, flight) : [])];
+  }
+  const ground_m = groundOf(flight);
+  if (category !== "helicopter" || ground_m === null) return [];
+  return flight.failures.flatMap(({ time_s, engine, possible }): ExercisePart[] => {
+    const i = drawn.time_s.findIndex((at) => at >= time_s);
+    const hovers = i >= 0 && drawn.groundSpeed_mps[i] < HOVER_MPS && drawn.altitude_m[i] - ground_m < HOVER_M;
+    const to_s = Math.min(time_s + HOVER_S, flight.ends_s);
+    return engine !== null && !possible && hovers ? [{ exerciseId: "helicopter-hover", from_s: time_s, to_s }] : [];
+  });
+}
+
+/** From where the speed was gone to where it was had again. */
+function verticalDescents(
+  { time_s, eas_mps, climb_mps }: DrawnTrack,
+  { begins_s, ends_s }: FoundFlight,
+): ExercisePart[] {
+  const parts: ExercisePart[] = [];
+  let [from, down_s] = [-1, 0];
+  for (let i = 0; i < time_s.length; i += 1) {
+    if (time_s[i] < begins_s || time_s[i] > ends_s) continue;
+    const sinks = eas_mps[i] < NO_SPEED_MPS && climb_mps[i] < -SINKING_MPS;
+    if (sinks && from < 0) from = i;
+    if (sinks && i > 0) down_s += time_s[i] - time_s[i - 1];
+    if (from < 0 || (eas_mps[i] < SPEED_AGAIN_MPS && i < time_s.length - 1)) continue;
+    if (down_s >= DOWN_S) parts.push({ exerciseId: "gyro-vertical-descent", from_s: time_s[from], to_s: time_s[i] });
+    [from, down_s] = [-1, 0];
+  }
+  return parts;
 }
 
 /** Stretches of a flight that are level a little over the stall. */

@@ -232,6 +232,23 @@ export const EXERCISES: readonly Exercise[] = [
     tolerances: [held("speed", { target: "book", below: 8 * MPS_PER_KT, above: 12 * MPS_PER_KT, source: OURS })],
     drill: { wrong: 0, seconds: null },
   }),
+  exercise({
+    id: "gyro-vertical-descent",
+    name: "Vertical descent and speed regained, gyroplane",
+    purpose: "Down without speed on purpose, out by the nose, with height to spare.",
+    fits: ["gyroplane"],
+    setUp: {
+      configuration: "idle",
+      speed_mps: null,
+      height_m: 2000 * M_PER_FT,
+      hardDeck_m: 800 * M_PER_FT,
+    },
+    procedure: "gyro-vertical-descent",
+    tolerances: [held("heading", { target: "entry", below: 45 * RAD_PER_DEG, above: 45 * RAD_PER_DEG, source: OURS })],
+    drill: { wrong: 0, seconds: null },
+    fails: [{ channel: "verticalSpeed", is: "below", value: (-2500 * M_PER_FT) / 60 }],
+    cautions: ["Only where the manual allows it, high, and never into the ground: speed comes back by height alone."],
+  }),
 ];
 
 /** Flight tests that ship. */

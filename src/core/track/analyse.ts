@@ -21,6 +21,8 @@ import { type TurnMeasures, measureTurn } from "./measure/turn";
 /** What is known beside the log. */
 export interface TrackDay extends FlownDay {
   readonly aircraft: Aeroplane | null;
+  /** What flew where it was no aeroplane; left out, or null, for none. */
+  readonly rotorcraft?: string | null;
   readonly mass_kg: number;
   readonly runways: readonly RunwayLine[];
   /** Engine stops as they are said to be; null: as they are found. */
@@ -124,7 +126,11 @@ function leftOpen({ has, wind }: Flown, day: TrackDay, polar: Polar | null): str
   else if (!has.pressure) open.push("No pressure height: a touchdown is known to some seconds only.");
   if (!has.engine)
     open.push("No engine gauge: “power reduced or lost” is all that the path shows; idle by hand looks the same.");
-  if (!day.aircraft) open.push("No aircraft chosen: engine stops are possible ones only.");
+  if (day.rotorcraft)
+    open.push(
+      `${day.rotorcraft} has no wing to glide by: without an engine gauge its engine stops are possible ones only.`,
+    );
+  else if (!day.aircraft) open.push("No aircraft chosen: engine stops are possible ones only.");
   else if (!polar) open.push(`${day.aircraft.name} has no polar at this mass: engine stops are possible ones only.`);
   if (!has.accelerometer)
     open.push("No accelerometer: a spot is missed by less than the bound of its touchdown for all that the log shows.");

@@ -7,7 +7,10 @@ import { KeptLog } from "./kept-log";
 /** Version 1 knew no engine stops but those that were found, and one recorder. */
 const withStops = (old: OldDocument): OldDocument => ({ stops: null, also: [], ...old });
 
-const versions = versionedDocument("utrimax/log", "flight log", KeptLog, [withStops]);
+/** Version 2 was flown by aeroplanes alone; they are what they were. */
+const ofAnyKind = (old: OldDocument): OldDocument => old;
+
+const versions = versionedDocument("utrimax/log", "flight log", KeptLog, [withStops, ofAnyKind]);
 
 const Old = z.looseObject({ aircraft: z.unknown() });
 

@@ -1,7 +1,9 @@
 // A flight log as it is kept: the file as it came, and what is known beside it: the aircraft, its mass, the day, the
 // runways near. From both its measures are made anew.
 import { z } from "zod";
-import { Aeroplane } from "../aircraft/aeroplane";
+import type { Aeroplane } from "../aircraft/aeroplane";
+import { AircraftDocument } from "../aircraft/aircraft-document";
+import { isAeroplane } from "../aircraft/aircraft-kind";
 import { WindLayer, windVector } from "../air/wind";
 import { LandingEnd } from "../landing/landing-end";
 import { SituationDocument } from "../situation/situation-document";
@@ -12,7 +14,7 @@ import { CsvLayout } from "./formats/csv-layout";
 /** Most characters of a file: ten hours at ten a second as a table. */
 export const MOST_CHARACTERS = 48_000_000;
 /** The present version of the document. */
-export const KEPT_LOG_VERSION = 2;
+export const KEPT_LOG_VERSION = 3;
 
 /** Most characters of a file of another recorder, and most recorders besides the first. */
 const [MOST_MORE, MOST_RECORDERS] = [12_000_000, 3];
@@ -39,7 +41,7 @@ export const KeptLog = z
     /** Of a table; null for the other formats. */
     layout: CsvLayout.nullable(),
     /** As it was when it flew; null where nobody says which. */
-    aircraft: Aeroplane.nullable(),
+    aircraft: AircraftDocument.nullable(),
     mass_kg: SituationDocument.shape.mass_kg,
     /** Outside temperature minus standard, K; null where nobody knows. */
     deviation_K: z.number().min(-60, "A deviation is −60 to 60 °C.").max(60, "A deviation is −60 to 60 °C.").nullable(),
@@ -92,21 +94,23 @@ export const LogSummary = z.strictObject({
 /** @see LogSummary */
 export type LogSummary = z.infer<typeof LogSummary>;
 
+/** The aeroplane that flew a kept log; null for a rotorcraft, or where nobody says which. */
+export const aeroplaneOf = ({ aircraft }: Pick<KeptLog, "aircraft">): Aeroplane | null =>
+  aircraft && isAeroplane(aircraft) ? aircraft : null;
+
 /** What is known of a kept log’s day beside the log itself. */
-export function dayOf({
-  aircraft,
-  mass_kg,
-  deviation_K,
-  wind,
-  ends,
-  stops,
-}: Omit<KeptLog, "schema" | "version" | "name" | "text" | "layout" | "also">): TrackDay {
+export function dayOf(
+  log: Pick<KeptLog, "aircraft" | "mass_kg" | "deviation_K" | "wind" | "ends" | "stops">,
+): TrackDay {
+  const { aircraft, mass_kg, deviation_K, wind, ends, stops } = log;
+  const aeroplane = aeroplaneOf(log);
   return {
-    aircraft,
+    aircraft: aeroplane,
+    rotorcraft: aircraft && !aeroplane ? aircraft.name : null,
     mass_kg,
     deviation_K,
     wind: wind && windVector(wind.from_rad, wind.speed_mps),
-    calibration: aircraft?.airspeedCalibration ?? null,
+    calibration: aeroplane?.airspeedCalibration ?? null,
     runways: ends,
     stops,
   };

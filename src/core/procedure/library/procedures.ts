@@ -5,7 +5,7 @@ import { withCalls } from "../with-calls";
 import { exerciseFlow, landingCheck, twinSecuring } from "./called";
 import { slowFlight, stalls, steepTurns } from "./flight-test";
 import { jetAfterV1, jetDitching, jetFire, jetFireOnGround, jetNoBrakes, jetRelight } from "./jet";
-import { gyroEngineOut, helicopterHover } from "./rotor";
+import { gyroEngineOut, gyroVerticalDescent, helicopterHover } from "./rotor";
 import { singleForcedLanding, singleInCruise } from "./single";
 import { singleAfterLiftOff, singlePartialPower, singleTakeOffRoll, singleTurnBack } from "./single-low";
 import { singleFire, singleFireAtStart, singleFuelTransfer, singleIce, singleRoughRunning } from "./single-trouble";
@@ -56,6 +56,7 @@ export const WRITTEN: readonly Procedure[] = [
   singleFireAtStart,
   helicopterHover,
   gyroEngineOut,
+  gyroVerticalDescent,
   slowFlight,
   stalls,
   steepTurns,

@@ -58,3 +58,26 @@ export const gyroEngineOut = procedure({
     end("power", "single", "It runs. Land and have it looked at."),
   ],
 });
+
+/** Vertical descent shown at height: in on purpose, and out by the nose in time. */
+export const gyroVerticalDescent = procedure({
+  id: "gyro-vertical-descent",
+  name: "Vertical descent, gyroplane",
+  purpose: "What it looks like to sink without speed, and what height it takes to have the speed again.",
+  fits: ["gyroplane"],
+  crew: "single",
+  controls: [control("throttle", "Throttle", "cruise, idle, climb")],
+  steps: [
+    say("out", "single", "Clear below and behind", "clear"),
+    atHeight("height", "single", "Not below 1 500 ft from here", 457.2),
+    set("idle", "single", "Throttle back", "throttle idle"),
+    say("hold", "single", "Nose level until the speed is gone", "no speed, straight by the pedals"),
+    say("nose", "single", "Nose down at once, well down", "speed comes", {
+      target_s: 4,
+      why: "Power alone does not end it: only speed through the disc does.",
+    }),
+    say("level", "single", "Level at climb speed, then power", "level"),
+    set("climb", "single", "Throttle", "throttle climb"),
+    end("climbing", "single", "The height that it took is what a slow approach must never need."),
+  ],
+});

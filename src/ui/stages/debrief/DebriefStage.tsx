@@ -2,7 +2,6 @@
 import dynamic from "next/dynamic";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { type DragEvent, useEffect, useState } from "react";
-import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import type { CsvLayout } from "@/core/track/formats/csv-layout";
 import { KEPT_LOG_VERSION, type KeptLog, MOST_CHARACTERS } from "@/core/track/kept-log";
 import { FileButton } from "@/ui/kit/forms/FileButton";
@@ -99,7 +98,7 @@ export function DebriefStage() {
       name: name.slice(0, 120),
       text,
       layout,
-      aircraft: isAeroplane(document) ? document : null,
+      aircraft: document,
       mass_kg,
       // The situation’s air is of another day: it is told, or fitted.
       deviation_K: null,

@@ -1,7 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import { type ExerciseLog, foundExercises, loggedScore } from "@/core/debrief/logged-exercises";
-import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { EXERCISES } from "@/core/exercise/library";
 import { procedureCategory } from "@/core/procedure/library/procedures";
 import type { KeptLog } from "@/core/track/kept-log";
@@ -28,7 +28,7 @@ export function ExercisesPanel({ log, found, within }: Props) {
   return aircraft && <Scored log={log} aircraft={aircraft} found={found} within={within} />;
 }
 
-function Scored({ log, aircraft, found, within }: Props & { readonly aircraft: Aeroplane }) {
+function Scored({ log, aircraft, found, within }: Props & { readonly aircraft: AircraftDocument }) {
   const asked = useMemo(
     (): ExerciseLog => ({ drawn: found.drawn, flights: found.flights, airKnown: found.airKnown }),
     [found],
@@ -56,7 +56,7 @@ function Scored({ log, aircraft, found, within }: Props & { readonly aircraft: A
 
 interface PartProps {
   readonly asked: ExerciseLog;
-  readonly aircraft: Aeroplane;
+  readonly aircraft: AircraftDocument;
   readonly found: DebriefedLog;
   readonly part: { readonly exerciseId: string; readonly from_s: number; readonly to_s: number };
 }

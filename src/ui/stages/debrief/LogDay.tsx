@@ -1,6 +1,5 @@
 "use client";
 import { useState } from "react";
-import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { degrees, radians } from "@/core/quantities/angle";
 import { formatNumber } from "@/core/quantities/units";
 import { type KeptLog, KeptLog as KeptLogSchema } from "@/core/track/kept-log";
@@ -45,10 +44,9 @@ export function LogDay({ log, onAlso }: Props) {
 
 function DayFields({ log, onAlso }: Props) {
   const library = useLibraryAircraft();
-  const aeroplanes = library.flatMap(({ id, document }) => (isAeroplane(document) ? [{ id, document }] : []));
   const [draft, setDraft] = useState(log);
   const put = (change: Partial<KeptLog>) => setDraft({ ...draft, ...change });
-  const chosen = aeroplanes.find(({ document }) => document.name === draft.aircraft?.name);
+  const chosen = library.find(({ document }) => document.name === draft.aircraft?.name);
   return (
     <form
       className="flex flex-col gap-3"
@@ -61,12 +59,12 @@ function DayFields({ log, onAlso }: Props) {
         label="Aircraft"
         value={chosen?.id ?? (draft.aircraft ? "own" : "none")}
         choices={[
-          ...aeroplanes.map(({ id, document }) => ({ value: id, label: document.name })),
+          ...library.map(({ id, document }) => ({ value: id, label: document.name })),
           ...(draft.aircraft && !chosen ? [{ value: "own", label: `${draft.aircraft.name}, as it was` }] : []),
           { value: "none", label: "not known" },
         ]}
         onChange={(id) => {
-          const to = aeroplanes.find((one) => one.id === id);
+          const to = library.find((one) => one.id === id);
           if (to) put({ aircraft: to.document, mass_kg: to.document.mass.usual_kg });
           else if (id === "none") put({ aircraft: null });
         }}

@@ -6,7 +6,7 @@ import { cleanGlide } from "@/core/aircraft/configuration";
 import { polarOf } from "@/core/aircraft/polar";
 import { success } from "@/core/outcome";
 import { formatNumber } from "@/core/quantities/units";
-import type { KeptLog } from "@/core/track/kept-log";
+import { type KeptLog, aeroplaneOf } from "@/core/track/kept-log";
 import { fitFlownPolar } from "@/core/track/measure/polar-fit";
 import { polarFitWorking } from "@/core/track/measure/polar-fit-working";
 import { AsideFigures } from "@/ui/kit/page/DecisionAside";
@@ -19,7 +19,8 @@ import { dayWords, withBound } from "./debrief-words";
 
 /** The polar that the log's glides show, beside the aircraft's; taken over into a copy, never silently. */
 export function RefitPanel({ log, found }: { log: KeptLog; found: DebriefedLog }) {
-  const { aircraft, mass_kg } = log;
+  const { mass_kg } = log;
+  const aircraft = aeroplaneOf(log);
   const format = useFormat();
   const { save } = useAircraftActions();
   const [fault, setFault] = useState<string | null>(null);

@@ -1,4 +1,5 @@
 "use client";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { useRouter } from "next/navigation";
 import { toast } from "sonner";
 import { firstConfiguration } from "@/core/aircraft/configuration";
@@ -53,13 +54,15 @@ export function StopsHere({ log, found, ground }: Props) {
       <button type="button" className="btn btn-quiet px-2 py-0" onClick={() => open("/landing")}>
         where to land
       </button>
-      <button
-        type="button"
-        className="btn btn-quiet px-2 py-0"
-        onClick={() => open("/rehearse?rehearse=fly&begins=air")}
-      >
-        fly it
-      </button>
+      {(log.aircraft === null || isAeroplane(log.aircraft)) && (
+        <button
+          type="button"
+          className="btn btn-quiet px-2 py-0"
+          onClick={() => open("/rehearse?rehearse=fly&begins=air")}
+        >
+          fly it
+        </button>
+      )}
     </span>
   );
 }

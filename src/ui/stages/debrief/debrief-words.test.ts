@@ -39,7 +39,7 @@ const alder = demoAircraft("alder-s1");
 
 const kept = (name: string, deviation_K: number): KeptLog => ({
   schema: "utrimax/log",
-  version: 2,
+  version: 3,
   stops: null,
   also: [],
   name,

@@ -1,4 +1,5 @@
 "use client";
+import { aeroplaneOf } from "@/core/track/kept-log";
 import { useMemo } from "react";
 import { exposureQuestion } from "@/core/debrief/asked-exposure";
 import type { Exposure } from "@/core/debrief/exposure";
@@ -48,9 +49,10 @@ export function useExposure(wanted: boolean): Answer<ExposureAsked, Exposure> {
   const origin = usePlaneOrigin();
   const away = useAway_m() !== null;
   const asked = useMemo((): ExposureAsked | null => {
-    if (!wanted || away || !open?.found?.heightKnown || !open.log.aircraft) return null;
+    const aeroplane = open && aeroplaneOf(open.log);
+    if (!wanted || away || !open?.found?.heightKnown || !aeroplane) return null;
     const { log, found } = open;
-    const question = exposureQuestion(log, open.log.aircraft, found, { air, pilot, plan, landing, route }, places);
+    const question = exposureQuestion(log, aeroplane, found, { air, pilot, plan, landing, route }, places);
     return { question, origin };
   }, [wanted, away, open, air, pilot, plan, landing, route, places, origin]);
   return useAnswer(asked, ask, "cover");

@@ -19,6 +19,7 @@ test("a series is planned, marked, flown from a log; its outlier is left out wit
   await openDemo(page);
   await view(page, "Test cards");
   const aside = page.getByRole("complementary", { name: "Decision" });
+  const stage = page.getByRole("region", { name: "Debrief", exact: true });
   // The demo’s series is open: seven of eight count, the sixth was left out.
   await expect(aside.getByText("The book is 8 % too good.")).toBeVisible();
   await expect(page.getByText("left out: speed let run to 79 kt, nose low")).toBeVisible();
@@ -38,8 +39,8 @@ test("a series is planned, marked, flown from a log; its outlier is left out wit
   await page.getByLabel("Banks of the runs, in order").fill("22, 30, 31, 37, 43, 46, 47, 54");
   const planned = page.getByRole("region", { name: "Predictions" });
   await expect(planned.getByRole("row", { name: /^4 37°/ })).toContainText(/2[67]0.ft/);
-  await page.getByRole("button", { name: "Save", exact: true }).click();
-  await expect(page.getByRole("button", { name: "Saved", exact: true }).first()).toBeVisible();
+  await stage.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(stage.getByRole("button", { name: "Saved", exact: true })).toBeVisible();
 
   // Marked by key and by button, the last one taken back; without the server it is kept, and sent when it is back.
   await page.getByRole("button", { name: "Mark", exact: true }).click();
@@ -68,7 +69,7 @@ test("a series is planned, marked, flown from a log; its outlier is left out wit
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(aside.getByText("8 of 8")).toBeVisible();
   await page.getByRole("button", { name: "Redo" }).click();
-  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await stage.getByRole("button", { name: "Save", exact: true }).click();
 
   // It is printed, and what was flown goes into a copy of the aircraft.
   const download = page.waitForEvent("download");
@@ -88,6 +89,7 @@ test("an entry from a drill and a flight has two causes, is found, and is report
   await openDemo(page);
   await view(page, "Logbook");
   const aside = page.getByRole("complementary", { name: "Decision" });
+  const stage = page.getByRole("region", { name: "Debrief", exact: true });
   const forced = aside.getByRole("listitem").filter({ hasText: "Practised forced landing" });
   await expect(forced).toContainText("never yet");
 
@@ -108,8 +110,8 @@ test("an entry from a drill and a flight has two causes, is found, and is report
   await page.getByLabel("What was learnt").fill("Dip before every flight, says Fenn.");
   await page.getByLabel(/^Who: name = role/).fill("Fenn Ossel = instructor");
   await page.getByLabel("Tags, with commas between").fill("fuel, drill");
-  await page.getByRole("button", { name: "Save", exact: true }).click();
-  await expect(page.getByRole("button", { name: "Saved", exact: true }).first()).toBeVisible();
+  await stage.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(stage.getByRole("button", { name: "Saved", exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Close" }).click();
   const entry = page.getByRole("article", { name: "Fuel exhausted on downwind" });
   await expect(entry.getByRole("region", { name: "Why" })).toContainText("Ossel had not dipped it");

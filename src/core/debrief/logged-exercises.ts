@@ -214,7 +214,7 @@ function goneAround({ drawn }: ExerciseLog, flight: FoundFlight): ExercisePart[]
 const [NO_SPEED_MPS, SINKING_MPS, DOWN_S] = [9, 3, 4];
 /** It flies again from this speed on, m/s. Common practice. */
 const SPEED_AGAIN_MPS = 20;
-/** A hover: slower over the ground than this, m/s, not higher than this, m; looked at for so long after it failed, s. */
+/** A hover: slower over the ground than this, m/s, not higher than this, m; looked at for so long after, s. */
 const [HOVER_MPS, HOVER_M, HOVER_S] = [4, 25, 40];
 
 /** What rotorcraft show: a gyroplane down without speed, an engine lost in a hover, an engine out to the ground. */

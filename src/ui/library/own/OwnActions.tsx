@@ -1,5 +1,6 @@
 "use client";
 import { Download, Redo2, Trash2, Undo2 } from "lucide-react";
+import { useState } from "react";
 
 interface Props {
   /** What it is, in words. */
@@ -22,6 +23,8 @@ interface Props {
 /** What is done with a document that is edited. */
 export function OwnActions(props: Props) {
   const { noun, undoable, redoable, unsaved, stored, children } = props;
+  // What is not saved goes when it is closed: that is asked once more.
+  const [sure, setSure] = useState(false);
   return (
     <span className="ml-auto flex gap-2">
       <button type="button" className="btn btn-quiet" aria-label="Undo" disabled={!undoable} onClick={props.onUndo}>
@@ -43,8 +46,13 @@ export function OwnActions(props: Props) {
         {unsaved ? "Save" : "Saved"}
       </button>
       {props.onClose && (
-        <button type="button" className="btn btn-quiet" onClick={props.onClose}>
-          Close
+        <button
+          type="button"
+          className="btn btn-quiet"
+          onBlur={() => setSure(false)}
+          onClick={() => (unsaved && !sure ? setSure(true) : props.onClose?.())}
+        >
+          {unsaved && sure ? "Close unsaved?" : "Close"}
         </button>
       )}
     </span>

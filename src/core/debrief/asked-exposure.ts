@@ -1,8 +1,8 @@
 // The question that a kept log asks about its exposure: its own aircraft, day and wind; pilot, plans and places are the
 // situation's. Apart from what checks it, so that a page can ask without that.
 import type { WindColumn } from "../air/wind";
-import { cleanGlide } from "../aircraft/configuration";
-import type { Aeroplane } from "../aircraft/aeroplane";
+import type { AircraftDocument } from "../aircraft/aircraft-document";
+import { firstConfiguration } from "../aircraft/configuration";
 import type { Place } from "../places/place";
 import { routePlaces } from "../route/asked-route";
 import type { SituationDocument } from "../situation/situation-document";
@@ -24,7 +24,7 @@ export interface FlownLog {
 /** The question; `aircraft` is the log's. */
 export function exposureQuestion(
   { mass_kg, deviation_K, wind }: Pick<KeptLog, "mass_kg" | "deviation_K" | "wind">,
-  aircraft: Aeroplane,
+  aircraft: AircraftDocument,
   flown: FlownLog,
   { air, pilot, plan, landing, route }: Pick<SituationDocument, "air" | "pilot" | "plan" | "landing" | "route">,
   places: readonly Place[],
@@ -34,7 +34,7 @@ export function exposureQuestion(
   return {
     aircraft,
     mass_kg,
-    configuration: cleanGlide(aircraft),
+    configuration: firstConfiguration(aircraft),
     air: { ...air, deviation_K: deviation_K ?? 0 },
     wind: flown.wind ? windColumn(flown.wind, ground_m) : (told ?? { surface: null, layers: [] }),
     pilot,

@@ -1,13 +1,14 @@
 // A flown flight against its cover: where exposure begins by the glide ratio alone, sums, what height and another way
 // change, and what is not judged.
 import { describe, expect, it } from "vitest";
-import { demoAircraft, demoPlaces, demoSituation } from "../../../demo/read-demo";
-import { cleanGlide } from "../aircraft/configuration";
+import { demoAircraft, demoGyroplane, demoHelicopter, demoPlaces, demoSituation } from "../../../demo/read-demo";
+import { cleanGlide, firstConfiguration } from "../aircraft/configuration";
 import { polarOf } from "../aircraft/polar";
 import { localPlane } from "../earth/local-plane";
 import type { TerrainGrid } from "../earth/terrain";
 import { bestGlide } from "../glide/straight-glide";
 import { routePlaces, routeQuestion } from "../route/asked-route";
+import { routeDescent } from "../route/route-descent";
 import { routeField } from "../route/route-field";
 import type { RoutePlace } from "../route/route-question";
 import { plannedReaction_s } from "../situation/pilot-practice";
@@ -120,6 +121,27 @@ describe("a flight away from its place", () => {
     const [calm, ahead, behind] = [answered(asked([one], home)), wind(Math.PI), wind(0)];
     expect(ahead.exposed_s).toBeGreaterThan(calm.exposed_s + 30);
     expect(behind.exposed_s).toBeLessThan(calm.exposed_s - 30);
+  });
+
+  it.each([demoGyroplane(), demoHelicopter()])("of $name is exposed much nearer, by its own descent", (aircraft) => {
+    const mass_kg = aircraft.mass.usual_kg;
+    const own = { aircraft, mass_kg, configuration: firstConfiguration(aircraft) };
+    const rotor = answered(asked([one], straight([0, 0], [0, 20_000], 1000), own));
+    expect(rotor.exposed_s).toBeGreaterThan(found.exposed_s + 60);
+    const descent = routeDescent({ ...question, ...own }, 0);
+    if (!descent.ok) throw new Error(descent.issue.message);
+    const { distance_m, reaction_m, turn_m } = rotor.points.find(({ exposed }) => exposed) ?? {
+      distance_m: NaN,
+      reaction_m: NaN,
+      turn_m: NaN,
+    };
+    const left_m = 1000 - question.route.overhead_m - question.plan.reserve_m - reaction_m - turn_m;
+    const away_m = left_m * descent.value.glide.ratio - SPEED * plannedReaction_s(situation.pilot);
+    expect(Math.abs(distance_m - away_m)).toBeLessThan(400);
+    // Half a turn by the steady turn of its autorotation, thinner air aside.
+    const half_m = Math.PI * descent.value.performance.turnHeightPerRadianSeaLevel_m;
+    expect(turn_m / half_m).toBeGreaterThan(0.9);
+    expect(turn_m / half_m).toBeLessThan(1.3);
   });
 
   it("tells how each figure comes about", () => {

@@ -1,7 +1,6 @@
 "use client";
 import dynamic from "next/dynamic";
 import { useMemo } from "react";
-import { aeroplaneOf } from "@/core/track/kept-log";
 import type { Exposure } from "@/core/debrief/exposure";
 import { ProfileChart } from "@/ui/kit/charts/ProfileChart";
 import type { Answer } from "@/ui/kit/lanes/asking";
@@ -35,10 +34,10 @@ export function ExposureView({ answer, onChoose }: Props) {
   const away_m = useAway_m();
   const format = useFormat();
   if (!open?.found) return <NoFlight onChoose={onChoose} />;
-  if (!aeroplaneOf(open.log))
+  if (!open.log.aircraft)
     return (
       <p className="max-w-prose p-5 text-ink2">
-        Say under “Day” which aeroplane flew: its glide decides what was in reach. Of rotorcraft it is not told yet.
+        Say under “Day” which aircraft flew: its glide decides what was in reach.
       </p>
     );
   if (!open.found.heightKnown)

@@ -1,5 +1,4 @@
 "use client";
-import { aeroplaneOf } from "@/core/track/kept-log";
 import { useMemo } from "react";
 import { exposureQuestion } from "@/core/debrief/asked-exposure";
 import type { Exposure } from "@/core/debrief/exposure";
@@ -49,10 +48,9 @@ export function useExposure(wanted: boolean): Answer<ExposureAsked, Exposure> {
   const origin = usePlaneOrigin();
   const away = useAway_m() !== null;
   const asked = useMemo((): ExposureAsked | null => {
-    const aeroplane = open && aeroplaneOf(open.log);
-    if (!wanted || away || !open?.found?.heightKnown || !aeroplane) return null;
+    if (!wanted || away || !open?.found?.heightKnown || !open.log.aircraft) return null;
     const { log, found } = open;
-    const question = exposureQuestion(log, aeroplane, found, { air, pilot, plan, landing, route }, places);
+    const question = exposureQuestion(log, open.log.aircraft, found, { air, pilot, plan, landing, route }, places);
     return { question, origin };
   }, [wanted, away, open, air, pilot, plan, landing, route, places, origin]);
   return useAnswer(asked, ask, "cover");

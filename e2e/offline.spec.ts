@@ -23,6 +23,12 @@ test("offline after one visit: reload, plan, save, come back, another device see
     .toContain("/today");
   const before = await leftTo(page, "Skerrow 11");
 
+  // A test card that was looked at is there in the seat.
+  await page.goto("/debrief?debrief=cards");
+  await expect(page.getByText("The book is 8 % too good.")).toBeVisible();
+  await page.goto("/landing");
+  await answered(page);
+
   await context.setOffline(true);
   await page.reload();
   await answered(page);
@@ -34,6 +40,14 @@ test("offline after one visit: reload, plan, save, come back, another device see
   await expect(page.getByRole("button", { name: /^Mass / })).toContainText("900 kg");
   await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByText(/away: your work is kept in this browser/)).toBeVisible();
+
+  // The card is marked; its marks wait.
+  await page.goto("/debrief?debrief=cards");
+  await expect(page.getByText("The book is 8 % too good.")).toBeVisible();
+  await page.getByRole("button", { name: "Mark", exact: true }).click();
+  await page.keyboard.press("q");
+  await page.keyboard.press("w");
+  await expect(page.getByText(/^2 marks, 2 kept here until the server is reached/)).toBeVisible();
 
   // Another stage opens, and what waits to be saved still waits after another reload.
   await page.goto("/departure");
@@ -52,6 +66,13 @@ test("offline after one visit: reload, plan, save, come back, another device see
   const device = await other.newPage();
   await device.goto("/landing");
   await expect(device.getByRole("button", { name: /^Mass / })).toContainText("900 kg");
+  // The marks go with the card’s next look, and are on the other device then.
+  await page.goto("/debrief?debrief=cards");
+  await page.getByRole("button", { name: "Mark", exact: true }).click();
+  await expect(page.getByText(/^2 marks\. Times/)).toBeVisible({ timeout: 20_000 });
+  await device.goto("/debrief?debrief=cards");
+  await device.getByRole("button", { name: "Mark", exact: true }).click();
+  await expect(device.getByText(/^2 marks\. Times/)).toBeVisible();
   await other.close();
 });
 

@@ -1,6 +1,9 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { singleForcedLanding } from "@/core/procedure/library/single";
+import { Procedure } from "@/core/procedure/procedure";
+import { keptAs } from "@/ui/kit/kept";
 import { useProcedures } from "./own-documents";
+import { ownDocumentsStore } from "./own-documents-store";
 
 const requests: { method: string; url: string; ifMatch: string | null }[] = [];
 let respond: (method: string, url: string) => Response = () => new Response("{}");
@@ -61,5 +64,44 @@ describe("a procedure that is edited", () => {
     now().change(renamed("B"));
     await now().save();
     expect(now()).toMatchObject({ draft: { name: "B" }, saved: null });
+  });
+});
+
+describe("what the browser keeps", () => {
+  const store = () => ownDocumentsStore("/api/procedures", Procedure, "kept-procedures");
+  const shelf = new Map<string, string>();
+  beforeEach(() => {
+    shelf.clear();
+    vi.stubGlobal("localStorage", {
+      getItem: (name: string) => shelf.get(name) ?? null,
+      setItem: (name: string, value: string) => void shelf.set(name, value),
+    });
+  });
+  const away = () => new Response("{}", { status: 503 });
+
+  it("is there where the server is not, and gives way to what the server has", async () => {
+    respond = () => json({ documents: [{ id: mine.id, version: 3, document: mine }] });
+    await store().getState().load();
+    respond = away;
+    const later = store();
+    await later.getState().load();
+    expect(later.getState().own).toEqual([{ id: mine.id, version: 3, document: mine }]);
+    respond = () => json({ documents: [] });
+    await later.getState().load();
+    expect(later.getState().own).toEqual([]);
+  });
+
+  it("that is damaged is left out, and nothing of another kind is kept", async () => {
+    respond = away;
+    for (const text of ["{", "7", JSON.stringify([{ id: "x", version: 1, document: { name: "no procedure" } }])]) {
+      shelf.set(keptAs("kept-procedures"), text);
+      const one = store();
+      await one.getState().load();
+      expect(one.getState().own).toEqual([]);
+    }
+    respond = () => json({ documents: [{ id: mine.id, version: 3, document: mine }] });
+    shelf.clear();
+    await ownDocumentsStore("/api/procedures", Procedure).getState().load();
+    expect(shelf.size).toBe(0);
   });
 });

@@ -3,6 +3,7 @@ import { create } from "zustand";
 import type { z } from "zod";
 import { issuesOf } from "@/core/outcome";
 import type { OwnDocument } from "@/server/own-documents";
+import { keptAs } from "@/ui/kit/kept";
 import { send } from "@/ui/kit/request";
 
 /** Steps that can be taken back. */
@@ -31,10 +32,32 @@ interface OwnState<T> {
 
 const words = (issues: readonly { readonly message: string }[]) => issues.map(({ message }) => message).join(" ");
 
-/** Documents of one's own of one kind, and the one that is edited. */
+/** Most that the browser keeps, so that they are there without a network. */
+const MOST_KEPT = 20;
+
+/** What the browser keeps of one kind; what is no document of it any more is left out. */
+function keptDocuments<T>(name: string, schema: z.ZodType<T>): OwnDocument<T>[] {
+  try {
+    const list: unknown = JSON.parse(localStorage.getItem(keptAs(name)) ?? "[]");
+    if (!Array.isArray(list)) return [];
+    return (list as OwnDocument<unknown>[]).flatMap(({ id, version, document }) => {
+      const read = schema.safeParse(document);
+      return read.success ? [{ id: String(id), version: Number(version), document: read.data }] : [];
+    });
+  } catch {
+    return [];
+  }
+}
+
+/**
+ * Documents of one's own of one kind, and the one that is edited.
+ *
+ * @param kept - the name that they are kept in the browser by; left out they are not
+ */
 export function ownDocumentsStore<T extends { readonly id: string; readonly name: string }>(
   path: string,
   schema: z.ZodType<T>,
+  kept?: string,
 ) {
   const nothing = { draft: null, saved: null, past: [], future: [] };
   return create<OwnState<T>>()((set, get) => ({
@@ -42,7 +65,13 @@ export function ownDocumentsStore<T extends { readonly id: string; readonly name
     ...nothing,
     load: async () => {
       const answer = await send<{ documents: OwnDocument<T>[] }>("GET", path);
-      set({ own: answer.ok ? answer.value.documents : (get().own ?? []) });
+      if (answer.ok && kept !== undefined)
+        localStorage.setItem(keptAs(kept), JSON.stringify(answer.value.documents.slice(0, MOST_KEPT)));
+      set({
+        own: answer.ok
+          ? answer.value.documents
+          : (get().own ?? (kept === undefined ? [] : keptDocuments(kept, schema))),
+      });
     },
     edit: (draft, saved) => set({ ...nothing, draft, saved }),
     change: (draft) =>

@@ -8,8 +8,8 @@ import { ownDocumentsStore } from "@/ui/library/own/own-documents-store";
 import { readKept } from "../debrief-store";
 import { useMarks } from "./marks-store";
 
-/** Test cards of the account. */
-export const useCards = ownDocumentsStore("/api/test-cards", TestCardOfAnyVersion);
+/** Test cards of the account; kept in the browser, for they are marked where there is no network. */
+export const useCards = ownDocumentsStore("/api/test-cards", TestCardOfAnyVersion, "test-cards");
 
 /** How a card is looked at. */
 export type CardMode = "result" | "plan" | "mark";

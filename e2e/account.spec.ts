@@ -137,7 +137,7 @@ test("everything goes out as one file and comes into another account, by the int
   const text = await readFile(await (await download).path(), "utf8");
   expect(JSON.parse(text)).toMatchObject({
     schema: "utrimax/account",
-    version: 7,
+    version: 8,
     situations: [{ document: { name: "Over the ridge" } }],
   });
 

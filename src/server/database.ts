@@ -31,8 +31,22 @@ export function databaseUrl(): string {
   return url;
 }
 
-/** Runs statements that must all take effect or none. */
+/** What a deadlock has ended was rolled back and is run again, so often in all. */
+const MOST_RUNS = 5;
+
+const isDeadlock = (error: unknown) => (error as { code?: unknown } | null)?.code === "ER_LOCK_DEADLOCK";
+
+/** Runs statements that must all take effect or none. One that met another in a deadlock is run anew. */
 export async function transaction<T>(work: (connection: Queryable) => Promise<T>): Promise<T> {
+  for (let run = 1; ; run += 1)
+    try {
+      return await transactionOnce(work);
+    } catch (error) {
+      if (run >= MOST_RUNS || !isDeadlock(error)) throw error;
+    }
+}
+
+async function transactionOnce<T>(work: (connection: Queryable) => Promise<T>): Promise<T> {
   const connection = await database().getConnection();
   try {
     await connection.beginTransaction();

@@ -3,7 +3,7 @@ import { randomUUID } from "node:crypto";
 import { afterAll, describe, expect, it } from "vitest";
 import type { HandInResult, Lesson } from "@/core/school/school";
 import { createGuest, deleteAccount } from "./accounts";
-import { database, transaction } from "./database";
+import { type Queryable, database, transaction } from "./database";
 import { demoTestCard, addDemoRecords } from "./demo-records";
 import {
   handIn,
@@ -202,6 +202,29 @@ describe("what is handed in", () => {
     expect(await schoolHandIns(id, null)).toHaveLength(29 * 20);
     expect(await schoolMembers(id)).toHaveLength(32);
   }, 60_000);
+});
+
+describe("transactions that meet in a deadlock", () => {
+  it("both take effect: the one that is ended is run anew", async () => {
+    const [one, other] = [await guest(), await guest()];
+    const rename = (connection: Queryable, id: string, to: string) =>
+      connection.execute("UPDATE accounts SET preferences = ? WHERE id = ?", [JSON.stringify({ to }), id]);
+    let [runs, held] = [0, 0];
+    let bothHold = (): void => undefined;
+    const both = new Promise<void>((resolve) => (bothHold = resolve));
+    // Each holds its own row before it wants the other's.
+    const cross = (first: string, second: string) =>
+      transaction(async (connection) => {
+        runs += 1;
+        await rename(connection, first, "first");
+        held += 1;
+        if (held === 2) bothHold();
+        await both;
+        await rename(connection, second, "second");
+      });
+    await Promise.all([cross(one, other), cross(other, one)]);
+    expect(runs).toBe(3);
+  });
 });
 
 describe("what a school has in common", () => {

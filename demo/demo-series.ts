@@ -37,6 +37,8 @@ export function demoSeries(aircraft: Aeroplane): TestCard {
       energy: height_m,
       time_s,
       altitude_m: 1050,
+      mass_kg: card.mass_kg,
+      deviation_K: 0,
       speed: null,
       bank: null,
       hole_s: 0,

@@ -10,7 +10,7 @@ export async function register(): Promise<void> {
   lookForJobs();
   // Beside workers of their own the web processes need not work too.
   const { REDIS_URL, LOG_WORK } = process.env;
-  if (REDIS_URL && LOG_WORK !== "elsewhere") workQueue(REDIS_URL).on("error", () => undefined);
+  if (REDIS_URL && LOG_WORK !== "elsewhere") workQueue(REDIS_URL);
 }
 
 export const onRequestError: Instrumentation.onRequestError = async (error, request, context) => {

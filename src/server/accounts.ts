@@ -3,7 +3,8 @@ import { randomUUID } from "node:crypto";
 import { hash, verify } from "@node-rs/argon2";
 import type { RowDataPacket } from "mysql2/promise";
 import { z } from "zod";
-import { type Queryable, database } from "./database";
+import { type Queryable, database, transaction } from "./database";
+import { tendSchools } from "./schools";
 import { LEAST_LENGTH } from "./passwords";
 import { Preferences } from "./preferences";
 
@@ -99,6 +100,7 @@ export async function changeEmail(accountId: string, email: string): Promise<boo
 /** Deletes an account with everything that belongs to it; the library's cannot be. */
 export async function deleteAccount(accountId: string): Promise<void> {
   await database().execute("DELETE FROM accounts WHERE id = ? AND kind <> 'library'", [accountId]);
+  await transaction(tendSchools);
 }
 
 /** Creates a guest account for a visitor of the demo. */

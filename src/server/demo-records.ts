@@ -71,6 +71,8 @@ export async function demoTestCard(
       drawn: drawnTrack(flown),
       holes: flown.log.holes,
       airKnown: true,
+      mass_kg: log.mass_kg,
+      deviation_K: log.deviation_K,
     },
     [],
     randomUUID,

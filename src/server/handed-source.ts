@@ -25,11 +25,17 @@ export async function handedSource(
     return { at, aircraft, words, source: { kind, run, until_s: Number(row.took) } };
   }
   if (kind === "flight") {
-    const row = await one("SELECT flown_at, aircraft_name, words FROM flights");
+    const row = await one("SELECT flown_at, aircraft_name, words, backs, helped FROM flights");
     const packed = row && (await flightOf(accountId, id));
     if (!row || !packed) return null;
     const at = (row.flown_at as Date).toISOString();
-    return { at, aircraft: row.aircraft_name, words: String(row.words).slice(0, 160), source: { kind, packed } };
+    // Who signs sees what was not all his own.
+    const helped = [
+      ...(row.helped === 1 ? ["helped"] : []),
+      ...(Number(row.backs) > 0 ? [`went back ${row.backs} ${Number(row.backs) === 1 ? "time" : "times"}`] : []),
+    ];
+    const words = [String(row.words).slice(0, 120), ...helped].join("; ");
+    return { at, aircraft: row.aircraft_name, words, source: { kind, packed } };
   }
   const row = await one("SELECT begun_at, kept_at, aircraft_name, name FROM flight_logs");
   const packed = row && (await logOf(accountId, id));

@@ -4,8 +4,13 @@ import { jobsOf } from "./log-jobs";
 /** It is looked so often, and a stream ends then: the browser opens another, ms. */
 const [LOOK_MS, LONGEST_MS] = [700, 10 * 60 * 1000];
 
-/** A stream of `jobs`, each the whole of what is not done yet; it ends when nothing is under way any more. */
-export function jobStream(accountId: string, signal: AbortSignal): ReadableStream<Uint8Array> {
+/**
+ * A stream of `jobs`, each the whole of what is not done yet; it ends when nothing is under way any more.
+ *
+ * @param signal - aborted when the browser has gone
+ * @param onEnd - called once when it is over
+ */
+export function jobStream(accountId: string, signal: AbortSignal, onEnd: () => void): ReadableStream<Uint8Array> {
   const text = new TextEncoder();
   let end = (): void => undefined;
   return new ReadableStream<Uint8Array>({
@@ -39,6 +44,7 @@ export function jobStream(accountId: string, signal: AbortSignal): ReadableStrea
         over = true;
         clearInterval(looking);
         clearTimeout(longest);
+        onEnd();
         try {
           controller.close();
         } catch {

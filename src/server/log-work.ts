@@ -87,10 +87,9 @@ async function workAll(): Promise<void> {
     for (const job of jobs) if (!(await workOn(job))) return;
 }
 
-const connection = (url: string) => new Redis(url, { maxRetriesPerRequest: null });
-
 function queue(url: string): Queue<LogJob> {
-  globals.utrimaxLogQueue ??= new Queue<LogJob>(QUEUE, { connection: connection(url) });
+  // One who tells gives up soon: what was not told is found by looking.
+  globals.utrimaxLogQueue ??= new Queue<LogJob>(QUEUE, { connection: new Redis(url, { maxRetriesPerRequest: 1 }) });
   return globals.utrimaxLogQueue;
 }
 
@@ -123,12 +122,15 @@ export function lookForJobs(): void {
 
 /** Works through the queue until the process ends: two analyses at once never, one after another. */
 export function workQueue(url: string): Worker<LogJob> {
-  return new Worker<LogJob>(QUEUE, ({ data }) => workOn(data), {
-    connection: connection(url),
+  const worker = new Worker<LogJob>(QUEUE, ({ data }) => workOn(data), {
+    // One who works waits for ever.
+    connection: new Redis(url, { maxRetriesPerRequest: null }),
     concurrency: 1,
     lockDuration: LOCK_MS,
     stalledInterval: STALLED_MS,
     maxStalledCount: 5,
     drainDelay: Math.round(LEASE_S / 4),
   });
+  worker.on("error", (error) => log().warn({ err: error }, "the queue of logs"));
+  return worker;
 }

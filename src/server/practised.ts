@@ -3,6 +3,7 @@ import type { RowDataPacket } from "mysql2/promise";
 import type { Practised } from "@/core/logbook/currency";
 import { LogbookEntry } from "@/core/logbook/logbook-entry";
 import {
+  countedOnce,
   practisedByDrill,
   practisedByEntry,
   practisedByLog,
@@ -14,16 +15,18 @@ import { listFlights } from "./flights";
 import { listLogs } from "./logs";
 import { listRuns } from "./runs";
 
-const Counted = LogbookEntry.pick({ name: true, at: true, kind: true, practised: true });
+const Counted = LogbookEntry.pick({ name: true, at: true, kind: true, practised: true, sources: true });
 
 async function practisedInEntries(accountId: string): Promise<Practised[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
-    `SELECT name, at, JSON_VALUE(document, '$.kind') AS kind, JSON_EXTRACT(document, '$.practised') AS practised
+    `SELECT name, at, JSON_VALUE(document, '$.kind') AS kind, JSON_EXTRACT(document, '$.practised') AS practised,
+         JSON_EXTRACT(document, '$.sources') AS sources
        FROM logbook_entries WHERE account_id = ? AND deleted_at IS NULL AND JSON_LENGTH(document, '$.practised') > 0`,
     [accountId],
   );
-  return rows.flatMap(({ name, at, kind, practised }) => {
-    const read = Counted.safeParse({ name, at, kind, practised: JSON.parse(String(practised)) as unknown });
+  return rows.flatMap(({ name, at, kind, practised, sources }) => {
+    const lists = [practised, sources].map((text) => JSON.parse(String(text)) as unknown);
+    const read = Counted.safeParse({ name, at, kind, practised: lists[0], sources: lists[1] });
     return read.success ? practisedByEntry(read.data) : [];
   });
 }
@@ -35,11 +38,11 @@ export async function practisedOf(accountId: string): Promise<Practised[]> {
     [accountId],
   );
   const last = reviews[0]?.at as Date | null;
-  return [
+  const shown = [
     ...(await listRuns(accountId)).flatMap(practisedByDrill),
     ...(await listFlights(accountId)).flatMap(practisedBySimulator),
     ...(await listLogs(accountId)).flatMap(practisedByLog),
     ...practisedByRecall(last ? [{ at_ms: last.getTime() }] : []),
-    ...(await practisedInEntries(accountId)),
   ];
+  return countedOnce(shown, await practisedInEntries(accountId));
 }

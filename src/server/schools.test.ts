@@ -117,7 +117,6 @@ describe("coming in and going", () => {
     await without.give(without.student);
     await deleteAccount(with1.owner);
     await deleteAccount(without.owner);
-    await transaction(tendSchools);
     expect(await roleIn(with1.instructor, with1.id)).toBe("owner");
     expect(await listSchools(without.student)).toEqual([]);
     expect(await ownHandIns(without.student)).toHaveLength(1);

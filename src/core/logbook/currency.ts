@@ -83,6 +83,8 @@ export interface Practised {
   /** UTC, ms since 1970. */
   readonly at_ms: number;
   readonly words: string;
+  /** Ids of the runs, flights and logs that it stands for. */
+  readonly of: readonly string[];
 }
 
 /** @see currencyOf */

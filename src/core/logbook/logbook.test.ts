@@ -19,6 +19,7 @@ import {
 import { entryOfFailure, entryOfFlight, entryOfRun, newEntry } from "./drafted-entry";
 import { LogbookEntry } from "./logbook-entry";
 import {
+  countedOnce,
   practisedByDrill,
   practisedByEntry,
   practisedByLog,
@@ -33,6 +34,7 @@ const had = (at: string, change: Partial<Practised> = {}): Practised => ({
   way: "flight",
   at_ms: Date.parse(at),
   words: "flown",
+  of: [],
   ...change,
 });
 const now = (at: string) => Date.parse(at);
@@ -129,13 +131,14 @@ describe("currency", () => {
 describe("what counts as practice", () => {
   it("of a drill is what it drills, once it is over", () => {
     const run = {
+      id: "r",
       procedureId: "single-turn-back",
       procedure: "Turn back",
       beganAt: "2026-06-01T10:00:00.000Z",
       result: { over: true },
     };
     expect(practisedByDrill(run)).toEqual([
-      { practice: "turn-back", way: "drill", at_ms: now(run.beganAt), words: "Turn back" },
+      { practice: "turn-back", way: "drill", at_ms: now(run.beganAt), words: "Turn back", of: ["r"] },
     ]);
     expect(practisedByDrill({ ...run, result: { over: false } })).toEqual([]);
     expect(practisedByDrill({ ...run, procedureId: "landing-check" })).toEqual([]);
@@ -144,6 +147,7 @@ describe("what counts as practice", () => {
   it("of a flight by hand is a turn back only where it came round from low, and nothing where it crashed", () => {
     const flight = (turned_rad: number, lost_m: number, ended = "down") =>
       practisedBySimulator({
+        id: "f",
         flownAt: "2026-06-01T10:00:00.000Z",
         words: "x",
         exerciseId: null,
@@ -158,6 +162,7 @@ describe("what counts as practice", () => {
   it("of an exercise is had where it was passed", () => {
     const flight = (verdict: string) =>
       practisedBySimulator({
+        id: "f",
         flownAt: "2026-06-01T10:00:00.000Z",
         words: "x",
         exerciseId: "one-engine-approach",
@@ -169,6 +174,7 @@ describe("what counts as practice", () => {
 
   it("of a log, of recall and of an entry is what they show; on the ground nothing is practised", () => {
     const log = (begins_s: number | null) => ({
+      id: "l",
       name: "a.igc",
       summary: { begins_s, hands: [{ turned_rad: 3, lost_m: 180 }, {}] },
     });
@@ -184,6 +190,21 @@ describe("what counts as practice", () => {
     const entry = { ...newEntry("own-1", "2026-06-01T10:00:00.000Z", "Alder S1"), practised: ["shutdown" as const] };
     expect(practisedByEntry(entry)).toMatchObject([{ practice: "shutdown", way: "flight" }]);
     expect(practisedByEntry({ ...entry, kind: "ground" })).toEqual([]);
+  });
+});
+
+describe("practice that an entry tells of", () => {
+  const flown = had("2026-06-01T10:00:00Z", { of: ["log-1"] });
+  const told = (practice: Practised["practice"], ...of: string[]) => had("2026-06-01T10:00:00Z", { practice, of });
+
+  it("counts once with the log that it was made from, and for what the log does not show", () => {
+    expect(countedOnce([flown], [told("turn-back", "log-1")])).toEqual([flown]);
+    const other = told("shutdown", "log-1");
+    expect(countedOnce([flown], [other])).toEqual([flown, other]);
+    const elsewhere = told("turn-back", "log-2");
+    // Two entries of one flight are one practice; two of nothing are two.
+    expect(countedOnce([flown], [elsewhere, elsewhere])).toEqual([flown, elsewhere]);
+    expect(countedOnce([], [told("turn-back"), told("turn-back")])).toHaveLength(2);
   });
 });
 
@@ -216,7 +237,7 @@ describe("an entry that is begun", () => {
   it("from a flight by hand has what its result says", () => {
     const entry = entryOfFlight("Alder S1, engine stops", demoFlownResult(), {
       ...begun,
-      practised: [{ practice: "turn-back", way: "simulator", at_ms: 0, words: "" }],
+      practised: [{ practice: "turn-back", way: "simulator", at_ms: 0, words: "", of: [] }],
     });
     expect(LogbookEntry.safeParse(entry).success).toBe(true);
     expect(entry.cost).toEqual({ height_m: 200, time_s: 60 });

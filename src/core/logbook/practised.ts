@@ -38,6 +38,7 @@ const glidePractice = (turned_rad: number | undefined, lost_m: number | undefine
 
 /** A drill that came to its end. */
 export function practisedByDrill(run: {
+  readonly id: string;
   readonly procedureId: string;
   readonly procedure: string;
   readonly beganAt: string;
@@ -45,16 +46,18 @@ export function practisedByDrill(run: {
 }): Practised[] {
   const practice = OF_PROCEDURE[run.procedureId];
   if (!practice || !run.result.over) return [];
-  return [{ practice, way: "drill", at_ms: Date.parse(run.beganAt), words: run.procedure }];
+  return [{ practice, way: "drill", at_ms: Date.parse(run.beganAt), words: run.procedure, of: [run.id] }];
 }
 
 /** A flight by hand that glided to the ground and stopped in one piece, or passed its exercise. */
 export function practisedBySimulator({
+  id,
   flownAt,
   words,
   exerciseId,
   result: { ended, verdict, glide, hand },
 }: {
+  readonly id: string;
   readonly flownAt: string;
   readonly words: string;
   readonly exerciseId: string | null;
@@ -65,7 +68,13 @@ export function practisedBySimulator({
     readonly hand: { readonly turned_rad?: number } | null;
   };
 }): Practised[] {
-  const of = (practice: Practice): Practised => ({ practice, way: "simulator", at_ms: Date.parse(flownAt), words });
+  const of = (practice: Practice): Practised => ({
+    practice,
+    way: "simulator",
+    at_ms: Date.parse(flownAt),
+    words,
+    of: [id],
+  });
   const exercise = exerciseId === null ? undefined : OF_EXERCISE[exerciseId];
   return [
     ...(exercise && verdict === "passed" ? [of(exercise)] : []),
@@ -75,9 +84,11 @@ export function practisedBySimulator({
 
 /** Engine stops of a flight log that were flown to the ground. */
 export function practisedByLog({
+  id,
   name,
   summary: { begins_s, hands },
 }: {
+  readonly id: string;
   readonly name: string;
   readonly summary: {
     readonly begins_s: number | null;
@@ -90,18 +101,45 @@ export function practisedByLog({
     way: "flight",
     at_ms: begins_s * 1000,
     words: name,
+    of: [id],
   }));
 }
 
 /** Answers of recall, by the last moment of each day's. */
 export function practisedByRecall(reviews: readonly { readonly at_ms: number }[]): Practised[] {
   const last = reviews.reduce((most, { at_ms }) => Math.max(most, at_ms), -Infinity);
-  return Number.isFinite(last) ? [{ practice: "recall", way: "drill", at_ms: last, words: "cards answered" }] : [];
+  return Number.isFinite(last)
+    ? [{ practice: "recall", way: "drill", at_ms: last, words: "cards answered", of: [] }]
+    : [];
 }
 
 /** What an entry says it counts for. */
-export function practisedByEntry(entry: Pick<LogbookEntry, "practised" | "kind" | "at" | "name">): Practised[] {
+export function practisedByEntry(
+  entry: Pick<LogbookEntry, "practised" | "kind" | "at" | "name" | "sources">,
+): Practised[] {
   if (entry.kind === "ground") return [];
   const way = entry.kind;
-  return entry.practised.map((practice) => ({ practice, way, at_ms: Date.parse(entry.at), words: entry.name }));
+  return entry.practised.map((practice) => ({
+    practice,
+    way,
+    at_ms: Date.parse(entry.at),
+    words: entry.name,
+    of: entry.sources.map(({ id }) => id),
+  }));
+}
+
+/**
+ * All practice, each counted once: what an entry tells of a run, flight or log that counts the same already adds
+ * nothing.
+ *
+ * @param shown - by the runs, flights and logs themselves, and by recall
+ * @param told - by entries
+ */
+export function countedOnce(shown: readonly Practised[], told: readonly Practised[]): Practised[] {
+  const counted = [...shown];
+  for (const one of told) {
+    const twice = counted.some(({ practice, of }) => practice === one.practice && of.some((id) => one.of.includes(id)));
+    if (!twice) counted.push(one);
+  }
+  return counted;
 }

@@ -17,6 +17,9 @@ export interface CardLog {
   readonly holes: readonly Hole[];
   /** Speed and bank through the air are known. */
   readonly airKnown: boolean;
+  readonly mass_kg: number;
+  /** Null where nobody knows: the card's stands for it. */
+  readonly deviation_K: number | null;
 }
 
 /** A turn is a half turn from here on; how steady it was shows so much after its beginning to before its end, s. */
@@ -113,7 +116,17 @@ export function filledCard(card: TestCard, log: CardLog, marks: readonly CardMar
     const marked = markedRun(marks, log.begins_s, run);
     const number = marked !== null && !taken.has(marked) ? marked : free();
     taken.add(number);
-    runs.push({ ...run, ...about(log, run), id: newId(), number, logId: log.id, logName: log.name, leftOut: null });
+    runs.push({
+      ...run,
+      ...about(log, run),
+      mass_kg: log.mass_kg,
+      deviation_K: log.deviation_K ?? card.deviation_K,
+      id: newId(),
+      number,
+      logId: log.id,
+      logName: log.name,
+      leftOut: null,
+    });
   }
   return { ...card, runs: runs.sort((a, b) => a.number - b.number) };
 }

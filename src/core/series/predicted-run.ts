@@ -29,12 +29,17 @@ export interface CardDay {
 /**
  * The polar of a card's aircraft as it is flown there.
  *
+ * @param of - mass and air, where they are not the card's: those of a run's own log
  * @returns failures of the polar
  */
-export function cardDay(card: TestCard): Outcome<CardDay> {
-  const polar = polarOf(card.aircraft, card.mass_kg, card.configuration);
-  return polar.ok ? success({ card, polar: polar.value.polar }) : polar;
+export function cardDay(card: TestCard, of: Pick<TestCard, "mass_kg" | "deviation_K"> = card): Outcome<CardDay> {
+  const { mass_kg, deviation_K } = of;
+  const polar = polarOf(card.aircraft, mass_kg, card.configuration);
+  return polar.ok ? success({ card: { ...card, deviation_K }, polar: polar.value.polar }) : polar;
 }
+
+/** A run that begins at the card's height is about here in its middle: half of a usual half turn lower, m. */
+export const middle_m = ({ start_m }: Pick<TestCard, "start_m">) => start_m - 40;
 
 /** Speed that a half turn is briefed at: the card's, never under its margin over the stall in the turn. */
 export function briefedSpeed_mps({ card, polar }: CardDay, bank_rad: number): number {

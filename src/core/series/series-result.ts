@@ -5,7 +5,7 @@ import { goldenMinimum } from "../numeric/golden-section";
 import { type Outcome, success } from "../outcome";
 import { radians } from "../quantities/angle";
 import { MPS_PER_KT } from "../quantities/constants";
-import { type CardDay, briefedSpeed_mps, cardDay, predictedRun } from "./predicted-run";
+import { type CardDay, briefedSpeed_mps, cardDay, middle_m, predictedRun } from "./predicted-run";
 import { OUTLIER_SCORE, type SeriesStatistics, outlierScores, seriesStatistics } from "./series-statistics";
 import { type CardRun, MOST_BANK_RAD, type TestCard } from "./test-card";
 
@@ -81,14 +81,14 @@ function curveOf(day: CardDay, card: TestCard): CurvePoint[] {
   );
 }
 
-/** A run that begins at its height is about here in its middle: half a usual half turn lower, m. */
-const middle_m = ({ start_m }: TestCard) => start_m - 40;
-
-function rowOf(day: CardDay, run: CardRun): Omit<SeriesRow, "score"> & { readonly aircraft: number | null } {
+function rowOf(card: TestCard, run: CardRun): Omit<SeriesRow, "score"> & { readonly aircraft: number | null } {
+  const none = { predicted: null, difference: null, bySpeed: null, byGain: null, aircraft: null };
+  const ownDay = cardDay(card, run);
+  if (!ownDay.ok) return { run, ...none, briefedEas_mps: run.value, reason: ownDay.issue.message, doubts: [] };
+  const day = ownDay.value;
   const predicted = predictedRun(day, run.value, run.altitude_m);
   const doubts = steadyDoubts(day, run);
-  const none = { predicted: null, difference: null, bySpeed: null, byGain: null, aircraft: null };
-  const turning = day.card.kind === "half-turn";
+  const turning = card.kind === "half-turn";
   const briefedEas_mps = turning && run.value < MOST_BANK_RAD ? briefedSpeed_mps(day, run.value) : run.value;
   if (!predicted.ok) return { run, ...none, briefedEas_mps, reason: predicted.issue.message, doubts };
   const own = turning && run.speed ? predictedRun(day, run.value, run.altitude_m, run.speed.mean) : predicted;
@@ -126,7 +126,7 @@ export function seriesResult(card: TestCard): Outcome<SeriesResult> {
   if (!day.ok) return day;
   const briefed = predictedRun(day.value, card.briefed, middle_m(card));
   if (!briefed.ok) return briefed;
-  const rows = card.runs.map((run) => rowOf(day.value, run));
+  const rows = card.runs.map((run) => rowOf(card, run));
   const ratio = ({ run, predicted }: (typeof rows)[number]) => (predicted === null ? null : run.flown / predicted);
   const known = rows.filter((row) => row.predicted !== null);
   const scores = outlierScores(known.map((row) => ratio(row) ?? 1));

@@ -72,6 +72,8 @@ function demoLog(): CardLog {
     drawn: drawnTrack(flown),
     holes: flown.log.holes,
     airKnown: true,
+    mass_kg: log.mass_kg,
+    deviation_K: log.deviation_K,
   };
 }
 const flownLog = demoLog();
@@ -189,6 +191,21 @@ describe("a series beside its prediction", () => {
     const { mean, runBound } = result.asBriefed ?? { mean: 1, runBound: 0 };
     for (const { run, predicted } of result.rows)
       if (run.leftOut === null) expect(Math.abs(run.flown / (predicted ?? 1) - mean)).toBeLessThan(runBound ?? 0);
+  });
+
+  it("predicts each run with the mass and the air of its own log, whatever the card has", () => {
+    const [light, heavy] = [850, 1000].map((mass_kg) => {
+      const runs = filled.runs.map((run) => ({ ...run, mass_kg }));
+      return value(seriesResult({ ...filled, runs })).rows[0].predicted ?? NaN;
+    });
+    // At one speed and bank weight changes the induced drag and not the zero-lift drag: the heights differ.
+    expect(Math.abs(light / heavy - 1)).toBeGreaterThan(0.005);
+    const other = value(seriesResult({ ...filled, mass_kg: 850 }));
+    expect(other.rows[0].predicted).toBe(all.rows[0].predicted);
+    expect(other.briefed.predicted).not.toBe(all.briefed.predicted);
+    const beyond = value(seriesResult({ ...filled, runs: filled.runs.map((run) => ({ ...run, mass_kg: 5000 })) }));
+    expect(beyond.rows[0].reason).toMatch(/5.?000.kg is outside/u);
+    expect(beyond.asBriefed).toBeNull();
   });
 
   it("is least near 45° of bank: the closed form says just over it at one lift coefficient", () => {

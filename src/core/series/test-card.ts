@@ -18,6 +18,8 @@ const text = (most: number) =>
 /** Bank, rad, or equivalent airspeed, m/s: what the kind says. */
 const Value = z.number().min(0.05, "From 3° or 0.05 m/s on.").max(200, "At most 200 m/s.");
 const Height = z.number().min(-500, "Heights are −500 to 12 000 m.").max(12_000, "Heights are −500 to 12 000 m.");
+/** Outside temperature minus standard, K. */
+const Deviation = z.number().min(-60, "A deviation is −60 to 60 °C.").max(60, "A deviation is −60 to 60 °C.");
 const Sigma = z.number().min(0).max(2000);
 
 /** A run as a log shows it. */
@@ -43,6 +45,9 @@ export const CardRun = z.strictObject({
   /** Of 180°; of a glide its length, s. */
   time_s: z.number().min(0).max(36_000),
   altitude_m: Height,
+  /** Of its own log: what is predicted for it is predicted with them. */
+  mass_kg: SituationDocument.shape.mass_kg,
+  deviation_K: Deviation,
   /** Equivalent airspeed: mean, least and greatest, m/s; null where the log does not know it. */
   speed: z
     .strictObject({ mean: Value, least: z.number().min(0).max(400), most: z.number().min(0).max(400) })
@@ -74,8 +79,7 @@ export const TestCard = z
     /** As it is when the card is planned. */
     aircraft: Aeroplane,
     mass_kg: SituationDocument.shape.mass_kg,
-    /** Outside temperature minus standard, K. */
-    deviation_K: z.number().min(-60, "A deviation is −60 to 60 °C.").max(60, "A deviation is −60 to 60 °C."),
+    deviation_K: Deviation,
     configuration: Configuration,
     /** Where runs begin, and where they are broken off at the latest. */
     start_m: Height,

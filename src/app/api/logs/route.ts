@@ -29,7 +29,8 @@ export const POST = route(async (request) => {
     await putLog(account.id, read.value, connection);
     return large ? addJob(account.id, read.value.id, connection) : null;
   });
-  if (job) await tellJobs([job]).catch(() => undefined);
+  // It is stored: nobody waits for a queue that is away.
+  if (job) void tellJobs([job]).catch(() => undefined);
   const { packed: _, ...listed } = read.value;
   return Response.json(listed, { status: large ? 202 : 201 });
 });

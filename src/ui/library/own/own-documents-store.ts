@@ -94,7 +94,7 @@ export function ownDocumentsStore<T extends { readonly id: string; readonly name
       const { draft, saved } = get();
       if (!draft) return;
       const valid = schema.safeParse(draft);
-      if (!valid.success) return void toast(words(issuesOf(valid.error).slice(0, 3)));
+      if (!valid.success) return void toast(`It is not saved. ${words(issuesOf(valid.error).slice(0, 3))}`);
       const answer = saved
         ? await send<{ version: number }>("PUT", `${path}/${draft.id}`, draft, { version: saved.version })
         : await send<{ version: number }>("POST", path, draft);

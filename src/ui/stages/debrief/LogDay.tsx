@@ -11,21 +11,13 @@ import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { checkBy } from "@/ui/kit/forms/fault";
 import { useLibraryAircraft } from "@/ui/library/library-aircraft";
 import { PlanPopover } from "@/ui/situation/PlanPopover";
+import { massFault } from "./mass-fault";
 import { changeLog } from "./debrief-store";
 
 /** Recorders besides the first. */
 const MOST_ALSO = 3;
 
 const { mass_kg: MASS, deviation_K: DEVIATION } = KeptLogSchema.shape;
-
-/** What is wrong with a mass for an aircraft; null for nothing. */
-function massFault(aircraft: KeptLog["aircraft"], mass_kg: number): string | null {
-  if (!aircraft) return null;
-  const { minimum_kg, maximum_kg } = aircraft.mass;
-  return mass_kg >= minimum_kg && mass_kg <= maximum_kg
-    ? null
-    : `The mass of ${aircraft.name} is ${formatNumber(minimum_kg)} to ${formatNumber(maximum_kg)} kg.`;
-}
 
 interface Props {
   readonly log: KeptLog;
@@ -73,7 +65,7 @@ function DayFields({ log, onAlso }: Props) {
         label="Mass"
         kind="mass"
         value={draft.mass_kg}
-        check={(value) => checkBy(MASS)(value) ?? massFault(draft.aircraft, value)}
+        check={(value) => checkBy(MASS)(value) ?? (draft.aircraft && massFault(draft.aircraft, value))}
         onChange={(mass_kg) => put({ mass_kg })}
       />
       <NumberField

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { cardDay, predictedRun } from "@/core/series/predicted-run";
+import { cardDay, middle_m, predictedRun } from "@/core/series/predicted-run";
 import type { SeriesResult } from "@/core/series/series-result";
 import { TestCard } from "@/core/series/test-card";
 import { degrees, radians } from "@/core/quantities/angle";
@@ -12,10 +12,13 @@ import { checkBy } from "@/ui/kit/forms/fault";
 import { parseNumber } from "@/ui/kit/forms/parse-number";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import { useFormat, useUnits } from "@/ui/kit/units/units-store";
+import { massFault } from "../mass-fault";
 import { useCards } from "./cards-store";
 import { amountWords, valueWords } from "./series-words";
 
 const { mass_kg, deviation_K, start_m, abort_m, speed_mps, overStall } = TestCard.shape;
+/** Speeds that can be planned, m/s. */
+const SPEEDS_MPS = [10, 150];
 /** Less over the stall than this is told in the plan. */
 const THIN = 1.15;
 
@@ -34,7 +37,7 @@ export function CardEditor({ card, result, issue }: Props) {
   const turning = card.kind === "half-turn";
   const day = cardDay(card);
   const planned = card.points.map((value, i) => {
-    const run = day.ok ? predictedRun(day.value, value, card.start_m - 40) : day;
+    const run = day.ok ? predictedRun(day.value, value, middle_m(card)) : day;
     return { n: i + 1, value, run };
   });
   return (
@@ -57,7 +60,7 @@ export function CardEditor({ card, result, issue }: Props) {
           label="Mass"
           kind="mass"
           value={card.mass_kg}
-          check={checkBy(mass_kg)}
+          check={(value) => checkBy(mass_kg)(value) ?? massFault(card.aircraft, value)}
           onChange={(value) => put({ mass_kg: value })}
         />
         <NumberField
@@ -223,7 +226,7 @@ function Values({
       .map(parseNumber);
     if (numbers.length === 0) return "One number at least.";
     if (numbers.length > most) return most === 1 ? "One number." : `At most ${most}.`;
-    const [least, greatest] = turning ? [5, 74] : [20, 250];
+    const [least, greatest] = turning ? [5, 74] : SPEEDS_MPS.map((speed) => Math.round(fromSi("speed", unit, speed)));
     if (!numbers.every((value) => value >= least && value <= greatest))
       return `Numbers from ${least} to ${greatest}, with commas between.`;
     return numbers.map((value) => (turning ? radians(value) : toSi("speed", unit, value)));

@@ -35,7 +35,7 @@ export function NewCard({ onDone, children }: { onDone: () => void; children: Re
     const card = newCard(kind, newOwnId(), {
       aircraft: document,
       mass_kg: situation.mass_kg,
-      deviation_K: 0,
+      deviation_K: situation.air.deviation_K,
       configuration: cleanGlide(document),
       deck_m: DECK_M,
     });

@@ -48,6 +48,8 @@ export async function fillFrom(logId: string): Promise<void> {
       drawn: found.drawn,
       holes: found.holes,
       airKnown: found.airKnown,
+      mass_kg: log.mass_kg,
+      deviation_K: log.deviation_K,
     },
     marks,
     () => crypto.randomUUID(),

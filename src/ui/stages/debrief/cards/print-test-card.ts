@@ -1,4 +1,4 @@
-import { cardDay, predictedRun } from "@/core/series/predicted-run";
+import { cardDay, middle_m, predictedRun } from "@/core/series/predicted-run";
 import type { TestCard } from "@/core/series/test-card";
 import { formatNumber } from "@/core/quantities/units";
 import { fileName } from "@/ui/kit/download";
@@ -31,7 +31,7 @@ export function testCardContent(card: TestCard, format: Format): TestCardContent
     ],
     head: ["run", turning ? "bank" : "speed", "predicted", "speed", "from", "to"],
     runs: card.points.map((value, i) => {
-      const run = day.ok ? predictedRun(day.value, value, card.start_m) : day;
+      const run = day.ok ? predictedRun(day.value, value, middle_m(card)) : day;
       return [
         // Each row has words of its own, or the table takes two for one.
         `${i + 1}`,

@@ -1,18 +1,26 @@
 "use client";
-import { useMemo } from "react";
-import { type Outcome, failure } from "@/core/outcome";
+import { type Outcome, failure, issuesOf } from "@/core/outcome";
 import { type SeriesResult, seriesResult } from "@/core/series/series-result";
-import { type TestCard } from "@/core/series/test-card";
+import type { TestCard } from "@/core/series/test-card";
 import { TestCardOfAnyVersion } from "@/core/series/test-card-versions";
-import { issuesOf } from "@/core/outcome";
+
+/** By card, which is never changed but replaced: two views that show one ask once. */
+const known = new WeakMap<TestCard, Outcome<SeriesResult>>();
+
+/** Words that are still to be written are nothing to the prediction. */
+const WORDS = { name: "card", task: "task", rules: [], marks: ["mark"] };
+
+function computed(card: TestCard): Outcome<SeriesResult> {
+  const sound = TestCardOfAnyVersion.safeParse({ ...card, ...WORDS });
+  if (sound.success) return seriesResult(sound.data);
+  const [{ message, path }] = issuesOf(sound.error);
+  return failure("card_invalid", message, path);
+}
 
 /** A card beside its prediction: some milliseconds, so at once. Null without a card. */
 export function useSeries(card: TestCard | null): Outcome<SeriesResult> | null {
-  return useMemo(() => {
-    if (!card) return null;
-    const sound = TestCardOfAnyVersion.safeParse(card);
-    if (sound.success) return seriesResult(sound.data);
-    const [{ message, path }] = issuesOf(sound.error);
-    return failure("card_invalid", message, path);
-  }, [card]);
+  if (!card) return null;
+  const answer = known.get(card) ?? computed(card);
+  known.set(card, answer);
+  return answer;
 }

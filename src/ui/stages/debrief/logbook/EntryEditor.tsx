@@ -92,7 +92,7 @@ export function EntryEditor({ draft }: { draft: LogbookEntry }) {
           title="Why: what was seen first, then what it came of"
           items={draft.causes}
           most={12}
-          add={() => set({ causes: [...draft.causes, { kind: "technical", words: "…" }] })}
+          add={() => set({ causes: [...draft.causes, { kind: "technical", words: "" }] })}
           onMove={(i, by) => set({ causes: moved(draft.causes, i, by) })}
           onRemove={(i) => set({ causes: draft.causes.filter((_, at) => at !== i) })}
           row={(cause, i) => (
@@ -122,7 +122,7 @@ export function EntryEditor({ draft }: { draft: LogbookEntry }) {
           title="What was done, in its order"
           items={draft.actions}
           most={80}
-          add={() => set({ actions: [...draft.actions, { at_s: null, words: "…" }] })}
+          add={() => set({ actions: [...draft.actions, { at_s: null, words: "" }] })}
           onMove={(i, by) => set({ actions: moved(draft.actions, i, by) })}
           onRemove={(i) => set({ actions: draft.actions.filter((_, at) => at !== i) })}
           row={(action, i) => (

@@ -14,7 +14,7 @@ import { newOwnId } from "@/ui/library/own/own-documents-store";
 import { RuleEditor } from "./RuleEditor";
 import { loadPractised, usePractised, useRules } from "./currency-store";
 import { ruleWords, stateWords } from "./currency-words";
-import { useLogbook } from "./logbook-store";
+import { useEntries } from "./logbook-store";
 
 const CAUTIONS = [
   "Rules here are examples until you make them yours. What your authority, club and insurer ask comes first.",
@@ -58,15 +58,15 @@ export function LogbookAside() {
   const own = useRules((state) => state.own);
   const draft = useRules((state) => state.draft);
   const fault = usePractised((state) => state.fault);
-  const entries = useLogbook((state) => state.entries);
+  const kept = useEntries((state) => state.own);
   const [all, setAll] = useState(false);
   useEffect(() => {
     void useRules.getState().load();
   }, []);
-  // What is written in the logbook may count.
+  // At first, and when an entry was saved or deleted: it may count.
   useEffect(() => {
     void loadPractised();
-  }, [entries]);
+  }, [kept]);
   const due = currency?.filter(({ state }) => state === "overdue" || state === "never") ?? [];
   const soon = currency?.find(({ state }) => state === "soon");
   const edit = (rule: CurrencyRule) => {

@@ -184,7 +184,9 @@ function Beginnings({ onDone }: { onDone: () => void }) {
         type="button"
         className="btn btn-quiet"
         onClick={() => {
-          useEntries.getState().edit(newEntry(newOwnId(), new Date().toISOString(), document.name), null);
+          useEntries
+            .getState()
+            .edit({ ...newEntry(newOwnId(), new Date().toISOString(), document.name), name: "" }, null);
           onDone();
         }}
       >

@@ -99,7 +99,11 @@ export async function beginFromLog(id: string): Promise<void> {
   const begins_s = found.summary.begins_s;
   const at = new Date(begins_s === null ? Date.now() : (begins_s + stop.time_s) * 1000).toISOString();
   const begun = { id: newOwnId(), sourceId: id, at, aircraft: log.aircraft?.name ?? "" };
-  const practised = practisedByLog({ name: log.name, summary: { begins_s, hands: found.summary.hands.slice(0, 1) } });
+  const practised = practisedByLog({
+    id,
+    name: log.name,
+    summary: { begins_s, hands: found.summary.hands.slice(0, 1) },
+  });
   useEntries.getState().edit(entryOfFailure(log.name, stop, { ...begun, practised }), null);
 }
 

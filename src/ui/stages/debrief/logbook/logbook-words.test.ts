@@ -70,7 +70,13 @@ describe("a report", () => {
 });
 
 describe("currency in words", () => {
-  const had = (at: string): Practised => ({ practice: "turn-back", way: "flight", at_ms: Date.parse(at), words: "x" });
+  const had = (at: string): Practised => ({
+    practice: "turn-back",
+    way: "flight",
+    at_ms: Date.parse(at),
+    words: "x",
+    of: [],
+  });
   const state = (now: string) =>
     plain(stateWords(currencyOf(EXAMPLE_RULES[0], [had("2026-01-01T10:00:00Z")], Date.parse(now), "UTC")));
 

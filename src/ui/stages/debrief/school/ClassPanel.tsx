@@ -4,10 +4,8 @@ import { classTable } from "@/core/school/class-table";
 import type { Column } from "@/ui/kit/tables/column";
 import { DataTable } from "@/ui/kit/tables/DataTable";
 import type { SchoolMember } from "@/server/schools";
-import { cellWords, exerciseName } from "./school-words";
+import { VERDICT_TONES, cellWords, exerciseName } from "./school-words";
 import { type School, useSchool } from "./school-store";
-
-const TONES = { passed: "text-pine", failed: "text-brick", unmeasured: "" };
 
 /** A class by exercise: each student’s last result, how many tries, whether it is signed. */
 export function ClassPanel({ school }: { school: School }) {
@@ -41,7 +39,7 @@ export function ClassPanel({ school }: { school: School }) {
         return (
           <button
             type="button"
-            className={`text-left underline-offset-4 hover:underline focus-visible:underline ${cell.signed ? "font-semibold text-pine" : TONES[cell.last.result.verdict]}`}
+            className={`text-left underline-offset-4 hover:underline focus-visible:underline ${cell.signed ? "font-semibold text-pine" : VERDICT_TONES[cell.last.result.verdict]}`}
             onClick={() => useSchool.setState({ looked: cell.last.id })}
           >
             {cellWords(cell)}

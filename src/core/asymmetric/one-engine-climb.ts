@@ -1,6 +1,7 @@
 // Climb on one engine and on two, the speeds for it, and the heights at which it ends.
 import { clamp } from "../numeric/clamp";
-import { bisect, halvingsTo } from "../numeric/bisect";
+import { bisect } from "../numeric/bisect";
+import { halvingsTo } from "../numeric/halvings";
 import { configurationLimit } from "../aircraft/configuration-limit";
 import { goldenMinimum } from "../numeric/golden-section";
 import { M_PER_FT, RHO0 } from "../quantities/constants";

@@ -1,7 +1,8 @@
 // A twin's approach on one engine: power and rudder by configuration, what the gear costs early, and the height below
 // which a go-around is no longer offered. Not here: wind shear, ground effect, a missed approach over obstacles.
 import { LATE_M, LEFT_M, USUAL_M } from "./approach-heights";
-import { bisect, halvingsTo } from "../numeric/bisect";
+import { bisect } from "../numeric/bisect";
+import { halvingsTo } from "../numeric/halvings";
 import { APPROACH } from "./approach-factors";
 import { cleanGlide } from "../aircraft/configuration";
 import { type SpeedLimit, configurationLimit } from "../aircraft/configuration-limit";

@@ -1,11 +1,5 @@
 /** Most halvings: after these no interval of doubles gets narrower. */
-const MOST = 60;
-
-/** Halvings that bring an interval down to a width, at most 60. */
-export function halvingsTo(width: number, low: number, high: number): number {
-  const halvings = Math.ceil(Math.log2((high - low) / width));
-  return halvings > 0 ? Math.min(halvings, MOST) : 0;
-}
+export const MOST_HALVINGS = 60;
 
 /**
  * Where a condition that holds at the low end of an interval, and not at the high end, ceases to hold.
@@ -20,7 +14,7 @@ export function bisect(
   high: number,
   halvings: number,
 ): { low: number; high: number } {
-  for (let i = 0; i < Math.min(halvings, MOST); i += 1) {
+  for (let i = 0; i < Math.min(halvings, MOST_HALVINGS); i += 1) {
     const middle = (low + high) / 2;
     if (holds(middle)) low = middle;
     else high = middle;

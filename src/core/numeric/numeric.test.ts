@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { bisect, halvingsTo } from "./bisect";
+import { bisect } from "./bisect";
+import { halvingsTo } from "./halvings";
 import { clamp } from "./clamp";
 import { goldenMinimum } from "./golden-section";
 

@@ -41,5 +41,6 @@ export function profilePower_W(
 ): number {
   const ct = thrust_N / (density * discArea_m2 * tip_mps * tip_mps);
   const cd = dragFactor * sectionDrag((6 * ct) / (solidity * SECTION_SLOPE)) + extraCd;
-  return ((solidity * cd) / 8) * density * discArea_m2 * tip_mps ** 3 * (1 + 4.65 * (inPlane_mps / tip_mps) ** 2);
+  const mu = inPlane_mps / tip_mps;
+  return ((solidity * cd) / 8) * density * discArea_m2 * tip_mps * tip_mps * tip_mps * (1 + 4.65 * mu * mu);
 }

@@ -6,5 +6,6 @@
  * @see J. S. Hayden, the effect of the ground on helicopter hovering power required, AHS 1976 (memory)
  */
 export function groundEffect(hub_m: number, radius_m: number): number {
-  return Math.min(1, 1 / (0.9926 + 0.0379 * ((2 * radius_m) / hub_m) ** 2));
+  const diameters = (2 * radius_m) / hub_m;
+  return Math.min(1, 1 / (0.9926 + 0.0379 * diameters * diameters));
 }

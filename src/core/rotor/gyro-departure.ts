@@ -6,7 +6,8 @@ import { gyroBestGlide, gyroGlideAt, gyroTurn } from "./gyro-glide";
 import { type GyroRecovery, flareSpeed_mps, gyroRecovery } from "./gyro-recovery";
 import type { GyroCase } from "./gyro-rotor";
 import { FLARE_M } from "./gyro-spot";
-import { levelPull_N, slipstreamOf, fullPower_W } from "./rudder-authority";
+import { levelPull_N } from "./rudder-authority";
+import { fullPower_W, slipstreamOf } from "./slipstream";
 
 /** Speeds that the climb is searched in, m/s. */
 const [SLOW, FAST, CLOSE] = [12, 40, 0.05];

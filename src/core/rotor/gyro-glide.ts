@@ -3,7 +3,9 @@ import { bisect } from "../numeric/bisect";
 import { goldenMinimum } from "../numeric/golden-section";
 import { G0, RHO0 } from "../quantities/constants";
 import type { GyroEngine } from "./gyro-question";
-import { type DiscAir, type GyroCase, bladeThrust_N, inducedOf, load_N, rotorDeficit_W } from "./gyro-rotor";
+import { type DiscAir, bladeThrust_N } from "./blade-thrust";
+import { inducedOf, rotorDeficit_W } from "./gyro-disc";
+import { type GyroCase, load_N } from "./gyro-rotor";
 
 /** Sinks and tip speeds searched, m/s, to 1e-5. */
 const [LEAST_SINK, MOST_SINK, SINK_HALVINGS] = [0.5, 40, 22];
@@ -39,7 +41,7 @@ function stateAt(flight: GyroCase, tas_mps: number, sink_mps: number, engine: Gy
   };
   const { induced_mps, share } = inducedOf(flight, air, thrust_N);
   const tip_mps = bisect(
-    (tip) => bladeThrust_N(flight, air, induced_mps, tip) < thrust_N,
+    (tip) => bladeThrust_N(flight, flight.aircraft.rotor.pitch_rad, air, induced_mps, tip) < thrust_N,
     LEAST_TIP,
     MOST_TIP,
     TIP_HALVINGS,

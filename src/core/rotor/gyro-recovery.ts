@@ -3,7 +3,9 @@ import { goldenMinimum } from "../numeric/golden-section";
 import { type Outcome, failure, success } from "../outcome";
 import { MPS_PER_KT } from "../quantities/constants";
 import { gyroBestGlide, gyroGlideAt } from "./gyro-glide";
-import { type GyroCase, bladeThrust_N, inducedOf, load_N, rotorDeficit_W } from "./gyro-rotor";
+import { bladeThrust_N } from "./blade-thrust";
+import { inducedOf, rotorDeficit_W } from "./gyro-disc";
+import { type GyroCase, load_N } from "./gyro-rotor";
 
 /** How fast the nose goes, rad/s: 10 degrees a second. */
 const PUSH_RATE = (10 * Math.PI) / 180;
@@ -84,7 +86,7 @@ function pushed(
       through_mps: tas * Math.sin(tilt_rad) - sink * Math.cos(tilt_rad),
       inPlane_mps: tas * Math.cos(tilt_rad) + sink * Math.sin(tilt_rad),
     };
-    const thrust_N = Math.max(bladeThrust_N(flight, air, induced, tip_mps), 0);
+    const thrust_N = Math.max(bladeThrust_N(flight, flight.aircraft.rotor.pitch_rad, air, induced, tip_mps), 0);
     const settled = inducedOf(flight, air, Math.max(thrust_N, LEAST_INFLOW * weight_N));
     const lacks_W = rotorDeficit_W(flight, air, { thrust_N, induced_mps: induced, share: settled.share, tip_mps });
     const { ahead_N, drag_N } = load_N(flight, tas, sink, "stopped");

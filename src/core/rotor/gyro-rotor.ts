@@ -4,14 +4,11 @@ import type { Gyroplane } from "../aircraft/gyroplane";
 import { type Outcome, failure, success } from "../outcome";
 import { G0 } from "../quantities/constants";
 import { formatNumber } from "../quantities/units";
-import { type Blades, SECTION_SLOPE, profilePower_W } from "./blade-drag";
+import type { Blades } from "./blade-drag";
 import type { GyroEngine, GyroQuestion } from "./gyro-question";
-import { hoverShare, inducedRatio } from "./induced-velocity";
 
 /** The air that this holds in, m of pressure altitude. */
 const HIGHEST_M = 4600;
-/** Induced power in forward flight over an ideal rotor's; in a vertical descent the fit of the wake has it already. */
-const FORWARD_INDUCED = 0.18;
 /** Section drag of blades that are not faired, over a smooth one's. */
 const ROUGHNESS = 0.0015;
 
@@ -83,56 +80,4 @@ export function load_N(
     0.5 * density * tas_mps * speed * aircraft.body.flatPlateAlong_m2 + propellerDrag_N(flight, tas_mps, engine);
   const held_N = 0.5 * density * speed * sink_mps * aircraft.body.flatPlateAcross_m2;
   return { ahead_N: drag_N, drag_N: held_N, up_N: weight_N - held_N };
-}
-
-/** Air at the disc. */
-export interface DiscAir {
-  readonly through_mps: number;
-  readonly inPlane_mps: number;
-}
-
-/** Thrust of the blades at a tip speed, N: ½ρσaA·tip²(θ0(1/3 + μ²/2) + λ/2), λ the air that comes up. */
-export function bladeThrust_N(
-  { aircraft, density, blades }: GyroCase,
-  { through_mps, inPlane_mps }: DiscAir,
-  induced_mps: number,
-  tip_mps: number,
-): number {
-  const mu = inPlane_mps / tip_mps;
-  const inflow = -(through_mps + induced_mps) / tip_mps;
-  return (
-    0.5 *
-    density *
-    blades.solidity *
-    SECTION_SLOPE *
-    blades.discArea_m2 *
-    tip_mps *
-    tip_mps *
-    (aircraft.rotor.pitch_rad * (1 / 3 + (mu * mu) / 2) + inflow / 2)
-  );
-}
-
-/** Steady induced velocity of a thrust, m/s. */
-export function inducedOf(flight: GyroCase, { through_mps, inPlane_mps }: DiscAir, thrust_N: number) {
-  const vh = Math.sqrt(thrust_N / (2 * flight.density * flight.blades.discArea_m2));
-  const mu = Math.abs(inPlane_mps) / vh;
-  return { induced_mps: vh * inducedRatio(mu, through_mps / vh), share: hoverShare(mu) };
-}
-
-/**
- * Power that the rotor lacks, W: T·vn + κT·vi + P0; 0 in steady autorotation, negative where it speeds up.
- *
- * @param share - of hover-like behaviour
- */
-export function rotorDeficit_W(
-  flight: GyroCase,
-  air: DiscAir,
-  { thrust_N, induced_mps, share, tip_mps }: { thrust_N: number; induced_mps: number; share: number; tip_mps: number },
-): number {
-  const kappa = 1 + FORWARD_INDUCED * (1 - share);
-  return (
-    thrust_N * air.through_mps +
-    kappa * thrust_N * induced_mps +
-    profilePower_W(flight.blades, thrust_N, tip_mps, air.inPlane_mps, flight.density)
-  );
 }

@@ -13,7 +13,7 @@ const CLOSE = 1e-11;
  * @param muz - speed through it over vh, positive as in a climb
  */
 export function inVortexRing(mu: number, muz: number): boolean {
-  return 1.5 * mu * mu + (2 * muz + 3) ** 2 < 1;
+  return 1.5 * mu * mu + (2 * muz + 3) * (2 * muz + 3) < 1;
 }
 
 /**
@@ -29,7 +29,7 @@ export function inVortexRing(mu: number, muz: number): boolean {
  */
 export function inducedRatio(mu: number, muz: number): number {
   if (inVortexRing(mu, muz)) return muz * (0.373 * muz * muz + 0.598 * mu * mu - 1.991);
-  const g = (x: number) => x * x * (mu * mu + (muz + x) ** 2) - 1;
+  const g = (x: number) => x * x * (mu * mu + (muz + x) * (muz + x)) - 1;
   // Where g has a maximum before its minimum, the smallest root lies below it if it reaches nought there.
   const discriminant = muz * muz - 8 * mu * mu;
   const peak = muz < 0 && discriminant >= 0 ? (-3 * muz - Math.sqrt(discriminant)) / 4 : 0;
@@ -41,7 +41,7 @@ export function inducedRatio(mu: number, muz: number): number {
     const value = g(x);
     if (value < 0) low = x;
     else high = x;
-    const slope = 2 * x * (mu * mu + (muz + x) ** 2) + 2 * x * x * (muz + x);
+    const slope = 2 * x * (mu * mu + (muz + x) * (muz + x)) + 2 * x * x * (muz + x);
     const newton = x - value / slope;
     const next = newton > low && newton < high ? newton : (low + high) / 2;
     if (Math.abs(next - x) <= CLOSE * next) return next;

@@ -1,4 +1,5 @@
 import type { Rating } from "../aircraft/helicopter";
+import { pow } from "../numeric/exact";
 import type { HelicopterCase } from "./helicopter-case";
 
 /** What an engine loses by being built in, and how its power falls with temperature. Typical of the class. */
@@ -24,7 +25,7 @@ export function availablePower(
   rating: Rating,
   nr = 1,
 ): Available {
-  const engine_W = rating.engine_W * INSTALLED * delta * theta ** THETA_POWER * (2 * nr - nr * nr);
+  const engine_W = rating.engine_W * INSTALLED * delta * pow(theta, THETA_POWER) * (2 * nr - nr * nr);
   const gearbox_W = rating.gearbox_W * nr;
   return engine_W < gearbox_W
     ? { power_W: engine_W, binds: "engine", engine_W, gearbox_W }

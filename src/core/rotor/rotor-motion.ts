@@ -2,6 +2,7 @@
 import type { Rating } from "../aircraft/helicopter";
 import type { HelicopterCase } from "./helicopter-case";
 import { SECTION_SLOPE } from "./blade-drag";
+import { bladeThrust_N } from "./blade-thrust";
 import { livePower } from "./hover-on-one";
 import { DOWNLOAD, type RotorPower, mainPower_W, rotorPower, shaftPower_W } from "./shaft-power";
 import type { SteadyPower } from "./steady-power";
@@ -71,22 +72,13 @@ export function stallThrust_N({ density, blades, aircraft: { rotor } }: Helicopt
 
 /** Thrust of blades at a frozen pitch, N. */
 function frozenThrust_N(flight: HelicopterCase, motion: Motion, pitch_rad: number): number {
-  const { density, blades, aircraft, weight_N } = flight;
+  const { aircraft, weight_N } = flight;
   const tip = aircraft.rotor.tipSpeed_mps * motion.nr;
   const air = discAir(motion);
   let thrust_N = weight_N;
   for (let i = 0; i < ROUNDS; i += 1) {
     const { induced_mps } = rotorPower(flight, { thrust_N, ...air, nr: motion.nr, hub_m: null });
-    const mu = air.inPlane_mps / tip;
-    const blade =
-      0.5 *
-      density *
-      blades.solidity *
-      SECTION_SLOPE *
-      blades.discArea_m2 *
-      tip *
-      tip *
-      (pitch_rad * (1 / 3 + (mu * mu) / 2) - (air.through_mps + induced_mps) / tip / 2);
+    const blade = bladeThrust_N(flight, pitch_rad, air, induced_mps, tip);
     thrust_N = (thrust_N + Math.max(blade, LEAST_THRUST * weight_N)) / 2;
   }
   return Math.min(thrust_N, stallThrust_N(flight, motion.nr));

@@ -1,12 +1,14 @@
 // How a rotorcraft climbs and cruises with all engines.
-import { bisect, halvingsTo } from "../numeric/bisect";
+import { bisect } from "../numeric/bisect";
+import { halvingsTo } from "../numeric/halvings";
 import { goldenMinimum } from "../numeric/golden-section";
 import { availablePower } from "./power-available";
 import { climbAt_mps } from "./gyro-departure";
 import { type GyroCase, gyroCase } from "./gyro-rotor";
 import { type HelicopterCase, helicopterCase } from "./helicopter-case";
 import type { RotorQuestion } from "./rotor-question";
-import { fullPower_W, levelPull_N, slipstreamOf } from "./rudder-authority";
+import { levelPull_N } from "./rudder-authority";
+import { fullPower_W, slipstreamOf } from "./slipstream";
 import { bestRangeSpeed_mps, climbOnPower_mps, leastPowerSpeed_mps, levelPower_W } from "./speeds-of-power";
 
 /** Part of the never-exceed speed that is flown level, and of full power that is cruised with. Common practice. */

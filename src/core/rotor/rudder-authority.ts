@@ -1,68 +1,18 @@
 // A gyroplane's rudder: what the air at the tail lets it do, with the propeller's slipstream and without.
-import { powerShare } from "../engine/power-share";
 import { bisect } from "../numeric/bisect";
-import { MPS_PER_KT, RHO0 } from "../quantities/constants";
+import { MPS_PER_KT } from "../quantities/constants";
 import { gyroGlideAt } from "./gyro-glide";
 import { type GyroCase, load_N } from "./gyro-rotor";
+import { fullPower_W, slipstreamOf } from "./slipstream";
 
-/** What a propeller makes of its power in standing air, over an ideal one. Typical. */
-const FIGURE_OF_MERIT = 0.78;
-/** Where the swirl is taken, share of the propeller's radius. */
-const SWIRL_RADIUS = 0.7;
-/** Induced speeds searched, m/s. */
-const [MOST_INDUCED, HALVINGS] = [80, 40];
+const HALVINGS = 40;
 /** What the rudder is compared with: 55 kt, engine stopped. */
 export const REFERENCE_MPS = 55 * MPS_PER_KT;
-
-/** The stream behind the propeller. */
-export interface Slipstream {
-  readonly thrust_N: number;
-  readonly power_W: number;
-  /** Far behind the propeller, where the tail is. */
-  readonly tail_mps: number;
-  /** Its swirl as an angle at the tail. */
-  readonly swirl_rad: number;
-}
-
-const radiusOf = ({ aircraft }: GyroCase) => aircraft.engines.propeller.diameter_m / 2;
-
-/**
- * The stream of a power: 2ρA·vi·(V + vi)² = FM·P; the tail meets V + 2vi, and the torque's swirl of which a share is
- * met.
- *
- * @param tas_mps - 0 to 50
- * @param power_W - 0 and more
- * @see momentum theory of the actuator disc with swirl
- */
-export function slipstreamOf(flight: GyroCase, tas_mps: number, power_W: number): Slipstream {
-  const { density, aircraft } = flight;
-  const area = Math.PI * radiusOf(flight) ** 2;
-  const induced = bisect(
-    (vi) => 2 * density * area * vi * (tas_mps + vi) ** 2 < FIGURE_OF_MERIT * power_W,
-    0,
-    MOST_INDUCED,
-    HALVINGS,
-  ).low;
-  const through = tas_mps + induced;
-  const tail_mps = tas_mps + 2 * induced;
-  const torque_Nm = power_W / ((aircraft.engines.speed_rpm * 2 * Math.PI) / 60);
-  const swirl_mps = through > 0 ? torque_Nm / (density * area * through * SWIRL_RADIUS * radiusOf(flight)) : 0;
-  return {
-    thrust_N: 2 * density * area * induced * through,
-    power_W,
-    tail_mps,
-    swirl_rad: tail_mps > 0 ? aircraft.tail.swirlShare * Math.atan(swirl_mps / tail_mps) : 0,
-  };
-}
 
 /** Yawing moment of full rudder in an air at the tail, N m. */
 export function fullRudder_Nm({ density, aircraft: { tail } }: GyroCase, tail_mps: number): number {
   return 0.5 * density * tail_mps * tail_mps * tail.rudderArea_m2 * tail.rudderSlope * tail.rudderMax_rad * tail.arm_m;
 }
-
-/** Full power in this air, W: an engine that is not charged thins with it. */
-export const fullPower_W = ({ aircraft: { engines }, density }: GyroCase): number =>
-  engines.power_W * Math.min(powerShare(density / RHO0, null), 1);
 
 /**
  * Pull of level flight, N: what the glide with the engine stopped spends of height, less the stopped propeller's drag.

@@ -43,7 +43,10 @@ export interface RotorPower {
  * @param moment - thrust more than 0; the blade's own stall is not in it (CT/σ is checked where thrust is commanded)
  * @see momentum theory, Hayden's ground effect, Bailey's section drag; κ is common practice
  */
-export function rotorPower(flight: HelicopterCase, moment: RotorMoment): RotorPower {
+export function rotorPower(
+  flight: Pick<HelicopterCase, "density" | "blades" | "aircraft">,
+  moment: RotorMoment,
+): RotorPower {
   const { density, blades, aircraft } = flight;
   const { rotor } = aircraft;
   const vh = Math.sqrt(moment.thrust_N / (2 * density * blades.discArea_m2));
@@ -66,7 +69,8 @@ export const mainPower_W = ({ induced_W, profile_W, thrust_W }: RotorPower): num
 
 /** Tail rotor over main rotor: 5 % of it, 10 % in the hover, fading with speed. */
 export function tailShare(tas_mps: number): number {
-  return TAIL + TAIL_HOVER / (1 + (tas_mps / TAIL_MPS) ** 2);
+  const speed = tas_mps / TAIL_MPS;
+  return TAIL + TAIL_HOVER / (1 + speed * speed);
 }
 
 /** What the engines give for a main rotor's power at an airspeed: with tail rotor, gearbox and accessories, W. */

@@ -2,7 +2,8 @@
 import { type LatLon, geodesicBetween } from "../earth/geodesic";
 import type { WindVector } from "../air/wind";
 import { groundSpeed_mps } from "../air/wind-triangle";
-import { bisect, halvingsTo } from "../numeric/bisect";
+import { bisect } from "../numeric/bisect";
+import { halvingsTo } from "../numeric/halvings";
 import { type Outcome, failure, success } from "../outcome";
 
 /** A flight by distance, and the two places that it could end at. */

@@ -1,12 +1,14 @@
 // Simulated flights of the demo fleet, for tests, benchmarks and scripts.
 import { airColumn } from "@/core/simulation/air-column";
 import { type AirColumn } from "@/core/simulation/step-air";
-import { aeroplaneModel } from "@/core/simulation/aeroplane-model";
+import { type AeroplaneModel, aeroplaneModel } from "@/core/simulation/aeroplane-model";
 import * as C from "@/core/simulation/controls";
 import { beginFlight } from "@/core/simulation/begin-flight";
 import type { Beginning, Flight, Ground } from "@/core/simulation/flight";
+import type { FlightSetUp } from "@/core/simulation/flight-set-up";
 import { stepFlight } from "@/core/simulation/step-flight";
-import { freshHands, holdAttitude } from "@/core/simulation/hands";
+import { holdAttitude } from "@/core/simulation/hands";
+import { freshHands } from "@/core/simulation/wanted";
 import * as S from "@/core/simulation/state";
 import { demoAircraft } from "./read-demo";
 
@@ -37,7 +39,7 @@ interface Asked extends Partial<Beginning> {
 }
 
 /** A flight that begins in the air at 500 m, levers as asked. */
-export function demoFlight(id: string, asked: Asked): Flight {
+export function demoFlight(id: string, asked: Asked): Flight<AeroplaneModel> {
   const model = demoModel(id, asked.mass_kg, asked.centreOfGravity);
   const controls = C.controlsAtRest();
   for (const engine of [0, 1]) controls[C.THROTTLE + engine] = C.kept(asked.throttle ?? 0);
@@ -52,6 +54,7 @@ export function demoFlight(id: string, asked: Asked): Flight {
     gamma_rad: 0,
     fuel_kg: 100,
     running: true,
+    hovers: false,
     flap: 0,
     gearDown: !model.retractable,
     seed: 1,
@@ -91,4 +94,36 @@ export function flyBy(
     if (!each(t)) return;
     stepFlight(flight);
   }
+}
+
+/** A rotorcraft of the fleet set up in calm standard air, at its usual mass; `begin` begins it otherwise. */
+export function rotorcraftSetUp(
+  aircraft: FlightSetUp["aircraft"],
+  begin: Partial<FlightSetUp["begin"]>,
+  more: Partial<FlightSetUp> = {},
+): FlightSetUp {
+  return {
+    aircraft,
+    mass_kg: aircraft.mass.usual_kg,
+    centreOfGravity: 0.5,
+    air: { qnh_Pa: 101_325, deviation_K: 0 },
+    wind: { surface: null, layers: [] },
+    ground_m: 0,
+    turbulence: 0,
+    seed: 1,
+    ...more,
+    begin: {
+      north_m: 0,
+      east_m: 0,
+      altitude_m: 0,
+      heading_rad: 0,
+      speed_mps: 0,
+      hovers: false,
+      flap: 0,
+      gearDown: true,
+      throttle: 0,
+      fuel_kg: 100,
+      ...begin,
+    },
+  };
 }

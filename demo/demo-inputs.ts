@@ -281,6 +281,7 @@ export const DEMO_INPUTS: Readonly<Record<string, object>> = {
         altitude_m: 400,
         heading_rad: 1,
         speed_mps: 36,
+        hovers: false,
         flap: 0,
         gearDown: true,
         throttle: 0.6,

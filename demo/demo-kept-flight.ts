@@ -20,6 +20,7 @@ export const demoFlightSetUp = (begin: Partial<FlightSetUp["begin"]> = {}, groun
     altitude_m: 500,
     heading_rad: 0,
     speed_mps: 35,
+    hovers: false,
     flap: 0,
     gearDown: true,
     throttle: 0.5,
@@ -31,7 +32,7 @@ export const demoFlightSetUp = (begin: Partial<FlightSetUp["begin"]> = {}, groun
 /** @param changes - of controls: what it takes to be kept */
 export const demoKeptFlight = (at: string, changes = 0): KeptFlight => ({
   format: "utrimax/kept-flight",
-  version: 2,
+  version: 3,
   at,
   words: "Alder S1",
   exerciseId: null,

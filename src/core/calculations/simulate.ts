@@ -3,7 +3,7 @@ import { calculation } from "../calculation";
 import { success } from "../outcome";
 import { G0 } from "../quantities/constants";
 import { eulerAngles } from "../simulation/attitude";
-import { STEPS_PER_S } from "../simulation/flight";
+import { BY_ITSELF, STEPS_PER_S } from "../simulation/flight";
 import { FlightSetUp, setUpFlight } from "../simulation/flight-set-up";
 import { groundOf } from "../simulation/ground";
 import { LONGEST_SCRIPT_S, Leg, flyLegs, freshPilot, heightAbove_m, overGround } from "../simulation/pilot";
@@ -24,6 +24,9 @@ const Sample = z.object({
   loadFactor: z.number(),
   rpm: z.array(z.number()),
   thrust_N: z.array(z.number()),
+  /** Of a rotor, over its nominal speed, and power of a helicopter's engines; 0 and empty of others. */
+  nr: z.number(),
+  power_W: z.array(z.number()),
 });
 
 /** A flight by a modelled pilot, leg by leg, without a screen. */
@@ -33,6 +36,7 @@ export const simulateCalculation = calculation({
   question: "How does it fly, leg by leg, when this fails there and is flown so?",
   sources: [
     "rigid body with the aircraft document's polar and one-engine figures; B. Etkin, Dynamics of Flight (memory)",
+    "rotorcraft: blade element, momentum theory and energy balance as in the steady core; G. D. Padfield, Helicopter Flight Dynamics (memory)",
     "gusts: MIL-F-8785C, low altitude (memory)",
   ],
   input: z.strictObject({
@@ -46,7 +50,7 @@ export const simulateCalculation = calculation({
     flown: z.boolean(),
     ended: z
       .object({
-        kind: z.enum(["departed", "too-fast", "overload", "crash", "water"]),
+        kind: z.enum([...BY_ITSELF, "crash", "water"]),
         sink_mps: z.number().optional(),
         speed_mps: z.number().optional(),
       })
@@ -104,6 +108,9 @@ export const simulateCalculation = calculation({
         loadFactor: -flight.seen.fz / G0 + 0,
         rpm: ofEngines(S.OMEGA, 30 / Math.PI),
         thrust_N: ofEngines(S.THRUST),
+        nr: s[S.NR],
+        power_W:
+          flight.model.kind === "rotorcraft" && flight.model.lift.kind === "helicopter" ? ofEngines(S.POWER) : [],
       });
     };
     const flown = flyLegs(flight, pilot, (step) => {

@@ -1,6 +1,7 @@
 // A drill that is done while it is flown: which lever or switch of the simulator a procedure's control is, and what a
 // hand that moves one has done of the drill.
-import type { Aeroplane } from "../aircraft/aeroplane";
+import type { AircraftDocument } from "../aircraft/aircraft-document";
+import { isAeroplane } from "../aircraft/aircraft-kind";
 import type { KeptFlight } from "../simulation/kept-flight";
 import type { DrillRun } from "../procedure/drill-run";
 import { type RunResult, runResult } from "../procedure/run-document";
@@ -21,8 +22,9 @@ const lever = (control: number, places: Mover["places"]): Mover => ({ control, p
 /** A lever counts as at its end so near to it. */
 const NEAR = 8;
 
-function moversOf({ polar, engines }: Pick<Aeroplane, "polar" | "engines">): Readonly<Record<string, Mover>> {
-  const jet = engines.kind === "jet";
+function moversOf(aircraft: AircraftDocument): Readonly<Record<string, Mover>> {
+  const jet = aircraft.engines.kind === "jet";
+  const polar = isAeroplane(aircraft) ? aircraft.polar : null;
   const flap = {
     up: 0,
     "take-off": polar?.takeOffFlap ?? 0,
@@ -54,7 +56,7 @@ function moversOf({ polar, engines }: Pick<Aeroplane, "polar" | "engines">): Rea
  * @returns null for what the simulator does not have, or a position that is no place of its own ("cruise")
  */
 export function movedTo(
-  aircraft: Pick<Aeroplane, "polar" | "engines">,
+  aircraft: AircraftDocument,
   { control: id, side, position }: Pick<Extract<DrillEvent, { type: "set" }>, "control" | "side" | "position">,
 ): { readonly control: number; readonly value: number } | null {
   const mover = moversOf(aircraft)[id];
@@ -79,7 +81,7 @@ function standsAt({ positions }: Control, { places, control }: Mover, value: num
  * @param dead - the engine that failed, of two
  */
 export function doneByHand(
-  aircraft: Pick<Aeroplane, "polar" | "engines">,
+  aircraft: AircraftDocument,
   procedure: Procedure,
   step: Step | undefined,
   dead: Side,

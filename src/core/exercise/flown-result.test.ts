@@ -5,7 +5,7 @@ import { actedAt, failedFrom, touchOf } from "./glide-rows";
 import { pilotHand } from "./pilot-hand";
 
 const row = (of: Partial<Record<TraceChannel, number>>) => TRACE_CHANNELS.map((channel) => of[channel] ?? 0);
-const HELD = { speed_mps: 34, bank_rad: 0.79 };
+const HELD = { speed_mps: 34, bank_rad: 0.79, margin: 1.1 };
 
 /** A flight of forty seconds whose engine stops at two; acted at five; a turn from ten to twenty; down at 35. */
 const rows = Array.from({ length: 400 }, (_, i) =>

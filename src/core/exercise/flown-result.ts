@@ -2,7 +2,7 @@
 import { z } from "zod";
 import { wrapHalfTurn } from "../quantities/angle";
 import { TRACE_HZ } from "../simulation/flight-trace";
-import type { Ending } from "../simulation/flight";
+import { BY_ITSELF, type Ending } from "../simulation/flight";
 import type { Exercise } from "./exercise";
 import { type ExerciseScore, exerciseScore } from "./exercise-score";
 import { flownTrace } from "./flown-trace";
@@ -16,8 +16,11 @@ export type Band = (typeof BANDS)[number];
 
 /** What is to be held: a speed, a greatest bank. */
 export interface ToHold {
-  readonly speed_mps: number;
+  /** Null where none is: from a hover it is down, or away. */
+  readonly speed_mps: number | null;
   readonly bank_rad: number;
+  /** Over what no longer carries it: the stall of a wing, the least of a rotor. */
+  readonly margin: number;
 }
 
 /** So much slower, faster, steeper, with the ball so far out, so much over the stall is held. Common practice. */
@@ -28,20 +31,31 @@ export const LIMITS = {
   ball: 0.5,
   halfBall: 0.6,
   overStall: 1.1,
+  overRotor: 1,
 } as const;
+/** Slower than this nothing is said of a rotorcraft's ball, m/s. */
+const HOVERS_MPS = 15;
 /** Lower than this it is landed and not judged, m. */
 const JUDGED_M = 12;
 
 /** Whether each band was left, row by row: in the air, since it failed. */
-export function outOf(rows: readonly Row[], { speed_mps, bank_rad }: ToHold): Readonly<Record<Band, boolean[]>> {
+export function outOf(
+  rows: readonly Row[],
+  { speed_mps, bank_rad, margin }: ToHold,
+): Readonly<Record<Band, boolean[]>> {
   const from = failedFrom(rows);
   const judged = (row: Row, i: number) => i >= from && row[AT.touch] === 0 && row[AT.height] > JUDGED_M;
   const where = (isOut: (row: Row) => boolean) => rows.map((row, i) => judged(row, i) && isOut(row));
   return {
-    speed: where((row) => row[AT.ias] < speed_mps - LIMITS.slower_mps || row[AT.ias] > speed_mps + LIMITS.faster_mps),
+    speed: where(
+      (row) =>
+        speed_mps !== null &&
+        (row[AT.ias] < speed_mps - LIMITS.slower_mps || row[AT.ias] > speed_mps + LIMITS.faster_mps),
+    ),
     bank: where((row) => Math.abs(row[AT.bank]) > bank_rad + LIMITS.steeper_rad),
-    ball: where(ballOut),
-    stall: where((row) => row[AT.overStall] < LIMITS.overStall),
+    // A rotorcraft about to hover leans against its tail: no ball there.
+    ball: where((row) => ballOut(row) && (margin !== LIMITS.overRotor || row[AT.ias] > HOVERS_MPS)),
+    stall: where((row) => row[AT.overStall] < margin),
   };
 }
 
@@ -63,7 +77,7 @@ const angle_rad = z.number().min(0).max(3.2);
 /** @see FlownResult */
 export const FlownResult = z.strictObject({
   took_s: time_s,
-  ended: z.enum(["air", "down", "departed", "too-fast", "overload", "crash", "water"]),
+  ended: z.enum(["air", "down", ...BY_ITSELF, "crash", "water"]),
   touch: z.strictObject({ ias_mps: speed_mps, sink_mps: speed_mps }).nullable(),
   /** Out of each band. */
   out_s: z.strictObject({ speed: time_s, bank: time_s, ball: time_s, stall: time_s }),
@@ -135,7 +149,8 @@ const SETTLES = 8 * TRACE_HZ;
  *
  * @returns null where less was flown since the failure than shows one
  */
-function handOf(rows: readonly Row[], held_mps: number): FlownResult["hand"] {
+function handOf(rows: readonly Row[], held_mps: number | null): FlownResult["hand"] {
+  if (held_mps === null) return null;
   const flown = gliding(rows, failedFrom(rows));
   if (flown.length < 2) return null;
   const acted = actedAt(flown);

@@ -33,6 +33,8 @@ export const AT = {
   flap: column("flap"),
   gear: column("gear"),
   touch: column("touch"),
+  power0: column("power0_W"),
+  power1: column("power1_W"),
 };
 
 /** Levers that a trace shows. */
@@ -43,12 +45,17 @@ const [ACTED_BANK_RAD, ACTED_PITCH_RAD, ACTED_LEVER] = [(5 * Math.PI) / 180, (3 
 const [TURNS_RAD, WHILE] = [(10 * Math.PI) / 180, TRACE_HZ];
 /** Lower than this it is landed, m. */
 const FLARE_M = 15;
+/** An engine of a helicopter that gives less has gone out, W. */
+const NO_POWER_W = 1000;
 /** In the air once it was so high, m. */
 const ALOFT_M = 3;
 
 /** The row from which on it is judged: since the first engine stopped pulling in the air; the first where none did. */
 export function failedFrom(rows: readonly Row[]): number {
-  const pulls = (row: Row) => row[AT.thrust0] > 0 && (row[AT.rpm1] === 0 || row[AT.thrust1] > 0);
+  // Engines of a helicopter give power, all others pull.
+  const driven = rows.some((row) => row[AT.power0] > 0 || row[AT.power1] > 0);
+  const [first0, first1, none] = driven ? [AT.power0, AT.power1, NO_POWER_W] : [AT.thrust0, AT.thrust1, 0];
+  const pulls = (row: Row) => row[first0] > none && (row[AT.rpm1] === 0 || row[first1] > none);
   const ran = rows.findIndex(pulls);
   const first = rows.findIndex((row, i) => i > ran && ran >= 0 && !pulls(row) && row[AT.touch] === 0);
   return first < 0 ? 0 : first;

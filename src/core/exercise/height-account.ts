@@ -1,5 +1,6 @@
 // The account of height that was flown, whatever it is held against: its parts, what took more, and the sums over rows
 // that every account is made of.
+import type { Aeroplane } from "../aircraft/aeroplane";
 import { type Configuration, cleanGlide } from "../aircraft/configuration";
 import { type Polar, polarOf } from "../aircraft/polar";
 import { type WindVector, windProfile } from "../air/wind";
@@ -56,7 +57,9 @@ export type Practice = Pick<Pilot, "bank_rad" | "stallMargin">;
 export type Beyond = Record<Cause, number>;
 
 /** What of a set-up an account is made with. */
-export type SpentSetUp = Pick<FlightSetUp, "aircraft" | "mass_kg" | "centreOfGravity" | "air" | "wind" | "ground_m">;
+export interface SpentSetUp extends Pick<FlightSetUp, "mass_kg" | "centreOfGravity" | "air" | "wind" | "ground_m"> {
+  readonly aircraft: Aeroplane;
+}
 
 /** Straight flight is measured in pieces of so many rows. */
 const PIECE = TRACE_HZ;
@@ -108,7 +111,7 @@ export function accounted(
 }
 
 /** The propeller with the least drag that the pilot can give it. */
-export function leastDrag({ aircraft }: Pick<FlightSetUp, "aircraft">): Configuration {
+export function leastDrag({ aircraft }: Pick<SpentSetUp, "aircraft">): Configuration {
   const clean = cleanGlide(aircraft);
   const drag = aircraft.polar?.deadPropeller;
   if (!drag) return clean;

@@ -1,5 +1,7 @@
 // Where the height of a flight went since an engine failed: what the way needed at the least, and what speed, bank,
 // flap, gear, slip and the engines took beyond that. Not here: the ground, which way would have been better.
+import type { AircraftDocument } from "../aircraft/aircraft-document";
+import { isAeroplane } from "../aircraft/aircraft-kind";
 import { glidingTurn, turnSpeed } from "../glide/gliding-turn";
 import { speedToFly } from "../glide/speed-to-fly";
 import { bestGlide, liftCoefficientAt } from "../glide/straight-glide";
@@ -36,22 +38,26 @@ const MOST_POWER = 0.2;
  * @param rows - a flight's trace
  * @param from - the row at which the engine failed
  * @param practice - planned bank, 3° to 75°, and stall margin of the turns, from 1.05
- * @returns failures of the model and of the wind; `too_short` under two seconds; `powered` where an engine pulls and it
- *   is not on one of two
+ * @returns `no_wing` of rotorcraft; failures of the model and of the wind; `too_short` under two seconds; `powered`
+ *   where an engine pulls and it is not on one of two
  * @see energy height: E. S. Rutowski, J. Aeronautical Sciences 21 (1954) (memory)
  */
 export function heightSpent(
-  setUp: SpentSetUp,
+  setUp: Omit<SpentSetUp, "aircraft"> & { readonly aircraft: AircraftDocument },
   rows: readonly Row[],
   from: number,
   practice: Practice,
 ): Outcome<HeightSpent> {
-  const measured = yardstick(setUp, practice);
+  const { aircraft } = setUp;
+  if (!isAeroplane(aircraft))
+    return failure("no_wing", "Where the height of a rotorcraft went is not reckoned.", "aircraft");
+  const winged = { ...setUp, aircraft };
+  const measured = yardstick(winged, practice);
   if (!measured.ok) return measured;
   const by = measured.value;
   const flown = gliding(rows, from);
   if (flown.length < 2 * TRACE_HZ) return failure("too_short", "Less than two seconds were flown in the air.", "rows");
-  const one = oneEngineOf(setUp, by, flown);
+  const one = oneEngineOf(winged, by, flown);
   if (one) return success(accounted("one-engine", flown, (piece, _, beyond) => oneEngineLeast(piece, by, one, beyond)));
   const spent = accounted("glide", flown, (piece, turns, beyond) =>
     turns ? turnPiece(piece, by, beyond) : straightPiece(piece, by, beyond),

@@ -77,6 +77,8 @@ const ENDED: Record<FlownResult["ended"], string> = {
   departed: "departed",
   "too-fast": "beyond its greatest speed",
   overload: "overloaded",
+  "rotor-slow": "lost its rotor speed",
+  unloaded: "unloaded its rotor",
   crash: "crashed",
   water: "in the water",
 };

@@ -7,7 +7,9 @@ import { usualDynamics } from "../aircraft/usual-dynamics";
 import { airState } from "../air/atmosphere";
 import { type Outcome, failure, success } from "../outcome";
 import { G0, P0_PA, RHO0 } from "../quantities/constants";
+import type { Standing, TouchPoint } from "./ground-contact";
 import { notFlown } from "./not-flown";
+import { rounded } from "./rounded";
 import type { JetModel } from "./jet-step";
 import { type PropellerModel, propellerModel } from "./propeller-model";
 import { stallAngle_rad } from "./stall-angle";
@@ -21,22 +23,11 @@ export interface FlapModel {
   readonly clMax: number;
 }
 
-/** A wheel or another point that may touch the ground: body axes from the centre of gravity, m. */
-export interface TouchPoint {
-  readonly x: number;
-  readonly y: number;
-  readonly z: number;
-  /** N/m and N s/m. */
-  readonly spring: number;
-  readonly damper: number;
-  readonly kind: "nose" | "main" | "hull";
-}
-
 /** @see aeroplaneModel. Names as in flight mechanics. */
-export interface AeroplaneModel {
+export interface AeroplaneModel extends Standing {
+  readonly kind: "aeroplane";
   readonly mass_kg: number;
   readonly area_m2: number;
-  readonly span_m: number;
   readonly chord_m: number;
   /** Moments of inertia, kg m². */
   readonly ix: number;
@@ -85,11 +76,9 @@ export interface AeroplaneModel {
   readonly wingArm: number;
   readonly elevatorUp_rad: number;
   readonly elevatorDown_rad: number;
-  readonly rudderMax_rad: number;
   readonly aileronMax_rad: number;
   readonly thrustIncidence_rad: number;
   readonly flaps: readonly FlapModel[];
-  readonly points: readonly TouchPoint[];
   readonly retractable: boolean;
   readonly hullHeight_m: number;
   /** Sideways place of each engine, right positive, and the turn of its propeller. */
@@ -183,6 +172,7 @@ export function aeroplaneModel(aircraft: Aeroplane, { mass_kg, centreOfGravity }
   const arms = engines.count === 2 && asymmetric ? [-asymmetric.armY_m, asymmetric.armY_m] : [0];
   return success(
     rounded({
+      kind: "aeroplane" as const,
       mass_kg,
       area_m2,
       span_m,
@@ -351,13 +341,4 @@ function touchPoints(mass_kg: number, span_m: number, length_m: number, tailWhee
       stiff(0, span_m / 2, -0.02 * length_m),
     ],
   };
-}
-
-/** Every number in single precision; anything else as it is. */
-function rounded<T>(value: T): T {
-  if (typeof value === "number") return Math.fround(value) as T;
-  if (Array.isArray(value)) return value.map(rounded) as T;
-  if (value !== null && typeof value === "object")
-    return Object.fromEntries(Object.entries(value).map(([key, of]) => [key, rounded(of)])) as T;
-  return value;
 }

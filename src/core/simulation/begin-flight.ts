@@ -5,18 +5,18 @@ import { type AirColumn, readAir, seedGusts, stepAir } from "./step-air";
 import { attitude } from "./attitude";
 import { felt, stepForces } from "./body-rates";
 import * as C from "./controls";
-import type { Beginning, Flight, Ground } from "./flight";
+import type { Beginning, Flight, FlightModel, Ground } from "./flight";
 import * as S from "./state";
 import { noTrouble } from "./trouble";
 
 /** A flight at its beginning, the engines as its controls have them. */
-export function beginFlight(
-  model: AeroplaneModel,
+export function beginFlight<M extends FlightModel>(
+  model: M,
   column: AirColumn,
   ground: Ground,
   from: Beginning,
   controls: Int8Array,
-): Flight {
+): Flight<M> {
   const state = new Float64Array(S.LENGTH);
   const air = readAir(column, from.altitude_m, stepAir());
   const ch = cos(from.heading_rad / 2);
@@ -31,7 +31,7 @@ export function beginFlight(
   state[S.Q3] = cb * cp * sh - sb * sp * ch;
   state[S.NORTH] = from.north_m;
   state[S.EAST] = from.east_m;
-  state[S.DOWN] = -from.altitude_m - (from.tas_mps > 0 ? 0 : model.hullHeight_m);
+  state[S.DOWN] = -from.altitude_m - (from.tas_mps > 0 || from.hovers ? 0 : model.hullHeight_m);
   // Through the air along the path, in earth axes, with the wind on top.
   const flies = from.tas_mps > 0;
   const wind = flies ? air : { north_mps: 0, east_mps: 0 };
@@ -44,8 +44,6 @@ export function beginFlight(
   const turned = attitude(state);
   for (const [i, row] of turned.entries()) state[S.U + i] = row[0] * earth[0] + row[1] * earth[1] + row[2] * earth[2];
   state[S.TAS] = from.tas_mps;
-  state[S.ATTACHED_LEFT] = 1;
-  state[S.ATTACHED_RIGHT] = 1;
   state[S.FLAP_AT] = from.flap;
   state[S.GEAR_AT] = from.gearDown ? 1 : 0;
   state[S.FUEL_KG] = from.fuel_kg;
@@ -53,19 +51,7 @@ export function beginFlight(
   state[S.ALTIMETER] = from.altitude_m;
   state[S.VSI_HEIGHT] = from.altitude_m;
   seedGusts(state, from.seed);
-  for (let i = 0; i < model.engines.length; i += 1) {
-    const at = S.ENGINE + i * S.PER_ENGINE;
-    const { propeller } = model;
-    if (propeller) state[at + S.BLADE] = propeller.fine_rad + (propeller.governed && flies ? 0.15 : 0);
-    if (!from.running) continue;
-    // A jet's spool as a share, a shaft in rad/s.
-    state[at + S.OMEGA] = propeller ? propeller.speed_radps * (flies ? 1 : 0.3) : flies ? 0.8 : 0.35;
-    state[at + S.BURN] = 1;
-    state[at + S.GAS] = flies ? 0.6 : 0;
-    state[at + S.OIL] = 410_000;
-    state[at + S.HEAD] = 463;
-    state[at + S.OIL_HEAT] = 358;
-  }
+  if (model.kind === "aeroplane") wingsAndEngines(model, state, from, flies);
   controls[C.FLAP] = from.flap;
   controls[C.GEAR] = from.gearDown ? 1 : 0;
   return {
@@ -81,4 +67,22 @@ export function beginFlight(
     air,
     forces: stepForces(air),
   };
+}
+
+function wingsAndEngines(model: AeroplaneModel, state: Float64Array, from: Beginning, flies: boolean): void {
+  state[S.ATTACHED_LEFT] = 1;
+  state[S.ATTACHED_RIGHT] = 1;
+  for (let i = 0; i < model.engines.length; i += 1) {
+    const at = S.ENGINE + i * S.PER_ENGINE;
+    const { propeller } = model;
+    if (propeller) state[at + S.BLADE] = propeller.fine_rad + (propeller.governed && flies ? 0.15 : 0);
+    if (!from.running) continue;
+    // A jet's spool as a share, a shaft in rad/s.
+    state[at + S.OMEGA] = propeller ? propeller.speed_radps * (flies ? 1 : 0.3) : flies ? 0.8 : 0.35;
+    state[at + S.BURN] = 1;
+    state[at + S.GAS] = flies ? 0.6 : 0;
+    state[at + S.OIL] = 410_000;
+    state[at + S.HEAD] = 463;
+    state[at + S.OIL_HEAT] = 358;
+  }
 }

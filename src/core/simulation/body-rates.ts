@@ -3,8 +3,10 @@
 import { asin, atan2, cos, sin } from "../numeric/exact";
 import { G0 } from "../quantities/constants";
 import type { AeroplaneModel } from "./aeroplane-model";
+import { groundContact } from "./ground-contact";
 import type { StepAir } from "./step-air";
 import { SETTLING_CHORDS, LEFT_EARLIER_RAD, askedAttached } from "./separation";
+import { earthToBody, pathRates } from "./rigid-body";
 import * as S from "./state";
 
 /** What holds over one step: surfaces, engines, air, ground. */
@@ -29,6 +31,23 @@ export interface StepForces {
   slopeNorth: number;
   slopeEast: number;
   wheelsDown: boolean;
+  readonly rotor: RotorPush;
+}
+
+/** What a rotor and what goes with it do over a step: none on an aeroplane. */
+export interface RotorPush {
+  thrust_N: number;
+  /** What is left of the thrust’s upward part over the fuselage: 1 all of it. */
+  upShare: number;
+  /** Of the tail, and of engines on the body: to the right. */
+  yaw_Nm: number;
+  side_N: number;
+  roll_Nm: number;
+  /** Along the nose: a propeller. */
+  along_N: number;
+  /** Where the hands want the disc, from the mast, rad. */
+  tiltForward_rad: number;
+  tiltRight_rad: number;
 }
 
 /** What a look at the motion tells beside the rates. */
@@ -66,6 +85,16 @@ export const stepForces = (air: StepAir): StepForces => ({
   slopeNorth: 0,
   slopeEast: 0,
   wheelsDown: true,
+  rotor: {
+    thrust_N: 0,
+    upShare: 1,
+    yaw_Nm: 0,
+    side_N: 0,
+    roll_Nm: 0,
+    along_N: 0,
+    tiltForward_rad: 0,
+    tiltRight_rad: 0,
+  },
 });
 
 /** @see Felt */
@@ -88,11 +117,6 @@ const [STILL_MPS, RATE_MPS] = [0.5, 10];
 const [THRUST_LOW, THRUST_HIGH] = [(-6 * Math.PI) / 180, (12 * Math.PI) / 180];
 /** A fin that has stalled keeps half; it is stalled at so much of its angle. */
 const [FIN_LEFT, FIN_GONE] = [0.5, 1.3];
-/** Ground: rolling, braked, sideways, on the hull; friction comes in over these, m/s. */
-const [ROLLING, BRAKED, SIDEWAYS, HULL] = [0.04, 0.45, 0.7, 0.45];
-const [GRIP_MPS, SIDE_GRIP] = [0.15, 0.08];
-/** The third wheel is turned so far by the whole pedal, less as it rolls faster. */
-const [STEERED_RAD, STEERED_MPS] = [(18 * Math.PI) / 180, 12];
 
 const half = (attached: number) => {
   const root = 1 + Math.sqrt(attached);
@@ -112,23 +136,11 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
   const u = y[S.U];
   const v = y[S.V];
   const w = y[S.W];
-  const q0 = y[S.Q0];
-  const q1 = y[S.Q1];
-  const q2 = y[S.Q2];
-  const q3 = y[S.Q3];
   const p = y[S.P];
   const q = y[S.Q];
   const r = y[S.R];
-  // Earth to body.
-  const r11 = q0 * q0 + q1 * q1 - q2 * q2 - q3 * q3;
-  const r12 = 2 * (q1 * q2 + q0 * q3);
-  const r13 = 2 * (q1 * q3 - q0 * q2);
-  const r21 = 2 * (q1 * q2 - q0 * q3);
-  const r22 = q0 * q0 - q1 * q1 + q2 * q2 - q3 * q3;
-  const r23 = 2 * (q2 * q3 + q0 * q1);
-  const r31 = 2 * (q1 * q3 + q0 * q2);
-  const r32 = 2 * (q2 * q3 - q0 * q1);
-  const r33 = q0 * q0 - q1 * q1 - q2 * q2 + q3 * q3;
+  const turned = earthToBody(y);
+  const { r11, r12, r13, r21, r22, r23, r31, r32, r33 } = turned;
 
   // Through the air.
   const { north_mps: wn, east_mps: we, down_mps: wd } = air;
@@ -233,7 +245,7 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
     turning += rotation * m.shaft_kgm2 * at.omega_radps[i];
   }
 
-  const touched = ground(m, y, at, { r11, r12, r13, r21, r22, r23, r31, r32, r33 });
+  const touched = groundContact(m, y, at, turned);
   fx += touched.fx;
   fy += touched.fy;
   fz += touched.fz;
@@ -257,16 +269,10 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
     0.03 * (1 - ge) * cl;
   const pitch = forward * qS * m.chord_m * cm;
 
-  out[S.NORTH] = r11 * u + r21 * v + r31 * w;
-  out[S.EAST] = r12 * u + r22 * v + r32 * w;
-  out[S.DOWN] = r13 * u + r23 * v + r33 * w;
+  pathRates(y, turned, out);
   out[S.U] = udot;
   out[S.V] = vdot;
   out[S.W] = wdot;
-  out[S.Q0] = -0.5 * (p * q1 + q * q2 + r * q3);
-  out[S.Q1] = 0.5 * (p * q0 + r * q2 - q * q3);
-  out[S.Q2] = 0.5 * (q * q0 - r * q1 + p * q3);
-  out[S.Q3] = 0.5 * (r * q0 + q * q1 - p * q2);
   out[S.P] = (roll + touched.mx - (m.iz - m.iy) * q * r) / m.ix;
   out[S.Q] = (pitch + touched.my - (m.ix - m.iz) * p * r - r * turning) / m.iy;
   out[S.R] = (yaw + touched.mz - (m.iy - m.ix) * p * q + q * turning) / m.iz;
@@ -284,90 +290,4 @@ export function bodyRates(m: AeroplaneModel, y: Float64Array, at: StepForces, ou
   seen.touch_N = touched.touch_N;
   seen.hull_N = touched.hull_N;
   seen.onWheels = touched.touch_N > touched.hull_N;
-}
-
-interface Turned {
-  readonly r11: number;
-  readonly r12: number;
-  readonly r13: number;
-  readonly r21: number;
-  readonly r22: number;
-  readonly r23: number;
-  readonly r31: number;
-  readonly r32: number;
-  readonly r33: number;
-}
-
-const TOUCHED = { fx: 0, fy: 0, fz: 0, mx: 0, my: 0, mz: 0, touch_N: 0, hull_N: 0 };
-
-/** Springs under the wheels and the hull, friction along and across: −μN·v/√(v² + v0²). */
-function ground(m: AeroplaneModel, y: Float64Array, at: StepForces, t: Turned): typeof TOUCHED {
-  const g = TOUCHED;
-  g.fx = g.fy = g.fz = g.mx = g.my = g.mz = g.touch_N = g.hull_N = 0;
-  // Nothing reaches down from so high.
-  if (-y[S.DOWN] - at.ground_m > m.span_m) return g;
-  const p = y[S.P];
-  const q = y[S.Q];
-  const r = y[S.R];
-  // The ground's up, in body axes; along and across the nose on the ground.
-  const length = Math.sqrt(1 + at.slopeNorth * at.slopeNorth + at.slopeEast * at.slopeEast);
-  const un = -at.slopeNorth / length;
-  const ue = -at.slopeEast / length;
-  const ud = -1 / length;
-  const ux = t.r11 * un + t.r12 * ue + t.r13 * ud;
-  const uy = t.r21 * un + t.r22 * ue + t.r23 * ud;
-  const uz = t.r31 * un + t.r32 * ue + t.r33 * ud;
-  const rolling = Math.sqrt(y[S.U] * y[S.U] + y[S.V] * y[S.V]);
-  const steered = STEERED_RAD / (1 + (rolling / STEERED_MPS) * (rolling / STEERED_MPS));
-  for (const point of m.points) {
-    if (point.kind !== "hull" && !at.wheelsDown) continue;
-    const { x, y: py, z } = point;
-    // How deep it is below the ground's plane.
-    const north = t.r11 * x + t.r21 * py + t.r31 * z;
-    const east = t.r12 * x + t.r22 * py + t.r32 * z;
-    const down = y[S.DOWN] + t.r13 * x + t.r23 * py + t.r33 * z;
-    const depth = (down + at.ground_m + at.slopeNorth * north + at.slopeEast * east) / length;
-    if (depth <= 0) continue;
-    const vx = y[S.U] + q * z - r * py;
-    const vy = y[S.V] + r * x - p * z;
-    const vz = y[S.W] + p * py - q * x;
-    const rising = vx * ux + vy * uy + vz * uz;
-    const normal = point.spring * depth - point.damper * rising;
-    if (normal <= 0) continue;
-    // Along the wheel, across it, both in the ground's plane.
-    const turn = point.kind === "nose" ? steered * (at.rudder_rad / m.rudderMax_rad) : 0;
-    const c = cos(turn);
-    const s = sin(turn);
-    const lean = c * ux + s * uy;
-    const px = c - lean * ux;
-    const pyy = s - lean * uy;
-    const pz = -lean * uz;
-    const norm = Math.sqrt(px * px + pyy * pyy + pz * pz);
-    if (norm < 0.05) continue;
-    const ax = px / norm;
-    const ay = pyy / norm;
-    const az = pz / norm;
-    const bx = az * uy - ay * uz;
-    const by = ax * uz - az * ux;
-    const bz = ay * ux - ax * uy;
-    const along = vx * ax + vy * ay + vz * az;
-    const across = vx * bx + vy * by + vz * bz;
-    const mu = point.kind === "hull" ? HULL : ROLLING + (point.kind === "main" ? BRAKED * at.brakes : 0);
-    const gripSide = point.kind === "hull" ? HULL : SIDEWAYS;
-    const forward = (-mu * normal * along) / Math.sqrt(along * along + GRIP_MPS * GRIP_MPS);
-    const side0 = GRIP_MPS + SIDE_GRIP * Math.abs(along);
-    const side = (-gripSide * normal * across) / Math.sqrt(across * across + side0 * side0);
-    const fx = normal * ux + forward * ax + side * bx;
-    const fy = normal * uy + forward * ay + side * by;
-    const fz = normal * uz + forward * az + side * bz;
-    g.fx += fx;
-    g.fy += fy;
-    g.fz += fz;
-    g.mx += py * fz - z * fy;
-    g.my += z * fx - x * fz;
-    g.mz += x * fy - py * fx;
-    if (normal > g.touch_N) g.touch_N = normal;
-    if (point.kind === "hull" && normal > g.hull_N) g.hull_N = normal;
-  }
-  return g;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft } from "../../../demo/read-demo";
 import type { AircraftDocument } from "../aircraft/aircraft-document";
-import { demoGyroplane } from "../../../demo/read-demo";
+import { demoGyroplane, demoHelicopter } from "../../../demo/read-demo";
 import { eulerAngles } from "./attitude";
 import {
   type Assistance,
@@ -40,6 +40,7 @@ const setUp = (id: string, begin: Partial<FlightSetUp["begin"]> = {}): FlightSet
     east_m: 0,
     altitude_m: 800,
     heading_rad: 1,
+    hovers: false,
     speed_mps: id === "larch-t2" ? 50 : 38,
     flap: 0,
     gearDown: false,
@@ -177,9 +178,11 @@ describe("what is looked at afterwards", () => {
     expect(first.split(",").every((value) => Number.isFinite(Number(value)))).toBe(true);
   });
 
-  it("an aircraft that is not flown yet is refused by its kind", () => {
+  it("an aircraft that is not flown is refused with the reason", () => {
     const refused = (aircraft: AircraftDocument) => notFlown(aircraft)?.code;
-    expect(refused(demoGyroplane())).toBe("not_flown_yet");
+    expect(refused(demoGyroplane())).toBeUndefined();
+    const three = { ...demoHelicopter(), engines: { ...demoHelicopter().engines, count: 3 } };
+    expect(refused(three)).toBe("three_engines");
     expect(refused({ ...demoAircraft("alder-s1"), polar: null })).toBe("no_polar");
     expect(refused(demoAircraft("larch-t2"))).toBeUndefined();
   });

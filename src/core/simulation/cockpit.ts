@@ -8,9 +8,15 @@ import * as C from "./controls";
 import { fail } from "./fail";
 import type { Flight } from "./flight";
 import { type FlightTrace, freshTrace, noteTrace, shortened } from "./flight-trace";
-import { type Hands, type Wanted, freshHands, holdAttitude } from "./hands";
-import { halfTurn, heightAbove_m } from "./pilot";
+import { halfTurn } from "./half-turn";
+import { holdAttitude } from "./hands";
+import { type Hands, type Wanted, freshHands } from "./wanted";
+import { BY_SPEED_ROTOR, heightAbove_m } from "./pilot";
 import { type Recorder, type Recording, STEPS_PER_LOOK, note, recorderOf, recordingOf } from "./recording";
+import type { RatingsClock } from "../rotor/ratings-clock";
+import { ratingsAfter, ratingsSoFar } from "./flown-ratings";
+import { type HoverSums, holdRotorcraft, hoverAttitude, overNose } from "./rotor-hands";
+import type { RotorcraftModel } from "./rotorcraft-model";
 import * as S from "./state";
 import { stepFlight } from "./step-flight";
 import type { FailureKind, WhatFails } from "./trouble";
@@ -82,6 +88,12 @@ export interface Cockpit {
   straight: { readonly heading_rad: number; readonly north_m: number; readonly east_m: number } | null;
   /** Went back so often: it goes into the result. */
   backs: number;
+  /** The collective under a key: held for so long, and what is left of a step of it. */
+  readonly lifting: { held_s: number; rest: number };
+  /** Of what holds a helicopter over its place. */
+  readonly over: HoverSums;
+  /** Of a helicopter's ratings, by the rows of the trace; null of others. */
+  clock: RatingsClock | null;
 }
 
 /** A moment is kept each second, for so long. */
@@ -97,6 +109,10 @@ const BANK_RADPS = (25 * Math.PI) / 180;
 const MOST_PITCH_RAD = (25 * Math.PI) / 180;
 const POWER_PS = 0.5;
 const TRIM_PS = 0.12;
+/** The collective, of its whole travel a second: as a key is touched, and more for each second that it is held. */
+const [COLLECTIVE_PS, COLLECTIVE_MORE_PS] = [0.12, 0.5];
+/** Of a rotorcraft: pitch by keys, the attitude of a whole stick, turning by whole feet, the most near a hover. */
+const ROTOR = { pitch_radps: 0.2, pitch_rad: 0.35, bank_rad: 0.6, foot_radps: 0.5, hover_rad: 0.2 };
 /** Moving the stick itself: there, back, and how far, of its travel; made for this pressure, Pa. */
 const STICK = { pitch_ps: 0.7, roll_ps: 1.2, back_ps: 2.5, pitch: 0.35, roll: 0.45, foot_ps: 1, foot: 0.6 };
 const MADE_FOR_PA = 1300;
@@ -125,6 +141,9 @@ export function beginCockpit(flight: Flight, assistance: Assistance, planned: re
     kept: [],
     straight: null,
     backs: 0,
+    lifting: { held_s: 0, rest: 0 },
+    over: { pitch: 0, bank: 0 },
+    clock: ratingsSoFar(flight, []),
   };
 }
 
@@ -149,7 +168,8 @@ export function advance(cockpit: Cockpit, steps: number): void {
       workHands(cockpit);
       note(cockpit.recorder, flight, cockpit.step);
     }
-    noteTrace(cockpit.trace, flight, cockpit.step);
+    if (noteTrace(cockpit.trace, flight, cockpit.step))
+      cockpit.clock = ratingsAfter(flight, cockpit.clock, cockpit.trace.rows[cockpit.trace.rows.length - 1]);
     stepFlight(flight);
     cockpit.step += 1;
   }
@@ -200,6 +220,7 @@ export function goBack(cockpit: Cockpit, seconds: number): void {
   recorder.failures.length = to.failed;
   recorder.last.set(to.controls);
   shortened(cockpit.trace, to.step);
+  cockpit.clock = ratingsSoFar(flight, cockpit.trace.rows);
   cockpit.kept = cockpit.kept.filter(({ step }) => step < to.step);
   cockpit.backs += 1;
 }
@@ -213,6 +234,10 @@ function workHands(cockpit: Cockpit): void {
   // The line of a take-off is none to land on.
   if (!onWheels) cockpit.straight = null;
   levers(cockpit);
+  if (flight.model.kind === "rotorcraft") {
+    handsOnRotorcraft(cockpit, flight.model, flight.seen.onWheels);
+    return;
+  }
   if (stick) heldStick(cockpit, stick);
   else if (assistance.attitude && !onWheels) heldAttitude(cockpit);
   else movedStick(cockpit, onWheels);
@@ -221,6 +246,51 @@ function workHands(cockpit: Cockpit): void {
 const between = (pressed: ReadonlySet<HandKey>, less: HandKey, more: HandKey) =>
   (pressed.has(more) ? 1 : 0) - (pressed.has(less) ? 1 : 0);
 
+/** A helicopter slower than this over the ground is about to hover, m/s. */
+const ABOUT_TO_HOVER_MPS = 8;
+
+function hovers({ flight, assistance }: Cockpit, { lift }: RotorcraftModel): boolean {
+  const { ahead_mps, right_mps } = overNose(flight.state);
+  const slow = ahead_mps * ahead_mps + right_mps * right_mps < ABOUT_TO_HOVER_MPS * ABOUT_TO_HOVER_MPS;
+  return lift.kind === "helicopter" && assistance.speed_mps === null && slow;
+}
+
+/** Keys and stick ask a rotorcraft for an attitude: nobody flies its disc by keys. */
+function handsOnRotorcraft(cockpit: Cockpit, model: RotorcraftModel, stands: boolean): void {
+  const { flight, pressed, stick, wanted, hands, assistance } = cockpit;
+  const nose = between(pressed, "nose-down", "nose-up");
+  const bank = between(pressed, "bank-left", "bank-right");
+  if (stick) {
+    wanted.pitch_rad = stick.back * ROTOR.pitch_rad;
+    wanted.bank_rad = clamp(stick.right * ROTOR.bank_rad, -assistance.bank_rad, assistance.bank_rad);
+  } else {
+    if (assistance.speed_mps !== null && !stands) noseBySpeed(cockpit, assistance.speed_mps, MOST_PITCH_RAD);
+    else wanted.pitch_rad += nose * ROTOR.pitch_radps * HANDS_S;
+    wanted.bank_rad += bank * BANK_RADPS * HANDS_S;
+    // Let go near a hover it comes to a stop: nobody hovers by keys that hold an attitude.
+    if (assistance.attitude && nose === 0 && bank === 0 && !stands && hovers(cockpit, model))
+      Object.assign(wanted, hoverAttitude(flight, model, cockpit.over, HANDS_S));
+  }
+  // By keys it is not flung out of a hover.
+  const gently = !stick && assistance.attitude && hovers(cockpit, model);
+  const [pitchMost, bankMost] = gently ? [ROTOR.hover_rad, ROTOR.hover_rad] : [MOST_PITCH_RAD, assistance.bank_rad];
+  wanted.pitch_rad = clamp(wanted.pitch_rad, -pitchMost, pitchMost);
+  wanted.bank_rad = clamp(wanted.bank_rad, -bankMost, bankMost);
+  const foot = stick?.foot ?? between(pressed, "foot-left", "foot-right");
+  if (stands && model.lift.kind === "gyroplane") {
+    // Rolling, the wheels steer, and the disc is held back.
+    movedStick(cockpit, true);
+    wanted.pitch_rad = eulerAngles(flight.state).pitch_rad;
+    wanted.bank_rad = 0;
+    return;
+  }
+  const { heading_rad } = eulerAngles(flight.state);
+  const feet = { rate_radps: foot * ROTOR.foot_radps, heading_rad: hands.heading ?? heading_rad };
+  holdRotorcraft(flight, model, hands, wanted, assistance.ball || foot !== 0 ? feet : null, HANDS_S);
+  hands.heading = feet.heading_rad;
+  if (!assistance.ball && foot === 0) hands.heading = null;
+}
+
 /** It stands, nobody has opened a throttle: the brakes are set, or the wind would roll it away. */
 function isParked({ state: s, controls, seen, model }: Flight): boolean {
   const slow = s[S.U] * s[S.U] + s[S.V] * s[S.V] < PARKED_MPS * PARKED_MPS;
@@ -228,10 +298,12 @@ function isParked({ state: s, controls, seen, model }: Flight): boolean {
   return seen.onWheels && slow && shut;
 }
 
-function levers({ flight, pressed }: Cockpit): void {
+function levers(cockpit: Cockpit): void {
+  const { flight, pressed } = cockpit;
   const { controls, model } = flight;
   const power = between(pressed, "power-down", "power-up");
-  if (power !== 0)
+  if (model.kind === "rotorcraft" && model.lift.kind === "helicopter") moveCollective(cockpit, power);
+  else if (power !== 0)
     for (let engine = 0; engine < model.engines.length; engine += 1)
       controls[C.THROTTLE + engine] = clamp(
         controls[C.THROTTLE + engine] + power * POWER_PS * HANDS_S * C.FULL,
@@ -246,6 +318,16 @@ function levers({ flight, pressed }: Cockpit): void {
       C.FULL,
     );
   controls[C.BRAKES] = pressed.has("brakes") || isParked(flight) ? C.FULL : 0;
+}
+
+/** A touch moves the collective by hardly anything, a key that is held moves it fast. */
+function moveCollective({ flight: { controls }, lifting }: Cockpit, power: number): void {
+  lifting.held_s = power === 0 ? 0 : lifting.held_s + HANDS_S;
+  const rate = COLLECTIVE_PS + COLLECTIVE_MORE_PS * Math.min(lifting.held_s, 1);
+  lifting.rest = power === 0 ? 0 : lifting.rest + power * rate * HANDS_S * C.FULL;
+  const whole = Math.trunc(lifting.rest);
+  lifting.rest -= whole;
+  controls[C.COLLECTIVE] = clamp(controls[C.COLLECTIVE] + whole, 0, C.FULL);
 }
 
 function heldStick({ flight, assistance, wanted, hands }: Cockpit, stick: NonNullable<Cockpit["stick"]>): void {
@@ -269,21 +351,27 @@ function heldAttitude(cockpit: Cockpit): void {
   const nose = between(pressed, "nose-down", "nose-up");
   if (assistance.speed_mps === null)
     wanted.pitch_rad = clamp(wanted.pitch_rad + nose * PITCH_RADPS * HANDS_S, -MOST_PITCH_RAD, MOST_PITCH_RAD);
-  else if (cockpit.step % LOOK_STEPS === 0) {
-    const off = s[S.ASI] - assistance.speed_mps;
-    const sum = clamp(cockpit.sum + BY_SPEED_SUM * off * 0.1, -0.4, 0.4);
-    const asked = clamp(BY_SPEED * off + sum, -MOST_PITCH_RAD, MOST_PITCH_RAD);
-    // Help never stalls it: the nose goes up no farther than the wing has room for; what cannot be is not summed.
+  else {
+    // Help never stalls it: the nose goes up no farther than the wing has room for.
     const room = flight.forces.stall_rad - OFF_STALL_RAD - flight.seen.alpha_rad;
-    const most = eulerAngles(s).pitch_rad + room;
-    wanted.pitch_rad = Math.min(asked, most);
-    if (asked < most) cockpit.sum = sum;
+    noseBySpeed(cockpit, assistance.speed_mps, eulerAngles(s).pitch_rad + room);
   }
   const bank = between(pressed, "bank-left", "bank-right");
   wanted.bank_rad = clamp(wanted.bank_rad + bank * BANK_RADPS * HANDS_S, -assistance.bank_rad, assistance.bank_rad);
   const foot = between(pressed, "foot-left", "foot-right");
   holdAttitude(flight, hands, wanted, HANDS_S, 1, assistance.ball && foot === 0);
   if (!assistance.ball || foot !== 0) movedFoot(flight, foot);
+}
+
+/** The nose that holds a speed, no higher than the most; what cannot be is not summed. */
+function noseBySpeed(cockpit: Cockpit, speed_mps: number, most_rad: number): void {
+  if (cockpit.step % LOOK_STEPS !== 0) return;
+  const off = cockpit.flight.state[S.ASI] - speed_mps;
+  const sum = clamp(cockpit.sum + BY_SPEED_SUM * off * 0.1, -0.4, 0.4);
+  const more = cockpit.flight.model.kind === "rotorcraft" ? BY_SPEED_ROTOR : 1;
+  const asked = clamp(more * BY_SPEED * off + sum, -MOST_PITCH_RAD, MOST_PITCH_RAD);
+  cockpit.wanted.pitch_rad = Math.min(asked, most_rad);
+  if (asked < most_rad) cockpit.sum = sum;
 }
 
 /** Keys that move the stick: out while they are pressed, back when they are not, less the faster it flies. */

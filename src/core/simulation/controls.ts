@@ -12,8 +12,10 @@ export const [THROTTLE, PROPELLER, MIXTURE] = [4, 6, 8];
 export const [FUEL, MAGNETOS, STARTER, HEAT] = [10, 12, 14, 16];
 /** Flap setting by index, gear 1 down, trim −127…127, pump 1 on. */
 export const [FLAP, GEAR, TRIM, PUMP] = [18, 19, 20, 21];
+/** Of a helicopter, 0…127. */
+export const COLLECTIVE = 22;
 /** How many there are. */
-export const CONTROLS = 22;
+export const CONTROLS = 23;
 /** Full travel. */
 export const FULL = 127;
 /** Trim moves so much of the elevator’s travel. */

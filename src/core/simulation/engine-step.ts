@@ -68,7 +68,7 @@ export function stepEngine(
   if (model.turbine) {
     s[at + S.GAS] += ((lever * s[at + S.BURN] - s[at + S.GAS]) * step_s) / GAS_S;
     burnTurbine(s, at, trouble, controls[STARTER + engine] === 1, step_s);
-  } else burn(s, at, trouble, omega, step_s);
+  } else burnPiston(s, at, trouble, omega, step_s);
   const gives = model.turbine ? s[at + S.GAS] : lever;
   const ice = s[at + S.ICE];
   // Heat costs a little power of its own.
@@ -101,7 +101,7 @@ export function stepEngine(
 }
 
 /** Combustion: fuel that comes, a spark, and a shaft that turns. */
-function burn(s: Float64Array, at: number, trouble: EngineTrouble, omega: number, step_s: number): void {
+export function burnPiston(s: Float64Array, at: number, trouble: EngineTrouble, omega: number, step_s: number): void {
   s[at + S.DRY_S] = trouble.fuel > 0 ? 0 : s[at + S.DRY_S] + step_s;
   const dry = s[at + S.DRY_S];
   let fed = dry < LINES_S ? 1 : 0;
@@ -187,6 +187,7 @@ function thrustOf(
   return -q * deadArea_m2(model, omega, s[at + S.BLADE]) * turned;
 }
 
+/** What gauges go by. */
 interface Gauged {
   readonly lever: number;
   readonly power: number;
@@ -197,7 +198,7 @@ interface Gauged {
 }
 
 /** Gauges follow what the engine does, each at its own pace; a blind one falls to nothing. */
-function stepGauges(s: Float64Array, at: number, of: Gauged, step_s: number): void {
+export function stepGauges(s: Float64Array, at: number, of: Gauged, step_s: number): void {
   const { lever, power, trouble, air } = of;
   const omega = s[at + S.OMEGA];
   const burning = s[at + S.BURN];
@@ -216,6 +217,7 @@ function stepGauges(s: Float64Array, at: number, of: Gauged, step_s: number): vo
   follow(s, at + S.OIL_HEAT, COLD_OIL_K + (OIL_K - COLD_OIL_K) * Math.max(burning, 0.3), OIL_HEAT_S, step_s);
 }
 
-function follow(s: Float64Array, at: number, wanted: number, within_s: number, step_s: number): void {
+/** Towards what is wanted, at a pace of its own. */
+export function follow(s: Float64Array, at: number, wanted: number, within_s: number, step_s: number): void {
   s[at] += ((wanted - s[at]) * step_s) / within_s;
 }

@@ -13,11 +13,14 @@ export function fail(flight: Flight, kind: FailureKind, engine: 0 | 1 | null): v
 function capturedBy(
   kind: FailureKind,
   engine: 0 | 1 | null,
-  { state: s, controls, air, seen }: Pick<Flight, "state" | "controls" | "air" | "seen">,
+  { state: s, controls, air, seen, model }: Pick<Flight, "state" | "controls" | "air" | "seen" | "model">,
 ): number {
   switch (kind) {
     case "stuck":
-      return leverOf(controls, engine ?? 0);
+      // Of a helicopter it is the fuel that sticks: what the engine gives, of its greatest power.
+      return model.kind === "rotorcraft" && model.lift.kind === "helicopter"
+        ? s[S.ENGINE + (engine ?? 0) * S.PER_ENGINE + S.POWER] / model.lift.aircraft.engines.ratings[0].engine_W
+        : leverOf(controls, engine ?? 0);
     case "pitot":
       return air.pressure_Pa + 0.5 * air.density * seen.tas_mps * seen.tas_mps;
     case "static":

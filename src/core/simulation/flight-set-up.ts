@@ -1,26 +1,29 @@
 // How a flight is set up: aircraft, load, air, where and how it begins. It begins in balance, hands off, in the air, or
 // on its wheels with the brakes set.
 import { z } from "zod";
-import { Aeroplane } from "../aircraft/aeroplane";
+import { AircraftDocument } from "../aircraft/aircraft-document";
+import { isAeroplane } from "../aircraft/aircraft-kind";
 import { windProfile, WindColumn } from "../air/wind";
 import { type Outcome, failure, success } from "../outcome";
 import { RHO0 } from "../quantities/constants";
 import { SituationDocument } from "../situation/situation-document";
 import { airColumn } from "./air-column";
 import { type AirColumn, readAir, stepAir } from "./step-air";
-import { aeroplaneModel } from "./aeroplane-model";
+import { type AeroplaneModel, aeroplaneModel } from "./aeroplane-model";
 import { stepForces } from "./body-rates";
 import * as C from "./controls";
 import { beginFlight } from "./begin-flight";
 import { type Flight, type Ground, STEP_S, STEPS_PER_S } from "./flight";
 import { stepPower } from "./power-step";
+import { beginRotorcraft } from "./rotorcraft-set-up";
+import { rotorcraftModel } from "./rotorcraft-model";
 import * as S from "./state";
 import { trimmed } from "./trimmed";
 import { noTrouble } from "./trouble";
 
 /** @see FlightSetUp */
 export const FlightSetUp = z.strictObject({
-  aircraft: Aeroplane,
+  aircraft: AircraftDocument,
   mass_kg: SituationDocument.shape.mass_kg,
   centreOfGravity: SituationDocument.shape.centreOfGravity,
   air: SituationDocument.shape.air,
@@ -36,8 +39,10 @@ export const FlightSetUp = z.strictObject({
     /** Above the sea; of the ground where it stands. */
     altitude_m: z.number().min(-500).max(6000),
     heading_rad: z.number().min(0).max(6.3),
-    /** Equivalent; 0 stands on its wheels. */
+    /** Equivalent; 0 stands on its wheels or skids, or hovers. */
     speed_mps: z.number().min(0).max(250),
+    /** A helicopter without a speed: in the air over its place, its altitude that of its middle. */
+    hovers: z.boolean(),
     flap: z.int().min(0).max(7),
     gearDown: z.boolean(),
     /** By engine; all engines run. */
@@ -58,24 +63,27 @@ const RUN_UP_S = 12;
  */
 export function setUpFlight(setUp: FlightSetUp, ground: Ground): Outcome<Flight> {
   const { aircraft, mass_kg, centreOfGravity, begin } = setUp;
-  const model = aeroplaneModel(aircraft, { mass_kg, centreOfGravity });
-  if (!model.ok) return model;
   const wind = windProfile(setUp.wind, setUp.ground_m);
   if (!wind.ok) return wind;
   const column = airColumn(setUp.air, wind.value, setUp.ground_m, setUp.turbulence);
   const controls = C.controlsAtRest();
+  // Rounded: a root that differs in its last bit would make another flight of it.
+  const tas_mps = Math.fround(begin.speed_mps * Math.sqrt(RHO0 / readAir(column, begin.altitude_m, stepAir()).density));
+  const level = { pitch_rad: 0, bank_rad: 0, gamma_rad: 0, running: true, seed: setUp.seed, tas_mps };
+  if (!isAeroplane(aircraft)) {
+    const model = rotorcraftModel(aircraft, mass_kg);
+    if (!model.ok) return model;
+    const from = { ...begin, ...level, flap: 0, gearDown: true };
+    return beginRotorcraft(model.value, { mass_kg, air: setUp.air, column, ground, from, controls });
+  }
+  const model = aeroplaneModel(aircraft, { mass_kg, centreOfGravity });
+  if (!model.ok) return model;
   const [top] = [aircraft.polar?.flaps.length ?? 1];
-  const flap = Math.min(begin.flap, top - 1);
   const from = {
     ...begin,
-    flap,
-    // Rounded: a root that differs in its last bit would make another flight of it.
-    tas_mps: Math.fround(begin.speed_mps * Math.sqrt(RHO0 / readAir(column, begin.altitude_m, stepAir()).density)),
-    pitch_rad: 0,
-    bank_rad: 0,
-    gamma_rad: 0,
-    running: true,
-    seed: setUp.seed,
+    ...level,
+    hovers: false,
+    flap: Math.min(begin.flap, top - 1),
     gearDown: begin.gearDown || !model.value.retractable || begin.speed_mps === 0,
   };
   for (const engine of [0, 1]) controls[C.THROTTLE + engine] = C.kept(begin.throttle);
@@ -87,7 +95,7 @@ export function setUpFlight(setUp: FlightSetUp, ground: Ground): Outcome<Flight>
 }
 
 function inBalance(
-  model: Flight["model"],
+  model: AeroplaneModel,
   column: AirColumn,
   ground: Ground,
   from: Parameters<typeof beginFlight>[3],

@@ -4,6 +4,7 @@ import { eulerAngles } from "./attitude";
 import * as C from "./controls";
 import { type Flight, STEPS_PER_S } from "./flight";
 import { heightAbove_m, overGround } from "./pilot";
+import { stallSpeed_mps } from "./stall-speed";
 import * as S from "./state";
 
 /** A row has these. */
@@ -22,11 +23,15 @@ export const TRACE_CHANNELS = [
   "beta_rad",
   "ball",
   "loadFactor",
-  /** Lift over the greatest, and speed over the stall at this load. */
+  /**
+   * Speed over the stall at this load; of a helicopter rotor speed over its least in flight, of a gyroplane what its
+   * rotor carries over the least that keeps it turning.
+   */
   "overStall",
   "stickBack",
   "stickRight",
   "rightFoot",
+  /** Of a helicopter its collective. */
   "throttle0",
   "throttle1",
   "rpm0",
@@ -39,6 +44,10 @@ export const TRACE_CHANNELS = [
   "flap",
   "gear",
   "touch",
+  /** Rotor speed over the nominal one, and power of each engine of a helicopter; nought otherwise. */
+  "nr",
+  "power0_W",
+  "power1_W",
 ] as const;
 /** @see TRACE_CHANNELS */
 export type TraceChannel = (typeof TRACE_CHANNELS)[number];
@@ -55,11 +64,12 @@ const EVERY = STEPS_PER_S / TRACE_HZ;
 /** An empty trace. */
 export const freshTrace = (): FlightTrace => ({ rows: [] });
 
-/** Takes a row when one is due. */
-export function noteTrace(trace: FlightTrace, flight: Flight, step: number): void {
+/** Takes a row when one is due. @returns whether one was */
+export function noteTrace(trace: FlightTrace, flight: Flight, step: number): boolean {
   // Before the first step nothing has been felt yet.
-  if (step === 0 || step % EVERY !== 0) return;
+  if (step === 0 || step % EVERY !== 0) return false;
   trace.rows.push(traceRow(flight));
+  return true;
 }
 
 /** The row of this moment. */
@@ -67,12 +77,11 @@ export function traceRow(flight: Flight): number[] {
   const { state: s, controls, seen, air, model } = flight;
   const { bank_rad, pitch_rad, heading_rad } = eulerAngles(s);
   const q = 0.5 * air.density * seen.tas_mps * seen.tas_mps;
-  const flap = model.flaps[Math.max(0, Math.min(Math.round(s[S.FLAP_AT]), model.flaps.length - 1))];
   const load = -seen.fz / G0;
-  const stall = Math.sqrt((2 * model.mass_kg * G0 * Math.max(load, 0.1)) / (RHO0 * model.area_m2 * flap.clMax));
   const eas = Math.sqrt((2 * q) / RHO0);
   const engine = (i: number, number: number, scale = 1) =>
     i < model.engines.length ? s[S.ENGINE + i * S.PER_ENGINE + number] * scale : 0;
+  const helicopter = model.kind === "rotorcraft" && model.lift.kind === "helicopter";
   return [
     s[S.TIME],
     s[S.NORTH],
@@ -88,11 +97,11 @@ export function traceRow(flight: Flight): number[] {
     seen.beta_rad,
     s[S.BALL],
     load,
-    eas / stall,
+    overLeast(flight, eas, load),
     controls[C.STICK_BACK] / C.FULL,
     controls[C.STICK_RIGHT] / C.FULL,
     controls[C.RIGHT_FOOT] / C.FULL,
-    controls[C.THROTTLE] / C.FULL,
+    controls[helicopter ? C.COLLECTIVE : C.THROTTLE] / C.FULL,
     controls[C.THROTTLE + 1] / C.FULL,
     engine(0, S.OMEGA, 30 / Math.PI),
     engine(1, S.OMEGA, 30 / Math.PI),
@@ -104,7 +113,20 @@ export function traceRow(flight: Flight): number[] {
     s[S.FLAP_AT],
     s[S.GEAR_AT],
     seen.touch_N > 0 ? 1 : 0,
+    s[S.NR],
+    helicopter ? engine(0, S.POWER) : 0,
+    helicopter ? engine(1, S.POWER) : 0,
   ];
+}
+
+/** Below this a gyroplane's rotor slows down, of its weight. Common practice. */
+const LEAST_CARRIED = 0.5;
+
+function overLeast(flight: Flight, eas_mps: number, load: number): number {
+  const { model, state: s, forces } = flight;
+  if (model.kind === "aeroplane") return eas_mps / stallSpeed_mps(flight, Math.max(load, 0.1));
+  if (model.lift.kind === "helicopter") return s[S.NR] / model.lift.aircraft.rotor.nrMinFlight;
+  return forces.rotor.thrust_N / (model.mass_kg * G0) / LEAST_CARRIED;
 }
 
 /** Forgets rows from a step on. */
@@ -142,6 +164,9 @@ const COLUMNS = [
   "throttle_1",
   "throttle_2",
   "flap",
+  "rotor_pct",
+  "power_1_kW",
+  "power_2_kW",
 ] as const;
 
 /**
@@ -175,6 +200,9 @@ export function traceCsv(
       of("throttle0").toFixed(2),
       of("throttle1").toFixed(2),
       of("flap").toFixed(1),
+      (of("nr") * 100).toFixed(1),
+      (of("power0_W") / 1000).toFixed(1),
+      (of("power1_W") / 1000).toFixed(1),
     ].join(",");
   });
   return [COLUMNS.join(","), ...lines, ""].join("\n");

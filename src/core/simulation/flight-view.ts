@@ -1,9 +1,11 @@
 // How a flight stands, for whatever shows it: data only, made anew each time it is told.
-import { G0, RHO0 } from "../quantities/constants";
+import { G0 } from "../quantities/constants";
+import type { RatingsClock } from "../rotor/ratings-clock";
 import { eulerAngles } from "./attitude";
 import type { Cockpit } from "./cockpit";
 import type { Ending } from "./flight";
 import { heightAbove_m, overGround } from "./pilot";
+import { stallSpeed_mps } from "./stall-speed";
 import * as S from "./state";
 import type { FailureKind } from "./trouble";
 
@@ -12,6 +14,8 @@ export interface EngineView {
   readonly rpm: number;
   /** Share of full speed; null of what turns a propeller. */
   readonly spool: number | null;
+  /** On the shaft of a helicopter's engine; null of others. */
+  readonly power_W: number | null;
   readonly manifold_Pa: number;
   readonly fuelFlow_kgps: number;
   readonly exhaust_K: number;
@@ -61,19 +65,32 @@ export interface FlightView {
   readonly failed: readonly { readonly kind: FailureKind; readonly engine: 0 | 1 | null; readonly since_s: number }[];
   readonly ended: Ending | null;
   readonly backs: number;
+  /** Null of an aeroplane. */
+  readonly rotor: RotorView | null;
+}
+
+/** How a rotor stands. */
+export interface RotorView {
+  /** Of its nominal speed, and in turns a minute. */
+  readonly nr: number;
+  readonly rpm: number;
+  /** Of its weight that it carries. */
+  readonly carries: number;
+  /** Ratings of one engine by what was drawn from the one that gave most; null of a gyroplane. */
+  readonly clock: RatingsClock | null;
 }
 
 /** The warning comes so long before the wing stalls, rad. */
 const WARNS_RAD = (4.5 * Math.PI) / 180;
 
 /** @see FlightView */
-export function flightView({ flight, backs }: Cockpit): FlightView {
+export function flightView({ flight, backs, clock }: Cockpit): FlightView {
   const { state: s, seen, model, forces, controls } = flight;
   const euler = eulerAngles(s);
   const ground = overGround(s);
-  const flap = model.flaps[Math.max(0, Math.min(Math.round(s[S.FLAP_AT]), model.flaps.length - 1))];
   const load = -seen.fz / G0;
   const onGround = seen.touch_N > 0;
+  const turbine = model.kind === "aeroplane" ? model.jet !== null : model.lift.kind === "helicopter";
   return {
     time_s: s[S.TIME],
     north_m: s[S.NORTH],
@@ -94,8 +111,9 @@ export function flightView({ flight, backs }: Cockpit): FlightView {
     gyroPitch_rad: s[S.GYRO_PITCH],
     yawRate_radps: s[S.R],
     loadFactor: load,
-    stall_mps: Math.sqrt((2 * model.mass_kg * G0 * Math.max(load, 0.3)) / (RHO0 * model.area_m2 * flap.clMax)),
-    stallWarning: !onGround && seen.tas_mps > 10 && seen.alpha_rad > forces.stall_rad - WARNS_RAD,
+    stall_mps: stallSpeed_mps(flight, Math.max(load, 0.3)),
+    stallWarning:
+      model.kind === "aeroplane" && !onGround && seen.tas_mps > 10 && seen.alpha_rad > forces.stall_rad - WARNS_RAD,
     onGround,
     flapAt: s[S.FLAP_AT],
     gearAt: s[S.GEAR_AT],
@@ -105,7 +123,8 @@ export function flightView({ flight, backs }: Cockpit): FlightView {
       const at = S.ENGINE + i * S.PER_ENGINE;
       return {
         rpm: (s[at + S.OMEGA] * 30) / Math.PI,
-        spool: model.jet ? s[at + S.OMEGA] : null,
+        spool: turbine ? s[at + S.OMEGA] : null,
+        power_W: model.kind === "rotorcraft" && turbine ? s[at + S.POWER] : null,
         manifold_Pa: s[at + S.MANIFOLD],
         fuelFlow_kgps: s[at + S.FUEL_FLOW],
         exhaust_K: s[at + S.EXHAUST],
@@ -121,5 +140,16 @@ export function flightView({ flight, backs }: Cockpit): FlightView {
     failed: flight.failures.map(({ kind, engine, since_s }) => ({ kind, engine, since_s })),
     ended: flight.ended,
     backs,
+    rotor: rotorView(flight, clock),
+  };
+}
+
+function rotorView({ model, state: s, forces }: Cockpit["flight"], clock: RatingsClock | null): RotorView | null {
+  if (model.kind !== "rotorcraft") return null;
+  return {
+    nr: s[S.NR],
+    rpm: (s[S.NR] * model.nominal_radps * 30) / Math.PI,
+    carries: forces.rotor.thrust_N / (model.mass_kg * G0),
+    clock,
   };
 }

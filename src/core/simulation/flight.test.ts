@@ -1,3 +1,4 @@
+import type { AeroplaneModel } from "./aeroplane-model";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { FAR_BELOW, FLAT, cut, demoFlight, flyBy, stillAir } from "../../../demo/demo-flight";
@@ -40,6 +41,7 @@ const setUp = (
     east_m: 0,
     altitude_m: 600,
     heading_rad: 1,
+    hovers: false,
     speed_mps: 1.5 * (demoAircraft(id).handbook.vs1_mps ?? 30),
     flap: 0,
     gearDown: false,
@@ -48,6 +50,12 @@ const setUp = (
     ...begin,
   },
 });
+/** A flight of an aeroplane. */
+function winged(flight: Flight): Flight<AeroplaneModel> {
+  const { model } = flight;
+  if (model.kind !== "aeroplane") throw new Error("expected an aeroplane");
+  return { ...flight, model };
+}
 const begun = (of: FlightSetUp, ground = FAR_BELOW) => {
   const flight = setUpFlight(of, ground);
   if (!flight.ok) throw new Error(flight.issue.message);
@@ -73,13 +81,13 @@ describe("a flight begins in balance", () => {
       expect(Math.abs(flight.state[S.NORTH]) + Math.abs(flight.state[S.EAST])).toBeLessThan(2.5);
       expect(Math.abs(overGround(flight.state).climb_mps)).toBeLessThan(0.05);
       // A share of a jet’s spool, a shaft in rad/s.
-      expect(flight.state[S.ENGINE + S.OMEGA]).toBeGreaterThan(flight.model.jet ? 0.34 : 35);
+      expect(flight.state[S.ENGINE + S.OMEGA]).toBeGreaterThan(winged(flight).model.jet ? 0.34 : 35);
     }
   });
 
   it("what has no polar, and what is too slow, is refused with the reason", () => {
     const of = setUp("fir-p1");
-    const none = setUpFlight({ ...of, aircraft: { ...of.aircraft, polar: null } }, FLAT);
+    const none = setUpFlight({ ...of, aircraft: { ...demoAircraft("fir-p1"), polar: null } }, FLAT);
     expect(!none.ok && none.issue.code).toBe("no_polar");
     const slow = setUpFlight(setUp("alder-s1", { speed_mps: 10 }), FLAT);
     expect(!slow.ok && slow.issue.code).toBe("too_slow");
@@ -88,8 +96,8 @@ describe("a flight begins in balance", () => {
   it("an aeroplane without figures of its motion flies with those of its kind", () => {
     for (const id of ["alder-s1", "larch-t2"]) {
       const of = setUp(id);
-      const flight = begun({ ...of, aircraft: { ...of.aircraft, dynamics: null } });
-      expect(flight.model.calibrated).toBe(false);
+      const flight = begun({ ...of, aircraft: { ...demoAircraft(id), dynamics: null } });
+      expect(winged(flight).model.calibrated).toBe(false);
       flyBy(flight, 20, { speed_mps: () => of.begin.speed_mps });
       expect(flight.ended).toBeNull();
       expect(Math.abs(flight.state[S.ASI] - of.begin.speed_mps)).toBeLessThan(3);
@@ -188,11 +196,11 @@ describe("energy", () => {
     const flight = demoFlight("alder-s1", { mass_kg: 1000, tas_mps: 45, gamma_rad: -0.05, altitude_m: 1500 });
     cut(flight, 0);
     const none = { cd0: 0, k: 0, gearCd: 0, cdBeta: 0, cdDeltaR: 0, cdDeltaA: 0 };
-    const { propeller } = flight.model;
+    const { propeller } = winged(flight).model;
     if (!propeller) throw new Error("no propeller");
     const free: Flight = {
       ...flight,
-      model: { ...flight.model, ...none, propeller: { ...propeller, windmilling_m2: 0, stopped_m2: 0 } },
+      model: { ...winged(flight).model, ...none, propeller: { ...propeller, windmilling_m2: 0, stopped_m2: 0 } },
     };
     const energy = () => -free.state[S.DOWN] + free.seen.tas_mps ** 2 / (2 * G0);
     steps(free, 240);

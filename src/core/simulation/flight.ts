@@ -1,5 +1,6 @@
 // A flight under way as data, that goes on a hundred and twenty times a second.
 import type { AeroplaneModel } from "./aeroplane-model";
+import type { RotorcraftModel } from "./rotorcraft-model";
 import type { AirColumn, StepAir } from "./step-air";
 import type { Felt, StepForces } from "./body-rates";
 import type { EngineTrouble, Failure } from "./trouble";
@@ -16,14 +17,20 @@ export interface Ground {
   water(north_m: number, east_m: number): boolean;
 }
 
+/** Ends in the air: a rotor too slow, or one that carried nothing, among them. */
+export const BY_ITSELF = ["departed", "too-fast", "overload", "rotor-slow", "unloaded"] as const;
+
 /** Why a flight goes on no more. */
 export type Ending =
-  | { readonly kind: "departed" | "too-fast" | "overload" }
+  | { readonly kind: (typeof BY_ITSELF)[number] }
   | { readonly kind: "crash" | "water"; readonly sink_mps: number; readonly speed_mps: number };
 
+/** What flies. */
+export type FlightModel = AeroplaneModel | RotorcraftModel;
+
 /** A flight under way; its state, controls and failures are all there is to it. */
-export interface Flight {
-  readonly model: AeroplaneModel;
+export interface Flight<M extends FlightModel = FlightModel> {
+  readonly model: M;
   readonly column: AirColumn;
   readonly ground: Ground;
   readonly state: Float64Array;
@@ -45,12 +52,13 @@ export interface Beginning {
   readonly heading_rad: number;
   readonly pitch_rad: number;
   readonly bank_rad: number;
-  /** Through the air, and its path; 0 stands on its wheels. */
+  /** Through the air, and its path; 0 stands on its wheels, or hovers. */
   readonly tas_mps: number;
   readonly gamma_rad: number;
   readonly fuel_kg: number;
   /** Engines run at the governed speed; otherwise they stand. */
   readonly running: boolean;
+  readonly hovers: boolean;
   readonly flap: number;
   readonly gearDown: boolean;
   readonly seed: number;

@@ -7,7 +7,8 @@ import { eulerAngles } from "./attitude";
 import * as C from "./controls";
 import type { Flight } from "./flight";
 import { stepFlight } from "./step-flight";
-import { halfTurn, overGround } from "./pilot";
+import { halfTurn } from "./half-turn";
+import { overGround } from "./pilot";
 import * as S from "./state";
 
 const DEG = 180 / Math.PI;

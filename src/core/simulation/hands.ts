@@ -6,25 +6,9 @@ import { RHO0 } from "../quantities/constants";
 import { eulerAngles } from "./attitude";
 import * as C from "./controls";
 import type { Flight } from "./flight";
+import { holdRotorcraft } from "./rotor-hands";
 import * as S from "./state";
-
-/** What is asked of the hands. */
-export interface Wanted {
-  pitch_rad: number;
-  bank_rad: number;
-  /** Balls to the right that are wanted: 0 in the middle. */
-  ball: number;
-}
-
-/** What hands remember from one look to the next. */
-export interface Hands {
-  pitch: number;
-  bank: number;
-  ball: number;
-}
-
-/** Hands that begin. */
-export const freshHands = (): Hands => ({ pitch: 0, bank: 0, ball: 0 });
+import type { Hands, Wanted } from "./wanted";
 
 /** Stick by the error of pitch, its rate, its sum; of bank; feet by the ball. Tried in a prototype; common practice. */
 const [PITCH, PITCH_RATE, PITCH_SUM] = [3.2, 1.1, 1.2];
@@ -48,7 +32,14 @@ export function holdAttitude(
   gain = 1,
   feet = true,
 ): void {
-  const { state: s, controls } = flight;
+  const { state: s, controls, model } = flight;
+  if (model.kind === "rotorcraft") {
+    // No faster than its hover a heading is held, from where the hands took over.
+    const held = feet ? { rate_radps: 0, heading_rad: hands.heading ?? eulerAngles(s).heading_rad } : null;
+    holdRotorcraft(flight, model, hands, wanted, held, step_s);
+    hands.heading = held ? held.heading_rad : null;
+    return;
+  }
   const { bank_rad, pitch_rad } = eulerAngles(s);
   const pressure = 0.5 * RHO0 * s[S.ASI] * s[S.ASI];
   const scale = gain * clamp(MADE_FOR_PA / Math.max(pressure, 1), LEAST, MOST);

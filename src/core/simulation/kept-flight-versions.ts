@@ -7,11 +7,19 @@ import { KeptFlight } from "./kept-flight";
 /** Version 1 knew no drill. */
 const withDrill = (old: OldDocument): OldDocument => ({ ...old, drill: null });
 
-const versions = versionedDocument("utrimax/kept-flight", "flight", KeptFlight, [withDrill], "format");
-
 const Old = z.looseObject({
-  flown: z.looseObject({ setUp: z.looseObject({ aircraft: z.unknown() }) }),
+  flown: z.looseObject({ setUp: z.looseObject({ aircraft: z.unknown(), begin: z.looseObject({}) }) }),
 });
+
+/** Version 2 flew aeroplanes only: none of them hovers. */
+function withHover(old: OldDocument): OldDocument {
+  const read = Old.safeParse(old);
+  if (!read.success) return old;
+  const { flown } = read.data;
+  return { ...old, flown: { ...flown, setUp: { ...flown.setUp, begin: { ...flown.setUp.begin, hovers: false } } } };
+}
+
+const versions = versionedDocument("utrimax/kept-flight", "flight", KeptFlight, [withDrill, withHover], "format");
 
 /** The aircraft that it holds is a document with versions of its own. */
 function upgraded(value: unknown): unknown {

@@ -1,6 +1,7 @@
 // A flight as it is kept and handed on: how it was set up, what the hands did, what helped, how it ended.
 import { z } from "zod";
 import { RunDocument } from "../procedure/run-document";
+import { BY_ITSELF } from "./flight";
 import { FlightSetUp } from "./flight-set-up";
 import { Recording } from "./recording";
 
@@ -18,7 +19,7 @@ const Strip = z.strictObject({
 const speed = z.number().min(-1000).max(1000);
 
 /** The present version of the document. */
-export const KEPT_FLIGHT_VERSION = 2;
+export const KEPT_FLIGHT_VERSION = 3;
 
 /** @see KeptFlight */
 export const KeptFlight = z.strictObject({
@@ -39,7 +40,7 @@ export const KeptFlight = z.strictObject({
   backs: z.int().min(0).max(10_000),
   ended: z
     .discriminatedUnion("kind", [
-      z.strictObject({ kind: z.enum(["departed", "too-fast", "overload"]) }),
+      z.strictObject({ kind: z.enum(BY_ITSELF) }),
       z.strictObject({ kind: z.enum(["crash", "water"]), sink_mps: speed, speed_mps: speed }),
     ])
     .nullable(),

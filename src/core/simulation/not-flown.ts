@@ -6,11 +6,10 @@ const refused = (code: string, message: string): Issue => ({ code, path: "aircra
 
 /** Why an aircraft cannot be flown by hand here; null when it can. */
 export function notFlown(aircraft: AircraftDocument): Issue | null {
-  if (!isAeroplane(aircraft))
-    return refused(
-      "not_flown_yet",
-      "Helicopters and gyroplanes cannot be flown by hand yet; their drills and stages are there.",
-    );
+  if (!isAeroplane(aircraft)) {
+    if (aircraft.engines.count <= 2) return null;
+    return refused("three_engines", `${aircraft.name} has three engines: by hand one or two are flown.`);
+  }
   const { polar, wing, name } = aircraft;
   if (!polar || !wing)
     return refused(

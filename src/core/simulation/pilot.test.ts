@@ -9,7 +9,8 @@ import { M_PER_FT, MPS_PER_KT } from "../quantities/constants";
 import { calculate } from "../registry";
 import { airColumn } from "./air-column";
 import { eulerAngles } from "./attitude";
-import { type Leg, flyLegs, freshPilot, halfTurn, heightAbove_m, legOf } from "./pilot";
+import { halfTurn } from "./half-turn";
+import { type Leg, flyLegs, freshPilot, heightAbove_m, legOf } from "./pilot";
 import * as S from "./state";
 import { turnBackLegs } from "./turn-back-legs";
 

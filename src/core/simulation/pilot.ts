@@ -8,7 +8,10 @@ import * as C from "./controls";
 import { fail } from "./fail";
 import { type Flight, STEPS_PER_S } from "./flight";
 import { stepFlight } from "./step-flight";
-import { type Hands, type Wanted, freshHands, holdAttitude } from "./hands";
+import { halfTurn } from "./half-turn";
+import { holdAttitude } from "./hands";
+import { type Hands, type Wanted, freshHands } from "./wanted";
+import { type HoverSums, hoverAttitude } from "./rotor-hands";
 import * as S from "./state";
 import { WhatFails } from "./trouble";
 
@@ -27,6 +30,8 @@ export const Leg = z.strictObject({
     z.strictObject({ hold: z.literal("climb"), climb_mps: z.number().min(-40).max(40) }),
     /** Sink taken off as the ground comes. */
     z.strictObject({ hold: z.literal("flare") }),
+    /** A helicopter over its place: the nose stops its way ahead, the bank its way aside. */
+    z.strictObject({ hold: z.literal("hover") }),
   ]),
   lateral: z.discriminatedUnion("hold", [
     z.strictObject({ hold: z.literal("bank"), bank_rad: angle(-1.3, 1.3) }),
@@ -43,6 +48,18 @@ export const Leg = z.strictObject({
   /** By engine, 0 to 1; null leaves them as they are. A propeller at 0 feathers. */
   throttle: z.array(share).max(2).nullable(),
   propeller: z.array(share).max(2).nullable(),
+  /**
+   * Of a helicopter: a share of its travel, what holds rotor speed, what holds a climb (m/s, up positive), or null for
+   * as it is.
+   */
+  collective: z.union([
+    z.null(),
+    z.strictObject({ hold: z.literal("share"), value: share }),
+    z.strictObject({ hold: z.literal("rotor-speed"), value: z.number().min(0.5).max(1.2) }),
+    z.strictObject({ hold: z.literal("climb"), value: z.number().min(-30).max(20) }),
+    /** Sink taken off with what the rotor has, as the ground comes. */
+    z.strictObject({ hold: z.literal("cushion"), value: z.number().min(0).max(5) }),
+  ]),
   flap: z.int().min(0).max(7).nullable(),
   gearDown: z.boolean().nullable(),
   brakes: share,
@@ -61,6 +78,7 @@ export type Leg = z.infer<typeof Leg>;
 export const legOf = (parts: Pick<Leg, "name" | "vertical" | "lateral" | "until"> & Partial<Leg>): Leg => ({
   throttle: null,
   propeller: null,
+  collective: null,
   flap: null,
   gearDown: null,
   brakes: 0,
@@ -72,6 +90,8 @@ export const legOf = (parts: Pick<Leg, "name" | "vertical" | "lateral" | "until"
 const [LOOKS, HANDS] = [10, 60];
 /** Nose by speed, its sum; by climb rate, at 50 m/s, its sum. Tried in a prototype; common practice. */
 const [BY_SPEED, BY_SPEED_SUM, BY_CLIMB, BY_CLIMB_SUM] = [0.02, 0.004, 0.03, 0.012];
+/** A rotor answers the nose with pull alone, no wing damps it: so many times as much. */
+export const BY_SPEED_ROTOR = 2;
 const ROLL_RADPS = (20 * PI) / 180;
 /** An offset from a line is flown off at so much of a right angle at most, over so many seconds. */
 const [CUTS_RAD, CUTS_S] = [(40 * PI) / 180, 6];
@@ -88,6 +108,11 @@ export interface Pilot {
   since_s: number;
   turned: number;
   heading: number;
+  /** Of the collective: the rotor's speed at the last look, where it stood as the leg began, its sum. */
+  nr: number;
+  lever: number;
+  lift: number;
+  readonly over: HoverSums;
 }
 
 /** A pilot before the first leg. */
@@ -101,6 +126,10 @@ export const freshPilot = (legs: readonly Leg[]): Pilot => ({
   since_s: 0,
   turned: 0,
   heading: 0,
+  nr: 1,
+  lever: 0,
+  lift: 0,
+  over: { pitch: 0, bank: 0 },
 });
 
 /** Height above the ground, m. */
@@ -111,12 +140,6 @@ export function overGround(s: Float64Array): { north_mps: number; east_mps: numb
   const [r0, r1, r2] = attitude(s);
   const to = (i: 0 | 1 | 2) => r0[i] * s[S.U] + r1[i] * s[S.V] + r2[i] * s[S.W];
   return { north_mps: to(0), east_mps: to(1), climb_mps: -to(2) };
-}
-
-/** −π…π. */
-export function halfTurn(rad: number): number {
-  const turns = Math.round(rad / (2 * PI));
-  return rad - turns * 2 * PI;
 }
 
 /** Works the controls for the step to come. @returns false when the script is flown */
@@ -135,13 +158,46 @@ export function work(pilot: Pilot, flight: Flight, step: number): boolean {
   if (!leg) return false;
   if (step % (STEPS_PER_S / LOOKS) === 0) look(leg, pilot, flight);
   const rolled = ROLL_RADPS / STEPS_PER_S;
-  pilot.wanted.bank_rad += clamp(bankFor(leg, flight) - pilot.wanted.bank_rad, -rolled, rolled);
+  if (leg.vertical.hold === "hover" && flight.model.kind === "rotorcraft") {
+    if (step % (STEPS_PER_S / HANDS) === 0)
+      Object.assign(pilot.wanted, hoverAttitude(flight, flight.model, pilot.over, 1 / HANDS));
+  } else pilot.wanted.bank_rad += clamp(bankFor(leg, flight) - pilot.wanted.bank_rad, -rolled, rolled);
   if (step % (STEPS_PER_S / HANDS) !== 0) return true;
   pilot.wanted.ball = halfBall(flight);
   const onGround = flight.seen.onWheels;
+  if (leg.collective) workCollective(leg.collective, pilot, flight);
   holdAttitude(flight, pilot.hands, pilot.wanted, 1 / HANDS, 1, !onGround);
   if (onGround) steer(leg, pilot, flight);
   return true;
+}
+
+/** The collective by rotor speed, its rate, its sum; by the climb, and its sum: share of the travel. Tried here. */
+const [BY_ROTOR, BY_ROTOR_RATE, BY_ROTOR_SUM] = [2.5, 0.8, 0.6];
+const [BY_LIFT, BY_LIFT_SUM] = [0.05, 0.03];
+/** The collective moves no faster, of its travel a second. */
+const COLLECTIVE_PS = 0.8;
+
+/** Works the collective towards what is held. */
+function workCollective(held: NonNullable<Leg["collective"]>, pilot: Pilot, flight: Flight): void {
+  const { state: s, controls, model } = flight;
+  const now = controls[C.COLLECTIVE] / C.FULL;
+  let wanted = held.value;
+  if (held.hold === "rotor-speed") {
+    // Faster than wanted the blades take more, slower less; falling already they take less still.
+    const off = s[S.NR] - held.value;
+    const rate = (s[S.NR] - pilot.nr) * HANDS;
+    pilot.nr = s[S.NR];
+    pilot.lift = clamp(pilot.lift + (BY_ROTOR_SUM * off) / HANDS, -0.5, 0.5);
+    wanted = pilot.lever + BY_ROTOR * off + BY_ROTOR_RATE * rate + pilot.lift;
+  } else if (held.hold !== "share") {
+    const height_m = heightAbove_m(flight) - model.hullHeight_m;
+    const climb_mps = held.hold === "climb" ? held.value : -Math.max(held.value, Math.min(height_m / 1.2, 12));
+    const off = climb_mps - overGround(s).climb_mps;
+    pilot.lift = clamp(pilot.lift + (BY_LIFT_SUM * off) / HANDS, -0.5, 0.5);
+    wanted = pilot.lever + BY_LIFT * off + pilot.lift;
+  }
+  controls[C.COLLECTIVE] = C.kept(clamp(wanted, now - COLLECTIVE_PS / HANDS, now + COLLECTIVE_PS / HANDS));
+  if (controls[C.COLLECTIVE] < 0) controls[C.COLLECTIVE] = 0;
 }
 
 function begin(pilot: Pilot, flight: Flight, at: number): void {
@@ -155,6 +211,9 @@ function begin(pilot: Pilot, flight: Flight, at: number): void {
   // What held the nose goes on holding it.
   pilot.base = pilot.wanted.pitch_rad === 0 && at === 0 ? eulerAngles(s).pitch_rad : pilot.wanted.pitch_rad;
   pilot.sum = 0;
+  pilot.nr = s[S.NR];
+  pilot.lever = controls[C.COLLECTIVE] / C.FULL;
+  pilot.lift = 0;
   for (const engine of [0, 1]) {
     if (leg.throttle) controls[C.THROTTLE + engine] = C.kept(leg.throttle.at(engine) ?? leg.throttle.at(0) ?? 0);
     if (leg.propeller) controls[C.PROPELLER + engine] = C.kept(leg.propeller.at(engine) ?? leg.propeller.at(0) ?? 1);
@@ -195,11 +254,14 @@ function look({ vertical }: Leg, pilot: Pilot, flight: Flight): void {
     case "speed": {
       const off = s[S.ASI] - vertical.speed_mps;
       pilot.sum = clamp(pilot.sum + (BY_SPEED_SUM * off) / LOOKS, -0.4, 0.4);
-      pilot.wanted.pitch_rad = within(pilot.base + BY_SPEED * off + pilot.sum);
+      const more = flight.model.kind === "rotorcraft" ? BY_SPEED_ROTOR : 1;
+      pilot.wanted.pitch_rad = within(pilot.base + more * BY_SPEED * off + pilot.sum);
       return;
     }
     case "pitch":
       pilot.wanted.pitch_rad = vertical.pitch_rad;
+      return;
+    case "hover":
       return;
     default: {
       const height_m = heightAbove_m(flight) - flight.model.hullHeight_m;

@@ -4,7 +4,8 @@ import type { SolvedLeg } from "../glide/glide-leg";
 import { turnSigns } from "../glide/dubins";
 import { eulerAngles } from "./attitude";
 import { type Flight, STEPS_PER_S } from "./flight";
-import { type Leg, flyLegs, freshPilot, halfTurn, legOf } from "./pilot";
+import { halfTurn } from "./half-turn";
+import { type Leg, flyLegs, freshPilot, legOf } from "./pilot";
 import { type Recording, replay } from "./recording";
 import * as S from "./state";
 

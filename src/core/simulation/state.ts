@@ -18,6 +18,9 @@ export const R = 12;
 /** Share of the flow that is attached, left and right half. */
 export const ATTACHED_LEFT = 13;
 export const ATTACHED_RIGHT = 14;
+/** In their place, of a rotor: how far its disc is tilted from the mast, forward and to the right, rad. */
+export const TILT_FORWARD = 13;
+export const TILT_RIGHT = 14;
 /** Numbers that the equations of motion are integrated over. */
 export const MOTION = 15;
 
@@ -50,6 +53,11 @@ export const GYRO_PITCH = 34;
 export const GYRO_OFF = 35;
 export const HEADING_AT = 36;
 
+/** Speed of a rotor over its nominal one; what it induces, m/s; time that it has carried nothing, s. */
+export const NR = 37;
+export const INFLOW = 38;
+export const UNLOADED_S = 39;
+
 /** Where the numbers of engine 0 begin, and how many an engine has. */
 export const ENGINE = 40;
 export const PER_ENGINE = 16;
@@ -62,6 +70,8 @@ export const DRY_S = 4;
 export const ICE = 5;
 export const THRUST = 6;
 export const TORQUE = 7;
+/** Of a turboshaft its power, W, stands in the torque's place. */
+export const POWER = 7;
 /** Gauges: manifold Pa, fuel flow kg/s, exhaust K, head K, oil Pa, oil K. */
 export const MANIFOLD = 8;
 export const FUEL_FLOW = 9;

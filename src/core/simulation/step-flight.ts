@@ -1,32 +1,21 @@
 // A flight a step later: controls in, motion, engines, instruments, and how it ends. The same controls give the same
 // flight, bit by bit. Runs inside a step: functions of numeric/exact only.
-import { G0 } from "../quantities/constants";
 import { addGusts, readAir } from "./step-air";
-import { attitude } from "./attitude";
+import type { AeroplaneModel } from "./aeroplane-model";
+import { aeroplaneEnding } from "./aeroplane-ending";
 import { bodyRates } from "./body-rates";
 import * as C from "./controls";
-import { type Ending, type Flight, STEP_S } from "./flight";
+import { type Flight, STEP_S } from "./flight";
 import { stepInstruments } from "./instruments";
 import { stepPower } from "./power-step";
+import { stepRotor } from "./rotor-step";
+import { rotorcraftEnding } from "./rotorcraft-ending";
+import { rotorcraftRates } from "./rotorcraft-rates";
 import * as S from "./state";
 import { has, troubleOf } from "./trouble";
 
 const FLAP_S = 1.5;
 const GEAR_S = 6;
-/** Beyond these it ends: of the never-exceed speed, of the limit load, of the weight on one point. */
-const [TOO_FAST, OVERLOAD, CRASH] = [1.1, 1.5, 8];
-/** So high above its wheels it flies, m. */
-const FLIES_M = 2;
-/** Departed: separated and turning for half a turn, or faster, or far beyond the stall. */
-const [SEPARATED, TURNING_RADPS, GONE_RADPS, ROLLS_RADPS, YAWS_RADPS, BEYOND_RAD] = [
-  0.5,
-  0.6,
-  0.4,
-  (150 * Math.PI) / 180,
-  (100 * Math.PI) / 180,
-  (43 * Math.PI) / 180,
-];
-
 const MIDDLE = new Float64Array(S.MOTION);
 const RATES = new Float64Array(S.MOTION);
 
@@ -44,39 +33,57 @@ export function stepFlight(flight: Flight): void {
   forces.slopeNorth = low ? (flight.ground.height(north_m + 5, east_m) - forces.ground_m) / 5 : 0;
   forces.slopeEast = low ? (flight.ground.height(north_m, east_m + 5) - forces.ground_m) / 5 : 0;
   addGusts(flight.column, s, height_m, s[S.TAS], model.span_m, STEP_S, air);
-
-  surfaces(flight, time_s);
-  let burnt = 0;
   for (let i = 0; i < model.engines.length; i += 1) {
-    const engine = i === 0 ? 0 : 1;
-    const at = S.ENGINE + i * S.PER_ENGINE;
-    const trouble = troubleOf(flight.failures, engine, controls, time_s, flight.trouble[i]);
+    const trouble = troubleOf(flight.failures, i === 0 ? 0 : 1, controls, time_s, flight.trouble[i]);
     if (s[S.FUEL_KG] <= 0) trouble.fuel = 0;
-    stepPower(model, s, engine, controls, trouble, air, s[S.TAS], STEP_S);
+  }
+  if (model.kind === "aeroplane") {
+    surfaces(flight, model, time_s);
+    pulls(flight, model);
+  } else {
+    forces.brakes = has(flight.failures, "brakes", time_s) ? 0 : Math.max(controls[C.BRAKES], 0) / C.FULL;
+    forces.rudder_rad = (controls[C.RIGHT_FOOT] / C.FULL) * model.rudderMax_rad;
+    stepRotor(flight, model, STEP_S);
+  }
+  let burnt = 0;
+  for (let i = 0; i < model.engines.length; i += 1) burnt += s[S.ENGINE + i * S.PER_ENGINE + S.FUEL_FLOW];
+  s[S.FUEL_KG] = Math.max(0, s[S.FUEL_KG] - burnt * STEP_S);
+
+  // Midpoint rule.
+  rates(flight, s);
+  for (let i = 0; i < S.MOTION; i += 1) MIDDLE[i] = s[i] + 0.5 * STEP_S * RATES[i];
+  rates(flight, MIDDLE);
+  for (let i = 0; i < S.MOTION; i += 1) s[i] += STEP_S * RATES[i];
+  const length = Math.sqrt(s[S.Q0] * s[S.Q0] + s[S.Q1] * s[S.Q1] + s[S.Q2] * s[S.Q2] + s[S.Q3] * s[S.Q3]);
+  for (const i of [S.Q0, S.Q1, S.Q2, S.Q3]) s[i] /= length;
+  if (model.kind === "aeroplane")
+    for (const i of [S.ATTACHED_LEFT, S.ATTACHED_RIGHT]) s[i] = s[i] < 0 ? 0 : s[i] > 1 ? 1 : s[i];
+  s[S.TAS] = seen.tas_mps;
+  s[S.TIME] = time_s + STEP_S;
+  stepInstruments(flight, RATES[S.R], STEP_S);
+  flight.ended = model.kind === "aeroplane" ? aeroplaneEnding(flight, model) : rotorcraftEnding(flight, model);
+}
+
+/** Rates of the motion at numbers of it, written to RATES. */
+function rates({ model, forces, seen }: Flight, y: Float64Array): void {
+  if (model.kind === "aeroplane") bodyRates(model, y, forces, RATES, seen);
+  else rotorcraftRates(model, y, forces, RATES, seen);
+}
+
+/** Engines with their propellers or spools, and what they do to the body. */
+function pulls({ state: s, controls, forces, air, trouble }: Flight, model: AeroplaneModel): void {
+  for (let i = 0; i < model.engines.length; i += 1) {
+    const at = S.ENGINE + i * S.PER_ENGINE;
+    stepPower(model, s, i === 0 ? 0 : 1, controls, trouble[i], air, s[S.TAS], STEP_S);
     forces.thrust_N[i] = s[at + S.THRUST];
     forces.torque_Nm[i] = s[at + S.TORQUE];
     forces.wake_mps[i] = s[at + S.INDUCED];
     forces.omega_radps[i] = s[at + S.OMEGA];
-    burnt += s[at + S.FUEL_FLOW];
   }
-  s[S.FUEL_KG] = Math.max(0, s[S.FUEL_KG] - burnt * STEP_S);
-
-  // Midpoint rule.
-  bodyRates(model, s, forces, RATES, seen);
-  for (let i = 0; i < S.MOTION; i += 1) MIDDLE[i] = s[i] + 0.5 * STEP_S * RATES[i];
-  bodyRates(model, MIDDLE, forces, RATES, seen);
-  for (let i = 0; i < S.MOTION; i += 1) s[i] += STEP_S * RATES[i];
-  const length = Math.sqrt(s[S.Q0] * s[S.Q0] + s[S.Q1] * s[S.Q1] + s[S.Q2] * s[S.Q2] + s[S.Q3] * s[S.Q3]);
-  for (const i of [S.Q0, S.Q1, S.Q2, S.Q3]) s[i] /= length;
-  for (const i of [S.ATTACHED_LEFT, S.ATTACHED_RIGHT]) s[i] = s[i] < 0 ? 0 : s[i] > 1 ? 1 : s[i];
-  s[S.TAS] = seen.tas_mps;
-  s[S.TIME] = time_s + STEP_S;
-  stepInstruments(flight, RATES[S.R], STEP_S);
-  flight.ended = ending(flight);
 }
 
 /** Where the surfaces stand by the controls, and what flap and gear do meanwhile. */
-function surfaces({ model, state: s, controls, forces, failures }: Flight, time_s: number): void {
+function surfaces({ state: s, controls, forces, failures }: Flight, model: AeroplaneModel, time_s: number): void {
   const back = (controls[C.STICK_BACK] + C.TRIM_TRAVEL * controls[C.TRIM]) / C.FULL;
   forces.elevator_rad =
     back > 0 ? -Math.min(back, 1) * model.elevatorUp_rad : Math.min(-back, 1) * model.elevatorDown_rad;
@@ -103,29 +110,4 @@ function surfaces({ model, state: s, controls, forces, failures }: Flight, time_
   // The left flap stays up: half of the lift is missing on one side.
   forces.flapLeft = has(failures, "flap-left", time_s) ? forces.deltaCl0 : 0;
   forces.wheelsDown = s[S.GEAR_AT] > 0.99;
-}
-
-function ending({ model, state: s, seen, ground, failures, controls, forces }: Flight): Ending | null {
-  const weight = model.mass_kg * G0;
-  const turn = Math.sqrt(s[S.P] * s[S.P] + s[S.R] * s[S.R]);
-  const separated = 1 - (s[S.ATTACHED_LEFT] + s[S.ATTACHED_RIGHT]) / 2;
-  const airborne = seen.touch_N === 0;
-  // Near the ground, blown about on its wheels, it has departed from nothing.
-  const flies = airborne && -s[S.DOWN] - forces.ground_m > model.hullHeight_m + FLIES_M;
-  s[S.STALLED_TURN] = flies && separated > SEPARATED && turn > TURNING_RADPS ? s[S.STALLED_TURN] + turn * STEP_S : 0;
-  const gone = separated > GONE_RADPS && (Math.abs(s[S.P]) > ROLLS_RADPS || Math.abs(s[S.R]) > YAWS_RADPS);
-  if (flies && seen.tas_mps > 8 && (s[S.STALLED_TURN] > 3.1416 || gone || Math.abs(seen.alpha_rad) > BEYOND_RAD))
-    return { kind: "departed" };
-  if (s[S.ASI] > TOO_FAST * model.vne_mps) return { kind: "too-fast" };
-  if (flies && Math.abs(seen.fz) > OVERLOAD * model.loadFactor * G0) return { kind: "overload" };
-  if (airborne) return null;
-  const [row0, row1, row2] = attitude(s);
-  const sink_mps = row0[2] * s[S.U] + row1[2] * s[S.V] + row2[2] * s[S.W];
-  const touch = { sink_mps, speed_mps: Math.sqrt(s[S.U] * s[S.U] + s[S.V] * s[S.V]) };
-  if (ground.water(s[S.NORTH], s[S.EAST])) return { kind: "water", ...touch };
-  const unlocked = has(failures, "gear-unlocked", s[S.TIME]) && controls[C.GEAR] === 1;
-  // A wheel that did not lock gives way under half the weight: it goes on on its belly.
-  if (unlocked && seen.touch_N > 0.5 * weight) s[S.GEAR_AT] = 0;
-  if (seen.touch_N > CRASH * weight) return { kind: "crash", ...touch };
-  return null;
 }

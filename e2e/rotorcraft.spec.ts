@@ -189,3 +189,52 @@ test("a helicopter and a gyroplane typed in from their books, fitted, the tab be
   await page.getByRole("button", { name: "Save aircraft" }).click();
   await expect(page.getByText("“Sorrel” is saved and current.")).toBeVisible();
 });
+
+test("from One engine to the hover, flown by hand: an engine fails, down on the other by keys, the replay; a gyroplane too", async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await openDemo(page);
+  await flyAircraft(page, "Hazel H2");
+  await page.keyboard.press("4");
+  await page.getByRole("link", { name: "Fly this" }).click();
+  const set = page.getByRole("region", { name: "Set up" });
+  await expect(set).toContainText(
+    /hovers, skids 10\sft above the ground; engine stops, one of the two, in three seconds/,
+  );
+  await set.getByLabel("Fails").selectOption({ label: "governor runs high" });
+  await set.getByLabel("Fails").selectOption({ label: "engine stops" });
+  await set.getByLabel("Air").selectOption({ label: "smooth" });
+  await page.getByRole("button", { name: "Fly", exact: true }).click();
+  const aside = page.getByRole("complementary", { name: "Decision" });
+  await expect(aside).toContainText("Since it failed", { timeout: 30_000 });
+  await expect(aside).toContainText("Held on one engine.");
+  await expect(aside).toContainText(/One engine at\s*(2 min|2½ min|30 s)/);
+  // By its key, then eased down a little at a time until it stands.
+  const collective = page.getByRole("slider", { name: "Collective" });
+  const before = Number(await collective.inputValue());
+  await page.keyboard.press("s", { delay: 120 });
+  await expect.poll(async () => Number(await collective.inputValue())).toBeLessThan(before);
+  for (let i = 0; i < 60 && !(await aside.innerText()).includes("It stands."); i += 1) {
+    await collective.fill(String(Number(await collective.inputValue()) - 1));
+    await page.waitForTimeout(800);
+  }
+  await expect(aside).toContainText("It stands.");
+  await page.getByRole("button", { name: "End" }).click();
+  await expect(aside).toContainText(/Down\.\s*Touched after/);
+  await expect(aside).toContainText(/Rotor above its least\s*held/);
+  const replay = page.getByRole("slider", { name: /time/i });
+  await expect(replay.first()).toBeVisible();
+
+  await flyAircraft(page, "Osier G1");
+  await page.getByRole("link", { name: /Rehearse/ }).click();
+  await page.getByRole("tab", { name: "Fly it" }).click();
+  await expect(set).toContainText("Osier G1 as the situation stands");
+  await set.getByLabel(/^The nose holds/).check();
+  await page.getByRole("button", { name: "Fly", exact: true }).click();
+  await expect(aside).toContainText("Since it failed", { timeout: 30_000 });
+  await expect(aside).toContainText(/Rotor carries\s*(0\.\d+|1\.\d+) of the weight/);
+  await expect(aside).toContainText(/Into the wind, to a place\./, { timeout: 60_000 });
+  await page.getByRole("button", { name: "End" }).click();
+  await expect(aside).toContainText("Ended in the air.");
+});

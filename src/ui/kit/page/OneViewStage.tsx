@@ -13,6 +13,8 @@ interface Props {
   view: string;
   /** Why there is nothing to show. */
   issue?: Issue | null;
+  /** What is done with it, beside the question. */
+  actions?: ReactNode;
   /** What is tried, above the view. */
   controls?: ReactNode;
   /** The column on the right: an aside of its own. */
@@ -22,11 +24,13 @@ interface Props {
 }
 
 /** A stage of a single view: its question, what is tried, the view, and what follows from it on the right. */
-export function OneViewStage({ label, question, view, issue = null, controls = null, aside, children }: Props) {
+export function OneViewStage(props: Props) {
+  const { label, question, view, issue = null, actions, controls = null, aside, children } = props;
   return (
     <StageFrame
       label={label}
       question={question}
+      actions={actions}
       view="only"
       onView={() => undefined}
       views={{ only: view }}

@@ -122,7 +122,7 @@ export function RehearseStage() {
         <FlyView aircraft={document} />
       </StageView>
       <StageView value="replay">
-        <ReplayView aircraft={document} />
+        <ReplayView />
       </StageView>
       <StageView value="recall" className="content-start">
         <RecallView day={day} onAsk={setCardId} />

@@ -1,4 +1,5 @@
 "use client";
+import { FlyThis } from "@/ui/situation/FlyThis";
 import { useCallback } from "react";
 import { degrees } from "@/core/quantities/angle";
 import { formatNumber, fromSi, unitOf } from "@/core/quantities/units";
@@ -18,6 +19,9 @@ const CAUTIONS = [
   "Never push hard to save height: the rotor has to carry at least half of the weight.",
 ];
 
+/** A take-off that is flown by hand has its failure at this height, m. */
+const FAILS_M = 91.44;
+
 /** What works when the engine stops on the climb-out? */
 export function GyroDepartureStage() {
   const { value, issue, stale } = useGyroDeparture();
@@ -26,6 +30,7 @@ export function GyroDepartureStage() {
       label="Departure"
       question="If the engine stops on the climb-out: ahead, or back?"
       view="By height"
+      actions={<FlyThis height_m={FAILS_M} />}
       issue={issue}
       controls={<Switches />}
       aside={<ClimbOutAside />}

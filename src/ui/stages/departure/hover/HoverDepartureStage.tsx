@@ -1,4 +1,5 @@
 "use client";
+import { FlyThis } from "@/ui/situation/FlyThis";
 import { useFlyAway } from "@/ui/answers/useHoverAnswer";
 import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { OneViewStage } from "@/ui/kit/page/OneViewStage";
@@ -21,6 +22,7 @@ export function HoverDepartureStage() {
       label="Departure"
       question="If an engine fails on departure: back down, or away?"
       view="Heights and fly-away"
+      actions={<FlyThis hovers />}
       issue={issue}
       controls={<HoverSwitches />}
       aside={<Decision />}

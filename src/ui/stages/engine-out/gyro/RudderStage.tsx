@@ -1,4 +1,5 @@
 "use client";
+import { FlyThis } from "@/ui/situation/FlyThis";
 import { useCallback } from "react";
 import { degrees } from "@/core/quantities/angle";
 import { MPS_PER_KT } from "@/core/quantities/constants";
@@ -28,6 +29,7 @@ export function RudderStage() {
       label="Engine stopped"
       question="What does the rudder do when the engine has stopped?"
       view="Rudder by speed"
+      actions={<FlyThis />}
       issue={issue}
       aside={<RudderAside />}
     >

@@ -1,4 +1,5 @@
 "use client";
+import { FlyThis } from "@/ui/situation/FlyThis";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { formatNumber } from "@/core/quantities/units";
 import { HOIST_RESERVE_S } from "@/core/rotor/hoist-case";
@@ -36,6 +37,7 @@ export function HoverStage() {
     <StageFrame
       label="One engine"
       question="Can I hold this hover on one engine, and for how long?"
+      actions={<FlyThis hovers />}
       view={view}
       onView={(value) => void setView(value as (typeof VIEWS)[number])}
       views={VIEW_NAMES}

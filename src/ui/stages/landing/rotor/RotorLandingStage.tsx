@@ -1,4 +1,5 @@
 "use client";
+import { FlyThis } from "@/ui/situation/FlyThis";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import type { ReactNode } from "react";
 import { useDown, useSpot } from "@/ui/answers/useRotorLanding";
@@ -47,6 +48,7 @@ function RotorLandingStage({ down }: { down: Down }) {
               </button>
             )}
             <FollowMenu />
+            <FlyThis />
             <LazyExportMenu
               onPath={(format) => exportPath(format, shownOf(value, pinnedId)?.way ?? null, asked.origin)}
               onCard={makeCard}

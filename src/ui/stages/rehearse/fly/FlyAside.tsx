@@ -1,6 +1,7 @@
 "use client";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import type { RotorView } from "@/core/simulation/flight-view";
+import { type AircraftKind, kindOf } from "@/core/aircraft/aircraft-kind";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
 import { AsideFigures, DecisionAside } from "@/ui/kit/page/DecisionAside";
@@ -12,28 +13,38 @@ import { useFly } from "./fly-store";
 import { nowWords } from "./flown-words";
 import { timesWords } from "../times-words";
 
-const CAUTIONS = [
-  "Trains decisions, order, speeds and control. Not a certified device; its stall breaks, it does not spin.",
-  "Turning back low, and engines stopped on purpose, are for height and an instructor.",
-];
+const TRAINS = "Trains decisions, order, speeds and control. Not a certified device";
+const LOW = "Turning back low, and engines stopped on purpose, are for height and an instructor.";
+const CAUTIONS: Readonly<Record<AircraftKind, readonly string[]>> = {
+  aeroplane: [`${TRAINS}; its stall breaks, it does not spin.`, LOW],
+  helicopter: [
+    `${TRAINS}; its rotor is one disc.`,
+    "Engines cut on purpose, and autorotations to the ground, are for an instructor, by the flight manual.",
+  ],
+  gyroplane: [
+    `${TRAINS}; its rotor is one disc.`,
+    "Never push: an unloaded rotor may not come back. Engines stopped on purpose are for an instructor.",
+  ],
+};
 
 /** What to do now, what it costs so far, and the ratio that is left. */
 export function FlyAside({ aircraft }: { aircraft: AircraftDocument }) {
   const format = useFormat();
   const { view, running, under, path, drill } = useFly();
-  if (!under || !view || !isAeroplane(aircraft)) {
+  const cautions = CAUTIONS[kindOf(aircraft)];
+  if (!under || !view) {
     const said = {
       lead: "Fly it first.",
       rest: "Then find out, then do the drill: by the same keys and levers that you would use.",
     };
-    return <DecisionAside said={said} good cautions={CAUTIONS} />;
+    return <DecisionAside said={said} good cautions={cautions} />;
   }
   const held = speedToHold_mps(aircraft, under.flown.setUp.mass_kg);
   const said = nowWords(view, held, running, format);
   const failed = view.failed.at(0);
   const ratio = view.climb_mps < -0.3 ? view.groundSpeed_mps / -view.climb_mps : null;
   return (
-    <DecisionAside said={said} good={said.good} cautions={CAUTIONS}>
+    <DecisionAside said={said} good={said.good} cautions={cautions}>
       <AsideFigures>
         <dt>Since it began</dt>
         <dd className="num">{formatClock(view.time_s)}</dd>
@@ -53,8 +64,14 @@ export function FlyAside({ aircraft }: { aircraft: AircraftDocument }) {
             <dd className="num">{ratio === null ? "–" : `1 : ${formatNumber(Math.min(ratio, 99), 1)}`}</dd>
           </>
         )}
-        <dt>Over the stall</dt>
-        <dd className="num">{view.onGround ? "–" : formatNumber(view.ias_mps / view.stall_mps, 2)}</dd>
+        {view.rotor ? (
+          <RotorFigures rotor={view.rotor} />
+        ) : (
+          <>
+            <dt>Over the stall</dt>
+            <dd className="num">{view.onGround ? "–" : formatNumber(view.ias_mps / view.stall_mps, 2)}</dd>
+          </>
+        )}
         {drill === null && (
           <>
             <dt>Load</dt>
@@ -73,6 +90,31 @@ export function FlyAside({ aircraft }: { aircraft: AircraftDocument }) {
       <FlyDrill />
       <FlyHelp aircraft={aircraft} mass_kg={under.flown.setUp.mass_kg} />
     </DecisionAside>
+  );
+}
+
+/** The rotor, and the clock of the rating that one engine is at. */
+function RotorFigures({ rotor: { nr, carries, clock } }: { rotor: RotorView }) {
+  const use = clock && clock.band !== null ? (clock.bands.at(clock.band) ?? null) : null;
+  return (
+    <>
+      <dt>Rotor</dt>
+      <dd className="num">{formatNumber(nr * 100, 1)} %</dd>
+      {clock === null ? (
+        <>
+          <dt>Rotor carries</dt>
+          <dd className="num">{formatNumber(carries, 2)} of the weight</dd>
+        </>
+      ) : (
+        <>
+          <dt>One engine at</dt>
+          <dd className="num">
+            {clock.band === -1 ? "above all ratings" : (use?.name ?? "–")}
+            {use && use.left_s !== null && `, ${formatNumber(use.left_s)} s left`}
+          </dd>
+        </>
+      )}
+    </>
   );
 }
 

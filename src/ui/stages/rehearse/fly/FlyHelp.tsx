@@ -1,29 +1,30 @@
 "use client";
 import { useState } from "react";
-import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import type { FailureKind } from "@/core/simulation/trouble";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { assist, failNow } from "./flight-lane";
-import { FAILURE_WORDS, OF_NONE, speedToHold_mps } from "./fly-set-up";
+import { OF_NONE, failureWords, failuresOf, helpWords, speedToHold_mps } from "./fly-set-up";
 import { useFly } from "./fly-store";
 
 /** What helps, and what somebody beside lets fail: while it flies. */
-export function FlyHelp({ aircraft, mass_kg }: { aircraft: Aeroplane; mass_kg: number }) {
+export function FlyHelp({ aircraft, mass_kg }: { aircraft: AircraftDocument; mass_kg: number }) {
   const format = useFormat();
   const assistance = useFly((state) => state.assistance);
   const [kind, setKind] = useState<FailureKind>("starvation");
   const [side, setSide] = useState<0 | 1>(0);
+  const words = helpWords(aircraft);
   const held = speedToHold_mps(aircraft, mass_kg);
   const two = aircraft.engines.count === 2 && !OF_NONE.includes(kind);
   return (
     <section className="grid gap-1 border-t border-rule px-4 py-2 text-[14px]" aria-label="Help and failures">
       <CheckField
-        label="Keys hold an attitude"
+        label={words.attitude}
         checked={assistance.attitude}
         onChange={(attitude) => void assist({ attitude })}
       />
-      <CheckField label="The feet hold the ball" checked={assistance.ball} onChange={(ball) => void assist({ ball })} />
+      <CheckField label={words.ball} checked={assistance.ball} onChange={(ball) => void assist({ ball })} />
       <CheckField
         label={`The nose holds ${format("speed", held)}`}
         checked={assistance.speed_mps !== null}
@@ -37,9 +38,9 @@ export function FlyHelp({ aircraft, mass_kg }: { aircraft: Aeroplane; mass_kg: n
             value={kind}
             onChange={(event) => setKind(event.currentTarget.value as FailureKind)}
           >
-            {(Object.keys(FAILURE_WORDS) as FailureKind[]).map((value) => (
+            {failuresOf(aircraft).map((value) => (
               <option key={value} value={value}>
-                {FAILURE_WORDS[value]}
+                {failureWords(value, aircraft)}
               </option>
             ))}
           </select>

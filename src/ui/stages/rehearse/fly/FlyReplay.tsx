@@ -3,7 +3,7 @@ import { Download, Pause, Play } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { LIMITS, type ToHold } from "@/core/exercise/flown-result";
+import { type Band, LIMITS, type ToHold } from "@/core/exercise/flown-result";
 import { AT, failedFrom, liveSide } from "@/core/exercise/glide-rows";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
@@ -182,20 +182,18 @@ function ballBand(rows: FlownFlight["rows"]): readonly [number, number] {
 function lanesOf(
   rows: FlownFlight["rows"],
   bands: ReturnType<typeof bandsOf>,
-  { speed_mps, bank_rad }: ToHold,
+  { speed_mps, bank_rad, margin }: ToHold,
   format: Format,
 ): Lane[] {
   const height = channelOf(rows, "height_m");
-  const [speed, bankBand, ball, stall] = bands;
   const steepest = bank_rad + LIMITS.steeper_rad;
   const share = (value: number) => `${formatNumber(Math.abs(value) * 100)} %`;
-  const banded = (band: (typeof bands)[number]) => ({
-    words: share,
-    name: band.name,
-    within: band.within,
-    out: band.out,
-    out_s: band.out_s,
-  });
+  const winged = margin === LIMITS.overStall;
+  const over = winged ? 2.2 : Math.min(Math.max(...channelOf(rows, "overStall"), 1.2) * 1.05, 4);
+  const lane = (of: Band, scale: Pick<Lane, "channel" | "low" | "high" | "band">): Lane[] =>
+    bands
+      .filter((band) => band.of === of)
+      .map(({ name, within, out, out_s }) => ({ words: share, name, within, out, out_s, ...scale }));
   const free = { band: null, out: null, out_s: null };
   return [
     {
@@ -207,16 +205,30 @@ function lanesOf(
       high: Math.max(...height, 30),
       words: (m) => format("height", m, "down"),
     },
-    {
-      ...banded(speed),
-      channel: "ias_mps",
-      low: speed_mps * 0.5,
-      high: speed_mps * 1.5,
-      band: [speed_mps - LIMITS.slower_mps, speed_mps + LIMITS.faster_mps],
-    },
-    { ...banded(bankBand), channel: "bank_rad", low: -1.2, high: 1.2, band: [-steepest, steepest] },
-    { ...banded(ball), channel: "ball", low: -2, high: 2, band: ballBand(rows) },
-    { ...banded(stall), channel: "overStall", low: 0.8, high: 2.2, band: [LIMITS.overStall, 2.2] },
+    ...(speed_mps === null
+      ? []
+      : lane("speed", {
+          channel: "ias_mps",
+          low: speed_mps * 0.5,
+          high: speed_mps * 1.5,
+          band: [speed_mps - LIMITS.slower_mps, speed_mps + LIMITS.faster_mps],
+        })),
+    ...lane("bank", { channel: "bank_rad", low: -1.2, high: 1.2, band: [-steepest, steepest] }),
+    ...lane("ball", { channel: "ball", low: -2, high: 2, band: ballBand(rows) }),
+    ...lane("stall", { channel: "overStall", low: 0.8, high: over, band: [margin, over] }),
+    ...(winged
+      ? []
+      : [
+          {
+            ...free,
+            name: "Rotor turns",
+            within: "of its speed",
+            channel: "nr" as const,
+            low: 0.6,
+            high: 1.2,
+            words: share,
+          },
+        ]),
     { ...free, name: "Stick, nose", within: "back is up", channel: "stickBack", low: -1, high: 1, words: share },
     { ...free, name: "Feet", within: "right is up", channel: "rightFoot", low: -1, high: 1, words: share },
   ];

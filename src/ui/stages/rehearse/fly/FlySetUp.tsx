@@ -3,7 +3,8 @@ import { Play } from "lucide-react";
 import { parseAsFloat, parseAsString, useQueryStates } from "nuqs";
 import { useEffect, useMemo } from "react";
 import { toast } from "sonner";
-import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { procedureCategory } from "@/core/procedure/library/procedures";
 import type { FailureKind } from "@/core/simulation/trouble";
 import { CheckField } from "@/ui/kit/forms/CheckField";
@@ -16,25 +17,39 @@ import { toleranceWords } from "@/ui/library/exercise-words";
 import { exercisesOf } from "../exercises/useExercises";
 import { GamepadFields } from "./gamepad/GamepadFields";
 import { beginFlight, letGo } from "./flight-lane";
-import { FAILURE_WORDS, setUpOf, setUpWords, speedToHold_mps } from "./fly-set-up";
+import {
+  AIR,
+  HOVER,
+  chosenOf,
+  failureWords,
+  failuresOf,
+  helpWords,
+  setUpOf,
+  setUpWords,
+  speedToHold_mps,
+} from "./fly-set-up";
 import { useFly } from "./fly-store";
 import type { FlySet } from "./useFlySet";
 
-const AIR = "air";
 const NONE = "none";
+/** Exercises in which an engine fails. */
+const FAILS = /^(engine-failure|helicopter-hover|gyro-engine-out)/;
 
 /** What is flown, in one sentence and the few choices that it is made of. */
-export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }) {
+export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: FlySet }) {
   const format = useFormat();
   useAsked(set.departs?.id ?? null);
   const { choice, assistance } = useFly();
-  const { choose, help } = useFly.getState();
+  const { choose } = useFly.getState();
   const { runways, situation } = set;
   const from = runways.find(({ id }) => id === choice.from) ?? null;
-  const words = setUpWords({ ...choice, from: from?.id ?? AIR }, from, aircraft, format);
+  const helicopter = aircraft.category === "helicopter";
+  const chosen = chosenOf(choice, aircraft, from);
+  const { failure, from: begins } = chosen;
+  const words = setUpWords(chosen, from, aircraft, format);
   const { exercises } = exercisesOf(aircraft);
   // Those that are flown from the air with these keys: not what needs a runway's approach or a crew.
-  const aloft = exercises.filter(({ setUp }) => setUp.height_m > 500);
+  const aloft = exercises.filter(({ setUp }) => setUp.height_m > 500 || !isAeroplane(aircraft));
   const exercise = aloft.find(({ id }) => id === choice.exerciseId) ?? null;
   const { own, draft } = useProcedures();
   const drills = useMemo(() => flyable(procedureCategory(aircraft), own, draft), [aircraft, own, draft]);
@@ -47,7 +62,7 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
       plane: set.plane,
       ends: set.ends,
       ground_m: set.ground_m,
-      choice: { ...choice, from: from?.id ?? AIR },
+      choice: chosen,
       begins_m: exercise?.setUp.height_m ?? null,
       chance,
     });
@@ -56,10 +71,7 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
     if (issue) toast(issue.message);
     else await letGo(true);
   };
-  const failures = (Object.keys(FAILURE_WORDS) as FailureKind[]).map((value) => ({
-    value,
-    label: FAILURE_WORDS[value],
-  }));
+  const failures = failuresOf(aircraft).map((value) => ({ value, label: failureWords(value, aircraft) }));
   return (
     <div
       className="grid min-h-0 content-start gap-4 overflow-auto px-5 py-4"
@@ -90,8 +102,8 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
                 : {
                     exerciseId: id,
                     drillId: exercises.find((one) => one.id === id)?.procedure ?? null,
-                    from: AIR,
-                    failure: id.startsWith("engine-failure") ? "ignition" : NONE,
+                    from: id === "helicopter-hover" ? HOVER : AIR,
+                    failure: FAILS.test(id) ? "ignition" : NONE,
                   },
             )
           }
@@ -108,20 +120,21 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
         />
         <ChoiceField
           label="Begins"
-          value={from?.id ?? AIR}
+          value={begins}
           onChange={(value) => choose({ from: value })}
           choices={[
             { value: AIR, label: "in the air, as the situation stands" },
+            ...(helicopter ? [{ value: HOVER, label: "in the hover" }] : []),
             ...runways.map(({ id, name }) => ({ value: id, label: `take-off, ${name}` })),
           ]}
         />
         <ChoiceField
           label="Fails"
-          value={choice.failure}
+          value={failure}
           onChange={(value) => choose({ failure: value as FailureKind | "none" })}
           choices={[{ value: NONE, label: "nothing" }, ...failures]}
         />
-        {choice.failure !== NONE && (
+        {failure !== NONE && (
           <ChoiceField
             label="When"
             value={choice.known ? "known" : "surprise"}
@@ -132,7 +145,16 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
             ]}
           />
         )}
-        {choice.failure !== NONE && from && (
+        {begins === HOVER && (
+          <QuantityField
+            label="Skids above the ground"
+            kind="height"
+            value={choice.hover_m}
+            check={(value) => (value >= 0.6 && value <= 600 ? null : "From 2 to 2 000 ft.")}
+            onChange={(hover_m) => choose({ hover_m })}
+          />
+        )}
+        {failure !== NONE && from && (
           <QuantityField
             label="Height above the runway"
             kind="height"
@@ -141,7 +163,7 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
             onChange={(height_m) => choose({ height_m })}
           />
         )}
-        {choice.failure !== NONE && aircraft.engines.count === 2 && (
+        {failure !== NONE && aircraft.engines.count === 2 && (
           <ChoiceField
             label="Engine"
             value={choice.engine}
@@ -165,32 +187,51 @@ export function FlySetUp({ aircraft, set }: { aircraft: Aeroplane; set: FlySet }
           ]}
         />
       </div>
-      <fieldset className="grid gap-1">
-        <legend className="text-sm text-ink2">Help, written into the result</legend>
-        <CheckField
-          label="Keys hold an attitude; otherwise they move the stick"
-          checked={assistance.attitude}
-          onChange={(attitude) => help({ attitude })}
-        />
-        <CheckField label="The feet hold the ball" checked={assistance.ball} onChange={(ball) => help({ ball })} />
-        <CheckField
-          label={`The nose holds ${format("speed", speedToHold_mps(aircraft, situation.mass_kg))}`}
-          checked={assistance.speed_mps !== null}
-          onChange={(on) => help({ speed_mps: on ? speedToHold_mps(aircraft, situation.mass_kg) : null })}
-        />
-      </fieldset>
+      <HelpFields aircraft={aircraft} held_mps={speedToHold_mps(aircraft, situation.mass_kg)} />
       <GamepadFields />
       <p>
         <button type="button" className="btn btn-primary" onClick={() => void fly()}>
           <Play size={15} aria-hidden="true" /> Fly
         </button>
       </p>
-      {!aircraft.dynamics && (
-        <p className="max-w-prose text-ink2">
-          How it moves is usual of its kind, scaled by span and chord; its speeds, glide and climb are its own.
-        </p>
-      )}
+      <UsualWords aircraft={aircraft} />
     </div>
+  );
+}
+
+/** What helps the hands. */
+function HelpFields({ aircraft, held_mps }: { aircraft: AircraftDocument; held_mps: number }) {
+  const format = useFormat();
+  const assistance = useFly((state) => state.assistance);
+  const { help } = useFly.getState();
+  const words = helpWords(aircraft);
+  return (
+    <fieldset className="grid gap-1">
+      <legend className="text-sm text-ink2">Help, written into the result</legend>
+      <CheckField
+        label={`${words.attitude}; ${isAeroplane(aircraft) ? "otherwise they move the stick" : "keys ask for an attitude"}`}
+        checked={assistance.attitude}
+        onChange={(attitude) => help({ attitude })}
+      />
+      <CheckField label={words.ball} checked={assistance.ball} onChange={(ball) => help({ ball })} />
+      <CheckField
+        label={`The nose holds ${format("speed", held_mps)}`}
+        checked={assistance.speed_mps !== null}
+        onChange={(on) => help({ speed_mps: on ? held_mps : null })}
+      />
+    </fieldset>
+  );
+}
+
+/** What of its motion is not its own. */
+function UsualWords({ aircraft }: { aircraft: AircraftDocument }) {
+  if (isAeroplane(aircraft) && aircraft.dynamics) return null;
+  return (
+    <p className="max-w-prose text-ink2">
+      {isAeroplane(aircraft)
+        ? "How it moves is usual of its kind, scaled by span and chord; its speeds, glide and climb are its own."
+        : "How it turns and leans is usual of its kind; what its rotor carries, takes and loses is its own. The rotor is one disc here: no blade stalls by itself, the ground does not shake it, the tail stands in no wake."}
+    </p>
   );
 }
 
@@ -199,8 +240,14 @@ function useAsked(departs: string | null): void {
   const [{ begins, height }, setAsked] = useQueryStates({ begins: parseAsString, height: parseAsFloat });
   useEffect(() => {
     if (begins === null) return;
+    const hovers = begins === HOVER;
     const height_m = height !== null && height >= 15 && height <= 1500 ? { height_m: height } : {};
-    useFly.getState().choose({ from: begins === "runway" ? (departs ?? AIR) : AIR, known: true, ...height_m });
+    const hover_m = height !== null && height >= 0.6 && height <= 600 ? { hover_m: height } : {};
+    useFly.getState().choose({
+      from: hovers ? HOVER : begins === "runway" ? (departs ?? AIR) : AIR,
+      known: true,
+      ...(hovers ? hover_m : height_m),
+    });
     void setAsked({ begins: null, height: null });
   }, [begins, height, departs, setAsked]);
 }

@@ -1,7 +1,7 @@
 "use client";
 import dynamic from "next/dynamic";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import { isAeroplane, kindOf } from "@/core/aircraft/aircraft-kind";
 import { notFlown } from "@/core/simulation/not-flown";
 import { FlyCockpit } from "./FlyCockpit";
 import { FlySetUp } from "./FlySetUp";
@@ -14,20 +14,19 @@ const FlyScene = dynamic(() => import("./scene/FlyScene").then((module) => modul
 
 /** A flight by hand: set up, flown. */
 export function FlyView({ aircraft }: { aircraft: AircraftDocument }) {
-  const set = useFlySet(aircraft);
+  const set = useFlySet();
   const { under, view } = useFly();
   const flaps = isAeroplane(aircraft) ? (aircraft.polar?.flaps.length ?? 1) : 1;
-  useFlyKeys(under !== null, flaps);
+  useFlyKeys(under !== null, kindOf(aircraft), flaps);
   useGamepad(view !== null && view.ended === null, flaps);
   const refusal = notFlown(aircraft);
   if (refusal)
     return (
       <div role="alert" className="p-6">
-        <h2 className="mb-1 text-[17px] font-bold">Not flown by hand yet.</h2>
+        <h2 className="mb-1 text-[17px] font-bold">Not flown by hand.</h2>
         <p className="max-w-prose">{refusal.message}</p>
       </div>
     );
-  if (!set.aircraft) return null;
-  if (!under || !view) return <FlySetUp aircraft={set.aircraft} set={set} />;
+  if (!under || !view) return <FlySetUp aircraft={aircraft} set={set} />;
   return <FlyCockpit aircraft={under.flown.setUp.aircraft} set={set} view={view} Scene={FlyScene} />;
 }

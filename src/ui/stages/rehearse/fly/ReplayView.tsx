@@ -1,7 +1,6 @@
 "use client";
 import { useEffect } from "react";
 import { toast } from "sonner";
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import type { KeptFlight } from "@/core/simulation/kept-flight";
 import { KeptFlightOfAnyVersion } from "@/core/simulation/kept-flight-versions";
 import { FileButton } from "@/ui/kit/forms/FileButton";
@@ -18,11 +17,11 @@ const MOST_BYTES = 8_000_000;
 const look = (flight: KeptFlight) => void lookAgain(flight).then((issue) => issue && toast(issue.message));
 
 /** The last flight, or those that are kept, to be looked at. */
-export function ReplayView({ aircraft }: { aircraft: AircraftDocument }) {
+export function ReplayView() {
   const last = useFly((state) => state.last);
   const flights = useFlights((state) => state.flights);
   const { forget } = useFlights.getState();
-  const set = useFlySet(aircraft);
+  const set = useFlySet();
   useEffect(() => void useFlights.persist.rehydrate(), []);
   if (last && last.rows.length >= 2)
     return <FlyReplay key={last.flight.at} last={last} set={set} onClose={() => useFly.setState({ last: null })} />;

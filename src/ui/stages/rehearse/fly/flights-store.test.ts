@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { demoKeptFlight as flight } from "../../../../../demo/demo-kept-flight";
-import { KeptFlight } from "@/core/simulation/kept-flight";
+import { KEPT_FLIGHT_VERSION, KeptFlight } from "@/core/simulation/kept-flight";
 import { kept } from "./flights-store";
 
 const at = (minute: number) => new Date(Date.UTC(2026, 10, 28, 9, minute)).toISOString();
@@ -8,7 +8,7 @@ const at = (minute: number) => new Date(Date.UTC(2026, 10, 28, 9, minute)).toISO
 describe("flights that are kept", () => {
   it("are documents, refused where something is missing or of another version", () => {
     expect(KeptFlight.safeParse(flight(at(0))).success).toBe(true);
-    expect(KeptFlight.safeParse({ ...flight(at(0)), version: 3 }).success).toBe(false);
+    expect(KeptFlight.safeParse({ ...flight(at(0)), version: KEPT_FLIGHT_VERSION + 1 }).success).toBe(false);
     const { recording: _, ...without } = flight(at(0));
     expect(KeptFlight.safeParse(without).success).toBe(false);
     const other = { ...flight(at(0)).recording, version: 2 };

@@ -33,7 +33,7 @@ describe("a flight in words", () => {
   it("is judged from where the engine stopped, in the air only", () => {
     expect(failedFrom(rows)).toBe(20);
     expect(failedFrom(rows.slice(0, 15))).toBe(0);
-    const bands = bandsOf(rows, { speed_mps: 34, bank_rad: 0.79 }, format);
+    const bands = bandsOf(rows, { speed_mps: 34, bank_rad: 0.79, margin: 1.1 }, format);
     expect(bands.map(({ name, out_s }) => [name, out_s])).toEqual([
       ["Speed", 3.9],
       ["Bank", 1.9],

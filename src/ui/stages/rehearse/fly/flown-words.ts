@@ -3,7 +3,7 @@ import { type Band, LIMITS, type ToHold, outOf, seconds } from "@/core/exercise/
 import { AT, liveSide, touchOf } from "@/core/exercise/glide-rows";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
-import type { FlightView } from "@/core/simulation/flight-view";
+import type { FlightView, RotorView } from "@/core/simulation/flight-view";
 import type { Format } from "@/ui/kit/units/units-store";
 
 interface Said {
@@ -25,6 +25,7 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
     return view.groundSpeed_mps < 0.5
       ? { lead: "It stands.", rest: "End here, or open the throttle.", good: true }
       : { lead: "Keep it straight.", rest: "", good: true };
+  if (view.rotor) return rotorWords(view, view.rotor, held_mps, format);
   const over = view.ias_mps / view.stall_mps;
   if (view.stallWarning || over < LIMITS.overStall)
     return {
@@ -54,6 +55,44 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
   };
 }
 
+/** Rotor speeds and loads at which something is said: common practice; below 95 % the horn sounds. */
+export const ROTOR_LIMITS = { low: 0.95, high: 1.08, carried: 0.5 } as const;
+
+/** The one thing to do now, of a rotor. */
+function rotorWords(view: FlightView, rotor: RotorView, held_mps: number, format: Format): Said {
+  const turns = `Rotor ${formatNumber(rotor.nr * 100)} %.`;
+  const fault = rotor.clock ? drivenFault(rotor, rotor.clock) : carriedFault(rotor);
+  if (fault) return { lead: fault.lead, rest: fault.rest ?? turns, good: false };
+  const dead = view.engines.filter((engine) => !engine.burns).length;
+  const all = dead === view.engines.length;
+  const off = view.ias_mps - held_mps;
+  if (all && Math.abs(off) > 4)
+    return {
+      lead: off < 0 ? "Nose down." : "Nose up, gently.",
+      rest: `${format("speed", view.ias_mps)} instead of ${format("speed", held_mps)}. ${turns}`,
+      good: false,
+    };
+  return {
+    lead: dead === 0 ? "It runs." : all ? "Into the wind, to a place." : "Held on one engine.",
+    rest: `${turns} ${format("verticalSpeed", Math.abs(view.climb_mps))} ${view.climb_mps < 0 ? "down" : "up"}.`,
+    good: true,
+  };
+}
+
+type Fault = { readonly lead: string; readonly rest?: string } | null;
+
+function drivenFault({ nr }: RotorView, { exceedances, band }: NonNullable<RotorView["clock"]>): Fault {
+  if (nr < ROTOR_LIMITS.low) return { lead: "Collective down." };
+  if (nr > ROTOR_LIMITS.high) return { lead: "Collective up a little." };
+  const gone = exceedances.at(-1);
+  return band !== null && gone
+    ? { lead: "Less power.", rest: `${gone.name}: more than is allowed. The engine is looked at.` }
+    : null;
+}
+
+const carriedFault = ({ carries }: RotorView): Fault =>
+  carries < ROTOR_LIMITS.carried ? { lead: "Stick back, gently.", rest: "The rotor is hardly loaded." } : null;
+
 /** How it ended. */
 export function endWords(ended: NonNullable<FlightView["ended"]>, format: Format): Said {
   switch (ended.kind) {
@@ -67,6 +106,18 @@ export function endWords(ended: NonNullable<FlightView["ended"]>, format: Format
       return {
         lead: "Too fast: it ends here.",
         rest: "Beyond the never-exceed speed nothing is known of it.",
+        good: false,
+      };
+    case "rotor-slow":
+      return {
+        lead: "Rotor too slow: it ends here.",
+        rest: "Below 60 % it does not come back. Go back ten seconds: collective down at once, nose for speed.",
+        good: false,
+      };
+    case "unloaded":
+      return {
+        lead: "Rotor unloaded: it ends here.",
+        rest: "It carried nothing for a second and slows down. Go back ten seconds: ease the nose down, never push.",
         good: false,
       };
     case "overload":
@@ -87,6 +138,7 @@ export function endWords(ended: NonNullable<FlightView["ended"]>, format: Format
 
 /** A tolerance as it was held. */
 export interface HeldBand {
+  readonly of: Band;
   readonly name: string;
   readonly within: string;
   readonly out_s: number;
@@ -101,17 +153,23 @@ export function bandsOf(rows: readonly (readonly number[])[], held: ToHold, form
   const { speed_mps, bank_rad } = held;
   const out = outOf(rows, held);
   const band = (name: string, within: string, of: Band): HeldBand => ({
+    of,
     name,
     within,
     out: out[of],
     out_s: seconds(out[of]),
   });
-  const [low, high] = [speed_mps - LIMITS.slower_mps, speed_mps + LIMITS.faster_mps];
+  const within =
+    speed_mps === null
+      ? []
+      : [`${format("speed", speed_mps - LIMITS.slower_mps)} to ${format("speed", speed_mps + LIMITS.faster_mps)}`];
   return [
-    band("Speed", `${format("speed", low)} to ${format("speed", high)}`, "speed"),
+    ...within.map((words) => band("Speed", words, "speed")),
     band("Bank", `up to ${formatNumber((bank_rad + LIMITS.steeper_rad) * DEG)}°`, "bank"),
     band("Ball", rows.some(isOnOne) ? "½, to the live side 1" : "± ½", "ball"),
-    band("Over stall", "≥ 1.10", "stall"),
+    held.margin === LIMITS.overStall
+      ? band("Over stall", "≥ 1.10", "stall")
+      : band("Rotor", "above its least", "stall"),
   ];
 }
 

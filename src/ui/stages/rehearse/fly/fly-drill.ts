@@ -1,6 +1,6 @@
 // The drill that is done while it is flown: it begins with the failure, goes on by the flight's own clock and height,
 // and takes levers that are moved for what they are in it.
-import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { doneByHand, movedTo } from "@/core/exercise/flown-drill";
 import type { Side } from "@/core/procedure/drill";
 import {
@@ -32,7 +32,7 @@ export interface FlownDrill {
 
 /** What a drill is done with. */
 export interface DrillOfFlight {
-  readonly aircraft: Aeroplane;
+  readonly aircraft: AircraftDocument;
   readonly procedure: Procedure;
   readonly speed_mps: number;
   /** Something is to fail: then it begins with that, otherwise with the flight. */
@@ -108,7 +108,7 @@ function after(drill: FlownDrill, events: readonly RunEvent[], time_s: number): 
 
 /** Something said, named, answered or set at the panel: the drill after it, and what moves in the aeroplane with it. */
 export function actedInDrill(
-  aircraft: Aeroplane,
+  aircraft: AircraftDocument,
   drill: FlownDrill,
   view: FlightView,
   event: HandEvent,

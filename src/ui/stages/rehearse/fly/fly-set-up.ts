@@ -1,22 +1,24 @@
 // A flight as it follows from the situation and a few choices: where it begins, what fails and when.
-import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { levelStall_mps } from "@/core/aircraft/fit-handbook";
 import type { LocalPlane } from "@/core/earth/local-plane";
-import type { ToHold } from "@/core/exercise/flown-result";
+import { LIMITS, type ToHold } from "@/core/exercise/flown-result";
 import type { LandingEnd } from "@/core/landing/landing-end";
 import { formatNumber } from "@/core/quantities/units";
 import type { SituationDocument } from "@/core/situation/situation-document";
 import type { Planned } from "@/core/simulation/cockpit";
 import type { KeptFlight } from "@/core/simulation/kept-flight";
 import type { LevelStrip } from "@/core/simulation/ground";
+import { rotorcraftModel } from "@/core/simulation/rotorcraft-model";
 import type { FailureKind } from "@/core/simulation/trouble";
 import type { Flown } from "@/workers/flight.worker";
 import type { Format } from "@/ui/kit/units/units-store";
 
 /** What is chosen before a flight. */
 export interface FlyChoice {
-  /** As the situation stands, in the air; or a take-off from a runway's end, by its id. */
-  readonly from: "air" | string;
+  /** As the situation stands, in the air; a helicopter's hover there; or a take-off from a runway's end, by its id. */
+  readonly from: "air" | "hover" | string;
   readonly failure: FailureKind | "none";
   readonly engine: "left" | "right" | "either";
   /**
@@ -26,12 +28,17 @@ export interface FlyChoice {
   readonly known: boolean;
   /** Above the runway, m. */
   readonly height_m: number;
+  /** Of the skids above the ground, in a hover, m. */
+  readonly hover_m: number;
   readonly turbulence: number;
   /** An exercise that it is scored by; null flies freely. */
   readonly exerciseId: string | null;
   /** A drill that is done with it. */
   readonly drillId: string | null;
 }
+
+/** Begins in the air as the situation stands, or in the hover. */
+export const [AIR, HOVER] = ["air", "hover"] as const;
 
 /** What is chosen first. */
 export const FIRST_CHOICE: FlyChoice = {
@@ -40,13 +47,14 @@ export const FIRST_CHOICE: FlyChoice = {
   engine: "either",
   known: true,
   height_m: 213.36,
+  hover_m: 3.048,
   turbulence: 0.5,
   exerciseId: null,
   drillId: null,
 };
 
 /** Failures by the words they go by, in the order in which they are offered; those of two engines' props apart. */
-export const FAILURE_WORDS: Record<FailureKind, string> = {
+const FAILURE_WORDS: Record<FailureKind, string> = {
   ignition: "engine stops",
   starvation: "fuel runs dry",
   selector: "selector off",
@@ -80,6 +88,36 @@ export const OF_NONE: readonly FailureKind[] = [
   "door",
 ];
 
+/** What may fail of a kind of aircraft: none of what it does not have. */
+export function failuresOf(aircraft: AircraftDocument): readonly FailureKind[] {
+  const lacks: readonly FailureKind[] = isAeroplane(aircraft)
+    ? []
+    : aircraft.category === "helicopter"
+      ? ["selector", "mixture", "ice", "magneto", "brakes", "gear-unlocked", "flap-left", "door"]
+      : ["overspeed", "gear-unlocked", "flap-left", "door"];
+  return (Object.keys(FAILURE_WORDS) as FailureKind[]).filter((kind) => !lacks.includes(kind));
+}
+
+/** A choice as it holds for an aircraft: what the one before could do or fail by, this one may not have. */
+export function chosenOf(choice: FlyChoice, aircraft: AircraftDocument, from: LandingEnd | null): FlyChoice {
+  const hovers = aircraft.category === "helicopter" && choice.from === HOVER;
+  const lacks = choice.failure !== "none" && !failuresOf(aircraft).includes(choice.failure);
+  return { ...choice, from: from?.id ?? (hovers ? HOVER : AIR), failure: lacks ? "ignition" : choice.failure };
+}
+
+/** A failure by its words: what runs away of a helicopter is its governor, what sticks its fuel. */
+export function failureWords(kind: FailureKind, { category }: Pick<AircraftDocument, "category">): string {
+  if (category === "helicopter" && kind === "overspeed") return "governor runs high";
+  if (category === "helicopter" && kind === "stuck") return "governor sticks";
+  return FAILURE_WORDS[kind];
+}
+
+/** What help is called: a rotorcraft is asked for attitudes anyhow. */
+export const helpWords = ({ category }: AircraftDocument): { readonly attitude: string; readonly ball: string } =>
+  category === "helicopter"
+    ? { attitude: "Let go near a hover it stops", ball: "The feet hold heading or ball" }
+    : { attitude: "Keys hold an attitude", ball: "The feet hold the ball" };
+
 /** Strips this near are level under the flight, m; and so many at most. */
 const NEAR_M = 15_000;
 const MOST_STRIPS = 8;
@@ -90,7 +128,7 @@ const AROUND = [0.6, 1.4] as const;
 const LINED_UP_M = 12;
 
 interface Asked {
-  readonly aircraft: Aeroplane;
+  readonly aircraft: AircraftDocument;
   readonly situation: SituationDocument;
   readonly plane: LocalPlane;
   readonly ends: readonly LandingEnd[];
@@ -108,8 +146,16 @@ export interface SetUp {
   readonly planned: readonly Planned[];
 }
 
-/** The speed that is glided, or flown on one engine, at a mass. */
-export function speedToHold_mps({ handbook, category }: Aeroplane, mass_kg: number): number {
+/** Speeds of rotorcraft whose manual is silent, m/s: usual of their kinds. */
+const [USUAL_VY_MPS, USUAL_GLIDE_MPS] = [33, 26];
+
+/** The speed that is glided, or flown on one engine, at a mass; of a helicopter the one of its best climb. */
+export function speedToHold_mps(aircraft: AircraftDocument, mass_kg: number): number {
+  if (!isAeroplane(aircraft))
+    return aircraft.category === "helicopter"
+      ? (aircraft.handbook.vy_mps ?? USUAL_VY_MPS)
+      : (aircraft.handbook.bestGlideSpeed_mps ?? USUAL_GLIDE_MPS);
+  const { handbook, category } = aircraft;
   const root = Math.sqrt(mass_kg / handbook.mass_kg);
   if (category === "twin" && handbook.vyse_mps !== null) return handbook.vyse_mps;
   return (handbook.vbg_mps ?? 1.4 * (handbook.vs1_mps ?? 30)) * root;
@@ -120,8 +166,9 @@ const MOST_BANK_RAD = 0.79;
 
 /** What a flight is held to: the speed, and the bank that helped or a turn's. */
 export const toHold = ({ flown, assistance }: Pick<KeptFlight, "flown" | "assistance">): ToHold => ({
-  speed_mps: speedToHold_mps(flown.setUp.aircraft, flown.setUp.mass_kg),
+  speed_mps: flown.setUp.begin.hovers ? null : speedToHold_mps(flown.setUp.aircraft, flown.setUp.mass_kg),
   bank_rad: Math.min(assistance.bank_rad, MOST_BANK_RAD),
+  margin: isAeroplane(flown.setUp.aircraft) ? LIMITS.overStall : LIMITS.overRotor,
 });
 
 /** Strips near a place of the plane, as level ground. */
@@ -165,9 +212,8 @@ export function setUpOf({ aircraft, situation, plane, ends, ground_m, choice, be
   const here = plane.toPlane(from?.threshold ?? position);
   const heading = from ? headingOn(plane, from) : turn(heading_rad + plane.convergence_rad(position));
   const mass = Math.min(Math.max(mass_kg, aircraft.mass.minimum_kg), aircraft.mass.maximum_kg);
-  const { polar, wing } = aircraft;
-  const stall = levelStall_mps(mass, wing?.area_m2 ?? 15, polar?.flaps[0].clMax ?? 1.5);
   const fuel_kg = Math.min(100, aircraft.mass.maximum_kg * 0.08);
+  const place = { north_m: here.y_m, east_m: here.x_m, heading_rad: heading, fuel_kg };
   const flown: Flown = {
     setUp: {
       aircraft,
@@ -180,26 +226,25 @@ export function setUpOf({ aircraft, situation, plane, ends, ground_m, choice, be
       seed: Math.floor(chance() * 1e9),
       begin: from
         ? {
+            ...place,
             north_m: here.y_m + LINED_UP_M * Math.cos(heading),
             east_m: here.x_m + LINED_UP_M * Math.sin(heading),
             altitude_m: from.elevation_m,
-            heading_rad: heading,
             speed_mps: 0,
-            flap: polar?.takeOffFlap ?? 0,
+            hovers: false,
+            flap: isAeroplane(aircraft) ? (aircraft.polar?.takeOffFlap ?? 0) : 0,
             gearDown: true,
             throttle: 0,
-            fuel_kg,
           }
         : {
-            north_m: here.y_m,
-            east_m: here.x_m,
+            ...place,
             altitude_m: Math.min(Math.max(begins_m === null ? altitude_m : ground_m + begins_m, ground_m + 60), 5900),
-            heading_rad: heading,
-            speed_mps: Math.max(speedToHold_mps(aircraft, mass), 1.25 * stall),
-            flap: Math.min(configuration.flap, (polar?.flaps.length ?? 1) - 1),
+            speed_mps: speedAloft_mps(aircraft, mass),
+            hovers: false,
+            flap: isAeroplane(aircraft) ? Math.min(configuration.flap, (aircraft.polar?.flaps.length ?? 1) - 1) : 0,
             gearDown: configuration.gearDown,
             throttle: 0.65,
-            fuel_kg,
+            ...(choice.from === HOVER ? hovering(aircraft, ground_m + (begins_m ?? choice.hover_m)) : {}),
           },
     },
     strips: levelStrips(ends, plane, here),
@@ -207,7 +252,21 @@ export function setUpOf({ aircraft, situation, plane, ends, ground_m, choice, be
   return { flown, planned: plannedOf(aircraft, choice, from !== null, chance) };
 }
 
-function plannedOf(aircraft: Aeroplane, choice: FlyChoice, takesOff: boolean, chance: () => number): Planned[] {
+/** In the air it begins no slower than a quarter over the stall. */
+function speedAloft_mps(aircraft: AircraftDocument, mass_kg: number): number {
+  const held = speedToHold_mps(aircraft, mass_kg);
+  if (!isAeroplane(aircraft)) return held;
+  const { polar, wing } = aircraft;
+  return Math.max(held, 1.25 * levelStall_mps(mass_kg, wing?.area_m2 ?? 15, polar?.flaps[0].clMax ?? 1.5));
+}
+
+/** Over the ground by its skids: the simulator begins with its middle. */
+function hovering(aircraft: AircraftDocument, skids_m: number) {
+  const made = isAeroplane(aircraft) ? null : rotorcraftModel(aircraft, aircraft.mass.usual_kg);
+  return { speed_mps: 0, hovers: true, altitude_m: skids_m + (made?.ok ? made.value.hullHeight_m : 0) };
+}
+
+function plannedOf(aircraft: AircraftDocument, choice: FlyChoice, takesOff: boolean, chance: () => number): Planned[] {
   if (choice.failure === "none") return [];
   const two = aircraft.engines.count === 2;
   const side = choice.engine === "either" ? (chance() < 0.5 ? 0 : 1) : choice.engine === "left" ? 0 : 1;
@@ -226,10 +285,14 @@ function plannedOf(aircraft: Aeroplane, choice: FlyChoice, takesOff: boolean, ch
 export function setUpWords(
   choice: FlyChoice,
   from: LandingEnd | null,
-  { name, engines }: Pick<Aeroplane, "name" | "engines">,
+  { name, engines, category }: Pick<AircraftDocument, "name" | "engines" | "category">,
   format: Format,
 ): string {
-  const where = from ? `${name} takes off from ${from.name}` : `${name} as the situation stands, in the air`;
+  const where = from
+    ? `${name} takes off from ${from.name}`
+    : choice.from === HOVER
+      ? `${name} hovers, skids ${format("height", choice.hover_m)} above the ground`
+      : `${name} as the situation stands, in the air`;
   if (choice.failure === "none") return `${where}; nothing fails.`;
   const side =
     engines.count === 2 && !OF_NONE.includes(choice.failure)
@@ -244,5 +307,5 @@ export function setUpWords(
     : choice.known
       ? "in three seconds"
       : `as a surprise within ${formatNumber(SURPRISE_S[1])} s`;
-  return `${where}; ${FAILURE_WORDS[choice.failure]}${side}, ${when}.`;
+  return `${where}; ${failureWords(choice.failure, { category })}${side}, ${when}.`;
 }

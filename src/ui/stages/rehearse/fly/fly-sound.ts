@@ -1,5 +1,6 @@
 // What is heard in flight: the engines' note, the wind, the stall warning, the gear horn. Made by the browser, no file.
 import type { FlightView } from "@/core/simulation/flight-view";
+import { ROTOR_LIMITS } from "./flown-words";
 
 interface Voices {
   readonly context: AudioContext;
@@ -13,6 +14,8 @@ let voices: Voices | null = null;
 
 /** Firings a turn of a four-cylinder engine. */
 const FIRINGS = 2;
+/** Beats a turn of a rotor. */
+const BLADES = 4;
 /** A warning horn for a wheel that is up while the throttle is shut, slower than this, m/s. */
 const HORN_MPS = 55;
 
@@ -72,13 +75,17 @@ export function soundFlight(view: FlightView | null): void {
   const { context, engines, wind, stall, horn } = voices;
   void context.resume();
   const soon = (gain: AudioParam, value: number) => gain.setTargetAtTime(value, context.currentTime, 0.05);
+  // Of a helicopter its blades are heard.
+  const driven = view.rotor?.clock ? view.rotor : null;
   view.engines.forEach(({ rpm, burns }, i) => {
-    soon(engines[i].tone.frequency, Math.max(20, (rpm / 60) * FIRINGS));
+    const hz = driven ? (driven.rpm / 60) * BLADES : (rpm / 60) * FIRINGS;
+    soon(engines[i].tone.frequency, Math.max(20, hz));
     const power = Math.max(0, view.controls[4 + i] ?? 0) / 127;
-    soon(engines[i].gain.gain, rpm < 60 ? 0 : burns ? 0.02 + 0.05 * power : 0.008);
+    soon(engines[i].gain.gain, rpm < 60 && !driven ? 0 : burns ? 0.02 + 0.05 * power : 0.008);
   });
   soon(wind.gain, Math.min(0.12, (view.tas_mps / 90) ** 2 * 0.12));
-  soon(stall.gain, view.stallWarning ? 0.04 : 0);
+  const slow = driven && !view.onGround && driven.nr < ROTOR_LIMITS.low;
+  soon(stall.gain, view.stallWarning || slow ? 0.04 : 0);
   const up =
     view.gearAt < 0.5 && view.ias_mps < HORN_MPS && view.engines.every((_, i) => (view.controls[4 + i] ?? 0) < 20);
   // Half a second on, half a second off.

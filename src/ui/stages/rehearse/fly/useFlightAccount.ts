@@ -2,6 +2,7 @@
 import { useEffect, useMemo } from "react";
 import { type LandingQuestion, landingQuestion } from "@/core/landing/landing-question";
 import { failedFrom, touchOf } from "@/core/exercise/glide-rows";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { endsWithinGlide } from "@/core/landing/ends-within-glide";
 import type { Reach } from "@/core/landing/reach";
@@ -9,7 +10,7 @@ import { success } from "@/core/outcome";
 import type { LatLon } from "@/core/earth/geodesic";
 import { STEPS_PER_S } from "@/core/simulation/flight";
 import { TRACE_CHANNELS, type TraceChannel } from "@/core/simulation/flight-trace";
-import { halfTurn } from "@/core/simulation/pilot";
+import { halfTurn } from "@/core/simulation/half-turn";
 import { useAnswer } from "@/ui/kit/lanes/useAnswer";
 import type { Core } from "@/workers/core-client";
 import { insteadOf, spentOf } from "./flight-lane";
@@ -96,6 +97,8 @@ function plannedQuestion(
   if (!row) return null;
   const at = (channel: TraceChannel) => row[TRACE_CHANNELS.indexOf(channel)];
   const { aircraft, mass_kg, centreOfGravity, air, wind } = flight.flown.setUp;
+  // A way of the wing's own: that of a rotorcraft is asked in Landing.
+  if (!isAeroplane(aircraft)) return null;
   const position = plane.toLatLon({ x_m: at("east_m"), y_m: at("north_m") });
   const altitude_m = at("altitude_m");
   const within = endsWithinGlide(ends, position, altitude_m);

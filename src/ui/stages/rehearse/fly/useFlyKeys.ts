@@ -1,5 +1,6 @@
 "use client";
 import { useEffect } from "react";
+import type { AircraftKind } from "@/core/aircraft/aircraft-kind";
 import { HAND_KEYS, type HandKey } from "@/core/simulation/cockpit";
 import * as C from "@/core/simulation/controls";
 import { useKeysHeld } from "@/ui/kit/keys-held";
@@ -21,13 +22,13 @@ const FLIES: Readonly<Record<string, HandKey>> = {
   b: "brakes",
 };
 
-const SHOWN = [
+const shownFor = (kind: AircraftKind) => [
   { key: "← →", does: "bank" },
   { key: "↑ ↓", does: "nose" },
   { key: "z x", does: "feet" },
-  { key: "w s", does: "power" },
-  { key: "f g", does: "flap, gear" },
-  { key: "b", does: "brakes" },
+  { key: "w s", does: kind === "helicopter" ? "collective" : "power" },
+  ...(kind === "aeroplane" ? [{ key: "f g", does: "flap, gear" }] : []),
+  ...(kind === "helicopter" ? [] : [{ key: "b", does: "brakes" }]),
   { key: "v", does: "look" },
   { key: "⌫", does: "10 s back" },
   { key: "Esc", does: "pause" },
@@ -38,11 +39,11 @@ const isTyping = (target: EventTarget | null) =>
   (target.matches("input:not([type=range]), select, textarea") || target.isContentEditable);
 
 /** While something flies the keys fly; the shell's are off. */
-export function useFlyKeys(flies: boolean, flaps: number): void {
+export function useFlyKeys(flies: boolean, kind: AircraftKind, flaps: number): void {
   useEffect(() => {
-    useKeysHeld.setState({ held: flies ? SHOWN : null });
+    useKeysHeld.setState({ held: flies ? shownFor(kind) : null });
     return () => useKeysHeld.setState({ held: null });
-  }, [flies]);
+  }, [flies, kind]);
   useEffect(() => {
     if (!flies) return;
     const down = (event: KeyboardEvent) => {

@@ -1,8 +1,5 @@
 "use client";
 import { useMemo } from "react";
-import type { Aeroplane } from "@/core/aircraft/aeroplane";
-import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
-import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { departureRunways } from "@/core/departure/departure-question";
 import { windProfile } from "@/core/air/wind";
 import { localPlane } from "@/core/earth/local-plane";
@@ -17,7 +14,7 @@ import { useFly } from "./fly-store";
 const MOST_ENDS = 14;
 
 /** Everything that a flight is set up from. */
-export function useFlySet(document: AircraftDocument) {
+export function useFlySet() {
   const situation = useSituation((state) => state.current);
   const terrainOrigin = useTerrain((state) => state.grid?.origin ?? null);
   const own = usePlaneOrigin();
@@ -48,8 +45,7 @@ export function useFlySet(document: AircraftDocument) {
       null,
     [ends, situation.departure.endId, situation.position, situation.wind],
   );
-  const aircraft: Aeroplane | null = isAeroplane(document) ? document : null;
-  return { aircraft, situation, plane, ends, runways, departs, ground_m, wind, choice };
+  return { situation, plane, ends, runways, departs, ground_m, wind, choice };
 }
 
 /** @see useFlySet */

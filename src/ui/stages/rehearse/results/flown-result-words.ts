@@ -11,6 +11,8 @@ const ENDED: Readonly<Record<Exclude<Result["ended"], "air" | "down" | "crash" |
   departed: "departed",
   "too-fast": "beyond the never-exceed speed",
   overload: "beyond its load",
+  "rotor-slow": "rotor too slow",
+  unloaded: "rotor unloaded",
 };
 
 /** Harder than this is no landing, m/s. */

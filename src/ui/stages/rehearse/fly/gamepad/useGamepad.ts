@@ -46,7 +46,10 @@ function moveLever(power: number | null, before: number | null): number | null {
   const now = C.kept(power);
   if (before !== null && Math.abs(now - before) < LEVER_STEP) return before;
   // Where it stands when it is first looked at is no movement of it.
-  if (before !== null) for (const engine of [0, 1]) void set(C.THROTTLE + engine, now);
+  if (before === null) return now;
+  // A helicopter's lever is the collective.
+  if (useFly.getState().view?.rotor?.clock) void set(C.COLLECTIVE, now);
+  else for (const engine of [0, 1]) void set(C.THROTTLE + engine, now);
   return now;
 }
 

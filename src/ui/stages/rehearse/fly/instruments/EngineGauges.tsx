@@ -28,6 +28,17 @@ const JET: readonly Row[] = [
   OIL,
 ];
 
+const SHAFT: readonly Row[] = [
+  { name: "Power, kW", of: ({ power_W }) => (power_W ?? 0) / 1000, most: 600, digits: 0 },
+  { name: "Gas generator, %", of: ({ spool }) => (spool ?? 0) * 100, most: 105, digits: 0 },
+  { ...FUEL, most: 220 },
+  EXHAUST,
+  OIL,
+];
+
+const rowsOf = (engine: EngineView | undefined): readonly Row[] =>
+  engine && engine.power_W !== null ? SHAFT : engine && engine.spool !== null ? JET : PISTON;
+
 /** Both engines’ gauges, one line a figure: what differs stands side by side. */
 export function EngineGauges({ engines }: { engines: readonly EngineView[] }) {
   return (
@@ -42,7 +53,7 @@ export function EngineGauges({ engines }: { engines: readonly EngineView[] }) {
         </thead>
       )}
       <tbody>
-        {(engines[0]?.spool === null ? PISTON : JET).map(({ name, of, most, digits }) => (
+        {rowsOf(engines.at(0)).map(({ name, of, most, digits }) => (
           <tr key={name}>
             <th className="py-0 text-left font-normal whitespace-nowrap text-ink2">{name}</th>
             {engines.map((engine, i) => {

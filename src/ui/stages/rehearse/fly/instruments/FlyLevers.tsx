@@ -1,11 +1,12 @@
 "use client";
-import type { Aeroplane } from "@/core/aircraft/aeroplane";
+import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
+import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import * as C from "@/core/simulation/controls";
 import type { FlightView } from "@/core/simulation/flight-view";
 import { set } from "../flight-lane";
 
 interface Props {
-  aircraft: Aeroplane;
+  aircraft: AircraftDocument;
   view: FlightView;
   /** Nothing can be moved: nothing flies. */
   disabled: boolean;
@@ -15,6 +16,8 @@ interface Lever {
   readonly name: string;
   readonly control: number;
   readonly tone: string;
+  /** One for all engines. */
+  readonly single?: boolean;
 }
 
 const ROUND = 127;
@@ -22,6 +25,8 @@ const POWER: Lever = { name: "Power", control: C.THROTTLE, tone: "var(--ink)" };
 const THRUST: Lever = { ...POWER, name: "Thrust" };
 const CUT_OFF: Lever = { name: "Fuel", control: C.MIXTURE, tone: "var(--clay)" };
 const PROPELLER: Lever = { name: "Propeller", control: C.PROPELLER, tone: "var(--harbour)" };
+const COLLECTIVE: Lever = { name: "Collective", control: C.COLLECTIVE, tone: "var(--ink)", single: true };
+const ENGINE: Lever = { name: "Engine", control: C.THROTTLE, tone: "var(--harbour)" };
 const MIXTURE: Lever = { name: "Mixture", control: C.MIXTURE, tone: "var(--clay)" };
 
 /** Switches of an engine, with what their places are called. */
@@ -34,22 +39,20 @@ const ENGINE_SWITCHES = [
 
 /** Levers and switches of each engine: by pointer, or focused and moved by page up and page down. */
 export function FlyLevers({ aircraft, view, disabled }: Props) {
-  const { engines, polar } = aircraft;
-  const governed = polar?.deadPropeller?.feathered !== null || polar.deadPropeller.coarse !== null;
-  const jet = engines.kind === "jet";
-  const levers = jet ? [THRUST, CUT_OFF] : governed ? [POWER, PROPELLER, MIXTURE] : [POWER, MIXTURE];
-  const switches = ENGINE_SWITCHES.filter(({ ofJet }) => ofJet || !jet);
+  const { engines } = aircraft;
+  const levers = leversOf(aircraft);
+  const switches = ENGINE_SWITCHES.filter(({ ofJet }) => ofJet || engines.kind === "propeller");
   const names = engines.count === 2 ? ["left", "right"] : [""];
   const toggle = (control: number, values: number) => void set(control, (view.controls[control] + 1) % values);
   const named = (side: string, name: string) => `${side} ${name}`.trim();
   const short = (side: string, name: string) => (side ? `${side[0].toUpperCase()} ${name}` : name);
   return (
     <div className="flex flex-wrap items-start gap-x-4 gap-y-1 text-[12px] leading-4" role="group" aria-label="Levers">
-      {levers.map(({ name, control, tone }) => (
+      {levers.map(({ name, control, tone, single = false }) => (
         <div key={name} className="grid gap-0.5">
           <span className="text-center text-ink2">{name}</span>
           <span className="flex justify-center gap-2">
-            {names.map((side, engine) => (
+            {(single ? [""] : names).map((side, engine) => (
               <input
                 key={engine}
                 type="range"
@@ -89,18 +92,32 @@ export function FlyLevers({ aircraft, view, disabled }: Props) {
   );
 }
 
-/** Flap, gear, pump and trim. */
-export function FlySwitches({ aircraft: { polar }, view, disabled }: Props) {
+function leversOf(aircraft: AircraftDocument): readonly Lever[] {
+  if (aircraft.category === "helicopter") return [COLLECTIVE, ENGINE];
+  if (!isAeroplane(aircraft)) return [POWER, MIXTURE];
+  const { polar, engines } = aircraft;
+  if (engines.kind === "jet") return [THRUST, CUT_OFF];
+  const governed = polar?.deadPropeller?.feathered !== null || polar.deadPropeller.coarse !== null;
+  return governed ? [POWER, PROPELLER, MIXTURE] : [POWER, MIXTURE];
+}
+
+/** Flap, gear, pump and trim, of what has them. */
+export function FlySwitches({ aircraft, view, disabled }: Props) {
+  const polar = isAeroplane(aircraft) ? aircraft.polar : null;
   const flaps = polar?.flaps ?? [];
+  const winged = isAeroplane(aircraft);
+  if (aircraft.category === "helicopter") return null;
   const toggle = (control: number, values: number) => void set(control, (view.controls[control] + 1) % values);
   return (
     <div className="flex flex-wrap gap-1 self-end text-[12px] leading-4" role="group" aria-label="Flap and gear">
-      <Switch
-        name="flap"
-        at={flaps[view.controls[C.FLAP]]?.name ?? "up"}
-        disabled={disabled}
-        onPress={() => toggle(C.FLAP, Math.max(flaps.length, 1))}
-      />
+      {winged && (
+        <Switch
+          name="flap"
+          at={flaps[view.controls[C.FLAP]]?.name ?? "up"}
+          disabled={disabled}
+          onPress={() => toggle(C.FLAP, Math.max(flaps.length, 1))}
+        />
+      )}
       <Switch
         name="pump"
         at={view.controls[C.PUMP] === 1 ? "on" : "off"}
@@ -115,12 +132,14 @@ export function FlySwitches({ aircraft: { polar }, view, disabled }: Props) {
           onPress={() => toggle(C.GEAR, 2)}
         />
       )}
-      <Switch
-        name="trim"
-        at={`${view.controls[C.TRIM] < 0 ? "−" : ""}${Math.abs(Math.round((view.controls[C.TRIM] / ROUND) * 100))}`}
-        disabled={disabled}
-        onPress={() => void set(C.TRIM, 0)}
-      />
+      {winged && (
+        <Switch
+          name="trim"
+          at={`${view.controls[C.TRIM] < 0 ? "−" : ""}${Math.abs(Math.round((view.controls[C.TRIM] / ROUND) * 100))}`}
+          disabled={disabled}
+          onPress={() => void set(C.TRIM, 0)}
+        />
+      )}
     </div>
   );
 }

@@ -5,7 +5,7 @@ import { demoPlaces, demoSituation } from "../../../demo/read-demo";
 import { M_PER_FT } from "../quantities/constants";
 import { radians } from "../quantities/angle";
 import { CallPlan } from "../situation/landing-plan";
-import { type CallQuestion, distressCall, spelled, spokenFeet } from "./distress-call";
+import { CallQuestion as CallSchema, type CallQuestion, distressCall, spelled, spokenFeet } from "./distress-call";
 
 const { landing, position } = demoSituation();
 const QUESTION: CallQuestion = {
@@ -80,6 +80,86 @@ describe("distress call (order: ICAO Annex 10 volume II, memory)", () => {
     expect(tower.station.text).toBe("Skerrow Tower");
     expect(tower).not.toHaveProperty("squawk");
     expect(tower.persons.text).toBe("1 person on board");
+  });
+
+  it("calls the tower only where it is asked for and there is one", () => {
+    expect(lines({ station: null }, { to: "tower" }).station.text).toBe("All stations");
+    expect(lines({ station: "Skerrow" }, { to: "all" }).station.text).toBe("All stations");
+  });
+
+  it("spells a call sign, a word in it as it is, and nothing else that is written in it", () => {
+    const spoken = (callSign: string) => lines({}, { callSign }).aircraft.spoken;
+    expect(spoken("Heron 5")).toBe("Heron FIFE, Alder S1");
+    expect(spoken("UT - 27A")).toBe("Uniform Tango TOO SEV-en Alfa, Alder S1");
+    expect(spelled("A/B 7")).toBe("Alfa Bravo SEV-en");
+  });
+
+  it("north and east are said, nought among them; one mile is a mile, half of one is overhead", () => {
+    const at = (latitude_deg: number, longitude_deg: number) =>
+      lines({ position: { latitude_deg, longitude_deg }, places: [] }).position.spoken;
+    expect(at(10.5, 20.25)).toBe("WUN ZE-RO degrees TREE ZE-RO minutes north, TOO ZE-RO degrees WUN FIFE minutes east");
+    expect(at(0, 0)).toMatch(/north, .* east$/);
+    const name = "Tarn";
+    const places = [{ name, position: { latitude_deg: 0, longitude_deg: 0 } }];
+    const north = (miles: number) =>
+      lines({ places, position: { latitude_deg: miles / 60, longitude_deg: 0 } }).position;
+    expect(north(1.02).text).toMatch(/^1 mile north of Tarn/);
+    expect(north(1.02).spoken).toMatch(/^WUN mile north of Tarn/);
+    expect(north(2).text).toMatch(/^2 miles north of Tarn/);
+    expect(north(0.4).text).toMatch(/^overhead Tarn; /);
+    expect(north(0.4).spoken).toBe("overhead Tarn");
+  });
+
+  it("says persons and minutes, and figures of the intention, one by one", () => {
+    const of = (aboard: number, endurance_s: number | null) => lines({}, { aboard, endurance_s }).persons;
+    expect(of(1, null)).toEqual({ text: "1 person on board", spoken: "WUN person on board" });
+    expect(of(3, 2700)).toEqual({
+      text: "3 persons on board, endurance 45 minutes",
+      spoken: "TREE persons on board, endurance FOW-er FIFE minutes",
+    });
+    expect(lines({ intention: "runway 11, then the field" }).intention.spoken).toBe("runway WUN WUN, then the field");
+  });
+
+  it("takes as long as its words at a hundred a minute", () => {
+    const found = distressCall(QUESTION);
+    if (!found.ok) throw new Error(found.issue.message);
+    const words = found.value.lines.flatMap(({ spoken }) => spoken.split(" "));
+    expect(found.value.time_s).toBeCloseTo(words.length * 0.6, 9);
+    const longer = distressCall({ ...QUESTION, intention: "forced landing,  with  wide  spaces" });
+    const shorter = distressCall({ ...QUESTION, intention: "forced landing, with wide spaces" });
+    expect(longer.ok && longer.value.time_s).toBe(shorter.ok && shorter.value.time_s);
+  });
+
+  it.each([
+    ["type", { type: "  " }],
+    ["type", { type: "x".repeat(61) }],
+    ["variation_rad", { variation_rad: -3.2 }],
+    ["variation_rad", { variation_rad: 3.2 }],
+    ["places", { places: Array.from({ length: 201 }, () => QUESTION.places[0]) }],
+    ["intention", { intention: " ab " }],
+    ["intention", { intention: "x".repeat(161) }],
+    ["station", { station: "x".repeat(41) }],
+  ])("refuses a question whose %s is none", (path, change) => {
+    expect(CallSchema.safeParse({ ...QUESTION, ...change }).error?.issues[0].path).toEqual([path]);
+    expect(CallSchema.safeParse(QUESTION).success).toBe(true);
+  });
+
+  it("what stands at the edge of a question is taken, without the spaces around it", () => {
+    const edge = {
+      type: ` ${"x".repeat(60)} `,
+      variation_rad: -Math.PI,
+      intention: "land",
+      station: ` ${"x".repeat(40)} `,
+    };
+    const read = CallSchema.parse({ ...QUESTION, ...edge });
+    expect([read.type.length, read.station?.length]).toEqual([60, 40]);
+    expect(CallSchema.parse({ ...QUESTION, intention: "  abc  " }).intention).toBe("abc");
+    const name = (of: string) => CallSchema.safeParse({ ...QUESTION, places: [{ ...QUESTION.places[0], name: of }] });
+    expect([name("").success, name("x".repeat(61)).success, name("x".repeat(60)).success]).toEqual([
+      false,
+      false,
+      true,
+    ]);
   });
 
   it.each([

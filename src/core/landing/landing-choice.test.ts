@@ -131,4 +131,32 @@ describe("the place to land on", () => {
     expect(found.ok ? "" : found.issue.code).toBe("under_ground");
     expect(found.ok ? "" : found.issue.message).toMatch(/ground here is at 1.2\d0.ft \(3[67]\d.m\)/);
   });
+
+  it("lists every end once: the ranked first, those without any way last", () => {
+    const found = landingChoice(asked("alder-s1", { wind: { surface: { from_rad: 4, speed_mps: 34 }, layers: [] } }), terrain);
+    if (!found.ok) throw new Error(found.issue.message);
+    const { reach, sites } = found.value;
+    expect(reach.ends.map(({ endId }) => endId).toSorted()).toEqual(ENDS.map(({ id }) => id).toSorted());
+    const none = reach.ends.map(({ status }) => status === "none");
+    expect(none.includes(true)).toBe(true);
+    expect(none.indexOf(true)).toBe(sites.sites.length);
+    expect(none.slice(sites.sites.length).every(Boolean)).toBe(true);
+    expect(reach.ends.slice(0, sites.sites.length)).toEqual(sites.sites.map((site) => site.reach));
+  });
+
+  it("lays its ways on the terrain's plane, or on one about the aircraft where there is none", () => {
+    const question = asked("alder-s1");
+    const first = (found: ReturnType<typeof landingChoice>) => {
+      if (!found.ok) throw new Error(found.issue.message);
+      return found.value.reach.ends[0].path;
+    };
+    expect(first(landingChoice(question, terrain))).toEqual(first(landingChoice(question, terrain, terrain.origin)));
+    expect(first(landingChoice(question, null))).toEqual(first(landingChoice(question, null, question.position)));
+    expect(first(landingChoice(question, null))).not.toEqual(first(landingChoice(question, null, terrain.origin)));
+  });
+
+  it("hands on what is wrong with the aircraft; on the ground itself it is asked, below it not", () => {
+    const heavy = landingChoice(asked("alder-s1", { mass_kg: 5000 }), terrain);
+    expect(heavy.ok ? "" : heavy.issue.code).toBe("mass_outside");
+  });
 });

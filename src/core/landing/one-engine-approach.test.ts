@@ -114,4 +114,61 @@ describe("one engine on the approach", () => {
       }),
     ).toMatchObject({ ok: false, issue: { code: "no_flaps" } });
   });
+
+  it("names a limit only where it holds the speed back, and is over it only where nothing slower is safe", () => {
+    const [clean, gear, approach] = answer({ mass_kg: 41_000 }, "cedar-j2").parts;
+    expect([clean.limit, clean.overLimit]).toEqual([null, false]);
+    expect(gear.limit?.name).toBe("V_LO");
+    expect(gear.eas_mps).toBeCloseTo(gear.limit?.speed_mps ?? NaN, 9);
+    expect(gear.overLimit).toBe(false);
+    expect(approach.limit === null || approach.limit.speed_mps < clean.eas_mps).toBe(true);
+    // A limit below the slowest safe speed is broken, and said to be.
+    const larch = demoAircraft("larch-t2");
+    const tight = { ...larch, limits: { ...larch.limits, vlo_mps: 35 } };
+    const [, held] = answer({ aircraft: tight }).parts;
+    expect([held.limit?.name, held.overLimit]).toEqual(["V_LO", true]);
+    expect(held.eas_mps).toBeGreaterThan(35);
+  });
+
+  it("takes in the gear where it comes in, and the approach flap where there is one", () => {
+    const names = (change: Partial<OneEngineApproachQuestion> = {}, name = "larch-t2") =>
+      answer(change, name).steps.map((step) => step.name);
+    expect(names()).toContain("gear up");
+    expect(names()).toContain("approach flap up");
+    expect(names({}, "cedar-j2")).not.toContain("approach flap up");
+    const larch = demoAircraft("larch-t2");
+    if (!larch.polar) throw new Error("no polar");
+    const fixed = { ...larch, polar: { ...larch.polar, gear: { ...larch.polar.gear, retractable: false } } };
+    expect(names({ aircraft: fixed })).not.toContain("gear up");
+    const { flaps } = larch.polar;
+    const two = {
+      ...larch,
+      polar: { ...larch.polar, flaps: [flaps[0], flaps[flaps.length - 1]], landingFlap: 1, takeOffFlap: 0 },
+      limits: { ...larch.limits, vfe_mps: [null, larch.limits.vfe_mps.at(-1) ?? null] },
+    };
+    expect(names({ aircraft: two })).not.toContain("approach flap up");
+    expect(answer({ aircraft: two }).parts[3].flapName).toBe(flaps[flaps.length - 1].name);
+  });
+
+  it("where it does not climb away there is no floor, no time to gather speed, and no power for level flight", () => {
+    const { floor_m, away_mps, steps, parts } = answer({ deadPropeller: "windmilling", altitude_m: 2600 });
+    expect(away_mps).toBeLessThan(0);
+    expect(floor_m).toBeNull();
+    expect(steps.find(({ name }) => name === "accelerate")?.time_s).toBe(0);
+    expect(parts[1].setting).toBeNull();
+    expect(parts[1].rudder).toBeNull();
+    expect(parts[1].full_mps).toBeLessThan(0);
+  });
+
+  it("holds the slope at the power it says: full power less, by the share that it takes off", () => {
+    const { parts } = answer();
+    for (const part of parts) {
+      if (part.setting === null) continue;
+      expect(part.setting).toBeGreaterThan(0);
+      expect(part.setting).toBeLessThanOrEqual(1);
+      // What full power climbs more than is asked for is what the lever takes back.
+      expect(part.setting < 1 || part.full_mps <= 0.05).toBe(true);
+    }
+    expect(parts[2].setting).toBeLessThan(1);
+  });
 });

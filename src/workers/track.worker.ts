@@ -11,6 +11,7 @@ import { type Alignment, alignLogs } from "@/core/track/align/align-logs";
 import { formatOf, readRecorder } from "@/core/track/formats/read-log";
 import { readKeptLog } from "@/core/track/read-kept-log";
 import { writeCsv, writeGeoJson, writeGpx, writeIgc, writeNmea } from "@/core/track/formats/write-log";
+import { type RatingsUsed, ratingsUsed } from "@/core/track/measure/ratings-used";
 import { type AnotherRecorder, type KeptLog, type LogSummary, dayOf, summaryOf } from "@/core/track/kept-log";
 import type { FlightLog, LogFault } from "@/core/track/log";
 import { measuresCsv } from "@/core/track/measures-csv";
@@ -30,6 +31,8 @@ export interface DebriefedLog {
   readonly airKnown: boolean;
   readonly heightKnown: boolean;
   readonly notKnowable: readonly string[];
+  /** Of a helicopter's engines; null of what has no ratings. */
+  readonly ratings: Outcome<RatingsUsed> | null;
   readonly holes: readonly Hole[];
   readonly faults: readonly LogFault[];
   readonly faultCount: number;
@@ -85,6 +88,7 @@ const api = {
       airKnown: flown.has.airspeed || flown.wind !== null,
       heightKnown: flown.has.height,
       notKnowable,
+      ratings: log.aircraft?.category === "helicopter" ? ratingsUsed(flown, log.aircraft, log.deviation_K) : null,
       holes: flown.log.holes,
       faults: read.value.faults,
       faultCount: read.value.faultCount,

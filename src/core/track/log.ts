@@ -31,6 +31,9 @@ export const LOG_COLUMNS = {
   egt2_K: [200, 2000],
   cht1_K: [200, 1000],
   cht2_K: [200, 1000],
+  /** On the shaft of a helicopter's engine. */
+  power1_W: [0, 5_000_000],
+  power2_W: [0, 5_000_000],
 } as const satisfies Record<string, readonly [number, number]>;
 
 /** @see LOG_COLUMNS */

@@ -31,6 +31,7 @@ export function kindOf(name: ColumnName): CsvKind | null {
     K: "temperature",
     Pa: "pressure",
     m3ps: "flow",
+    W: "power",
   };
   return kinds[name.slice(name.lastIndexOf("_") + 1)] ?? null;
 }
@@ -86,14 +87,15 @@ const NAMES: readonly (readonly [RegExp, ColumnName])[] = [
   [/^(oat|outsideairtemperature|outsideairtemp|outsideair)$/, "outsideAir_K"],
 ];
 /** Columns of an engine; its number follows. */
-const ENGINE_NAMES: readonly (readonly [RegExp, "rpm" | "fuelFlow" | "manifold" | "egt" | "cht"])[] = [
+const ENGINE_NAMES: readonly (readonly [RegExp, "rpm" | "fuelFlow" | "manifold" | "egt" | "cht" | "power"])[] = [
   [/^(rpm|enginerpm|enginespeed|proprpm|np)$/, "rpm"],
   [/^(ff|fuelflow|fflow|flow|fuelflowrate|kraftstofffluss)$/, "fuelFlow"],
   [/^(map|manifoldpressure|mp|manifold|ladedruck)$/, "manifold"],
   [/^(egt|exhaustgastemperature|exhaustgastemp|tit|itt)$/, "egt"],
   [/^(cht|cylinderheadtemperature|cylinderheadtemp)$/, "cht"],
+  [/^(power|shaftpower|enginepower|shp|leistung)$/, "power"],
 ];
-const UNIT_OF_ENGINE = { rpm: "", fuelFlow: "_m3ps", manifold: "_Pa", egt: "_K", cht: "_K" } as const;
+const UNIT_OF_ENGINE = { rpm: "", fuelFlow: "_m3ps", manifold: "_Pa", egt: "_K", cht: "_K", power: "_W" } as const;
 
 interface Heading {
   readonly base: string;

@@ -12,7 +12,8 @@ import {
 } from "../../quantities/constants";
 
 /** Kinds of quantity of a table's columns. */
-export type CsvKind = "angle" | "height" | "speed" | "load" | "rate" | "flow" | "pressure" | "temperature" | "seconds";
+export type CsvKind =
+  "angle" | "height" | "speed" | "load" | "rate" | "flow" | "pressure" | "temperature" | "power" | "seconds";
 
 interface CsvUnit {
   /** As tables write it, lower case, without dots and blanks. */
@@ -24,6 +25,8 @@ interface CsvUnit {
 /** Mass of a litre of aviation petrol, kg: for tables that weigh their fuel. Common practice. */
 const KG_PER_L = 0.72;
 const HOUR_S = 3600;
+/** A mechanical and a metric horsepower, W. */
+const [W_PER_HP, W_PER_PS] = [745.6998715822702, 735.49875];
 
 /** By kind and by the name that a layout keeps. */
 export const CSV_UNITS: Readonly<Record<CsvKind, Readonly<Record<string, CsvUnit>>>> = {
@@ -65,6 +68,12 @@ export const CSV_UNITS: Readonly<Record<CsvKind, Readonly<Record<string, CsvUnit
     degC: { words: ["c", "°c", "degc", "celsius"], factor: 1, offset: ZERO_CELSIUS_K },
     degF: { words: ["f", "°f", "degf", "fahrenheit"], factor: 5 / 9, offset: ZERO_CELSIUS_K - 32 * (5 / 9) },
     K: { words: ["k", "kelvin"], factor: 1 },
+  },
+  power: {
+    W: { words: ["w", "watt", "watts"], factor: 1 },
+    kW: { words: ["kw", "kilowatt", "kilowatts"], factor: 1000 },
+    hp: { words: ["hp", "shp", "bhp"], factor: W_PER_HP },
+    ps: { words: ["ps"], factor: W_PER_PS },
   },
   seconds: {
     s: { words: ["s", "sec", "secs", "second", "seconds"], factor: 1 },

@@ -123,7 +123,7 @@ function headingOf(name: LogColumn): string {
     loadFactor: "load factor",
     outsideAir: "outside air",
   };
-  const engine = /^(fuelFlow|manifold|egt|cht|rpm)([12])$/.exec(base);
+  const engine = /^(fuelFlow|manifold|egt|cht|rpm|power)([12])$/.exec(base);
   const plain = engine ? `E${engine[2]} ${engine[1] === "fuelFlow" ? "fuel flow" : engine[1]}` : (words[base] ?? base);
   return `${plain} (${unit === "mps" ? "m/s" : unit === "m3ps" ? "m3/s" : unit})`;
 }

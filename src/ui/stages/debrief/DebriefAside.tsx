@@ -12,6 +12,7 @@ import { BesidePanel } from "./BesidePanel";
 import { lesson } from "./beside-words";
 import { ExercisesPanel } from "./ExercisesPanel";
 import { PilotPanel } from "./PilotPanel";
+import { RatingsPanel } from "./RatingsPanel";
 import { RunsPanel } from "./RunsPanel";
 import { RecorderAsk } from "./RecorderAsk";
 import { RefitPanel } from "./RefitPanel";
@@ -125,6 +126,7 @@ function Found({ log, found, beside }: FoundProps) {
           },
         ]}
       />
+      {found.ratings && <RatingsPanel ratings={found.ratings} />}
       <ExercisesPanel
         key={log.name}
         log={log}

@@ -41,6 +41,8 @@ const WORDS: Record<ColumnName, string> = {
   egt2_K: "exhaust temperature, right",
   cht1_K: "head temperature, left or only",
   cht2_K: "head temperature, right",
+  power1_W: "shaft power, left or only",
+  power2_W: "shaft power, right",
 };
 
 interface Props {

@@ -23,7 +23,7 @@ export interface MeasureRow {
 }
 
 /** So many standard deviations are shown: 95 of 100 hold. */
-const SHOWN_SIGMAS = 2;
+export const SHOWN_SIGMAS = 2;
 
 const measure = (name: string, figure: string, found: Figure, inWords: (value: number, bound: number) => string) =>
   found.known

@@ -169,7 +169,7 @@ export function advance(cockpit: Cockpit, steps: number): void {
       note(cockpit.recorder, flight, cockpit.step);
     }
     if (noteTrace(cockpit.trace, flight, cockpit.step))
-      cockpit.clock = ratingsAfter(flight, cockpit.clock, cockpit.trace.rows[cockpit.trace.rows.length - 1]);
+      cockpit.clock = ratingsAfter(flight, cockpit.clock, cockpit.trace.rows);
     stepFlight(flight);
     cockpit.step += 1;
   }

@@ -34,6 +34,7 @@ export const TRACE_CHANNELS = [
   /** Of a helicopter its collective. */
   "throttle0",
   "throttle1",
+  /** Of a helicopter its free turbine: it turns with the rotor while it burns, as 6,000 geared down. */
   "rpm0",
   "rpm1",
   "thrust0_N",
@@ -103,8 +104,8 @@ export function traceRow(flight: Flight): number[] {
     controls[C.RIGHT_FOOT] / C.FULL,
     controls[helicopter ? C.COLLECTIVE : C.THROTTLE] / C.FULL,
     controls[C.THROTTLE + 1] / C.FULL,
-    engine(0, S.OMEGA, 30 / Math.PI),
-    engine(1, S.OMEGA, 30 / Math.PI),
+    helicopter ? turbineRpm(s, 0) : engine(0, S.OMEGA, 30 / Math.PI),
+    helicopter ? (model.engines.length > 1 ? turbineRpm(s, 1) : 0) : engine(1, S.OMEGA, 30 / Math.PI),
     engine(0, S.THRUST),
     engine(1, S.THRUST),
     engine(0, S.MANIFOLD),
@@ -117,6 +118,11 @@ export function traceRow(flight: Flight): number[] {
     helicopter ? engine(0, S.POWER) : 0,
     helicopter ? engine(1, S.POWER) : 0,
   ];
+}
+
+/** Turns of a free turbine's shaft while it drives, 1/min. */
+function turbineRpm(s: Float64Array, i: number): number {
+  return s[S.ENGINE + i * S.PER_ENGINE + S.BURN] > 0.5 ? s[S.NR] * 6000 : 0;
 }
 
 /** Below this a gyroplane's rotor slows down, of its weight. Common practice. */

@@ -187,13 +187,13 @@ function workCollective(held: NonNullable<Leg["collective"]>, pilot: Pilot, flig
     const off = s[S.NR] - held.value;
     const rate = (s[S.NR] - pilot.nr) * HANDS;
     pilot.nr = s[S.NR];
-    pilot.lift = clamp(pilot.lift + (BY_ROTOR_SUM * off) / HANDS, -0.5, 0.5);
+    pilot.lift = clamp(pilot.lift + (BY_ROTOR_SUM * off) / HANDS, -1, 1);
     wanted = pilot.lever + BY_ROTOR * off + BY_ROTOR_RATE * rate + pilot.lift;
   } else if (held.hold !== "share") {
     const height_m = heightAbove_m(flight) - model.hullHeight_m;
     const climb_mps = held.hold === "climb" ? held.value : -Math.max(held.value, Math.min(height_m / 1.2, 12));
     const off = climb_mps - overGround(s).climb_mps;
-    pilot.lift = clamp(pilot.lift + (BY_LIFT_SUM * off) / HANDS, -0.5, 0.5);
+    pilot.lift = clamp(pilot.lift + (BY_LIFT_SUM * off) / HANDS, -1, 1);
     wanted = pilot.lever + BY_LIFT * off + pilot.lift;
   }
   controls[C.COLLECTIVE] = C.kept(clamp(wanted, now - COLLECTIVE_PS / HANDS, now + COLLECTIVE_PS / HANDS));

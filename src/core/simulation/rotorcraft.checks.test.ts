@@ -143,7 +143,7 @@ describe("one engine lost in the hover", () => {
     const pilot = freshPilot([{ ...hold, until: { what: "time", value: 3 } }, react, hold]);
     let clock = ratingsSoFar(flight, []);
     flyLegs(flight, pilot, (step) => {
-      if (noteTrace(trace, flight, step)) clock = ratingsAfter(flight, clock, trace.rows[trace.rows.length - 1]);
+      if (noteTrace(trace, flight, step)) clock = ratingsAfter(flight, clock, trace.rows);
       if (pilot.at === 1) highest = Math.max(highest, heightAbove_m(flight));
       if (pilot.at >= 1)
         [least, lowest] = [Math.min(least, flight.state[S.NR]), Math.min(lowest, heightAbove_m(flight))];
@@ -157,6 +157,8 @@ describe("one engine lost in the hover", () => {
     expect(running?.left_s).toBeLessThan(150);
     expect(running?.left_s).toBeGreaterThan(130);
     expect(clock?.exceedances).toEqual([]);
+    // Spooling up and down, other bands are passed through and not used.
+    expect(clock?.bands.map(({ uses }) => uses).slice(0, 2)).toEqual([0, 0]);
   });
 
   it("high, it flies away with about the height that the planner takes", () => {

@@ -29,6 +29,8 @@ export interface FlownDay {
   /** Near the ground of the flight, as it was told; used where the log shows none. */
   readonly wind: WindVector | null;
   readonly calibration: AirspeedCalibration | null;
+  /** What flew may stand still in the air; left out for no. */
+  readonly hovers?: boolean;
 }
 
 /** @see flown */
@@ -203,7 +205,7 @@ export function flown(log: FlightLog, day: FlownDay): Outcome<Flown> {
       doppler,
     },
   };
-  const stretches = inTheAir(overGround);
+  const stretches = inTheAir(overGround, day.hovers);
   const { wind, windRms_mps } = findWind(overGround, stretches, x, y, air?.tas ?? null, day);
 
   const count = time_s.length;

@@ -107,6 +107,7 @@ export function dayOf(
   return {
     aircraft: aeroplane,
     rotorcraft: aircraft && !aeroplane ? aircraft.name : null,
+    hovers: aircraft?.category === "helicopter",
     mass_kg,
     deviation_K,
     wind: wind && windVector(wind.from_rad, wind.speed_mps),

@@ -23,6 +23,9 @@ const [ALOFT_M, FLIES_MPS] = [15, 18];
 /** Touched and gone again: so near the height of a ground that is known, so level, for so long. */
 const [TOUCH_M, TOUCH_S] = [3.5, 2];
 
+/** What hovers stands where its height stays within this, m. */
+const SETTLED_M = 1.2;
+
 interface Stand {
   readonly from: number;
   readonly to: number;
@@ -34,7 +37,7 @@ function medianOf(values: Float64Array, from: number, to: number): number {
 }
 
 /** Stretches on the ground. */
-function stands({ time_s, groundSpeed_mps, climb_mps, altitude_m }: FlownOverGround): Stand[] {
+function stands({ time_s, groundSpeed_mps, climb_mps, altitude_m }: FlownOverGround, hovers: boolean): Stand[] {
   const found: Stand[] = [];
   let from = -1;
   // Against a strong wind what flies is as slow over the ground: it never stands.
@@ -50,8 +53,9 @@ function stands({ time_s, groundSpeed_mps, climb_mps, altitude_m }: FlownOverGro
   };
   for (let i = 0; i < time_s.length; i += 1) {
     const still = groundSpeed_mps[i] < SLOW_MPS && Math.abs(climb_mps[i]) < LEVEL_MPS;
+    // Slowly down out of a hover is not the stand that it ends in.
+    if (!still || (hovers && from >= 0 && Math.abs(altitude_m[i] - altitude_m[from]) > SETTLED_M)) close(i - 1);
     if (still && from < 0) from = i;
-    if (!still) close(i - 1);
   }
   close(time_s.length - 1);
   return found;
@@ -78,11 +82,27 @@ function touches(flown: FlownOverGround, from: number, to: number, grounds: read
   return found;
 }
 
-/** Finds the stretches in the air. */
-export function inTheAir(flown: FlownOverGround): InTheAir[] {
+/** A hover is so much higher than a stand so near it, m. */
+const [HOVERS_M, NEAR_M] = [2.5, 150];
+
+/** Stands without those over the ground of another: of what hovers. */
+function withoutHovers(all: readonly Stand[], { east_m, north_m }: FlownOverGround): Stand[] {
+  const apart = (a: Stand, b: Stand) => Math.hypot(east_m[a.to] - east_m[b.from], north_m[a.to] - north_m[b.from]);
+  return all.filter(
+    (stand) => !all.some((other) => other.ground_m < stand.ground_m - HOVERS_M && apart(stand, other) < NEAR_M),
+  );
+}
+
+/**
+ * Finds the stretches in the air.
+ *
+ * @param hovers - a helicopter: what stands still above the ground flies, and need not be fast
+ */
+export function inTheAir(flown: FlownOverGround, hovers = false): InTheAir[] {
   const { time_s, groundSpeed_mps, altitude_m, has } = flown;
   if (!has.height) return [];
-  const onGround = stands(flown);
+  const onGround = hovers ? withoutHovers(stands(flown, true), flown) : stands(flown, false);
+  const aloft_m = hovers ? HOVERS_M : ALOFT_M;
   const found: InTheAir[] = [];
   const bounds = [{ to: -1, ground_m: NaN }, ...onGround];
   bounds.forEach(({ to: before, ground_m: groundBefore }, k) => {
@@ -94,10 +114,10 @@ export function inTheAir(flown: FlownOverGround): InTheAir[] {
     let [fast, high] = [false, ground === -Infinity];
     for (let i = from; i <= to; i += 1) {
       if (groundSpeed_mps[i] > FLIES_MPS) fast = true;
-      if (altitude_m[i] > ground + ALOFT_M) high = true;
+      if (altitude_m[i] > ground + aloft_m) high = true;
     }
     // What only runs along the ground, or drops by itself, has not flown; straight up and down flies too.
-    if (!high || !(fast || before < 0)) return;
+    if (!high || !(fast || hovers || before < 0)) return;
     const cuts = touches(flown, from, to, grounds);
     let begin = from;
     for (const cut of [...cuts, null]) {

@@ -94,7 +94,9 @@ function crossing(time_s: Float64Array, values: Float64Array, at: number, level:
 }
 
 function byFlow({ log, time_s }: Flown, engine: 1 | 2, several: boolean): PowerOff[] | null {
-  const flow = log.columns[engine === 1 ? "fuelFlow1_m3ps" : "fuelFlow2_m3ps"];
+  // The power of a shaft tells more than its fuel.
+  const power = log.columns[engine === 1 ? "power1_W" : "power2_W"];
+  const flow = power ?? log.columns[engine === 1 ? "fuelFlow1_m3ps" : "fuelFlow2_m3ps"];
   if (!flow?.some(Number.isFinite)) return null;
   const level = quantile(flow, LEVEL_SHARE);
   const rpm = log.columns[engine === 1 ? "rpm1" : "rpm2"];
@@ -105,7 +107,7 @@ function byFlow({ log, time_s }: Flown, engine: 1 | 2, several: boolean): PowerO
     const before = levelAbout(time_s, held, at, -LEVEL_TO_S, -LEVEL_FROM_S);
     const half = crossing(time_s, held, at, ((before > low ? before : level) + low) / 2);
     const turns = rpm ? quantile(rpm.slice(at, to ?? held.length), 0.5) : NaN;
-    const off = turns < STANDS_RPM ? "stopped" : "windmilling";
+    const off = power || turns < STANDS_RPM ? "stopped" : "windmilling";
     return {
       engine: several ? engine : null,
       time_s: Math.max(half - FLOW_LAG_S, time_s[0]),
@@ -164,7 +166,8 @@ function byPath(flown: Flown, polar: Polar | null): PowerOff[] {
  * @param polar - gliding; null where the aircraft is not known
  */
 export function powerOff(flown: Flown, polar: Polar | null): PowerOff[] {
-  const several = flown.log.columns.fuelFlow2_m3ps?.some(Number.isFinite) ?? false;
+  const { fuelFlow2_m3ps, power2_W } = flown.log.columns;
+  const several = (power2_W ?? fuelFlow2_m3ps)?.some(Number.isFinite) ?? false;
   const first = byFlow(flown, 1, several);
   if (first) return [...first, ...(several ? (byFlow(flown, 2, true) ?? []) : [])].sort((a, b) => a.time_s - b.time_s);
   return byPath(flown, polar);

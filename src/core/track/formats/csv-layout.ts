@@ -103,6 +103,8 @@ interface Heading {
   readonly words: readonly string[];
 }
 
+const isUnit = (word: string) => Object.keys(CSV_UNITS).some((kind) => unitOfWord(kind as CsvKind, word) !== null);
+
 /** `E1 FFlow (gal/h)` as its name, its engine and the words that may be a unit. */
 function headingOf(heading: string): Heading {
   const words: string[] = [];
@@ -110,6 +112,12 @@ function headingOf(heading: string): Heading {
     words.push(unit);
     return " ";
   });
+  // A unit at the end before words are told apart by their capitals: `kW` is one.
+  const tail = /[_\-. ]([^_\-. ]+)$/.exec(plain.trim());
+  if (tail && /[a-z][A-Z]/.test(tail[1]) && isUnit(tail[1])) {
+    words.push(tail[1]);
+    plain = plain.trim().slice(0, tail.index);
+  }
   plain = plain
     .replace(/([a-zäöü])([A-Z])/g, "$1 $2")
     .replace(/[_\-.]/g, " ")
@@ -126,11 +134,7 @@ function headingOf(heading: string): Heading {
     return !numbered && !side;
   });
   const last = rest[rest.length - 1];
-  if (
-    rest.length > 1 &&
-    last !== undefined &&
-    Object.keys(CSV_UNITS).some((kind) => unitOfWord(kind as CsvKind, last))
-  ) {
+  if (rest.length > 1 && last !== undefined && isUnit(last)) {
     words.push(last);
     rest.pop();
   }

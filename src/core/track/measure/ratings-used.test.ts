@@ -71,14 +71,29 @@ describe("ratings in a log", () => {
     ]);
   });
 
+  it("a band that is passed through on the way up and down is no use of it, nor what the gauge’s noise touches", () => {
+    // A second and a half up through 2½ min to 30 s, there for 20 s with a little noise, and as slowly down.
+    const power = (t: number) => {
+      const up = Math.min(Math.max(t - 30, 0) / 1.5, 1) - Math.min(Math.max(t - 52, 0) / 1.5, 1);
+      const noise = t === 40 ? -20 : 0;
+      return [260 + up * 280 + noise, t < 30 ? 260 : 0] as const;
+    };
+    const { spells, bands, exceedances } = hover(power, 90, 0.25);
+    expect(spells.map(({ name }) => name)).toEqual(["30 s"]);
+    expect(bands.map(({ uses }) => uses)).toEqual([1, 0, 0, 2]);
+    expect(exceedances).toEqual([]);
+  });
+
   it("two spells are two uses; horsepower is read as well; without power it says what it takes", () => {
     const twice = hover((t) => (t < 100 ? out(20, 50, 500)(t) : out(140, 170, 500)(t)), 200, 1);
     expect(twice.spells).toHaveLength(2);
     expect(twice.bands[2].uses).toBe(2);
     const read = readLog(
-      "elapsed_s,lat,lon,alt_m,power_1 (hp)\n" + Array.from({ length: 30 }, (_, i) => `${i},47,9,60,700`).join("\n"),
+      "elapsed_s,lat,lon,alt_m,power_1_kW,power_2 (hp)\n" +
+        Array.from({ length: 30 }, (_, i) => `${i},47,9,60,500,700`).join("\n"),
     );
-    expect(read.ok && read.value.columns.power1_W?.[3]).toBeCloseTo(700 * 745.69987, 0);
+    expect(read.ok && read.value.columns.power1_W?.[3]).toBe(500_000);
+    expect(read.ok && read.value.columns.power2_W?.[3]).toBeCloseTo(700 * 745.69987, 0);
     const bare = readLog("elapsed_s,lat,lon,alt_m\n" + Array.from({ length: 30 }, (_, i) => `${i},47,9,60`).join("\n"));
     const found = bare.ok && flown(bare.value, { deviation_K: null, wind: null, calibration: null });
     const none = found && found.ok ? ratingsUsed(found.value, HAZEL, null) : null;

@@ -38,6 +38,8 @@ const FUEL_KGPJ = 0.3 / 3.6e6;
 const [EXHAUST_K, COLD_EXHAUST_K] = [750 + ZERO_CELSIUS_K, 150 + ZERO_CELSIUS_K];
 const [HEAD_K, COLD_HEAD_K, OIL_K, COLD_OIL_K] = [190, 90, 85, 40].map((celsius) => celsius + ZERO_CELSIUS_K);
 const OIL_PA = 410_000;
+/** So much hotter without its cooling, and how fast. */
+const [HOTTER_K, HOT_S] = [90, 60];
 const [MANIFOLD_S, FLOW_S, OIL_S, EXHAUST_S, HEAD_S, OIL_HEAT_S] = [0.25, 0.5, 0.7, 4, 240, 300];
 
 /**
@@ -131,7 +133,7 @@ function stepBlade(
   trouble: EngineTrouble,
   step_s: number,
 ): void {
-  if (!model.governed) return;
+  if (!model.governed || trouble.bladesStuck) return;
   const omega = s[at + S.OMEGA];
   const blade = s[at + S.BLADE];
   const most = model.feathers ? model.feather_rad : model.coarse_rad;
@@ -212,7 +214,8 @@ export function stepGauges(s: Float64Array, at: number, of: Gauged, step_s: numb
   follow(s, at + S.FUEL_FLOW, flowing * turning * FUEL_KGPJ * of.full_W * (0.08 + lever * power), FLOW_S, step_s);
   const heat = COLD_EXHAUST_K + (EXHAUST_K - COLD_EXHAUST_K) * burning * (0.55 + 0.45 * lever);
   follow(s, at + S.EXHAUST, heat, EXHAUST_S, step_s);
-  follow(s, at + S.HEAD, COLD_HEAD_K + (HEAD_K - COLD_HEAD_K) * burning * Math.min(1, 0.3 + lever), HEAD_S, step_s);
+  const head_K = COLD_HEAD_K + (HEAD_K - COLD_HEAD_K) * burning * Math.min(1, 0.3 + lever) + HOTTER_K * trouble.hot;
+  follow(s, at + S.HEAD, head_K, trouble.hot > 0 ? HOT_S : HEAD_S, step_s);
   follow(s, at + S.OIL, OIL_PA * trouble.oil * Math.min(omega / (0.5 * of.speed_radps), 1), OIL_S, step_s);
   follow(s, at + S.OIL_HEAT, COLD_OIL_K + (OIL_K - COLD_OIL_K) * Math.max(burning, 0.3), OIL_HEAT_S, step_s);
 }

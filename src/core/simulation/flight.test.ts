@@ -254,6 +254,58 @@ describe("what fails, and what the hands mend", () => {
     expect(mended.state[S.ENGINE + S.THRUST]).toBeGreaterThan(500);
   });
 
+  it("water and a tank pumped empty go with the other tank; what is used up, with none", () => {
+    const other = (flight: Flight) => (flight.controls[C.FUEL] = 2);
+    for (const kind of ["contamination", "transfer"] as const) {
+      expect([kind, power(flown(kind, 20)) < 0.05]).toEqual([kind, true]);
+      expect([kind, power(flown(kind, 20, other)) > 0.95]).toEqual([kind, true]);
+    }
+    expect(power(flown("exhaustion", 5, other))).toBeLessThan(0.05);
+  });
+
+  it("a loose contact cuts out again and again, and not on the other magneto; heat seizes what is not throttled back", () => {
+    const outs = (hands: (flight: Flight) => void) => {
+      const flight = begun(setUp("larch-t2", { altitude_m: 1500, throttle: 0.8 }));
+      fail(flight, "intermittent", 0);
+      hands(flight);
+      let out = 0;
+      for (let i = 0; i < 120 * 20; i += 1) {
+        stepFlight(flight);
+        if (flight.trouble[0].spark === 0) out += 1;
+      }
+      return out / 120;
+    };
+    expect(outs(() => undefined)).toBeCloseTo(6, 0);
+    expect(outs((flight) => (flight.controls[C.MAGNETOS] = 2))).toBe(0);
+    const hot = flown("overheat", 235);
+    expect(hot.trouble[0].seized).toBe(true);
+    expect(hot.state[S.ENGINE + S.HEAD]).toBeGreaterThan(flown("gauge", 235).state[S.ENGINE + S.HEAD] + 40);
+    const back = flown("overheat", 60, (flight) => (flight.controls[C.THROTTLE] = 40));
+    flyBy(back, 200, { speed_mps: () => 50 });
+    expect(back.trouble[0].seized).toBe(false);
+  });
+
+  it("a propeller that sticks neither holds its speed nor feathers; without current the flap, without oil pressure the gear stays", () => {
+    const feather = (flight: Flight) => {
+      flight.controls[C.THROTTLE] = 0;
+      flight.controls[C.PROPELLER] = 0;
+    };
+    const [stuck, free] = (["prop-stuck", "gauge"] as const).map((kind) => flown(kind, 2, feather).state);
+    expect(free[S.ENGINE + S.BLADE]).toBeGreaterThan(stuck[S.ENGINE + S.BLADE] + 0.5);
+    expect(stuck[S.ENGINE + S.OMEGA]).toBeGreaterThan(2 * free[S.ENGINE + S.OMEGA]);
+    const down = (flight: Flight) => {
+      flight.controls[C.FLAP] = 2;
+      flight.controls[C.GEAR] = 1;
+    };
+    const stands = (kind: "electric" | "hydraulic" | "gauge") => {
+      const { state } = flown(kind, 1, down);
+      return [state[S.FLAP_AT], state[S.GEAR_AT]];
+    };
+    expect(stands("electric")).toEqual([0, 1]);
+    expect(stands("hydraulic")).toEqual([2, 0]);
+    expect(stands("gauge")).toEqual([2, 1]);
+  });
+
   it("ice goes with heat, a weak pump with the other one, both magnetos with nothing", () => {
     const iced = flown("ice", 60);
     expect(iced.state[S.ENGINE + S.ICE]).toBeGreaterThan(0.95);

@@ -16,6 +16,7 @@ import { has, troubleOf } from "./trouble";
 
 const FLAP_S = 1.5;
 const GEAR_S = 6;
+const LEFT_OF_BRAKES = 0.3;
 const MIDDLE = new Float64Array(S.MOTION);
 const RATES = new Float64Array(S.MOTION);
 
@@ -89,12 +90,16 @@ function surfaces({ state: s, controls, forces, failures }: Flight, model: Aerop
     back > 0 ? -Math.min(back, 1) * model.elevatorUp_rad : Math.min(-back, 1) * model.elevatorDown_rad;
   forces.aileron_rad = (controls[C.STICK_RIGHT] / C.FULL) * model.aileronMax_rad;
   forces.rudder_rad = (controls[C.RIGHT_FOOT] / C.FULL) * model.rudderMax_rad;
-  forces.brakes = has(failures, "brakes", time_s) ? 0 : Math.max(controls[C.BRAKES], 0) / C.FULL;
+  // Without hydraulics what is left of the brakes is little, and the gear stays where it is; without current, the flap.
+  const pressed = has(failures, "hydraulic", time_s) ? LEFT_OF_BRAKES : 1;
+  forces.brakes = has(failures, "brakes", time_s) ? 0 : (pressed * Math.max(controls[C.BRAKES], 0)) / C.FULL;
 
   const wanted = Math.max(0, Math.min(controls[C.FLAP], model.flaps.length - 1));
-  s[S.FLAP_AT] += Math.max(-STEP_S / FLAP_S, Math.min(STEP_S / FLAP_S, wanted - s[S.FLAP_AT]));
+  if (!has(failures, "electric", time_s))
+    s[S.FLAP_AT] += Math.max(-STEP_S / FLAP_S, Math.min(STEP_S / FLAP_S, wanted - s[S.FLAP_AT]));
   const gear = model.retractable ? (controls[C.GEAR] === 1 ? 1 : 0) : 1;
-  s[S.GEAR_AT] += Math.max(-STEP_S / GEAR_S, Math.min(STEP_S / GEAR_S, gear - s[S.GEAR_AT]));
+  if (!has(failures, "hydraulic", time_s))
+    s[S.GEAR_AT] += Math.max(-STEP_S / GEAR_S, Math.min(STEP_S / GEAR_S, gear - s[S.GEAR_AT]));
 
   const i = Math.min(Math.floor(s[S.FLAP_AT]), model.flaps.length - 1);
   const low = model.flaps[i];

@@ -26,6 +26,14 @@ export const FAILURE_KINDS = [
   "gear-unlocked",
   "flap-left",
   "door",
+  "exhaustion",
+  "contamination",
+  "transfer",
+  "intermittent",
+  "overheat",
+  "prop-stuck",
+  "electric",
+  "hydraulic",
 ] as const;
 
 /** @see FAILURE_KINDS */
@@ -65,6 +73,10 @@ export interface EngineTrouble {
   stuck: number;
   burning: boolean;
   blind: boolean;
+  /** Its blades stay where they are. */
+  bladesStuck: boolean;
+  /** Hotter than it should be, 0…1. */
+  hot: number;
 }
 
 /** An engine that nothing troubles. */
@@ -79,12 +91,18 @@ export const noTrouble = (): EngineTrouble => ({
   stuck: -1,
   burning: false,
   blind: false,
+  bladesStuck: false,
+  hot: 0,
 });
 
 const ramp = (t: number, over_s: number) => (t >= over_s ? 1 : t <= 0 ? 0 : t / over_s);
 
 /** Mixture that no longer burns; a fire eats what it is fed and stops the engine; oil lasts so long. */
 const [LEAN_S, FIRE_STOPS_S, OIL_S, SEIZES_S] = [20, 40, 60, 180];
+/** Water is through after this; a tank is pumped empty after this; a loose contact is out so long, each so often. */
+const [WATER_S, PUMPED_S, LOOSE_S, LOOSE_OUT_S] = [8, 25, 4, 1.2];
+/** Without its coolant it is hot after this, and seizes after this at more than half of its power. */
+const [HOT_S, HOT_SEIZES_S] = [150, 240];
 /** A rough engine: this part of its power, and so much up and down. */
 const [PARTIAL, ROUGH] = [0.6, 0.05];
 
@@ -113,6 +131,8 @@ export function troubleOf(
   out.stuck = -1;
   out.burning = false;
   out.blind = false;
+  out.bladesStuck = false;
+  out.hot = 0;
   if (controls[MIXTURE + engine] < 0.12 * FULL) out.fuel = 0;
   for (const failure of failures)
     if (failure.engine === engine && time_s >= failure.since_s)
@@ -120,16 +140,44 @@ export function troubleOf(
   return out;
 }
 
+/** What a failure of the fuel does; the other tank is another. */
+function fuelTroubles(kind: FailureKind, tank: number, pumps: boolean, t: number, out: EngineTrouble): void {
+  switch (kind) {
+    case "exhaustion":
+      out.fuel = 0;
+      return;
+    case "starvation":
+    case "selector":
+      if (tank === 1) out.fuel = 0;
+      return;
+    case "transfer":
+      // Pumped across and forgotten: the tank in use is empty after a while, without a sign before.
+      if (tank === 1 && t > PUMPED_S) out.fuel = 0;
+      return;
+    case "contamination":
+      // Water in the tank in use: it surges, then stops.
+      if (tank !== 1) return;
+      if (t > WATER_S) out.fuel = 0;
+      else out.power *= 0.55 + 0.35 * cos(2 * PI * 1.3 * t);
+      return;
+    case "mixture": {
+      // The engine's pump is weak: the other one helps.
+      if (pumps) return;
+      const lean = ramp(t, LEAN_S);
+      out.power *= 1 - 0.25 * lean;
+      if (lean >= 1) out.fuel = 0;
+      return;
+    }
+    default:
+      return;
+  }
+}
+
 /** What one failure does, so long after it began. */
 function troubles({ kind, held }: Failure, engine: 0 | 1, controls: Int8Array, t: number, out: EngineTrouble): void {
   const tank = controls[FUEL + engine];
   const magnetos = controls[MAGNETOS + engine];
   switch (kind) {
-    case "starvation":
-    case "selector":
-      // The other tank has fuel.
-      if (tank === 1) out.fuel = 0;
-      return;
     case "ignition":
       out.spark = 0;
       return;
@@ -137,14 +185,6 @@ function troubles({ kind, held }: Failure, engine: 0 | 1, controls: Int8Array, t
       // The left one is gone: on it alone nothing burns.
       out.spark = magnetos === 1 ? 0 : Math.min(out.spark, 0.96);
       return;
-    case "mixture": {
-      // The engine's pump is weak: the other one helps.
-      if (controls[PUMP] === 1) return;
-      const lean = ramp(t, LEAN_S);
-      out.power *= 1 - 0.25 * lean;
-      if (lean >= 1) out.fuel = 0;
-      return;
-    }
     case "ice":
       out.iceTo = controls[HEAT + engine] === 1 ? 0 : 1;
       return;
@@ -172,8 +212,22 @@ function troubles({ kind, held }: Failure, engine: 0 | 1, controls: Int8Array, t
     case "gauge":
       out.blind = true;
       return;
-    default:
+    case "intermittent":
+      // A loose contact of the left magneto: on the right one alone it runs.
+      if (magnetos !== 2 && t % LOOSE_S < LOOSE_OUT_S) out.spark = 0;
       return;
+    case "overheat": {
+      // Throttled well back it gets no hotter than it can bear.
+      out.hot = ramp(t, HOT_S);
+      out.power *= 1 - 0.3 * out.hot;
+      if (t > HOT_SEIZES_S && controls[THROTTLE + engine] > 0.5 * FULL) out.seized = true;
+      return;
+    }
+    case "prop-stuck":
+      out.bladesStuck = true;
+      return;
+    default:
+      fuelTroubles(kind, tank, controls[PUMP] === 1, t, out);
   }
 }
 

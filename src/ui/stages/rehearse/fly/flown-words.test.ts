@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { demoAircraft, demoPlaces, demoSituation } from "../../../../../demo/read-demo";
+import { demoAircraft, demoGyroplane, demoHelicopter, demoPlaces, demoSituation } from "../../../../../demo/read-demo";
 import { failedFrom, touchOf } from "@/core/exercise/glide-rows";
 import { localPlane } from "@/core/earth/local-plane";
 import { landingEnds } from "@/core/landing/landing-end";
@@ -8,7 +8,8 @@ import { TRACE_CHANNELS, type TraceChannel } from "@/core/simulation/flight-trac
 import type { FlightView } from "@/core/simulation/flight-view";
 import { FlightSetUp } from "@/core/simulation/flight-set-up";
 import { formatIn } from "@/ui/kit/units/units-store";
-import { FIRST_CHOICE, setUpOf, setUpWords, speedToHold_mps } from "./fly-set-up";
+import { freshClock } from "@/core/rotor/ratings-clock";
+import { FIRST_CHOICE, chosenOf, failureWords, failuresOf, setUpOf, setUpWords, speedToHold_mps } from "./fly-set-up";
 import { bandsOf, endWords, flownWords, nowWords } from "./flown-words";
 
 const format = formatIn(DEFAULT_UNITS);
@@ -144,5 +145,60 @@ describe("a set-up", () => {
     const alder = demoAircraft("alder-s1");
     expect(speedToHold_mps(alder, alder.handbook.mass_kg / 1.21)).toBeCloseTo((alder.handbook.vbg_mps ?? 0) / 1.1, 6);
     expect(speedToHold_mps(demoAircraft("larch-t2"), 1400)).toBe(demoAircraft("larch-t2").handbook.vyse_mps);
+  });
+
+  it("offers what an aircraft can fail by, and nothing that it does not have", () => {
+    const of = (id: string) => failuresOf(demoAircraft(id));
+    expect(of("alder-s1")).not.toContain("overspeed");
+    expect(of("alder-s1")).not.toContain("gear-unlocked");
+    expect(of("larch-t2")).toEqual(expect.arrayContaining(["overspeed", "prop-stuck", "gear-unlocked", "magneto"]));
+    for (const kind of ["magneto", "mixture", "prop-stuck", "overheat"]) expect(of("cedar-j2")).not.toContain(kind);
+    expect(of("fir-p1")).not.toContain("intermittent");
+    const helicopter = failuresOf(demoHelicopter());
+    expect(helicopter).toContain("overspeed");
+    expect(failureWords("overspeed", demoHelicopter())).toBe("governor runs high");
+    expect(failureWords("overspeed", demoAircraft("larch-t2"))).toBe("propeller runs away");
+    expect(helicopter).not.toContain("flap-left");
+    expect(failuresOf(demoGyroplane())).not.toContain("overspeed");
+    // What the aircraft before could do, this one may not be able to.
+    const chosen = chosenOf({ ...FIRST_CHOICE, from: "hover", failure: "flap-left" }, demoGyroplane(), null);
+    expect([chosen.from, chosen.failure]).toEqual(["air", "ignition"]);
+    expect(chosenOf({ ...FIRST_CHOICE, from: "hover" }, demoHelicopter(), null).from).toBe("hover");
+  });
+
+  it("a rotor is told by what it lacks, and what ends it by what to do", () => {
+    const view = (change: Partial<FlightView>, rotor: Partial<NonNullable<FlightView["rotor"]>>) =>
+      nowWords(
+        {
+          ...({
+            time_s: 20,
+            ended: null,
+            onGround: false,
+            ias_mps: 34,
+            climb_mps: -1,
+            engines: [{ burns: true }],
+          } as unknown as FlightView),
+          ...change,
+          rotor: { nr: 1, rpm: 384, carries: 1, clock: freshClock(demoHelicopter().engines.ratings), ...rotor },
+        },
+        34,
+        true,
+        format,
+      );
+    expect(view({}, {}).lead).toBe("It runs.");
+    expect(view({}, { nr: 0.9 })).toMatchObject({ lead: "Collective down.", good: false });
+    expect(view({}, { nr: 1.12 })).toMatchObject({ lead: "Collective up a little.", good: false });
+    expect(view({}, { clock: null, carries: 0.3 })).toMatchObject({ lead: "Stick back, gently.", good: false });
+    const clock = {
+      ...freshClock(demoHelicopter().engines.ratings),
+      band: 0,
+      exceedances: [{ name: "30 s", kind: "time" as const, over_s: 4 }],
+    };
+    expect(view({}, { clock })).toMatchObject({ lead: "Less power.", good: false });
+    const dead = { engines: [{ burns: false }] } as unknown as Partial<FlightView>;
+    expect(view({ ...dead, ias_mps: 20 }, {}).lead).toBe("Nose down.");
+    expect(view(dead, {}).lead).toBe("Into the wind, to a place.");
+    expect(endWords({ kind: "rotor-slow" }, format).rest).toContain("collective down");
+    expect(endWords({ kind: "unloaded" }, format).rest).toContain("never push");
   });
 });

@@ -75,6 +75,14 @@ const FAILURE_WORDS: Record<FailureKind, string> = {
   "gear-unlocked": "a wheel does not lock",
   "flap-left": "left flap stays up",
   door: "a door opens",
+  exhaustion: "all fuel is used",
+  contamination: "water in the fuel",
+  transfer: "fuel pumped across and forgotten",
+  intermittent: "a loose contact: it cuts out and comes back",
+  overheat: "cooling fails",
+  "prop-stuck": "propeller sticks",
+  electric: "no current",
+  hydraulic: "no hydraulics",
 };
 
 /** Failures of the aeroplane, not of an engine. */
@@ -86,15 +94,34 @@ export const OF_NONE: readonly FailureKind[] = [
   "gear-unlocked",
   "flap-left",
   "door",
+  "electric",
+  "hydraulic",
 ];
 
-/** What may fail of a kind of aircraft: none of what it does not have. */
+/** What an aircraft does not have cannot fail. */
+function lacksOf(aircraft: AircraftDocument): readonly FailureKind[] {
+  if (aircraft.category === "helicopter")
+    return [
+      ...(["selector", "mixture", "ice", "magneto", "intermittent", "transfer", "overheat", "prop-stuck"] as const),
+      ...(["brakes", "gear-unlocked", "flap-left", "door", "electric", "hydraulic"] as const),
+    ];
+  if (!isAeroplane(aircraft))
+    return ["overspeed", "prop-stuck", "transfer", "gear-unlocked", "flap-left", "door", "electric", "hydraulic"];
+  const { polar, engines } = aircraft;
+  const jet = engines.kind === "jet";
+  const governed =
+    polar?.deadPropeller && (polar.deadPropeller.feathered !== null || polar.deadPropeller.coarse !== null);
+  const turbine = engines.kind === "propeller" && engines.fuelSystem === "turbine";
+  return [
+    ...(jet || turbine ? (["magneto", "mixture", "intermittent", "overheat"] as const) : []),
+    ...(jet || !governed ? (["overspeed", "prop-stuck"] as const) : []),
+    ...(polar?.gear.retractable ? [] : (["gear-unlocked"] as const)),
+  ];
+}
+
+/** What may fail of an aircraft, in the order in which it is offered. */
 export function failuresOf(aircraft: AircraftDocument): readonly FailureKind[] {
-  const lacks: readonly FailureKind[] = isAeroplane(aircraft)
-    ? []
-    : aircraft.category === "helicopter"
-      ? ["selector", "mixture", "ice", "magneto", "brakes", "gear-unlocked", "flap-left", "door"]
-      : ["overspeed", "gear-unlocked", "flap-left", "door"];
+  const lacks = lacksOf(aircraft);
   return (Object.keys(FAILURE_WORDS) as FailureKind[]).filter((kind) => !lacks.includes(kind));
 }
 

@@ -1,6 +1,9 @@
 // How fast a flight is computed: seconds flown in a second, and what of a core it takes in real time.
 import { FLAT, demoFlight, flyBy, rotorcraftSetUp, stillAir } from "../demo/demo-flight";
-import { demoGyroplane, demoHelicopter } from "../demo/read-demo";
+import { demoAircraft, demoGyroplane, demoHelicopter } from "../demo/read-demo";
+import { isAeroplane } from "../src/core/aircraft/aircraft-kind";
+import * as C from "../src/core/simulation/controls";
+import type { Flight } from "../src/core/simulation/flight";
 import { setUpFlight } from "../src/core/simulation/flight-set-up";
 import { flyLegs, freshPilot, legOf } from "../src/core/simulation/pilot";
 import * as S from "../src/core/simulation/state";
@@ -53,3 +56,67 @@ for (const [id, begin] of [
   }
   console.log(`simulation, ${id}: by a pilot ${handled.toFixed(0)} times real time (goal ${GOAL})`);
 }
+
+/** Hands that know nothing, by a generator of whole numbers. */
+function wild(flight: Flight, seconds: number, seed: number): void {
+  let r = seed + 1;
+  const next = () => (r = (r * 48_271) % 2_147_483_647) / 2_147_483_647;
+  for (let step = 0; step < seconds * 120 && !flight.ended; step += 1) {
+    if (step % 30 === 0) {
+      const control = Math.floor(next() * C.CONTROLS);
+      const value = Math.round((next() * 2 - 1) * 127);
+      const isSwitch = control >= C.FUEL && control < C.COLLECTIVE;
+      flight.controls[control] = isSwitch ? Math.abs(value) % 4 : value;
+    }
+    stepFlight(flight);
+  }
+}
+
+const FLEET = ["alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "thorn-v12", "cedar-j2"];
+const AIRCRAFT = [...FLEET.map((id) => demoAircraft(id)), demoHelicopter(), demoGyroplane()];
+const aloft = (n: number, altitude_m: number): Flight => {
+  const aircraft = AIRCRAFT[n % AIRCRAFT.length];
+  const speed_mps = isAeroplane(aircraft) ? 1.5 * (aircraft.handbook.vs1_mps ?? 30) : 30;
+  const made = setUpFlight(
+    rotorcraftSetUp(aircraft, { altitude_m, speed_mps, throttle: 0.6 }, { turbulence: 2, seed: n }),
+    FLAT,
+  );
+  if (!made.ok) throw new Error(made.issue.message);
+  return made.value;
+};
+
+let differ = 0;
+for (let n = 0; n < 1000; n += 1) {
+  const [first, again] = [aloft(n, 60 + (n % 900)), aloft(n, 60 + (n % 900))];
+  wild(first, 20, n);
+  wild(again, 20, n);
+  if (first.state.some((value, i) => !Object.is(value, again.state[i]))) differ += 1;
+}
+console.log(`simulation: of 1 000 random flights flown twice ${differ} differ in a bit (none may)`);
+
+let unsound = 0;
+for (let n = 0; n < AIRCRAFT.length * 3; n += 1) {
+  const flight = aloft(n, 3000);
+  wild(flight, 600, n);
+  if (!flight.state.every(Number.isFinite) || flight.state[S.DOWN] > 4) unsound += 1;
+}
+console.log(`simulation: ten minutes of random hands in every aircraft, ${unsound} unsound (none may be)`);
+
+const hour = aloft(2, 3000);
+const level = legOf({
+  name: "hour",
+  vertical: { hold: "climb", climb_mps: 0 },
+  lateral: { hold: "bank", bank_rad: 0.05 },
+  throttle: [0.7, 0.7],
+  until: { what: "time", value: 850 },
+});
+flyLegs(hour, freshPilot([level]));
+globalThis.gc?.();
+const before = process.memoryUsage().heapUsed;
+for (let quarter = 0; quarter < 4; quarter += 1) flyLegs(hour, freshPilot([level]));
+globalThis.gc?.();
+const grown_MB = (process.memoryUsage().heapUsed - before) / 1e6;
+console.log(
+  `simulation: after an hour more in the air (${Math.round(hour.state[S.TIME] / 60)} min) the model's memory has grown by ${grown_MB.toFixed(1)} MB`,
+);
+if (differ > 0 || unsound > 0) process.exitCode = 1;

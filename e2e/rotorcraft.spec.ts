@@ -210,6 +210,12 @@ test("from One engine to the hover, flown by hand: an engine fails, down on the 
   await expect(aside).toContainText("Since it failed", { timeout: 30_000 });
   await expect(aside).toContainText("Held on one engine.");
   await expect(aside).toContainText(/One engine at\s*(2 min|2½ min|30 s)/);
+  // No more is drawn than a small graphics processor draws sixty times a second.
+  const canvas = page.locator("canvas[data-triangles]");
+  const drawn = async (what: string) => Number(await canvas.getAttribute(`data-${what}`));
+  expect(await drawn("triangles")).toBeGreaterThan(1000);
+  expect(await drawn("triangles")).toBeLessThan(80_000);
+  expect(await drawn("calls")).toBeLessThan(80);
   // By its key, then eased down a little at a time until it stands.
   const collective = page.getByRole("slider", { name: "Collective" });
   const before = Number(await collective.inputValue());

@@ -55,14 +55,14 @@ export function FlyScene(props: SceneProps) {
       gone = true;
     };
   }, [grid]);
-  const { plane, ends, ground_m, wind } = set;
+  const { plane, ends, outlines, ground_m, wind } = set;
   const ready = grid === null || coast?.grid === grid;
   const made = useMemo(() => {
     if (!ready) return null;
     const strips = levelStrips(ends, plane, { x_m: middle.east_m, y_m: middle.north_m });
     const ground = groundOf(grid, ground_m, strips);
-    return flyScene({ relief: reliefOf(ground, coast), plane, ends, wind, middle });
-  }, [ready, grid, coast, ends, plane, wind, ground_m, middle]);
+    return flyScene({ relief: reliefOf(ground, coast), plane, ends, outlines, wind, middle });
+  }, [ready, grid, coast, ends, outlines, plane, wind, ground_m, middle]);
   useEffect(() => () => made?.dispose(), [made]);
   useEffect(() => made?.light(dusk ? "dusk" : "day"), [made, dusk]);
   useEffect(() => way && made?.way(way), [made, way]);
@@ -157,7 +157,10 @@ function Drawn({ made, pose, dusk, way, onSlow, onNames }: DrawnProps) {
   useEffect(() => invalidate(), [invalidate, made, pose, dusk, way]);
   useFrame(({ gl }) => {
     const began = performance.now();
-    made.draw(gl, pose);
+    const { triangles, calls } = made.draw(gl, pose);
+    // A journey holds them to their bounds.
+    gl.domElement.dataset.triangles = String(triangles);
+    gl.domElement.dataset.calls = String(calls);
     slow.current = performance.now() - began > SLOW_MS ? slow.current + 1 : 0;
     if (slow.current > 4) onSlow();
     if (began - told.current > 120) {

@@ -32,7 +32,7 @@ import { EDGE_FRAGMENT, EDGE_VERTEX } from "./edge-shader";
 import { GROUND_FRAGMENT, GROUND_VERTEX } from "./ground-shader";
 import { MOVED_M, type Relief, disposeTiles, groundTiles } from "./ground-tiles";
 import { LIGHTS, colour } from "./looks";
-import { plannedWay } from "./planned-way";
+import { fieldEdges, plannedWay } from "./planned-way";
 import { type Label, runwayInks, runways } from "./runways";
 import { chanceAt, cloudTexture, clouds, puffTexture, smoke, sprites, treeTexture, trees } from "./sprites";
 
@@ -51,6 +51,8 @@ export interface SceneOf {
   readonly relief: Relief;
   readonly plane: LocalPlane;
   readonly ends: readonly LandingEnd[];
+  /** Edges of surveyed fields: north and east in turn, m, each back to where it began. */
+  readonly outlines: readonly (readonly number[])[];
   readonly wind: { readonly east_mps: number; readonly north_mps: number };
   readonly middle: { readonly north_m: number; readonly east_m: number };
 }
@@ -90,20 +92,26 @@ function noiseTexture(): DataTexture {
   return texture;
 }
 
+/** What a picture took. */
+interface DrawnCost {
+  readonly triangles: number;
+  readonly calls: number;
+}
+
 /** The view; drawn by whoever has a renderer. */
 export interface FlyScene {
   light(name: "day" | "dusk"): void;
   /** Draws a way on the ground: north and east in turn, m. */
   way(points: readonly number[]): void;
   /** Draws from a pose into the renderer's canvas. */
-  draw(renderer: WebGLRenderer, pose: Pose): void;
+  draw(renderer: WebGLRenderer, pose: Pose): DrawnCost;
   /** Names over the view, as shares of its width and height. */
   names(): readonly { readonly text: string; readonly x: number; readonly y: number }[];
   dispose(): void;
 }
 
 /** Makes the view. */
-export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlyScene {
+export function flyScene({ relief, plane, ends, outlines, wind, middle }: SceneOf): FlyScene {
   const scene = new Scene();
   const camera = new PerspectiveCamera(40, 2, NEAR_M, FAR_M);
   const blows = Math.hypot(wind.east_mps, wind.north_mps);
@@ -145,6 +153,8 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
   const inks = runwayInks();
   const strips = runways(near, plane, inks);
   scene.add(strips.group);
+  const edges = fieldEdges(outlines, relief, inks);
+  scene.add(edges);
   let way = plannedWay([], relief, inks);
 
   const clear = (n: number, e: number) =>
@@ -193,7 +203,7 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
 
   const paper = new Scene();
   const flat = new OrthographicCamera(-1, 1, 1, -1, 0, 1);
-  const edges = new ShaderMaterial({
+  const inked = new ShaderMaterial({
     depthTest: false,
     depthWrite: false,
     uniforms: {
@@ -208,7 +218,7 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
     vertexShader: EDGE_VERTEX,
     fragmentShader: EDGE_FRAGMENT,
   });
-  paper.add(new ThreeMesh(new PlaneGeometry(2, 2), edges));
+  paper.add(new ThreeMesh(new PlaneGeometry(2, 2), inked));
   let target: WebGLRenderTarget | null = null;
   const size = new Vector2();
 
@@ -221,10 +231,10 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
       magFilter: NearestFilter,
       minFilter: NearestFilter,
     });
-    edges.uniforms.uColor.value = target.texture;
-    edges.uniforms.uDepth.value = target.depthTexture;
+    inked.uniforms.uColor.value = target.texture;
+    inked.uniforms.uDepth.value = target.depthTexture;
     const ratio = renderer.getPixelRatio();
-    edges.uniforms.uTexel.value.set(Math.max(1, 0.75 * ratio) / size.x, Math.max(1, 0.75 * ratio) / size.y);
+    inked.uniforms.uTexel.value.set(Math.max(1, 0.75 * ratio) / size.x, Math.max(1, 0.75 * ratio) / size.y);
     uniforms.uPx.value = ratio;
     camera.aspect = size.x / Math.max(size.y, 1);
     camera.fov = (2 * Math.atan(Math.tan(ACROSS_RAD / 2) / camera.aspect) * 180) / Math.PI;
@@ -249,7 +259,7 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
       uniforms.uShade.value = light.shade;
       light.sky.forEach((hex, i) => dome.uniforms.uS.value[i].copy(colour(hex)));
       dome.uniforms.uGlow.value = light.glow;
-      edges.uniforms.uEdge.value = light.edge;
+      inked.uniforms.uEdge.value = light.edge;
       inks.tar.color.copy(colour(light.tar));
       inks.paint.color.copy(colour(light.paint));
       inks.grass.color.copy(colour(light.sage));
@@ -286,8 +296,10 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
       renderer.setRenderTarget(into);
       renderer.clear();
       renderer.render(scene, camera);
+      const { triangles, calls } = renderer.info.render;
       renderer.setRenderTarget(null);
       renderer.render(paper, flat);
+      return { triangles, calls: calls + renderer.info.render.calls };
     },
     names: () => namesOf(strips.labels, camera),
     dispose: () => {
@@ -295,7 +307,8 @@ export function flyScene({ relief, plane, ends, wind, middle }: SceneOf): FlySce
       way.geometry.dispose();
       disposeTiles(tiles);
       ground.dispose();
-      edges.dispose();
+      inked.dispose();
+      edges.geometry.dispose();
       dome.dispose();
     },
   };

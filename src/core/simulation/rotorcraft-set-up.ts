@@ -18,7 +18,7 @@ import type { Beginning, Flight, Ground } from "./flight";
 import { PITCH_HIGH, PITCH_LOW, TAIL_FOOT, TAIL_MIDDLE, collectiveOf } from "./rotor-step";
 import type { RotorcraftModel } from "./rotorcraft-model";
 import * as S from "./state";
-import type { AirColumn } from "./step-air";
+import { type AirColumn, readAir, stepAir } from "./step-air";
 
 /** A gyroplane's rotor is brought to this before a take-off, of its nominal speed. Common practice. */
 const PREROTATED = 0.6;
@@ -82,6 +82,13 @@ function turning({ state, model }: Flight, nr: number): void {
   }
 }
 
+/** The wind over a place: how fast, and from where to the nose, right positive. */
+function windMet(column: AirColumn, { altitude_m, heading_rad }: Beginning): { tas_mps: number; from_rad: number } {
+  const { north_mps, east_mps } = readAir(column, altitude_m, stepAir());
+  const tas_mps = Math.fround(Math.hypot(north_mps, east_mps));
+  return { tas_mps, from_rad: Math.fround(Math.atan2(-east_mps, -north_mps) - heading_rad) };
+}
+
 function helicopterAloft(
   model: RotorcraftModel,
   { mass_kg, air, column, ground, from, controls }: Begins,
@@ -91,7 +98,9 @@ function helicopterAloft(
   if (!made.ok) return made;
   const over_m = from.altitude_m - ground.height(from.north_m, from.east_m) - model.hullHeight_m;
   const skids_m = over_m < 3 * model.span_m ? Math.max(over_m, 0) : null;
-  const steady = steadyPower(made.value, { tas_mps: from.tas_mps, climb_mps: 0, skids_m, nr: 1 });
+  // Over one place the wind is what it flies in: the disc leans against it.
+  const { tas_mps, from_rad } = from.hovers ? windMet(column, from) : { tas_mps: from.tas_mps, from_rad: 0 };
+  const steady = steadyPower(made.value, { tas_mps, climb_mps: 0, skids_m, nr: 1 });
   const torque_Nm = steady.shaft_W / model.nominal_radps;
   const flight = beginFlight(
     model,
@@ -99,9 +108,9 @@ function helicopterAloft(
     ground,
     {
       ...from,
-      pitch_rad: Math.fround(model.neutral_rad - steady.tilt_rad),
+      pitch_rad: Math.fround(model.neutral_rad - steady.tilt_rad * Math.cos(from_rad)),
       // The tail rotor pushes to the right: the disc leans against it.
-      bank_rad: Math.fround(-torque_Nm / model.tailArm_m / (mass_kg * G0)),
+      bank_rad: Math.fround(steady.tilt_rad * Math.sin(from_rad) - torque_Nm / model.tailArm_m / (mass_kg * G0)),
     },
     controls,
   );
@@ -110,8 +119,8 @@ function helicopterAloft(
   for (let i = 0; i < model.engines.length; i += 1)
     state[S.ENGINE + i * S.PER_ENGINE + S.POWER] = Math.fround(steady.shaft_W / model.engines.length);
   const disc = {
-    through_mps: from.tas_mps * Math.sin(steady.tilt_rad),
-    inPlane_mps: from.tas_mps * Math.cos(steady.tilt_rad),
+    through_mps: tas_mps * Math.sin(steady.tilt_rad),
+    inPlane_mps: tas_mps * Math.cos(steady.tilt_rad),
   };
   const { low: pitch_rad } = bisect(
     (pitch) =>

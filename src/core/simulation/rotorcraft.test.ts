@@ -65,6 +65,17 @@ describe("keys on a helicopter", () => {
     }
   });
 
+  it("begins a hover in wind with the power of that wind: it neither climbs nor moves off", () => {
+    for (const from_rad of [0, 1.5, 3]) {
+      const flight = hover(60, { wind: { surface: { from_rad, speed_mps: from_rad === 0 ? 20 : 8 }, layers: [] } });
+      const cockpit = beginCockpit(flight, HELP, []);
+      seconds(cockpit, 3);
+      expect(Math.abs(overGround(flight.state).climb_mps)).toBeLessThan(0.6);
+      const { ahead_mps, right_mps } = overNose(flight.state);
+      expect(Math.hypot(ahead_mps, right_mps)).toBeLessThan(1);
+    }
+  });
+
   it("nose down it moves off, and nose up it stops again; feet turn it about", () => {
     const cockpit = beginCockpit(hover(60), HELP, []);
     seconds(cockpit, 2);

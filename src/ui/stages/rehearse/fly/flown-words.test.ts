@@ -186,7 +186,11 @@ describe("a set-up", () => {
         format,
       );
     expect(view({}, {}).lead).toBe("It runs.");
-    expect(view({}, { nr: 0.9 })).toMatchObject({ lead: "Collective down.", good: false });
+    expect(view({ height_m: 60 }, { nr: 0.9 })).toMatchObject({ lead: "Collective down.", good: false });
+    expect(view({ height_m: 5 }, { nr: 0.9 })).toMatchObject({ lead: "Level, cushion it.", good: false });
+    const one = { engines: [{ burns: true }, { burns: false }] } as unknown as Partial<FlightView>;
+    expect(view(one, {}).lead).toBe("Held on one engine.");
+    expect(view({ ...one, climb_mps: -3 }, {})).toMatchObject({ lead: "It sinks on one engine.", good: false });
     expect(view({}, { nr: 1.12 })).toMatchObject({ lead: "Collective up a little.", good: false });
     expect(view({}, { clock: null, carries: 0.3 })).toMatchObject({ lead: "Stick back, gently.", good: false });
     const clock = {
@@ -200,5 +204,34 @@ describe("a set-up", () => {
     expect(view(dead, {}).lead).toBe("Into the wind, to a place.");
     expect(endWords({ kind: "rotor-slow" }, format).rest).toContain("collective down");
     expect(endWords({ kind: "unloaded" }, format).rest).toContain("never push");
+  });
+
+  it("a hover begins into the wind, its skids where they were asked for; an exercise's height comes first", () => {
+    const situation = demoSituation();
+    const plane = localPlane(situation.position);
+    const asked = (from_rad: number, speed_mps: number, begins_m: number | null = null) =>
+      setUpOf({
+        aircraft: demoHelicopter(),
+        situation: {
+          ...situation,
+          wind: { surface: { from_rad, speed_mps }, layers: [] },
+          heading_rad: 1,
+          mass_kg: 2800,
+        },
+        plane,
+        ends: [],
+        ground_m: 120,
+        choice: { ...FIRST_CHOICE, from: "hover", hover_m: 3 },
+        begins_m,
+        chance: () => 0.4,
+      }).flown.setUp;
+    const { begin } = asked(2, 20);
+    expect(begin).toMatchObject({ hovers: true, speed_mps: 0 });
+    expect(begin.heading_rad).toBeCloseTo(2, 6);
+    expect(asked(2, 1).begin.heading_rad).toBeCloseTo(1, 6);
+    expect(begin.altitude_m).toBeGreaterThan(124);
+    expect(begin.altitude_m).toBeLessThan(126);
+    expect(asked(2, 20, 30).begin.altitude_m).toBeCloseTo(begin.altitude_m + 27, 6);
+    expect(FlightSetUp.safeParse(asked(2, 20)).success).toBe(true);
   });
 });

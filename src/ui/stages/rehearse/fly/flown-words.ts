@@ -58,10 +58,13 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
 /** Rotor speeds and loads at which something is said: common practice; below 95 % the horn sounds. */
 export const ROTOR_LIMITS = { low: 0.95, high: 1.08, carried: 0.5 } as const;
 
+/** Sinking faster than this on one engine it is not held, m/s. */
+const SINKS_MPS = 1.5;
+
 /** The one thing to do now, of a rotor. */
 function rotorWords(view: FlightView, rotor: RotorView, held_mps: number, format: Format): Said {
   const turns = `Rotor ${formatNumber(rotor.nr * 100)} %.`;
-  const fault = rotor.clock ? drivenFault(rotor, rotor.clock) : carriedFault(rotor);
+  const fault = rotor.clock ? drivenFault(rotor, rotor.clock, view.height_m) : carriedFault(rotor);
   if (fault) return { lead: fault.lead, rest: fault.rest ?? turns, good: false };
   const dead = view.engines.filter((engine) => !engine.burns).length;
   const all = dead === view.engines.length;
@@ -70,6 +73,12 @@ function rotorWords(view: FlightView, rotor: RotorView, held_mps: number, format
     return {
       lead: off < 0 ? "Nose down." : "Nose up, gently.",
       rest: `${format("speed", view.ias_mps)} instead of ${format("speed", held_mps)}. ${turns}`,
+      good: false,
+    };
+  if (dead > 0 && !all && view.climb_mps < -SINKS_MPS)
+    return {
+      lead: "It sinks on one engine.",
+      rest: `${format("verticalSpeed", -view.climb_mps)} down: nose down for speed where there is height, or down as briefed. ${turns}`,
       good: false,
     };
   return {
@@ -81,8 +90,18 @@ function rotorWords(view: FlightView, rotor: RotorView, held_mps: number, format
 
 type Fault = { readonly lead: string; readonly rest?: string } | null;
 
-function drivenFault({ nr }: RotorView, { exceedances, band }: NonNullable<RotorView["clock"]>): Fault {
-  if (nr < ROTOR_LIMITS.low) return { lead: "Collective down." };
+/** Lower than this the rotor's speed is spent on the touch, m. */
+const CUSHION_M = 10;
+
+function drivenFault(
+  { nr }: RotorView,
+  { exceedances, band }: NonNullable<RotorView["clock"]>,
+  height_m: number,
+): Fault {
+  if (nr < ROTOR_LIMITS.low)
+    return height_m > CUSHION_M
+      ? { lead: "Collective down." }
+      : { lead: "Level, cushion it.", rest: `What the rotor has left, ${formatNumber(nr * 100)} %, is for the touch.` };
   if (nr > ROTOR_LIMITS.high) return { lead: "Collective up a little." };
   const gone = exceedances.at(-1);
   return band !== null && gone

@@ -237,7 +237,10 @@ export function setUpOf({ aircraft, situation, plane, ends, ground_m, choice, be
   const { mass_kg, centreOfGravity, air, wind, position, altitude_m, heading_rad, configuration } = situation;
   const from = ends.find(({ id }) => id === choice.from) ?? null;
   const here = plane.toPlane(from?.threshold ?? position);
-  const heading = from ? headingOn(plane, from) : turn(heading_rad + plane.convergence_rad(position));
+  const hovers = choice.from === HOVER;
+  const heading = from
+    ? headingOn(plane, from)
+    : turn((hovers ? intoWind_rad(wind, heading_rad) : heading_rad) + plane.convergence_rad(position));
   const mass = Math.min(Math.max(mass_kg, aircraft.mass.minimum_kg), aircraft.mass.maximum_kg);
   const fuel_kg = Math.min(100, aircraft.mass.maximum_kg * 0.08);
   const place = { north_m: here.y_m, east_m: here.x_m, heading_rad: heading, fuel_kg };
@@ -271,13 +274,19 @@ export function setUpOf({ aircraft, situation, plane, ends, ground_m, choice, be
             flap: isAeroplane(aircraft) ? Math.min(configuration.flap, (aircraft.polar?.flaps.length ?? 1) - 1) : 0,
             gearDown: configuration.gearDown,
             throttle: 0.65,
-            ...(choice.from === HOVER ? hovering(aircraft, ground_m + (begins_m ?? choice.hover_m)) : {}),
+            ...(hovers ? hovering(aircraft, ground_m + (begins_m ?? choice.hover_m)) : {}),
           },
     },
     strips: levelStrips(ends, plane, here),
   };
   return { flown, planned: plannedOf(aircraft, choice, from !== null, chance) };
 }
+
+/** A wind of more than this is hovered into, m/s. */
+const WINDY_MPS = 3;
+
+const intoWind_rad = ({ surface }: SituationDocument["wind"], heading_rad: number): number =>
+  surface && surface.speed_mps > WINDY_MPS ? surface.from_rad : heading_rad;
 
 /** In the air it begins no slower than a quarter over the stall. */
 function speedAloft_mps(aircraft: AircraftDocument, mass_kg: number): number {

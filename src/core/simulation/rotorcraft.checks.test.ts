@@ -308,6 +308,64 @@ describe("a gyroplane against the steady core", () => {
     expect(carried).toBeGreaterThan(0.5);
   });
 
+  it("flown to the ground, engine seized, it is where the planner's glide ends, rounded out softly from its flare speed", () => {
+    const flight = begun(rotorcraftSetUp(OSIER, { altitude_m: 250, speed_mps: 52 * KT }, { mass_kg: 450 }), FLAT);
+    let [from_m, from_h, round_m, round_h, sink] = [0, 0, 0, 0, 0];
+    const pilot = freshPilot([
+      legOf({
+        name: "level",
+        vertical: { hold: "climb", climb_mps: 0 },
+        lateral: AHEAD,
+        until: { what: "time", value: 4 },
+      }),
+      legOf({
+        name: "settle",
+        vertical: { hold: "speed", speed_mps: 57.5 * KT },
+        lateral: AHEAD,
+        fails: [{ kind: "seizure", engine: 0 }],
+        until: { what: "below", value: 170 },
+      }),
+      legOf({
+        name: "glide",
+        vertical: { hold: "speed", speed_mps: 57.5 * KT },
+        lateral: AHEAD,
+        until: { what: "below", value: 12 },
+      }),
+      legOf({
+        name: "round out",
+        vertical: { hold: "pitch", pitch_rad: 0.03 },
+        lateral: AHEAD,
+        until: { what: "below", value: 3 },
+      }),
+      legOf({
+        name: "hold off",
+        vertical: { hold: "pitch", pitch_rad: 0.1 },
+        lateral: AHEAD,
+        until: { what: "touch", value: 0 },
+      }),
+      legOf({
+        name: "roll",
+        vertical: { hold: "pitch", pitch_rad: 0.1 },
+        lateral: AHEAD,
+        brakes: 0.5,
+        until: { what: "stopped", value: 0 },
+      }),
+    ]);
+    const all = flyLegs(flight, pilot, () => {
+      const [north, height] = [flight.state[S.NORTH], heightAbove_m(flight)];
+      if (pilot.at === 1) [from_m, from_h] = [north, height];
+      if (pilot.at === 2) [round_m, round_h] = [north, height];
+      if (flight.seen.touch_N === 0) sink = -overGround(flight.state).climb_mps;
+      return true;
+    });
+    expect([all, flight.ended]).toEqual([true, null]);
+    expect(sink).toBeLessThan(1.5);
+    const steady = gyroGlideAt(osier(90), 57.5 * KT, "stopped");
+    expect(Math.abs((round_m - from_m) / (from_h - round_h) / (steady?.ratio ?? 0) - 1)).toBeLessThan(0.05);
+    // Thirty feet of round-out and a short roll, as the planner's spot has it.
+    expect(flight.state[S.NORTH] - round_m).toBeLessThan(260);
+  });
+
   it("takes off by its own roll, climbs as the planner has it, and is steered by its feet", () => {
     const flight = begun(rotorcraftSetUp(OSIER, {}, { mass_kg: 450 }), FLAT);
     flight.controls[C.BRAKES] = 0;

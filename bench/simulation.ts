@@ -1,8 +1,7 @@
 // How fast a flight is computed: seconds flown in a second, and what of a core it takes in real time.
-import { FLAT, demoFlight, flyBy, rotorcraftSetUp, stillAir } from "../demo/demo-flight";
+import { FLAT, demoFlight, flyBy, rotorcraftSetUp, stillAir, wildHands } from "../demo/demo-flight";
 import { demoAircraft, demoGyroplane, demoHelicopter } from "../demo/read-demo";
 import { isAeroplane } from "../src/core/aircraft/aircraft-kind";
-import * as C from "../src/core/simulation/controls";
 import type { Flight } from "../src/core/simulation/flight";
 import { setUpFlight } from "../src/core/simulation/flight-set-up";
 import { flyLegs, freshPilot, legOf } from "../src/core/simulation/pilot";
@@ -57,21 +56,6 @@ for (const [id, begin] of [
   console.log(`simulation, ${id}: by a pilot ${handled.toFixed(0)} times real time (goal ${GOAL})`);
 }
 
-/** Hands that know nothing, by a generator of whole numbers. */
-function wild(flight: Flight, seconds: number, seed: number): void {
-  let r = seed + 1;
-  const next = () => (r = (r * 48_271) % 2_147_483_647) / 2_147_483_647;
-  for (let step = 0; step < seconds * 120 && !flight.ended; step += 1) {
-    if (step % 30 === 0) {
-      const control = Math.floor(next() * C.CONTROLS);
-      const value = Math.round((next() * 2 - 1) * 127);
-      const isSwitch = control >= C.FUEL && control < C.COLLECTIVE;
-      flight.controls[control] = isSwitch ? Math.abs(value) % 4 : value;
-    }
-    stepFlight(flight);
-  }
-}
-
 const FLEET = ["alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "thorn-v12", "cedar-j2"];
 const AIRCRAFT = [...FLEET.map((id) => demoAircraft(id)), demoHelicopter(), demoGyroplane()];
 const aloft = (n: number, altitude_m: number): Flight => {
@@ -88,8 +72,8 @@ const aloft = (n: number, altitude_m: number): Flight => {
 let differ = 0;
 for (let n = 0; n < 1000; n += 1) {
   const [first, again] = [aloft(n, 60 + (n % 900)), aloft(n, 60 + (n % 900))];
-  wild(first, 20, n);
-  wild(again, 20, n);
+  wildHands(first, 20, n);
+  wildHands(again, 20, n);
   if (first.state.some((value, i) => !Object.is(value, again.state[i]))) differ += 1;
 }
 console.log(`simulation: of 1 000 random flights flown twice ${differ} differ in a bit (none may)`);
@@ -97,7 +81,7 @@ console.log(`simulation: of 1 000 random flights flown twice ${differ} differ in
 let unsound = 0;
 for (let n = 0; n < AIRCRAFT.length * 3; n += 1) {
   const flight = aloft(n, 3000);
-  wild(flight, 600, n);
+  wildHands(flight, 600, n);
   if (!flight.state.every(Number.isFinite) || flight.state[S.DOWN] > 4) unsound += 1;
 }
 console.log(`simulation: ten minutes of random hands in every aircraft, ${unsound} unsound (none may be)`);

@@ -127,3 +127,24 @@ export function rotorcraftSetUp(
     },
   };
 }
+
+/** Hands that know nothing, by a generator of whole numbers: something else is moved four times a second. */
+export function wildHands(
+  flight: Flight,
+  seconds: number,
+  seed: number,
+  each: (step: number) => void = () => undefined,
+): void {
+  let r = seed + 1;
+  const next = () => (r = (r * 48_271) % 2_147_483_647) / 2_147_483_647;
+  for (let step = 0; step < seconds * 120 && !flight.ended; step += 1) {
+    if (step % 30 === 0) {
+      const control = Math.floor(next() * C.CONTROLS);
+      const value = Math.round((next() * 2 - 1) * C.FULL);
+      const isSwitch = control >= C.FUEL && control < C.COLLECTIVE;
+      flight.controls[control] = isSwitch ? Math.abs(value) % 4 : value;
+    }
+    each(step);
+    stepFlight(flight);
+  }
+}

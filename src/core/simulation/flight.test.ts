@@ -1,7 +1,7 @@
 import type { AeroplaneModel } from "./aeroplane-model";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { FAR_BELOW, FLAT, cut, demoFlight, flyBy, stillAir } from "../../../demo/demo-flight";
+import { FAR_BELOW, FLAT, cut, demoFlight, flyBy, stillAir, wildHands } from "../../../demo/demo-flight";
 import { demoAircraft } from "../../../demo/read-demo";
 import { G0, MPS_PER_KT, RHO0 } from "../quantities/constants";
 import { airColumn } from "./air-column";
@@ -106,21 +106,6 @@ describe("a flight begins in balance", () => {
 });
 
 describe("the same flight twice", () => {
-  /** Hands that know nothing, by a generator of whole numbers. */
-  const wild = (flight: Flight, seconds: number, seed: number, each: (step: number) => void = () => undefined) => {
-    let r = seed + 1;
-    const next = () => (r = (r * 48_271) % 2_147_483_647) / 2_147_483_647;
-    for (let step = 0; step < seconds * 120 && !flight.ended; step += 1) {
-      if (step % 30 === 0) {
-        const control = Math.floor(next() * C.CONTROLS);
-        const value = Math.round((next() * 2 - 1) * 127);
-        flight.controls[control] = control >= C.FUEL ? Math.abs(value) % 4 : value;
-      }
-      each(step);
-      stepFlight(flight);
-    }
-  };
-
   it("gives the same bits, and so does its recording (property)", () => {
     fc.assert(
       fc.property(fc.constantFrom(...FLEET), fc.nat(1e6), (id, seed) => {
@@ -128,7 +113,7 @@ describe("the same flight twice", () => {
         const first = begun(of);
         const recorder = recorderOf(first);
         let last = 0;
-        wild(first, 20, seed, (step) => {
+        wildHands(first, 20, seed, (step) => {
           if (step % 2 === 0) note(recorder, first, step);
           last = step + 1;
         });
@@ -147,7 +132,7 @@ describe("the same flight twice", () => {
     fc.assert(
       fc.property(fc.constantFrom(...FLEET), fc.nat(1e6), fc.constantFrom(...FAILURE_KINDS), (id, seed, kind) => {
         const flight = begun(setUp(id, { altitude_m: 60 + (seed % 900) }, { turbulence: 2, seed }), FLAT);
-        wild(flight, 60, seed, (step) => {
+        wildHands(flight, 60, seed, (step) => {
           if (step === 600) fail(flight, kind, 0);
         });
         expect(flight.state.every(Number.isFinite)).toBe(true);

@@ -2,7 +2,7 @@
 // give the same flight.
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { FAR_BELOW, FLAT, rotorcraftSetUp } from "../../../demo/demo-flight";
+import { FAR_BELOW, FLAT, rotorcraftSetUp, wildHands } from "../../../demo/demo-flight";
 import { demoGyroplane, demoHelicopter } from "../../../demo/read-demo";
 import { MPS_PER_KT as KT } from "../quantities/constants";
 import { eulerAngles } from "./attitude";
@@ -282,20 +282,6 @@ describe("the same hands", () => {
     return rotorcraftSetUp(id === "hazel" ? HAZEL : OSIER, { altitude_m: 60 + (seed % 900), speed_mps: 28 }, more);
   };
   const kinds = fc.constantFrom("hazel", "osier", "hover", "stands");
-  /** Hands that know nothing, by a generator of whole numbers. */
-  function wild(flight: Flight, s: number, seed: number, each: (step: number) => void): void {
-    let r = seed + 1;
-    const next = () => (r = (r * 48_271) % 2_147_483_647) / 2_147_483_647;
-    for (let step = 0; step < s * 120 && !flight.ended; step += 1) {
-      if (step % 30 === 0) {
-        const control = Math.floor(next() * C.CONTROLS);
-        const value = Math.round((next() * 2 - 1) * 127);
-        flight.controls[control] = control >= C.FUEL && control < C.COLLECTIVE ? Math.abs(value) % 4 : value;
-      }
-      each(step);
-      stepFlight(flight);
-    }
-  }
 
   it("give the same bits, and so does their recording (property)", () => {
     fc.assert(
@@ -303,7 +289,7 @@ describe("the same hands", () => {
         const first = begun(begins(id, seed), FLAT);
         const recorder = recorderOf(first);
         let last = 0;
-        wild(first, 20, seed, (step) => {
+        wildHands(first, 20, seed, (step) => {
           if (step % 2 === 0) note(recorder, first, step);
           last = step + 1;
         });
@@ -323,7 +309,7 @@ describe("the same hands", () => {
         const flight = begun(begins(id, seed), FLAT);
         const cockpit = beginCockpit(flight, HELP, []);
         failNow(cockpit, kind, seed % 3 === 0 ? null : 0);
-        wild(flight, 60, seed, () => undefined);
+        wildHands(flight, 60, seed, () => undefined);
         expect(flight.state.every(Number.isFinite)).toBe(true);
         expect(heightAbove_m(flight)).toBeGreaterThan(-2.5);
         const view = flightView(cockpit);

@@ -133,7 +133,10 @@ describe("the place to land on", () => {
   });
 
   it("lists every end once: the ranked first, those without any way last", () => {
-    const found = landingChoice(asked("alder-s1", { wind: { surface: { from_rad: 4, speed_mps: 34 }, layers: [] } }), terrain);
+    const found = landingChoice(
+      asked("alder-s1", { wind: { surface: { from_rad: 4, speed_mps: 34 }, layers: [] } }),
+      terrain,
+    );
     if (!found.ok) throw new Error(found.issue.message);
     const { reach, sites } = found.value;
     expect(reach.ends.map(({ endId }) => endId).toSorted()).toEqual(ENDS.map(({ id }) => id).toSorted());

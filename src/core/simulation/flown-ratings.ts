@@ -7,7 +7,7 @@ import { TRACE_CHANNELS, TRACE_HZ } from "./flight-trace";
 
 const [NR, POWER0, POWER1] = (["nr", "power0_W", "power1_W"] as const).map((name) => TRACE_CHANNELS.indexOf(name));
 /** An engine that is just at its limit is not above it, share. */
-const AT_LIMIT = 1.002;
+const AT_LIMIT = 1.01;
 
 /** A band is in use once it has been drawn for so long: on the way up the others are only passed through, rows. */
 const SETTLED = TRACE_HZ;

@@ -74,6 +74,8 @@ export function stepTurboshafts(
     if (!trouble.governed) gives_W = most_W;
     if (trouble.seized || !burning) follow(s, at + S.POWER, 0, OUT_S, step_s);
     else follow(s, at + S.POWER, gives_W, LAG_S, step_s);
+    // The limiter does not lag: a rotor that slows down takes less torque at once.
+    if (trouble.stuck < 0) s[at + S.POWER] = Math.min(s[at + S.POWER], Math.max(most_W, 0));
     const load = engine_W > 0 ? s[at + S.POWER] / engine_W : 0;
     const spool = burning ? IDLE_N + (FULL_N - IDLE_N) * Math.sqrt(load) : 0;
     follow(s, at + S.OMEGA, trouble.seized ? 0 : spool, burning ? N_S : 5, step_s);

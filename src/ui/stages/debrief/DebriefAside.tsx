@@ -126,7 +126,7 @@ function Found({ log, found, beside }: FoundProps) {
           },
         ]}
       />
-      {found.ratings && <RatingsPanel ratings={found.ratings} />}
+      <RatingsPanel ratings={found.ratings} />
       <ExercisesPanel
         key={log.name}
         log={log}

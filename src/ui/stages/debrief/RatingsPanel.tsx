@@ -7,7 +7,8 @@ import { AsideFigures } from "@/ui/kit/page/DecisionAside";
 import { SHOWN_SIGMAS } from "./debrief-words";
 
 /** Ratings that the engines of a helicopter were flown at, and what was more than is allowed. */
-export function RatingsPanel({ ratings }: { ratings: Outcome<RatingsUsed> }) {
+export function RatingsPanel({ ratings }: { ratings: Outcome<RatingsUsed> | null }) {
+  if (!ratings) return null;
   if (!ratings.ok)
     return <p className="border-t border-rule px-4 py-2 text-[13px] text-ink2">{ratings.issue.message}</p>;
   const { spells, bands, exceedances, inspection } = ratings.value;

@@ -6,10 +6,9 @@ import type { HeightSpent, Practice } from "@/core/exercise/height-account";
 import { heightSpent } from "@/core/exercise/height-spent";
 import type { Outcome } from "@/core/outcome";
 import { success } from "@/core/outcome";
+import type { Assistance, HandKey } from "@/core/simulation/at-controls";
 import {
-  type Assistance,
   type Cockpit,
-  type HandKey,
   type Planned,
   advance,
   beginCockpit,

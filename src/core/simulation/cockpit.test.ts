@@ -3,17 +3,8 @@ import { demoAircraft } from "../../../demo/read-demo";
 import type { AircraftDocument } from "../aircraft/aircraft-document";
 import { demoGyroplane, demoHelicopter } from "../../../demo/read-demo";
 import { eulerAngles } from "./attitude";
-import {
-  type Assistance,
-  type Cockpit,
-  type Planned,
-  advance,
-  beginCockpit,
-  failNow,
-  goBack,
-  recorded,
-  setControl,
-} from "./cockpit";
+import type { Assistance } from "./at-controls";
+import { type Cockpit, type Planned, advance, beginCockpit, failNow, goBack, recorded, setControl } from "./cockpit";
 import * as C from "./controls";
 import { type FlightSetUp, setUpFlight } from "./flight-set-up";
 import { TRACE_CHANNELS, channelOf, traceCsv } from "./flight-trace";

@@ -1,11 +1,9 @@
 // A helicopter or a gyroplane as the numbers that its motion is computed with, made once before a flight and rounded to
 // single precision. Its rotor is the document's; how the body hangs under it is usual of its kind.
-import { P0_PA } from "../quantities/constants";
-import { MPS_PER_KT } from "../quantities/constants";
 import type { Gyroplane } from "../aircraft/gyroplane";
 import type { Helicopter } from "../aircraft/helicopter";
 import { type Outcome, failure, success } from "../outcome";
-import { G0 } from "../quantities/constants";
+import { G0, MPS_PER_KT, P0_PA } from "../quantities/constants";
 import type { Blades } from "../rotor/blade-drag";
 import { gyroGlideAt } from "../rotor/gyro-glide";
 import { gyroCase } from "../rotor/gyro-rotor";

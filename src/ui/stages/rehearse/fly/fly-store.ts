@@ -1,6 +1,6 @@
 import { create } from "zustand";
 import type { Issue } from "@/core/outcome";
-import type { Assistance } from "@/core/simulation/cockpit";
+import type { Assistance } from "@/core/simulation/at-controls";
 import type { HeightSpent } from "@/core/exercise/height-account";
 import type { FlightView } from "@/core/simulation/flight-view";
 import type { Procedure } from "@/core/procedure/procedure";

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect } from "react";
 import type { AircraftKind } from "@/core/aircraft/aircraft-kind";
-import { HAND_KEYS, type HandKey } from "@/core/simulation/cockpit";
+import { HAND_KEYS, type HandKey } from "@/core/simulation/at-controls";
 import * as C from "@/core/simulation/controls";
 import { useKeysHeld } from "@/ui/kit/keys-held";
 import { goBack, letGo, press, set } from "./flight-lane";

@@ -32,8 +32,9 @@ export const LIMITS = {
   halfBall: 0.6,
   overStall: 1.1,
   overRotor: 1,
+  slip_rad: 0.16,
 } as const;
-/** Slower than this nothing is said of a rotorcraft's ball, m/s. */
+/** Slower than this nothing is said of a rotorcraft's slip, m/s. */
 const HOVERS_MPS = 15;
 /** Lower than this it is landed and not judged, m. */
 const JUDGED_M = 12;
@@ -53,8 +54,12 @@ export function outOf(
         (row[AT.ias] < speed_mps - LIMITS.slower_mps || row[AT.ias] > speed_mps + LIMITS.faster_mps),
     ),
     bank: where((row) => Math.abs(row[AT.bank]) > bank_rad + LIMITS.steeper_rad),
-    // A rotorcraft about to hover leans against its tail: no ball there.
-    ball: where((row) => ballOut(row) && (margin !== LIMITS.overRotor || row[AT.ias] > HOVERS_MPS)),
+    // A rotorcraft leans against its tail and flies straight with the ball out: its slip is held, where it has speed.
+    ball: where((row) =>
+      margin === LIMITS.overRotor
+        ? row[AT.ias] > HOVERS_MPS && Math.abs(row[AT.beta]) > LIMITS.slip_rad
+        : ballOut(row),
+    ),
     stall: where((row) => row[AT.overStall] < margin),
   };
 }

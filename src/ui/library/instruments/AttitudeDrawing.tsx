@@ -99,9 +99,48 @@ function BallWords({ ball, live }: Pick<BallProps, "ball" | "live">) {
   );
 }
 
+/** The yaw string, where the air blows it. */
+function Thread({ x, beta_rad }: { x: number; beta_rad: number }) {
+  const lean = Math.max(-50, Math.min(50, -beta_rad * DEG * 3));
+  return (
+    <>
+      <g transform={`translate(${x} 3) rotate(${lean})`}>
+        <line x1={0} x2={0} y1={0} y2={28} stroke="var(--brick)" strokeWidth={3} strokeLinecap="round" />
+      </g>
+      <line x1={x} x2={x} y1={0} y2={6} stroke="var(--ink)" strokeWidth={2} />
+    </>
+  );
+}
+
+/** Air less than this from the side comes from ahead, rad. */
+const AHEAD_RAD = 0.05;
+
+/**
+ * The yaw string alone, of a rotorcraft: leaning against its tail rotor it flies straight with the ball out.
+ *
+ * @param beta_rad - the air from the side, from the right positive; null where it is too slow to be told
+ */
+export function YawString({ beta_rad }: { beta_rad: number | null }) {
+  return (
+    <figure className="m-0">
+      <svg viewBox="0 0 150 34" className="block w-full" aria-hidden="true">
+        {beta_rad !== null && <Thread x={75} beta_rad={beta_rad} />}
+      </svg>
+      <figcaption className="text-[13px]">
+        {beta_rad === null ? (
+          <span className="text-ink2">near a hover: no string</span>
+        ) : Math.abs(beta_rad) < AHEAD_RAD ? (
+          <span className="text-ink2">air from ahead</span>
+        ) : (
+          <strong>{`${Math.round(Math.abs(beta_rad) * DEG)}° from the ${beta_rad > 0 ? "right" : "left"}: ${beta_rad > 0 ? "right" : "left"} foot`}</strong>
+        )}
+      </figcaption>
+    </figure>
+  );
+}
+
 /** The ball in its glass and the yaw string. */
 export function BallAndString({ ball, beta_rad, live }: BallProps) {
-  const lean = Math.max(-50, Math.min(50, -beta_rad * DEG * 3));
   return (
     <figure className="m-0">
       <svg viewBox="0 0 150 34" className="block w-full" aria-hidden="true">
@@ -114,10 +153,7 @@ export function BallAndString({ ball, beta_rad, live }: BallProps) {
           r={6.5}
           fill="var(--ink)"
         />
-        <g transform={`translate(124 3) rotate(${lean})`}>
-          <line x1={0} x2={0} y1={0} y2={28} stroke="var(--brick)" strokeWidth={3} strokeLinecap="round" />
-        </g>
-        <line x1={124} x2={124} y1={0} y2={6} stroke="var(--ink)" strokeWidth={2} />
+        <Thread x={124} beta_rad={beta_rad} />
       </svg>
       <figcaption className="text-[13px]">
         <BallWords ball={ball} live={live} />

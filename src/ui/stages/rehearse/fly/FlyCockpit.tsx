@@ -11,7 +11,7 @@ import { formatNumber, fromSi } from "@/core/quantities/units";
 import { useUnits } from "@/ui/kit/units/units-store";
 import { FlyLevers, FlySwitches } from "./instruments/FlyLevers";
 import { FlyMap } from "./FlyMap";
-import { AttitudeDrawing, BallAndString } from "@/ui/library/instruments/AttitudeDrawing";
+import { AttitudeDrawing, BallAndString, YawString } from "@/ui/library/instruments/AttitudeDrawing";
 import { EngineGauges } from "./instruments/EngineGauges";
 import { RuledStrip, StripHatch } from "./instruments/RuledStrip";
 import { ROTOR_LIMITS } from "./flown-words";
@@ -82,8 +82,8 @@ export function FlyCockpit({ aircraft, set, view, Scene }: Props) {
             pitch_rad={view.gyroPitch_rad}
             limit_rad={Math.min(assistance.bank_rad, 1)}
           />
-          {leans(view) ? (
-            <p className="text-[13px] text-ink2">Near a hover it leans against its tail: no ball.</p>
+          {view.rotor ? (
+            <YawString beta_rad={view.tas_mps < STRING_MPS ? null : view.beta_rad} />
           ) : (
             <BallAndString ball={view.ball} beta_rad={view.beta_rad} live={liveSideOf(view)} />
           )}
@@ -100,9 +100,8 @@ export function FlyCockpit({ aircraft, set, view, Scene }: Props) {
   );
 }
 
-/** A helicopter slower than this has no use for a ball, m/s. */
-const BALL_MPS = 15;
-const leans = ({ rotor, tas_mps }: FlightView) => rotor !== null && rotor.clock !== null && tas_mps < BALL_MPS;
+/** Slower than this a rotorcraft's string tells nothing, m/s. */
+const STRING_MPS = 15;
 
 const liveSideOf = ({ engines }: FlightView) =>
   engines.length === 2 ? liveSide(engines[0].thrust_N, engines[1].thrust_N) : 0;

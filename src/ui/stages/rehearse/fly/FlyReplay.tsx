@@ -214,7 +214,12 @@ function lanesOf(
           band: [speed_mps - LIMITS.slower_mps, speed_mps + LIMITS.faster_mps],
         })),
     ...lane("bank", { channel: "bank_rad", low: -1.2, high: 1.2, band: [-steepest, steepest] }),
-    ...lane("ball", { channel: "ball", low: -2, high: 2, band: ballBand(rows) }),
+    ...lane(
+      "ball",
+      winged
+        ? { channel: "ball", low: -2, high: 2, band: ballBand(rows) }
+        : { channel: "beta_rad", low: -0.5, high: 0.5, band: [-LIMITS.slip_rad, LIMITS.slip_rad] },
+    ),
     ...lane("stall", { channel: "overStall", low: 0.8, high: over, band: [margin, over] }),
     ...(winged
       ? []

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { demoAircraft, demoGyroplane, demoHelicopter, demoPlaces, demoSituation } from "../../../../../demo/read-demo";
+import { LIMITS } from "@/core/exercise/flown-result";
 import { failedFrom, touchOf } from "@/core/exercise/glide-rows";
 import { localPlane } from "@/core/earth/local-plane";
 import { landingEnds } from "@/core/landing/landing-end";
@@ -66,6 +67,7 @@ describe("a flight in words", () => {
       stallWarning: false,
       ball: 0,
       climb_mps: -4,
+      vsi_mps: -4,
       groundSpeed_mps: 30,
       engines: [{ burns: false }],
     } as unknown as FlightView;
@@ -166,6 +168,23 @@ describe("a set-up", () => {
     expect(chosenOf({ ...FIRST_CHOICE, from: "hover" }, demoHelicopter(), null).from).toBe("hover");
   });
 
+  it("a rotorcraft is held to its slip where it has speed, not to a ball that leans against its tail", () => {
+    const held = { speed_mps: null, bank_rad: 0.79, margin: LIMITS.overRotor };
+    const of = (ias_mps: number, beta_rad: number) =>
+      Array.from({ length: 60 }, (_, i) =>
+        row({ time_s: i / 10, height_m: 80, ias_mps, beta_rad, ball: -0.9, overStall: 1.05, nr: 1 }),
+      );
+    const named = (ias_mps: number, beta_rad: number) =>
+      bandsOf(of(ias_mps, beta_rad), held, format).map(({ name, out_s }) => [name, out_s]);
+    expect(named(30, 0.05)).toEqual([
+      ["Bank", 0],
+      ["Slip", 0],
+      ["Rotor", 0],
+    ]);
+    expect(named(30, -0.3)[1]).toEqual(["Slip", 6]);
+    expect(named(5, 1.2)[1]).toEqual(["Slip", 0]);
+  });
+
   it("a rotor is told by what it lacks, and what ends it by what to do", () => {
     const view = (change: Partial<FlightView>, rotor: Partial<NonNullable<FlightView["rotor"]>>) =>
       nowWords(
@@ -175,7 +194,7 @@ describe("a set-up", () => {
             ended: null,
             onGround: false,
             ias_mps: 34,
-            climb_mps: -1,
+            vsi_mps: -1,
             engines: [{ burns: true }],
           } as unknown as FlightView),
           ...change,
@@ -190,7 +209,7 @@ describe("a set-up", () => {
     expect(view({ height_m: 5 }, { nr: 0.9 })).toMatchObject({ lead: "Level, cushion it.", good: false });
     const one = { engines: [{ burns: true }, { burns: false }] } as unknown as Partial<FlightView>;
     expect(view(one, {}).lead).toBe("Held on one engine.");
-    expect(view({ ...one, climb_mps: -3 }, {})).toMatchObject({ lead: "It sinks on one engine.", good: false });
+    expect(view({ ...one, vsi_mps: -3 }, {})).toMatchObject({ lead: "It sinks on one engine.", good: false });
     expect(view({}, { nr: 1.12 })).toMatchObject({ lead: "Collective up a little.", good: false });
     expect(view({}, { clock: null, carries: 0.3 })).toMatchObject({ lead: "Stick back, gently.", good: false });
     const clock = {

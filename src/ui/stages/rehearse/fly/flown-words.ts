@@ -50,7 +50,7 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
         : dead === view.engines.length
           ? "Hold the speed, fly to a place."
           : "Held on one engine.",
-    rest: dead > 0 ? `${format("verticalSpeed", Math.abs(view.climb_mps))} ${view.climb_mps < 0 ? "down" : "up"}.` : "",
+    rest: dead > 0 ? `${format("verticalSpeed", Math.abs(view.vsi_mps))} ${view.vsi_mps < 0 ? "down" : "up"}.` : "",
     good: true,
   };
 }
@@ -75,15 +75,15 @@ function rotorWords(view: FlightView, rotor: RotorView, held_mps: number, format
       rest: `${format("speed", view.ias_mps)} instead of ${format("speed", held_mps)}. ${turns}`,
       good: false,
     };
-  if (dead > 0 && !all && view.climb_mps < -SINKS_MPS)
+  if (dead > 0 && !all && view.vsi_mps < -SINKS_MPS)
     return {
       lead: "It sinks on one engine.",
-      rest: `${format("verticalSpeed", -view.climb_mps)} down: nose down for speed where there is height, or down as briefed. ${turns}`,
+      rest: `${format("verticalSpeed", -view.vsi_mps)} down: nose down for speed where there is height, or down as briefed. ${turns}`,
       good: false,
     };
   return {
     lead: dead === 0 ? "It runs." : all ? "Into the wind, to a place." : "Held on one engine.",
-    rest: `${turns} ${format("verticalSpeed", Math.abs(view.climb_mps))} ${view.climb_mps < 0 ? "down" : "up"}.`,
+    rest: `${turns} ${format("verticalSpeed", Math.abs(view.vsi_mps))} ${view.vsi_mps < 0 ? "down" : "up"}.`,
     good: true,
   };
 }
@@ -171,6 +171,7 @@ const isOnOne = (row: readonly number[]) => liveSide(row[AT.thrust0], row[AT.thr
 export function bandsOf(rows: readonly (readonly number[])[], held: ToHold, format: Format): readonly HeldBand[] {
   const { speed_mps, bank_rad } = held;
   const out = outOf(rows, held);
+  const winged = held.margin === LIMITS.overStall;
   const band = (name: string, within: string, of: Band): HeldBand => ({
     of,
     name,
@@ -185,10 +186,10 @@ export function bandsOf(rows: readonly (readonly number[])[], held: ToHold, form
   return [
     ...within.map((words) => band("Speed", words, "speed")),
     band("Bank", `up to ${formatNumber((bank_rad + LIMITS.steeper_rad) * DEG)}°`, "bank"),
-    band("Ball", rows.some(isOnOne) ? "½, to the live side 1" : "± ½", "ball"),
-    held.margin === LIMITS.overStall
-      ? band("Over stall", "≥ 1.10", "stall")
-      : band("Rotor", "above its least", "stall"),
+    winged
+      ? band("Ball", rows.some(isOnOne) ? "½, to the live side 1" : "± ½", "ball")
+      : band("Slip", `up to ${formatNumber(LIMITS.slip_rad * DEG)}°`, "ball"),
+    winged ? band("Over stall", "≥ 1.10", "stall") : band("Rotor", "above its least", "stall"),
   ];
 }
 

@@ -56,9 +56,7 @@ export function outOf(
     bank: where((row) => Math.abs(row[AT.bank]) > bank_rad + LIMITS.steeper_rad),
     // A rotorcraft leans against its tail and flies straight with the ball out: its slip is held, where it has speed.
     ball: where((row) =>
-      margin === LIMITS.overRotor
-        ? row[AT.ias] > HOVERS_MPS && Math.abs(row[AT.beta]) > LIMITS.slip_rad
-        : ballOut(row),
+      margin === LIMITS.overRotor ? row[AT.ias] > HOVERS_MPS && Math.abs(row[AT.beta]) > LIMITS.slip_rad : ballOut(row),
     ),
     stall: where((row) => row[AT.overStall] < margin),
   };

@@ -6,7 +6,6 @@ const chromium = {
   args: [
     "--no-sandbox",
     // Drawn by the processor: no graphics processor is here.
-    "--use-angle=swiftshader",
     "--enable-unsafe-swiftshader",
     "--disable-quic",
     "--no-first-run",

@@ -185,7 +185,7 @@ test("on one engine: no way over the ridge, an altitude closes it, the alternate
   await expect(climb.getByRole("row", { name: /^Straight on/ })).toBeVisible();
   await type(page, "Earliest turn at", "700");
   await expect(climb.getByRole("row", { name: /^Turn at a height, right at 7[0-3]0\sft/ })).toBeVisible();
-  await climb.getByRole("button", { name: /^Plan: Turn at a height/ }).press("Enter");
+  await climb.getByRole("button", { name: /^Plan it: Turn at a height/ }).press("Enter");
   await page.getByRole("tab", { name: "Points" }).press("Enter");
   await expect(page.getByRole("textbox", { name: "Name of point 2" })).toHaveValue("Turn out 1");
 

@@ -59,7 +59,7 @@ test("a recording is followed ten times as fast, its faults are counted; what is
   await answered(page);
 });
 
-test("when nothing is heard any more it is said within three seconds", async ({ page }) => {
+test("when nothing is heard any more it is said within three seconds @alone", async ({ page }) => {
   await openDemo(page);
   await page.getByRole("button", { name: "Follow", exact: true }).click();
   const opened = page.waitForRequest((request) => request.url().includes("/api/follow?"));

@@ -169,7 +169,7 @@ test("two tabs agree at once; what both have changed is decided by the user, and
   await expect(massOf(page)).toContainText("880");
 });
 
-test("the database stops while working: told, kept, saved when it is back", async ({ page }) => {
+test("the database stops while working: told, kept, saved when it is back @alone", async ({ page }) => {
   const folder = process.env.TEST_DATABASE_FOLDER ?? "";
   await openDemo(page);
   const pid = Number(await readFile(path.join(folder, "mysql", "utrimax.pid"), "utf8"));

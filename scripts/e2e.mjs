@@ -1,6 +1,5 @@
 // npm run test:e2e: the built application on a database of its own, driven by Playwright. `--screenshots` refreshes the
 // pictures in docs instead.
-import { readdir } from "node:fs/promises";
 import path from "node:path";
 import { prepareDatabase, serve } from "./lib/application.mjs";
 import { ensureBuilt } from "./lib/build.mjs";
@@ -49,25 +48,9 @@ try {
   if (screenshots) await playwright("--grep", "@picture", ...args);
   else if (args.length > 0) await playwright("--grep-invert", "@picture", ...args);
   else {
-    // Journeys that stop the database, count requests or watch the clock go one after the other; the others, and looks
-    // at views, two at a time.
-    const specs = (await readdir(path.join(ROOT, "e2e"))).filter((name) => name.endsWith(".spec.ts"));
-    const together = [
-      "account.spec.ts",
-      "aircraft.spec.ts",
-      "departure.spec.ts",
-      "en-route.spec.ts",
-      "engine-out.spec.ts",
-      "forced-landing.spec.ts",
-      "restart.spec.ts",
-      "rotorcraft.spec.ts",
-      "rehearse.spec.ts",
-      "take-off.spec.ts",
-    ];
-    const journeys = ["--grep-invert", "@picture|@view"];
-    await playwright(...journeys, "--workers=2", ...together);
-    await playwright(...journeys, ...specs.filter((name) => !together.includes(name)));
-    await playwright("--grep", "@view", "--workers=2", "--fully-parallel");
+    // Two at a time; then, by themselves, those that stop the database or hold the clock to something.
+    await playwright("--grep-invert", "@picture|@alone", "--workers=2", "--fully-parallel");
+    await playwright("--grep", "@alone", "--grep-invert", "@picture");
   }
   finished = true;
   await stopAll();

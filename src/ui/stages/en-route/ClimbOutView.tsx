@@ -110,7 +110,7 @@ export function ClimbOutView() {
                     <button
                       type="button"
                       className="btn btn-quiet px-2 py-0"
-                      aria-label={`Plan: ${trackInWords(track, format)}`}
+                      aria-label={`Plan it: ${trackInWords(track, format)}`}
                       onClick={() =>
                         change(({ route: plan }) => ({ route: withClimbOut(plan, track.turns, localPlane(origin)) }))
                       }

@@ -490,3 +490,66 @@ test("a crew of two and an instructor: engine fire, the wrong engine, a lost lin
   expect((await other.request.get("/api/runs")).status()).toBe(401);
   for (const page of [other, instructor]) await page.context().close();
 });
+
+test("a flight that others look on at: the instructor lets it burn, one monitors and pulls the handle, each sees the other", async ({
+  page: host,
+  browser,
+}) => {
+  await openDemo(host);
+  await flyAircraft(host, "Cedar J2");
+  await host.keyboard.press("7");
+  await host.getByRole("tab", { name: "Fly it" }).click();
+  await host.getByRole("button", { name: "Others" }).click();
+  const code = await host.getByRole("region", { name: "Code" }).locator(".num").last().innerText();
+  const instructor = await joined(browser, `/crew?code=${code}`, "instructor");
+  const other = await joined(browser, `/crew?code=${code}`, "pilot monitoring");
+  await expect(instructor.getByText("The flight has not begun yet", { exact: false })).toBeVisible();
+  const set = host.getByRole("region", { name: "Set up" });
+  await set.getByLabel("Fails").selectOption({ label: "nothing" });
+  await set.getByLabel(/^The nose holds/).check();
+  await set.getByLabel("Drill done with it").selectOption({ label: "Engine fire in flight, jet" });
+  await host.getByRole("button", { name: "Fly", exact: true }).click();
+  await host.getByRole("combobox", { name: "Look" }).selectOption({ label: "Map" });
+  const aside = (page: Page) => page.getByRole("complementary", { name: "Decision" });
+  await expect(aside(host)).toContainText("With you: instructor, pilot monitoring.");
+
+  // What is to fail later is taken back; what fails now is seen by all, and the drill begins with it.
+  const panel = instructor.getByRole("region", { name: "Instructor" });
+  await panel.getByLabel("Fails").selectOption({ label: "engine fire" });
+  await panel.getByLabel("Engine").selectOption({ label: "right" });
+  await panel.getByLabel("When").selectOption({ label: "after some seconds" });
+  await panel.getByRole("textbox", { name: "After" }).fill("300");
+  await panel.getByRole("button", { name: "Let it fail" }).click();
+  await expect(panel).toContainText(/To come: engine fire, right in 4:5\d/);
+  await panel.getByRole("button", { name: "Take back" }).click();
+  await expect(panel).not.toContainText("To come");
+  await panel.getByLabel("When").selectOption({ label: "now" });
+  await panel.getByRole("button", { name: "Let it fail" }).click();
+  await expect(panel).toContainText(/Failed: engine fire, right, 0:\d\d ago/);
+  await expect(host.getByText("fire, right", { exact: true })).toBeVisible();
+  await expect(aside(host)).toContainText("Since it failed");
+
+  // Each does his own half of the drill.
+  const due = (page: Page) => page.getByRole("region", { name: "Due now" });
+  await expect(due(host)).toContainText("Waits for pilot monitoring");
+  await other.keyboard.press("Space");
+  await expect(due(host)).toContainText("I have control");
+  await host.keyboard.press("Space");
+  await expect(due(other)).toContainText("Thrust lever, confirm");
+  // A lever that the other moves moves where it is flown.
+  await other.getByRole("group", { name: "Levers" }).getByLabel("left Fuel", { exact: true }).fill("90");
+  await expect(host.getByRole("group", { name: "Levers" }).getByLabel("left Fuel", { exact: true })).toHaveValue("90");
+
+  // The instructor stops it, notes, goes back; the one who flies ends it.
+  await instructor.getByRole("button", { name: "Stop" }).click();
+  await expect(aside(host)).toContainText("Paused.");
+  await instructor.getByLabel("Note at this moment").fill("Well named");
+  await instructor.getByRole("button", { name: "Note", exact: true }).click();
+  await expect(host.getByRole("region", { name: "Notes" })).toContainText("Well named");
+  await panel.getByRole("button", { name: "10 s back" }).click();
+  await expect(aside(instructor)).toContainText("Gone back");
+  await host.getByRole("button", { name: "End" }).click();
+  await expect(aside(instructor)).toContainText("The flight is over.");
+  await expect(aside(other)).toContainText("The flight is over.");
+  for (const page of [other, instructor]) await page.context().close();
+});

@@ -64,6 +64,7 @@ const ROUTES: readonly (readonly [method: string, path: string])[] = [
   ["GET", "/api/crews/ID"],
   ["GET", "/api/crews/ID/events"],
   ["POST", "/api/crews/ID/events"],
+  ["POST", "/api/crews/ID/shown"],
   ["GET", "/api/account/export"],
   ["POST", "/api/account/import"],
   ["GET", "/api/account/unreadable"],

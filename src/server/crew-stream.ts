@@ -1,6 +1,8 @@
-// A crew's log as a stream of server-sent events: from where the browser has it, and then as it grows.
+// A crew's log as a stream of server-sent events: from where the browser has it, and then as it grows; of a flight what
+// is shown of it too, as it changes.
 import { hearCrew } from "./crew-bus";
-import { crewClock, crewEventsAfter } from "./crews";
+import { shownSince } from "./crew-shown";
+import { type Member, crewClock, crewEventsAfter } from "./crews";
 
 /** So often the log is looked at though nothing was heard: what another process has told may have got lost. */
 const LOOK_MS = 5000;
@@ -16,13 +18,16 @@ const LONGEST_MS = 30 * 60 * 1000;
  * @param onEnd - called once when it is over
  */
 export function crewStream(
-  crewId: string,
+  { crewId, of, role }: Member,
   after: number,
   signal: AbortSignal,
   onEnd: () => void,
 ): ReadableStream<Uint8Array> {
   const text = new TextEncoder();
+  // Who flies shows it: he is shown nothing.
+  const looksOn = of === "flight" && role !== "flying";
   let sent = after;
+  let shown: Readonly<Record<string, number>> = {};
   let end = (): void => undefined;
   return new ReadableStream<Uint8Array>({
     start(controller) {
@@ -43,6 +48,11 @@ export function crewStream(
               clock ||= event.did.kind === "go" || event.did.kind === "stop";
               say(`id: ${event.seq}\nevent: did\ndata: ${JSON.stringify(event)}`);
             }
+            if (looksOn)
+              for (const { part, revision, body } of await shownSince(crewId, shown)) {
+                shown = { ...shown, [part]: revision };
+                say(`event: shown\ndata: {"part":"${part}","body":${body}}`);
+              }
             // Told at first, when it begins to go or to stand, and every some seconds: between, the browser counts.
             if (clock) say(`event: clock\ndata: ${JSON.stringify(await crewClock(crewId))}`);
             clock = false;

@@ -1,9 +1,12 @@
 // Crews against a real database: who is of one, what he may do, what the others hear.
 import { afterAll, describe, expect, it } from "vitest";
+import { type FlightDid, isOfDrill } from "@/core/exercise/flight-crew";
 import { type CrewDid, crewAt } from "@/core/procedure/crew-run";
 import type { DrillRun } from "@/core/procedure/drill-run";
 import { jetFire } from "@/core/procedure/library/jet";
 import { createGuest } from "./accounts";
+import { demoAircraft } from "../../demo/read-demo";
+import { type Shown, showFlight, shownSince } from "./crew-shown";
 import { crewStream } from "./crew-stream";
 import { beginCrew, crewClock, crewEventsAfter, crewOf, crewOfCode, doAsMember, joinCrew, memberOf } from "./crews";
 import { database, transaction } from "./database";
@@ -76,7 +79,10 @@ describe("a crew", () => {
     expect(events.map(({ seq }) => seq)).toEqual(events.map((_, i) => i + 1));
     expect(events.filter(({ did }) => did.kind === "hand")).toHaveLength(10);
     expect((await crewEventsAfter(other.id, 0)).map(({ did }) => did.kind)).toEqual(["joined", "joined"]);
-    expect(crewAt(begun, events, 1).state.drill.log[0]).toMatchObject({ step: "bell", outcome: "done" });
+    expect(crewAt(begun, events.filter(isOfDrill), 1).state.drill.log[0]).toMatchObject({
+      step: "bell",
+      outcome: "done",
+    });
   });
 
   it("its clock stands while the drill does", async () => {
@@ -101,7 +107,7 @@ describe("a crew", () => {
     const listen = (after: number) => {
       const gone = new AbortController();
       let ended = 0;
-      const reader = crewStream(one.id, after, gone.signal, () => (ended += 1)).getReader();
+      const reader = crewStream(one.monitoring, after, gone.signal, () => (ended += 1)).getReader();
       const seqs: number[] = [];
       const heard = async (until: number) => {
         while (!seqs.includes(until)) {
@@ -137,5 +143,96 @@ describe("a crew", () => {
     await sweep();
     expect(await crewEventsAfter(one.id, 0)).toEqual([]);
     expect(await doAsMember(one.flying, { kind: "go" })).toMatch(/no such crew/);
+  });
+});
+
+describe("a crew of a flight", () => {
+  /** One who flies, one who monitors, an instructor. */
+  async function flightCrew() {
+    const host = await guest();
+    const made = await beginCrew(host, null, "Alder S1");
+    if (!made) throw new Error("no crew");
+    const join = async (role: "flying" | "monitoring" | "instructor") => {
+      const joined = await joinCrew(made.code, role);
+      if (typeof joined === "string") throw new Error(joined);
+      const member = await memberOf(made.id, joined.token);
+      if (!member) throw new Error("no member");
+      return member;
+    };
+    const [flying, monitoring, instructor] = [await join("flying"), await join("monitoring"), await join("instructor")];
+    return { ...made, flying, monitoring, instructor };
+  }
+  const flight: Shown["flight"] = {
+    words: "Alder S1, from Skerrow 29.",
+    aircraft: demoAircraft("alder-s1"),
+    mass_kg: 1000,
+    origin: { latitude_deg: -47.1, longitude_deg: -130.9 },
+    ends: [],
+    wind: { east_mps: 3, north_mps: 0 },
+    bank_rad: 1,
+    procedure: null,
+  };
+
+  it("has three parts, no drill, and each does what is his", async () => {
+    const one = await flightCrew();
+    expect(await crewOfCode(one.code)).toMatchObject({
+      name: "A flight by hand",
+      aircraft: "Alder S1",
+      roles: [{ role: "flying" }, { role: "monitoring" }, { role: "instructor" }],
+    });
+    expect(await crewOf(one.instructor)).toMatchObject({ role: "instructor", run: null });
+    const fail: FlightDid = { kind: "fail", what: { kind: "fire", engine: 0 }, when: { what: "above", value: 150 } };
+    expect(await doAsMember(one.monitoring, fail)).toMatch(/instructor/);
+    expect(await doAsMember(one.instructor, fail)).toBe(4);
+    expect(await doAsMember(one.instructor, { kind: "set", control: 6, value: 0 })).toMatch(/monitors/);
+    expect(await doAsMember(one.monitoring, { kind: "set", control: 6, value: 0 })).toBe(5);
+    // What stands may be stopped: whether it goes is known where it is flown.
+    expect(await doAsMember(one.instructor, { kind: "stop" })).toBe(6);
+    expect((await crewEventsAfter(one.id, 3)).map(({ did }) => did)).toEqual([
+      fail,
+      { kind: "set", control: 6, value: 0 },
+      { kind: "stop" },
+    ]);
+    const drill = await crew();
+    expect(await doAsMember(drill.flying, { kind: "calm" })).toBe("Nothing flies in a drill.");
+  });
+
+  it("is shown by the one who flies alone, and had once by those who look on; a note stands at its time", async () => {
+    const one = await flightCrew();
+    expect(await showFlight(one.instructor, { drill: null })).toMatch(/who flies/);
+    expect(await showFlight((await crew()).flying, { drill: null })).toMatch(/who flies/);
+    expect(await showFlight(one.flying, { flight, drill: null })).toBeNull();
+    const first = await shownSince(one.id, {});
+    expect(first.map(({ part, revision }) => [part, revision])).toEqual([
+      ["drill", 1],
+      ["flight", 1],
+    ]);
+    expect(JSON.parse(first[1].body)).toEqual(flight);
+    await showFlight(one.flying, { drill: null });
+    expect((await shownSince(one.id, { drill: 1, flight: 1 })).map(({ part }) => part)).toEqual(["drill"]);
+    expect(await shownSince((await flightCrew()).id, {})).toEqual([]);
+
+    const now = { view: { time_s: 42.5 } } as NonNullable<Shown["now"]>;
+    await showFlight(one.flying, { now });
+    await doAsMember(one.instructor, { kind: "note", text: "late" });
+    expect((await crewEventsAfter(one.id, 3))[0]).toMatchObject({ time_s: 42.5, did: { kind: "note" } });
+  });
+
+  it("streams what is shown to those who look on, and not to him who shows it", async () => {
+    const one = await flightCrew();
+    await showFlight(one.flying, { flight, drill: null });
+    const heardBy = async (member: typeof one.flying, until: string) => {
+      const gone = new AbortController();
+      const reader = crewStream(member, 0, gone.signal, () => undefined).getReader();
+      let text = "";
+      while (!text.includes(until)) text += new TextDecoder().decode((await reader.read()).value);
+      gone.abort();
+      return text;
+    };
+    const seen = await heardBy(one.instructor, "event: clock");
+    expect(seen.match(/event: shown/g)).toHaveLength(2);
+    const [, told] = /event: shown\ndata: (\{"part":"flight".*)\n/.exec(seen) ?? [];
+    expect(JSON.parse(told)).toEqual({ part: "flight", body: flight });
+    expect(await heardBy(one.flying, "event: clock")).not.toContain("shown");
   });
 });

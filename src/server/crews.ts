@@ -1,7 +1,9 @@
-// Crews: a drill that several browsers run together, its members by tokens of their own, its log.
+// Crews: a drill that several browsers run together, or a flight that several look at; members by tokens of their own,
+// and a log of what they do.
 import { createHash, randomBytes, randomUUID } from "node:crypto";
 import type { RowDataPacket } from "mysql2/promise";
-import { CrewDid, type CrewEvent, CrewRole, refusalOf, rolesOf } from "@/core/procedure/crew-run";
+import { FLIGHT_ROLES, FlightDid, type FlightEvent, flightRefusalOf } from "@/core/exercise/flight-crew";
+import { CrewDid, CrewRole, refusalOf, rolesOf } from "@/core/procedure/crew-run";
 import type { DrillRun } from "@/core/procedure/drill-run";
 import { LONGEST_RUN_S, RunDocument } from "@/core/procedure/run-document";
 import { tellCrew } from "./crew-bus";
@@ -11,8 +13,9 @@ import { spokenCode, spokenCodeHash } from "./spoken-code";
 const CODE_LENGTH = 8;
 /** A crew lasts so long from its beginning. */
 const CREW_HOURS = 12;
-/** Crews that an account may have at a time, and lines of a log. */
-const [MOST_CREWS, MOST_EVENTS] = [20, 3000];
+/** Crews that an account may have at a time, and lines of a log: a lever that is drawn is many. */
+const MOST_CREWS = 20;
+const MOST_EVENTS = { drill: 3000, flight: 20_000 } as const;
 
 const tokenHash = (token: string) => createHash("sha256").update(token).digest();
 
@@ -20,6 +23,8 @@ const tokenHash = (token: string) => createHash("sha256").update(token).digest()
 export interface Member {
   readonly crewId: string;
   readonly role: CrewRole;
+  /** What the crew runs, or looks at. */
+  readonly of: "drill" | "flight";
 }
 
 /** A crew as its members see it. */
@@ -27,17 +32,22 @@ export interface SeenCrew {
   readonly id: string;
   readonly role: CrewRole;
   readonly aircraft: string;
-  readonly run: DrillRun;
+  /** The drill; null of a flight. */
+  readonly run: DrillRun | null;
 }
+
+const runOf = (stored: unknown): DrillRun | null =>
+  stored === null ? null : (RunDocument.parse(JSON.parse(String(stored))) as DrillRun);
 
 /**
  * Begins a crew.
  *
+ * @param run - the drill; null for flights
  * @returns its id and the code to hand over, shown once; null when the account has too many
  */
 export async function beginCrew(
   hostId: string,
-  run: DrillRun,
+  run: DrillRun | null,
   aircraft: string,
 ): Promise<{ id: string; code: string } | null> {
   // Counted by itself: a count within the insert would lock its neighbours, and two at once would wait for each other.
@@ -52,7 +62,7 @@ export async function beginCrew(
     id,
     hostId,
     spokenCodeHash(code),
-    JSON.stringify(run),
+    run && JSON.stringify(run),
     aircraft,
   ]);
   return { id, code };
@@ -61,23 +71,23 @@ export async function beginCrew(
 /** The parts of a crew and which are taken; null when there is no crew of that code any more. */
 export async function crewOfCode(
   code: string,
-): Promise<{ id: string; procedure: string; aircraft: string; roles: { role: CrewRole; taken: boolean }[] } | null> {
+): Promise<{ id: string; name: string; aircraft: string; roles: { role: CrewRole; taken: boolean }[] } | null> {
   const [rows] = await database().execute<RowDataPacket[]>(
     `SELECT id, run, aircraft_name FROM crews
        WHERE code_hash = ? AND created_at > NOW(3) - INTERVAL ${CREW_HOURS} HOUR`,
     [spokenCodeHash(code)],
   );
   if (!rows[0]) return null;
-  const { procedure } = RunDocument.parse(JSON.parse(String(rows[0].run)));
+  const run = runOf(rows[0].run);
   const [members] = await database().execute<RowDataPacket[]>("SELECT role FROM crew_members WHERE crew_id = ?", [
     rows[0].id,
   ]);
   const taken = members.map(({ role }) => role as CrewRole);
   return {
     id: String(rows[0].id),
-    procedure: procedure.name,
+    name: run ? run.procedure.name : "A flight by hand",
     aircraft: String(rows[0].aircraft_name),
-    roles: rolesOf(procedure).map((role) => ({ role, taken: taken.includes(role) })),
+    roles: (run ? rolesOf(run.procedure) : FLIGHT_ROLES).map((role) => ({ role, taken: taken.includes(role) })),
   };
 }
 
@@ -98,7 +108,7 @@ export async function joinCrew(
     [crew.id, role, tokenHash(token)],
   );
   if ((result as { affectedRows: number }).affectedRows === 0) return "taken";
-  await append(crew.id, role, { kind: "joined" });
+  await append(crew.id, role, { kind: "joined" }, () => null);
   return { id: crew.id, token };
 }
 
@@ -106,11 +116,13 @@ export async function joinCrew(
 export async function memberOf(crewId: string, token: string | undefined): Promise<Member | null> {
   if (token === undefined) return null;
   const [rows] = await database().execute<RowDataPacket[]>(
-    `SELECT crew_members.crew_id, role FROM crew_members JOIN crews ON crews.id = crew_members.crew_id
+    `SELECT crew_members.crew_id, role, run IS NULL AS flies FROM crew_members JOIN crews ON crews.id = crew_members.crew_id
        WHERE crew_id = ? AND token_hash = ? AND created_at > NOW(3) - INTERVAL ${CREW_HOURS} HOUR`,
     [crewId, tokenHash(token)],
   );
-  return rows[0] ? { crewId: String(rows[0].crew_id), role: CrewRole.parse(rows[0].role) } : null;
+  if (!rows[0]) return null;
+  const of = rows[0].flies ? "flight" : "drill";
+  return { crewId: String(rows[0].crew_id), role: CrewRole.parse(rows[0].role), of };
 }
 
 /** The crew of a member. */
@@ -119,8 +131,7 @@ export async function crewOf({ crewId, role }: Member): Promise<SeenCrew | null>
     crewId,
   ]);
   if (!rows[0]) return null;
-  const run = RunDocument.parse(JSON.parse(String(rows[0].run))) as DrillRun;
-  return { id: crewId, role, aircraft: String(rows[0].aircraft_name), run };
+  return { id: crewId, role, aircraft: String(rows[0].aircraft_name), run: runOf(rows[0].run) };
 }
 
 const CLOCK = `elapsed_s + IF(running_since IS NULL, 0,
@@ -137,28 +148,34 @@ export async function crewClock(crewId: string): Promise<{ time_s: number; runni
  *
  * @returns its place in the log, or why he may not
  */
-export async function doAsMember({ crewId, role }: Member, did: CrewDid): Promise<number | string> {
-  return append(crewId, role, did, (running) => refusalOf(role, running, did));
+export async function doAsMember({ crewId, role, of }: Member, did: FlightDid): Promise<number | string> {
+  if (of === "flight") return append(crewId, role, did, () => flightRefusalOf(role, did));
+  const drill = CrewDid.safeParse(did);
+  if (!drill.success) return "Nothing flies in a drill.";
+  return append(crewId, role, drill.data, (running) => refusalOf(role, running, drill.data));
 }
 
 async function append(
   crewId: string,
   role: CrewRole,
-  did: CrewDid,
-  refusal: (running: boolean) => string | null = () => null,
+  did: FlightDid,
+  refusal: (running: boolean) => string | null,
 ): Promise<number | string> {
   const added = await transaction(async (connection): Promise<number | string> => {
     const [rows] = await connection.execute<RowDataPacket[]>(
-      `SELECT last_seq, ${CLOCK} FROM crews WHERE id = ? FOR UPDATE`,
+      `SELECT last_seq, run IS NULL AS flies, ${CLOCK} FROM crews WHERE id = ? FOR UPDATE`,
       [crewId],
     );
     if (!rows[0]) return "There is no such crew any more.";
     const [running, time_s, seq] = [Boolean(rows[0].running), Number(rows[0].time_s), Number(rows[0].last_seq) + 1];
+    const of = rows[0].flies ? "flight" : "drill";
     const refused = refusal(running);
     if (refused !== null) return refused;
-    if (seq > MOST_EVENTS || time_s > LONGEST_RUN_S) return "This drill has gone on for too long: begin another.";
+    if (seq > MOST_EVENTS[of] || (of === "drill" && time_s > LONGEST_RUN_S))
+      return `This ${of} has gone on for too long: begin another.`;
+    const clock = of === "drill" && (did.kind === "go" || did.kind === "stop") ? did.kind : null;
     // Going on what goes, and stopping what stands, changes nothing.
-    if ((did.kind === "go" && running) || (did.kind === "stop" && !running)) return seq - 1;
+    if ((clock === "go" && running) || (clock === "stop" && !running)) return seq - 1;
     await connection.execute("INSERT INTO crew_events (crew_id, seq, time_s, role, did) VALUES (?, ?, ?, ?, ?)", [
       crewId,
       seq,
@@ -167,10 +184,11 @@ async function append(
       JSON.stringify(did),
     ]);
     await connection.execute("UPDATE crews SET last_seq = ? WHERE id = ?", [seq, crewId]);
-    if (did.kind === "go" || did.kind === "stop")
+    // A flight's clock is the one of the browser that flies.
+    if (clock !== null)
       await connection.execute(
         `UPDATE crews SET elapsed_s = ?, running_since = IF(? = 'go', NOW(6), NULL) WHERE id = ?`,
-        [time_s, did.kind, crewId],
+        [time_s, clock, crewId],
       );
     return seq;
   });
@@ -179,7 +197,7 @@ async function append(
 }
 
 /** What a crew's log has after a place in it. */
-export async function crewEventsAfter(crewId: string, seq: number): Promise<CrewEvent[]> {
+export async function crewEventsAfter(crewId: string, seq: number): Promise<FlightEvent[]> {
   const [rows] = await database().execute<RowDataPacket[]>(
     "SELECT seq, time_s, role, did FROM crew_events WHERE crew_id = ? AND seq > ? ORDER BY seq LIMIT 1000",
     [crewId, seq],
@@ -188,7 +206,7 @@ export async function crewEventsAfter(crewId: string, seq: number): Promise<Crew
     seq: Number(row.seq),
     time_s: Number(row.time_s),
     role: CrewRole.parse(row.role),
-    did: CrewDid.parse(JSON.parse(String(row.did))),
+    did: FlightDid.parse(JSON.parse(String(row.did))),
   }));
 }
 

@@ -12,6 +12,8 @@ import {
   type Planned,
   advance,
   beginCockpit,
+  failLater,
+  failNoMore,
   failNow,
   goBack,
   recorded,
@@ -126,6 +128,18 @@ const api = {
 
   fail(kind: FailureKind, engine: 0 | 1 | null): void {
     if (cockpit) failNow(cockpit, kind, engine);
+  },
+
+  /** Something is to fail later; with null, nothing more that is to. */
+  failLater(planned: Planned | null): readonly Planned[] {
+    if (cockpit && planned) failLater(cockpit, planned);
+    else if (cockpit) failNoMore(cockpit);
+    return cockpit?.planned ?? [];
+  },
+
+  /** What is to fail. */
+  planned(): readonly Planned[] {
+    return cockpit?.planned ?? [];
   },
 
   back(seconds: number): FlightView | null {

@@ -4,7 +4,18 @@ import type { AircraftDocument } from "../aircraft/aircraft-document";
 import { demoGyroplane, demoHelicopter } from "../../../demo/read-demo";
 import { eulerAngles } from "./attitude";
 import type { Assistance } from "./at-controls";
-import { type Cockpit, type Planned, advance, beginCockpit, failNow, goBack, recorded, setControl } from "./cockpit";
+import {
+  type Cockpit,
+  type Planned,
+  advance,
+  beginCockpit,
+  failLater,
+  failNoMore,
+  failNow,
+  goBack,
+  recorded,
+  setControl,
+} from "./cockpit";
 import * as C from "./controls";
 import { type FlightSetUp, setUpFlight } from "./flight-set-up";
 import { TRACE_CHANNELS, channelOf, traceCsv } from "./flight-trace";
@@ -266,5 +277,35 @@ describe("turning back by keys alone", () => {
     expect(flightView(cockpit).groundSpeed_mps).toBeLessThan(0.3);
     expect(Math.abs(heading() - 180)).toBeLessThan(25);
     expect(Math.abs(s[S.EAST])).toBeLessThan(60);
+  });
+});
+
+describe("what is to fail later", () => {
+  const fire: Planned = { kind: "fire", engine: 0, when: { what: "time", value: 8 } };
+
+  it("fails when it is to, and again after going back to before it was planned", () => {
+    const cockpit = begun(setUp("alder-s1"));
+    seconds(cockpit, 5);
+    failLater(cockpit, fire);
+    seconds(cockpit, 4);
+    expect(cockpit.flight.failures.map(({ kind }) => kind)).toEqual(["fire"]);
+    expect(cockpit.planned).toEqual([]);
+    goBack(cockpit, 8);
+    expect(cockpit.flight.failures).toEqual([]);
+    expect(cockpit.planned).toEqual([fire]);
+    seconds(cockpit, 8);
+    expect(cockpit.flight.failures.map(({ kind }) => kind)).toEqual(["fire"]);
+  });
+
+  it("does not once it was taken back, nor after going back; fifty are the most", () => {
+    const cockpit = begun(setUp("alder-s1"), {}, [fire]);
+    seconds(cockpit, 5);
+    failNoMore(cockpit);
+    goBack(cockpit, 3);
+    seconds(cockpit, 12);
+    expect(cockpit.flight.failures).toEqual([]);
+    for (let i = 0; i < 60; i += 1) failLater(cockpit, { ...fire, when: { what: "time", value: 100 + i } });
+    expect(cockpit.planned).toHaveLength(50);
+    expect(cockpit.planned.at(-1)?.when.value).toBe(159);
   });
 });

@@ -49,6 +49,9 @@ export interface Cockpit extends AtControls {
 
 /** A moment is kept each second, for so long. */
 const [KEEP_STEPS, KEEP_MOST] = [120, 120];
+/** So many are to fail at most. */
+const MOST_PLANNED = 50;
+
 /** Somebody takes a flight over. */
 export function beginCockpit(flight: Flight, assistance: Assistance, planned: readonly Planned[]): Cockpit {
   const { bank_rad, pitch_rad } = eulerAngles(flight.state);
@@ -82,6 +85,19 @@ export function setControl({ flight }: Cockpit, control: number, value: number):
 export function failNow(cockpit: Cockpit, kind: FailureKind, engine: 0 | 1 | null): void {
   fail(cockpit.flight, kind, engine);
   cockpit.recorder.failures.push({ step: cockpit.step, kind, engine });
+}
+
+/** Something more is to fail; whoever goes back meets it too. */
+export function failLater(cockpit: Cockpit, more: Planned): void {
+  const withMore = (planned: readonly Planned[]) => [...planned.slice(-MOST_PLANNED + 1), more];
+  cockpit.planned = withMore(cockpit.planned);
+  cockpit.kept = cockpit.kept.map((kept) => ({ ...kept, planned: withMore(kept.planned) }));
+}
+
+/** Nothing of what is to fail does, nor after going back. */
+export function failNoMore(cockpit: Cockpit): void {
+  cockpit.planned = [];
+  cockpit.kept = cockpit.kept.map((kept) => ({ ...kept, planned: [] }));
 }
 
 /** Leads the flight on by steps; one that has ended stays. */

@@ -6,14 +6,15 @@ import { DOCUMENT_BODY, readBody, refusal, refuse, requireAccount, route } from 
 
 const Begun = z.strictObject({
   aircraft: z.string().trim().min(1).max(60),
-  run: RunDocument.extend({ events: z.array(z.never()).max(0) }),
+  /** Null for a flight by hand. */
+  run: RunDocument.extend({ events: z.array(z.never()).max(0) }).nullable(),
 });
 
 /** Begins a crew; its code is in this answer and nowhere else. */
 export const POST = route(async (request) => {
   const account = await requireAccount();
   const { aircraft, run } = await readBody(request, Begun, DOCUMENT_BODY);
-  const faults = procedureFaults(run.procedure);
+  const faults = run ? procedureFaults(run.procedure) : [];
   if (faults.length > 0) return refusal(422, faults.slice(0, 20));
   const crew = await beginCrew(account.id, run, aircraft);
   return crew

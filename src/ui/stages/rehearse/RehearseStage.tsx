@@ -83,7 +83,7 @@ export function RehearseStage() {
         view === "drill" ? (
           <DrillActions drill={drill} />
         ) : view === "fly" ? (
-          <FlyActions onEnded={() => setView("replay")} />
+          <FlyActions aircraft={document.name} onEnded={() => setView("replay")} />
         ) : undefined
       }
       view={view}

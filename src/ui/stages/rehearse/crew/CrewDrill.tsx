@@ -4,7 +4,6 @@ import Link from "next/link";
 import { useEffect } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { CrewRole } from "@/core/procedure/crew-run";
-import { formatClock } from "@/core/quantities/clock";
 import { DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { DrillDebrief } from "../drill/DrillDebrief";
@@ -17,6 +16,7 @@ import { soundWarning } from "../drill/drill-sound";
 import type { HandEvent } from "../drill/drill-store";
 import { drillSummary, soFarWords } from "../drill/drill-words";
 import { CrewCode } from "./CrewCode";
+import { CrewNotes } from "./CrewNotes";
 import { InstructorPanel } from "./InstructorPanel";
 import { useCrew } from "./crew-store";
 import { ROLE_WORDS } from "./crew-words";
@@ -138,17 +138,7 @@ function CrewAside({ code, now: { crew, flying } }: Pick<OpenedProps, "code" | "
   return (
     <DecisionAside said={said} good={said.clean} cautions={CAUTIONS}>
       {crew.begun ? <DrillFigures flying={flying} /> : code !== "" && <CrewCode code={code} />}
-      {crew.notes.length > 0 && (
-        <section className="border-t border-rule px-4 py-2 text-[14px]" aria-label="Notes">
-          <ul>
-            {crew.notes.map(({ seq, time_s, did }) => (
-              <li key={seq}>
-                <span className="num text-ink2">{formatClock(time_s)}</span> {did.kind === "note" ? did.text : ""}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <CrewNotes log={crew.notes} />
     </DecisionAside>
   );
 }

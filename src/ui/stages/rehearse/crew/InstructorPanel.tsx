@@ -3,13 +3,13 @@ import { useState } from "react";
 import { fromSi, toSi } from "@/core/quantities/units";
 import { useUnits } from "@/ui/kit/units/units-store";
 import type { Flying } from "../drill/drill-store";
+import { NoteForm } from "./NoteForm";
 import { useCrew } from "./crew-store";
 
 /** What an instructor may do: warnings, another height or rate, the other engine gone too, a note at this moment. */
 export function InstructorPanel({ flying }: { flying: Flying }) {
   const { act } = useCrew.getState();
   const unit = useUnits((state) => state.units.height);
-  const [note, setNote] = useState("");
   const [height, setHeight] = useState("");
   const { procedure } = flying.run;
   const { warnings } = flying.state.drill;
@@ -94,29 +94,7 @@ export function InstructorPanel({ flying }: { flying: Flying }) {
           </button>
         )}
       </form>
-      <form
-        className="flex min-w-64 flex-1 items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (note.trim() !== "") void act({ kind: "note", text: note.trim() }).then(() => setNote(""));
-        }}
-      >
-        <label className="flex-1">
-          <span className="mb-0.5 block text-sm text-ink2">Note at this moment</span>
-          <input
-            className="field w-full"
-            maxLength={200}
-            value={note}
-            onChange={(event) => setNote(event.currentTarget.value)}
-          />
-        </label>
-        <button type="submit" className="btn" disabled={note.trim() === ""}>
-          Note
-        </button>
-        <button type="button" className="btn" onClick={() => void act({ kind: "note", text: "Mark" })}>
-          Mark
-        </button>
-      </form>
+      <NoteForm />
     </section>
   );
 }

@@ -6,7 +6,7 @@ import { ROLE_WORDS } from "./crew-words";
 
 interface Found {
   readonly id: string;
-  readonly procedure: string;
+  readonly name: string;
   readonly aircraft: string;
   readonly roles: readonly { readonly role: CrewRole; readonly taken: boolean }[];
 }
@@ -48,8 +48,8 @@ export function JoinCrew({ code: given, onJoined }: { code: string; onJoined: (i
     <main className="mx-auto max-w-lg p-8">
       <h1 className="text-[22px] font-bold">Join a crew</h1>
       <p className="mt-1 text-ink2">
-        A drill that two run together, each in a browser of his own, with an instructor beside them if there is one. No
-        account is needed.
+        A drill that two run together or a flight that others look on at, each in a browser of his own, with an
+        instructor beside them if there is one. No account is needed.
       </p>
       <form
         className="mt-4 flex items-end gap-2"
@@ -80,7 +80,7 @@ export function JoinCrew({ code: given, onJoined }: { code: string; onJoined: (i
       {found && (
         <section className="mt-5" aria-label="Parts">
           <h2 className="font-bold">
-            {found.procedure}, {found.aircraft}
+            {found.name}, {found.aircraft}
           </h2>
           <div className="mt-2 flex flex-wrap gap-2">
             {found.roles.map(({ role, taken }) => (

@@ -1,5 +1,6 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
+import { isOfDrill } from "@/core/exercise/flight-crew";
 import { type CrewState, crewAt } from "@/core/procedure/crew-run";
 import { isRunOver } from "@/core/procedure/drill-run";
 import type { Flying } from "../drill/drill-store";
@@ -23,11 +24,11 @@ export function useCrewNow(): CrewNow | null {
     return () => clearInterval(timer);
   }, []);
   return useMemo(() => {
-    if (!crew) return null;
+    if (!crew?.run) return null;
     const gone_s = clock.running ? Math.max(now_ms - clock.told_ms, 0) / 1000 : 0;
     // What was done a moment ago has been, whatever the clock said before.
     const time_s = Math.max(clock.time_s + gone_s, log.at(-1)?.time_s ?? 0);
-    const at = crewAt(crew.run, log, time_s);
+    const at = crewAt(crew.run, log.filter(isOfDrill), time_s);
     const { run, state, running } = at;
     const rate = {
       climb_mps: state.from.climb_mps,

@@ -1,7 +1,9 @@
 "use client";
-import { Gauge, Moon, Pause, Play, RotateCcw, Square, Sun, Volume2, VolumeX } from "lucide-react";
+import { Gauge, Moon, Pause, Play, RotateCcw, Square, Sun, Users, Volume2, VolumeX } from "lucide-react";
+import { toast } from "sonner";
 import { end, goBack, goHalf, letGo } from "./flight-lane";
 import { type Look, useFly } from "./fly-store";
+import { askOthers, sendAway, useOthers } from "./others/others";
 
 const LOOKS: readonly { readonly value: Look; readonly label: string }[] = [
   { value: "ahead", label: "Ahead" },
@@ -12,11 +14,12 @@ const LOOKS: readonly { readonly value: Look; readonly label: string }[] = [
 ];
 
 /** What is done with a flight: look, back, slower, pause, end. */
-export function FlyActions({ onEnded }: { onEnded: () => void }) {
+export function FlyActions({ aircraft, onEnded }: { aircraft: string; onEnded: () => void }) {
   const { under, view, running, half, look, dusk, sound } = useFly();
-  if (!under || !view) return null;
+  if (!under || !view) return <OthersButton aircraft={aircraft} />;
   return (
     <>
+      <OthersButton aircraft={aircraft} />
       <label className="flex items-center gap-1 text-[14px]">
         <span className="sr-only">Look</span>
         <select
@@ -64,5 +67,24 @@ export function FlyActions({ onEnded }: { onEnded: () => void }) {
         <Square size={15} aria-hidden="true" /> End
       </button>
     </>
+  );
+}
+
+/** Asks others to look on, or sends them away; the flights of this page, one after the other. */
+function OthersButton({ aircraft }: { aircraft: string }) {
+  const asked = useOthers((state) => state.code !== null);
+  const ask = async () => {
+    const fault = await askOthers(aircraft);
+    if (fault !== null) toast(fault);
+  };
+  return (
+    <button
+      type="button"
+      className="btn btn-quiet"
+      aria-pressed={asked}
+      onClick={() => (asked ? sendAway() : void ask())}
+    >
+      <Users size={15} aria-hidden="true" /> Others
+    </button>
   );
 }

@@ -1,12 +1,12 @@
 "use client";
-import type { LandingEnd } from "@/core/landing/landing-end";
 import type { LocalPlane } from "@/core/earth/local-plane";
+import type { EndOnMap } from "@/core/exercise/flight-crew";
 import { formatNumber } from "@/core/quantities/units";
 import { headingOn } from "./fly-set-up";
 
 interface Props {
   plane: LocalPlane;
-  ends: readonly LandingEnd[];
+  ends: readonly EndOnMap[];
   at: { readonly north_m: number; readonly east_m: number; readonly heading_rad: number };
   /** North and east in turn. */
   path: readonly number[];

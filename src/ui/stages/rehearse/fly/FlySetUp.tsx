@@ -5,6 +5,8 @@ import { useEffect, useMemo } from "react";
 import { toast } from "sonner";
 import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { isAeroplane } from "@/core/aircraft/aircraft-kind";
+import type { EndOnMap } from "@/core/exercise/flight-crew";
+import type { LandingEnd } from "@/core/landing/landing-end";
 import { procedureCategory } from "@/core/procedure/library/procedures";
 import type { FailureKind } from "@/core/simulation/trouble";
 import { CheckField } from "@/ui/kit/forms/CheckField";
@@ -29,11 +31,25 @@ import {
   speedToHold_mps,
 } from "./fly-set-up";
 import { useFly } from "./fly-store";
+import { useOthers } from "./others/others";
 import type { FlySet } from "./useFlySet";
 
 const NONE = "none";
+/** So many landing places are on the map of those who look on. */
+const MOST_ENDS = 20;
 /** Exercises in which an engine fails. */
 const FAILS = /^(engine-failure|helicopter-hover|gyro-engine-out)/;
+
+/** A landing place as far as a map shows it. */
+const onMap = ({ id, name, threshold, headingTrue_rad, length_m, width_m, unprepared }: LandingEnd): EndOnMap => ({
+  id,
+  name,
+  threshold,
+  headingTrue_rad,
+  length_m,
+  width_m,
+  unprepared,
+});
 
 /** What is flown, in one sentence and the few choices that it is made of. */
 export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: FlySet }) {
@@ -66,7 +82,16 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
       begins_m: exercise?.setUp.height_m ?? null,
       chance,
     });
-    const under = { flown, words, exerciseId: exercise?.id ?? null, procedure, fails: planned.length > 0 };
+    const { origin } = set.plane;
+    const under = {
+      flown,
+      words,
+      exerciseId: exercise?.id ?? null,
+      procedure,
+      // An instructor may let something fail: the drill waits for it.
+      fails: planned.length > 0 || useOthers.getState().code !== null,
+      map: { origin, ends: set.ends.slice(0, MOST_ENDS).map(onMap), wind: set.wind },
+    };
     const issue = await beginFlight(under, planned, assistance);
     if (issue) toast(issue.message);
     else await letGo(true);

@@ -6,7 +6,7 @@ import { drillResult } from "@/core/exercise/flown-drill";
 import { failedFrom } from "@/core/exercise/glide-rows";
 import type { Practice } from "@/core/exercise/height-account";
 import { type Issue, issuesOf } from "@/core/outcome";
-import type { Procedure } from "@/core/procedure/procedure";
+import type { Actor, Procedure } from "@/core/procedure/procedure";
 import type { Assistance, HandKey } from "@/core/simulation/at-controls";
 import type { Planned } from "@/core/simulation/cockpit";
 import type { FlightView } from "@/core/simulation/flight-view";
@@ -66,10 +66,10 @@ const drillOf = ({ flown, fails }: UnderWay, procedure: Procedure): DrillOfFligh
 };
 
 /** Something of the drill is said, named, answered or set at its panel; what it sets is set in the aeroplane. */
-export async function actInDrill(event: HandEvent): Promise<void> {
+export async function actInDrill(event: HandEvent, by: Actor | null = null): Promise<void> {
   const { under, drill, view } = useFly.getState();
   if (!under || !drill || !view) return;
-  const done = actedInDrill(under.flown.setUp.aircraft, drill, view, event);
+  const done = actedInDrill(under.flown.setUp.aircraft, drill, view, event, by);
   useFly.setState({ drill: done.drill });
   if (done.moved) await set(done.moved.control, done.moved.value);
 }
@@ -150,6 +150,14 @@ export async function assist(assistance: Partial<Assistance>): Promise<void> {
 /** Something fails now. */
 export const failNow = async (kind: FailureKind, engine: 0 | 1 | null): Promise<void> =>
   (await flight()).fail(kind, engine);
+
+/** Something fails later; with null, nothing more that is to. */
+export async function failLater(planned: Planned | null): Promise<void> {
+  await (await flight()).failLater(planned);
+}
+
+/** What is to fail. */
+export const toFail = async (): Promise<readonly Planned[]> => (await flight()).planned();
 
 /** It is over: what was flown is kept for the replay. */
 export async function landed(): Promise<void> {

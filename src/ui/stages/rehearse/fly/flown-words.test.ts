@@ -86,6 +86,14 @@ describe("a flight in words", () => {
     expect(lead({ engines: [{ burns: true }, { burns: false }] as unknown as FlightView["engines"] })).toBe(
       "Held on one engine.",
     );
+    // A fire is told once it is flown: a stall, or another speed without an engine, comes before it.
+    const burns = (...of: [boolean, boolean][]) =>
+      ({ engines: of.map(([runs, fire]) => ({ burns: runs, fire })) }) as unknown as Partial<FlightView>;
+    expect(lead(burns([true, true]))).toBe("Fire.");
+    expect(lead(burns([true, false], [true, true]))).toBe("Fire, right engine.");
+    expect(lead(burns([false, true], [true, false]))).toBe("Fire, left engine.");
+    expect(lead({ ...burns([false, true], [true, false]), ias_mps: 30 })).toBe("Nose down.");
+    expect(lead({ ...burns([true, true]), stallWarning: true })).toBe("Nose down, now.");
   });
 });
 

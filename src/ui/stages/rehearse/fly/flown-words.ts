@@ -41,6 +41,8 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
       rest: `${format("speed", view.ias_mps)} instead of ${format("speed", held_mps)}.`,
       good: false,
     };
+  const fire = fireWords(view);
+  if (fire) return fire;
   if (Math.abs(view.ball) > 0.8 && dead === 0)
     return { lead: `${view.ball > 0 ? "Right" : "Left"} foot.`, rest: "The ball is out.", good: false };
   return {
@@ -53,6 +55,14 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
     rest: dead > 0 ? `${format("verticalSpeed", Math.abs(view.vsi_mps))} ${view.vsi_mps < 0 ? "down" : "up"}.` : "",
     good: true,
   };
+}
+
+/** An engine burns: said once speed and rotor are held, for as long as it is fed. */
+function fireWords({ engines }: FlightView): Said | null {
+  const burning = engines.findIndex(({ fire }) => fire);
+  if (burning < 0) return null;
+  const which = engines.length === 1 ? "Fire." : `Fire, ${burning === 0 ? "left" : "right"} engine.`;
+  return { lead: which, rest: "It is flown; now its drill, in order. Then down at once.", good: false };
 }
 
 /** Rotor speeds and loads at which something is said: common practice; below 95 % the horn sounds. */
@@ -75,6 +85,8 @@ function rotorWords(view: FlightView, rotor: RotorView, held_mps: number, format
       rest: `${format("speed", view.ias_mps)} instead of ${format("speed", held_mps)}. ${turns}`,
       good: false,
     };
+  const fire = fireWords(view);
+  if (fire) return fire;
   if (dead > 0 && !all && view.vsi_mps < -SINKS_MPS)
     return {
       lead: "It sinks on one engine.",

@@ -13,7 +13,7 @@ import {
   runAt,
   runUntil,
 } from "@/core/procedure/drill-run";
-import type { Procedure } from "@/core/procedure/procedure";
+import type { Actor, Procedure } from "@/core/procedure/procedure";
 import type { FlightView } from "@/core/simulation/flight-view";
 import { confirming } from "../drill/confirming";
 import type { HandEvent } from "../drill/drill-store";
@@ -106,17 +106,22 @@ function after(drill: FlownDrill, events: readonly RunEvent[], time_s: number): 
   return { ...drill, run, state: runUntil(run, state, time_s), given_s: given ? time_s : drill.given_s };
 }
 
-/** Something said, named, answered or set at the panel: the drill after it, and what moves in the aeroplane with it. */
+/**
+ * Something said, named, answered or set at the panel: the drill after it, and what moves in the aeroplane with it.
+ *
+ * @param by - whose hand it was; null for one who does what is everybody's
+ */
 export function actedInDrill(
   aircraft: AircraftDocument,
   drill: FlownDrill,
   view: FlightView,
   event: HandEvent,
+  by: Actor | null = null,
 ): { readonly drill: FlownDrill; readonly moved: { readonly control: number; readonly value: number } | null } {
   const step = drill.run.procedure.steps.at(drill.state.drill.at);
   if (!step || isRunOver(drill.run, drill.state)) return { drill, moved: null };
   const time_s = view.time_s - drill.began_s;
-  const actor = event.type === "name" ? confirming(step) : step.actor;
+  const actor = by ?? (event.type === "name" ? confirming(step) : step.actor);
   const done: RunEvent = { time_s, event: event.type === "back" ? event : { ...event, actor } };
   const moved = event.type === "set" ? movedTo(aircraft, event) : null;
   const controls = drill.controls.map((value, at) => (at === moved?.control ? moved.value : value));

@@ -229,7 +229,7 @@ export function levelStrips(
 
 const turn = (rad: number) => ((rad % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
 /** Direction of a runway in the plane. */
-export const headingOn = (plane: LocalPlane, end: LandingEnd): number =>
+export const headingOn = (plane: LocalPlane, end: Pick<LandingEnd, "threshold" | "headingTrue_rad">): number =>
   turn(end.headingTrue_rad + plane.convergence_rad(end.threshold));
 
 /** What is flown. */

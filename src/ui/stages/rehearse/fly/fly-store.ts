@@ -1,6 +1,7 @@
 import { create } from "zustand";
 import type { Issue } from "@/core/outcome";
 import type { Assistance } from "@/core/simulation/at-controls";
+import type { FlightShown } from "@/core/exercise/flight-crew";
 import type { HeightSpent } from "@/core/exercise/height-account";
 import type { FlightView } from "@/core/simulation/flight-view";
 import type { Procedure } from "@/core/procedure/procedure";
@@ -37,6 +38,8 @@ export interface UnderWay {
   readonly procedure: Procedure | null;
   /** Something is to fail. */
   readonly fails: boolean;
+  /** What a map of it needs, for those who look on. */
+  readonly map: Pick<FlightShown, "origin" | "ends" | "wind">;
 }
 
 interface FlyState {

@@ -3,13 +3,13 @@ import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import * as C from "@/core/simulation/controls";
 import type { FlightView } from "@/core/simulation/flight-view";
-import { set } from "../flight-lane";
 
 interface Props {
   aircraft: AircraftDocument;
   view: FlightView;
   /** Nothing can be moved: nothing flies. */
   disabled: boolean;
+  onSet: (control: number, value: number) => void;
 }
 
 interface Lever {
@@ -38,12 +38,12 @@ const ENGINE_SWITCHES = [
 ] as const;
 
 /** Levers and switches of each engine: by pointer, or focused and moved by page up and page down. */
-export function FlyLevers({ aircraft, view, disabled }: Props) {
+export function FlyLevers({ aircraft, view, disabled, onSet }: Props) {
   const { engines } = aircraft;
   const levers = leversOf(aircraft);
   const switches = ENGINE_SWITCHES.filter(({ ofJet }) => ofJet || engines.kind === "propeller");
   const names = engines.count === 2 ? ["left", "right"] : [""];
-  const toggle = (control: number, values: number) => void set(control, (view.controls[control] + 1) % values);
+  const toggle = (control: number, values: number) => onSet(control, (view.controls[control] + 1) % values);
   const named = (side: string, name: string) => `${side} ${name}`.trim();
   const short = (side: string, name: string) => (side ? `${side[0].toUpperCase()} ${name}` : name);
   return (
@@ -64,7 +64,7 @@ export function FlyLevers({ aircraft, view, disabled }: Props) {
                 aria-label={named(side, name)}
                 value={Math.max(0, view.controls[control + engine])}
                 disabled={disabled}
-                onChange={(event) => void set(control + engine, Number(event.currentTarget.value))}
+                onChange={(event) => onSet(control + engine, Number(event.currentTarget.value))}
                 // The arrows fly: a lever is moved with page up and page down.
                 onKeyDown={(event) => event.key.startsWith("Arrow") && event.preventDefault()}
               />
@@ -102,12 +102,12 @@ function leversOf(aircraft: AircraftDocument): readonly Lever[] {
 }
 
 /** Flap, gear, pump and trim, of what has them. */
-export function FlySwitches({ aircraft, view, disabled }: Props) {
+export function FlySwitches({ aircraft, view, disabled, onSet }: Props) {
   const polar = isAeroplane(aircraft) ? aircraft.polar : null;
   const flaps = polar?.flaps ?? [];
   const winged = isAeroplane(aircraft);
   if (aircraft.category === "helicopter") return null;
-  const toggle = (control: number, values: number) => void set(control, (view.controls[control] + 1) % values);
+  const toggle = (control: number, values: number) => onSet(control, (view.controls[control] + 1) % values);
   return (
     <div className="flex flex-wrap gap-1 self-end text-[12px] leading-4" role="group" aria-label="Flap and gear">
       {winged && (
@@ -137,7 +137,7 @@ export function FlySwitches({ aircraft, view, disabled }: Props) {
           name="trim"
           at={`${view.controls[C.TRIM] < 0 ? "−" : ""}${Math.abs(Math.round((view.controls[C.TRIM] / ROUND) * 100))}`}
           disabled={disabled}
-          onPress={() => void set(C.TRIM, 0)}
+          onPress={() => onSet(C.TRIM, 0)}
         />
       )}
     </div>

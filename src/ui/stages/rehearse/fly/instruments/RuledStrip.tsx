@@ -64,7 +64,7 @@ export function RuledStrip(props: Props) {
           {value} <span className="text-[13px] font-normal text-ink2">{unit}</span>
         </span>
       </p>
-      <svg viewBox={`-2 0 ${WIDTH + 4} ${HEIGHT + 15}`} className="block w-full" aria-hidden="true">
+      <svg viewBox={`-2 0 ${WIDTH + 4} ${HEIGHT + 18}`} className="block w-full" aria-hidden="true">
         <rect x={0} y={1} width={WIDTH} height={HEIGHT} fill="var(--sheet)" stroke="var(--ink2)" />
         {zones.map(({ from, to, kind }, i) => {
           const [a, b] = [x(from), x(to)];

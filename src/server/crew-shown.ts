@@ -1,4 +1,4 @@
-// What is shown of a crew’s flight: written by the browser that flies, read by those who look on. Only the latest is kept.
+// What is shown of a crew’s flight: written by the browser that flies, read by those who look on. The latest is kept.
 import type { RowDataPacket } from "mysql2/promise";
 import type { NowShown, SHOWN, ShownPart } from "@/core/exercise/flight-crew";
 import type { z } from "zod";

@@ -3,7 +3,7 @@ import unit from "../../vitest.config";
 
 const config = {
   ...unit,
-  test: { ...unit.test, include: [`src/core/${process.env.MUTATE_FOLDER}/**/*.test.ts`] },
+  test: { ...unit.test, projects: undefined, include: [`src/core/${process.env.MUTATE_FOLDER}/**/*.test.ts`] },
 };
 
 export default config;

@@ -17,8 +17,11 @@ import { WhatFails } from "../simulation/trouble";
 /** Parts of a crew of a flight; he who flies has begun it. */
 export const FLIGHT_ROLES: readonly CrewRole[] = ["flying", "monitoring", "instructor"];
 
-/** When something is to fail: since the beginning, s, or above the ground on the way up or down, m. */
-const FailsWhen = z.strictObject({ what: z.enum(["time", "above", "below"]), value: z.number().min(0).max(20_000) });
+/** When something is to fail: by the clock, s, above the ground, m, or at a speed that is read, m/s. */
+const FailsWhen = z.strictObject({
+  what: z.enum(["time", "above", "below", "faster"]),
+  value: z.number().min(0).max(20_000),
+});
 const PlannedSeen = WhatFails.extend({ when: FailsWhen }) satisfies z.ZodType<Planned>;
 
 /** Something that somebody of a flight's crew does; of a drill's what a flight has too. */

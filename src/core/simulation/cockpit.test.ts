@@ -297,6 +297,19 @@ describe("what is to fail later", () => {
     expect(cockpit.flight.failures.map(({ kind }) => kind)).toEqual(["fire"]);
   });
 
+  it("fails at a speed that is read, on the roll, and not before", () => {
+    const roll = setUp("larch-t2", { speed_mps: 0, altitude_m: 0, gearDown: true, throttle: 0 });
+    const cockpit = begun(roll, {}, [{ kind: "ignition", engine: 1, when: { what: "faster", value: 25 } }]);
+    cockpit.pressed.add("power-up");
+    for (let i = 0; i < 400 && cockpit.flight.failures.length === 0; i += 1) {
+      expect(cockpit.flight.state[S.ASI]).toBeLessThan(25);
+      seconds(cockpit, 0.1);
+    }
+    expect(cockpit.flight.failures).toMatchObject([{ kind: "ignition", engine: 1 }]);
+    expect(cockpit.flight.state[S.ASI]).toBeGreaterThan(24.9);
+    expect(cockpit.flight.seen.onWheels).toBe(true);
+  });
+
   it("does not once it was taken back, nor after going back; fifty are the most", () => {
     const cockpit = begun(setUp("alder-s1"), {}, [fire]);
     seconds(cockpit, 5);

@@ -80,6 +80,8 @@ interface BallProps {
   beta_rad: number;
   /** The one engine of two that pulls: −1 left, 1 right; 0 where there is no such side. */
   live: -1 | 0 | 1;
+  /** On its wheels the ball tells nothing of the air. */
+  stands?: boolean;
 }
 
 /** Half a ball, give or take. */
@@ -140,7 +142,7 @@ export function YawString({ beta_rad }: { beta_rad: number | null }) {
 }
 
 /** The ball in its glass and the yaw string. */
-export function BallAndString({ ball, beta_rad, live }: BallProps) {
+export function BallAndString({ ball, beta_rad, live, stands = false }: BallProps) {
   return (
     <figure className="m-0">
       <svg viewBox="0 0 150 34" className="block w-full" aria-hidden="true">
@@ -156,7 +158,7 @@ export function BallAndString({ ball, beta_rad, live }: BallProps) {
         <Thread x={124} beta_rad={beta_rad} />
       </svg>
       <figcaption className="text-[13px]">
-        <BallWords ball={ball} live={live} />
+        {stands ? <span className="text-ink2">on its wheels</span> : <BallWords ball={ball} live={live} />}
       </figcaption>
     </figure>
   );

@@ -19,7 +19,7 @@ interface Props {
   disabled: boolean;
 }
 
-type When = "now" | "later" | "height";
+type When = "now" | "later" | "height" | "speed";
 const BACK_S = 10;
 
 /** What an instructor lets fail: now, after some seconds, or at a height. */
@@ -31,6 +31,7 @@ export function FailPanel({ aircraft, now, disabled }: Props) {
   const [when, setWhen] = useState<When>("now");
   const [after_s, setAfter] = useState(20);
   const [height_m, setHeight] = useState(152.4);
+  const [speed_mps, setSpeed] = useState(25.7);
   const { view, planned } = now;
   const ofTwo = aircraft.engines.count === 2 && !OF_NONE.includes(kind);
   const what: WhatFails = {
@@ -46,7 +47,9 @@ export function FailPanel({ aircraft, now, disabled }: Props) {
           ? null
           : when === "later"
             ? { what: "time", value: view.time_s + after_s }
-            : { what: height_m > view.height_m ? "above" : "below", value: height_m },
+            : when === "speed"
+              ? { what: "faster", value: speed_mps }
+              : { what: height_m > view.height_m ? "above" : "below", value: height_m },
     });
   return (
     <section
@@ -78,6 +81,7 @@ export function FailPanel({ aircraft, now, disabled }: Props) {
           { value: "now", label: "now" },
           { value: "later", label: "after some seconds" },
           { value: "height", label: "at a height" },
+          { value: "speed", label: "at a speed" },
         ]}
       />
       {when === "later" && (
@@ -101,6 +105,17 @@ export function FailPanel({ aircraft, now, disabled }: Props) {
             value={height_m}
             check={(value) => (value >= 3 && value <= 6000 ? null : "From 10 to 20 000 ft.")}
             onChange={setHeight}
+          />
+        </div>
+      )}
+      {when === "speed" && (
+        <div className="w-36">
+          <QuantityField
+            label="As it is read"
+            kind="speed"
+            value={speed_mps}
+            check={(value) => (value >= 5 && value <= 150 ? null : "From 10 to 290 kt.")}
+            onChange={setSpeed}
           />
         </div>
       )}
@@ -145,6 +160,8 @@ function plannedWords({ when, ...what }: Planned, aircraft: AircraftDocument, ti
   const at =
     when.what === "time"
       ? `in ${formatClock(when.value - time_s)}`
-      : `${when.what} ${format("height", when.value, when.what === "above" ? "up" : "down")}`;
+      : when.what === "faster"
+        ? `at ${format("speed", when.value)}`
+        : `${when.what} ${format("height", when.value, when.what === "above" ? "up" : "down")}`;
   return `${named(what, aircraft)} ${at}`;
 }

@@ -22,10 +22,13 @@ import { beginFlight, letGo } from "./flight-lane";
 import {
   AIR,
   HOVER,
+  type FailsAt,
   chosenOf,
+  failsAt,
   failureWords,
   failuresOf,
   helpWords,
+  rollSpeed_mps,
   setUpOf,
   setUpWords,
   speedToHold_mps,
@@ -62,6 +65,7 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
   const helicopter = aircraft.category === "helicopter";
   const chosen = chosenOf(choice, aircraft, from);
   const { failure, from: begins } = chosen;
+  const when = failsAt(chosen, from !== null);
   const words = setUpWords(chosen, from, aircraft, format);
   const { exercises } = exercisesOf(aircraft);
   // Those that are flown from the air with these keys: not what needs a runway's approach or a crew.
@@ -162,12 +166,9 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
         {failure !== NONE && (
           <ChoiceField
             label="When"
-            value={choice.known ? "known" : "surprise"}
-            onChange={(value) => choose({ known: value === "known" })}
-            choices={[
-              { value: "known", label: from ? "at a height" : "in three seconds" },
-              { value: "surprise", label: "as a surprise" },
-            ]}
+            value={when}
+            onChange={(value) => choose({ when: value })}
+            choices={whenChoices(aircraft, from !== null, begins === HOVER)}
           />
         )}
         {begins === HOVER && (
@@ -179,9 +180,18 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
             onChange={(hover_m) => choose({ hover_m })}
           />
         )}
-        {failure !== NONE && from && (
+        {failure !== NONE && when === "roll" && (
           <QuantityField
-            label="Height above the runway"
+            label="Speed on the roll, as it is read"
+            kind="speed"
+            value={rollSpeed_mps(aircraft, choice)}
+            check={(value) => (value >= 5 && value <= 100 ? null : "From 10 to 190 kt.")}
+            onChange={(roll_mps) => choose({ roll_mps })}
+          />
+        )}
+        {failure !== NONE && (when === "down" || (from && (when === "set" || when === "surprise"))) && (
+          <QuantityField
+            label={from ? "Height above the runway" : "Height above the ground"}
             kind="height"
             value={choice.height_m}
             check={(value) => (value >= 15 && value <= 1500 ? null : "From 50 to 5 000 ft.")}
@@ -222,6 +232,28 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
       <UsualWords aircraft={aircraft} />
     </div>
   );
+}
+
+/** When something may fail, by how it begins. */
+function whenChoices(
+  aircraft: AircraftDocument,
+  takesOff: boolean,
+  hovers: boolean,
+): readonly { readonly value: FailsAt; readonly label: string }[] {
+  const surprise = { value: "surprise", label: "as a surprise" } as const;
+  if (!takesOff)
+    return [
+      { value: "set", label: "in three seconds" },
+      ...(hovers ? [] : [{ value: "down", label: "at a height on the way down" } as const]),
+      surprise,
+    ];
+  const rolls = aircraft.category !== "helicopter";
+  return [
+    ...(rolls ? [{ value: "roll", label: "on the roll, at a speed" } as const] : []),
+    { value: "off", label: "as it has left the ground" },
+    { value: "set", label: "at a height" },
+    surprise,
+  ];
 }
 
 /** What helps the hands. */
@@ -270,7 +302,7 @@ function useAsked(departs: string | null): void {
     const hover_m = height !== null && height >= 0.6 && height <= 600 ? { hover_m: height } : {};
     useFly.getState().choose({
       from: hovers ? HOVER : begins === "runway" ? (departs ?? AIR) : AIR,
-      known: true,
+      when: "set",
       ...(hovers ? hover_m : height_m),
     });
     void setAsked({ begins: null, height: null });

@@ -86,6 +86,22 @@ describe("a flight in words", () => {
     expect(lead({ engines: [{ burns: true }, { burns: false }] as unknown as FlightView["engines"] })).toBe(
       "Held on one engine.",
     );
+    // On the roll without an engine it stops, unless it is a jet beyond V1; with the levers shut it rolls out.
+    const roll = (levers: number, ...of: { burns: boolean; spool?: number }[]) =>
+      lead({
+        onGround: true,
+        groundSpeed_mps: 20,
+        controls: [0, 0, 0, 0, levers, levers],
+        engines: of.map(({ burns: runs, spool = null }) => ({
+          burns: runs,
+          spool,
+        })) as unknown as FlightView["engines"],
+      });
+    expect(roll(127, { burns: true })).toBe("Keep it straight.");
+    expect(roll(127, { burns: false })).toBe("Throttle closed, brakes.");
+    expect(roll(0, { burns: false })).toBe("Keep it straight.");
+    expect(roll(127, { burns: true }, { burns: false })).toBe("Throttles closed, brakes.");
+    expect(roll(127, { burns: true, spool: 1 }, { burns: false, spool: 0.3 })).toBe("Below V1 stop.");
     // A fire is told once it is flown: a stall, or another speed without an engine, comes before it.
     const burns = (...of: [boolean, boolean][]) =>
       ({ engines: of.map(([runs, fire]) => ({ burns: runs, fire })) }) as unknown as Partial<FlightView>;
@@ -118,7 +134,7 @@ describe("a set-up", () => {
     expect(() => FlightSetUp.parse(air.flown.setUp)).not.toThrow();
     expect(air.flown.setUp.begin).toMatchObject({ altitude_m: situation.altitude_m, throttle: 0.65 });
     expect(air.planned).toEqual([{ kind: "ignition", engine: 0, when: { what: "time", value: 3 } }]);
-    const off = made({ from: runway?.id ?? "", known: false });
+    const off = made({ from: runway?.id ?? "", when: "surprise" });
     expect(() => FlightSetUp.parse(off.flown.setUp)).not.toThrow();
     expect(off.flown.setUp.begin).toMatchObject({
       speed_mps: 0,
@@ -130,6 +146,29 @@ describe("a set-up", () => {
     expect(off.planned[0].when.value).toBeCloseTo(FIRST_CHOICE.height_m, 6);
     expect(off.flown.strips.length).toBeGreaterThan(0);
     expect(off.flown.strips.length).toBeLessThanOrEqual(8);
+  });
+
+  it("fails on the roll, just off, at a height or on the way down, where that can be", () => {
+    const when = (choice: Partial<typeof FIRST_CHOICE>, id = "alder-s1") => made(choice, id).planned[0].when;
+    const from = runway?.id ?? "";
+    const { vs1_mps } = demoAircraft("alder-s1").handbook;
+    expect(when({ from, when: "roll" })).toEqual({ what: "faster", value: vs1_mps });
+    expect(when({ from, when: "roll", roll_mps: 40 })).toEqual({ what: "faster", value: 40 });
+    expect(when({ from, when: "off" })).toEqual({ what: "above", value: 4 });
+    expect(when({ from, when: "set", height_m: 90 })).toEqual({ what: "above", value: 90 });
+    expect(when({ when: "down", height_m: 90 })).toEqual({ what: "below", value: 90 });
+    // What a beginning does not have is the first that it has.
+    expect(when({ from, when: "down", height_m: 90 })).toEqual({ what: "above", value: 90 });
+    expect(when({ when: "roll" })).toEqual({ what: "time", value: 3 });
+    expect(when({ when: "off" })).toEqual({ what: "time", value: 3 });
+    const told = (choice: Partial<typeof FIRST_CHOICE>, end = runway ?? null) =>
+      plain(setUpWords({ ...FIRST_CHOICE, ...choice }, end, demoAircraft("alder-s1"), format)).replace(/.*stops, /, "");
+    expect(told({ when: "roll", roll_mps: 25.722 })).toBe("on the roll at 50 kt.");
+    expect(told({ when: "off" })).toBe("as it has left the ground.");
+    expect(told({ when: "down" }, null)).toBe("at 700 ft above the ground on the way down.");
+    // A helicopter rolls to nothing, and in a hover nothing is on its way down.
+    expect(chosenOf({ ...FIRST_CHOICE, when: "roll" }, demoHelicopter(), runway ?? null).when).toBe("set");
+    expect(chosenOf({ ...FIRST_CHOICE, from: "hover", when: "down" }, demoHelicopter(), null).when).toBe("set");
   });
 
   it("names an engine of two, none for what is no engine’s, and nothing where nothing fails", () => {
@@ -148,7 +187,7 @@ describe("a set-up", () => {
       id = "alder-s1",
     ) => plain(setUpWords({ ...FIRST_CHOICE, ...choice }, from, demoAircraft(id), format));
     expect(words({})).toBe("Alder S1 as the situation stands, in the air; engine stops, in three seconds.");
-    expect(words({ known: false }, runway ?? null, "larch-t2")).toBe(
+    expect(words({ when: "surprise" }, runway ?? null, "larch-t2")).toBe(
       "Larch T2 takes off from Skerrow 29; engine stops, one of the two, as a surprise around 700 ft.",
     );
     expect(words({ failure: "none" })).toBe("Alder S1 as the situation stands, in the air; nothing fails.");

@@ -3,6 +3,7 @@ import { type Band, LIMITS, type ToHold, outOf, seconds } from "@/core/exercise/
 import { AT, liveSide, touchOf } from "@/core/exercise/glide-rows";
 import { formatClock } from "@/core/quantities/clock";
 import { formatNumber } from "@/core/quantities/units";
+import { FULL, THROTTLE } from "@/core/simulation/controls";
 import type { FlightView, RotorView } from "@/core/simulation/flight-view";
 import type { Format } from "@/ui/kit/units/units-store";
 
@@ -13,6 +14,8 @@ interface Said {
 }
 
 const DEG = 180 / Math.PI;
+/** A throttle farther forward than this is open. */
+const OPEN = 0.3 * FULL;
 
 /** The one thing to do now. */
 export function nowWords(view: FlightView, held_mps: number, running: boolean, format: Format): Said {
@@ -21,10 +24,7 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
     return view.time_s < 0.1
       ? { lead: "Ready.", rest: "Esc or Go on begins and pauses. Arrows fly.", good: true }
       : { lead: "Paused.", rest: "Esc or Go on when you are ready.", good: true };
-  if (view.onGround)
-    return view.groundSpeed_mps < 0.5
-      ? { lead: "It stands.", rest: "End here, or open the throttle.", good: true }
-      : { lead: "Keep it straight.", rest: "", good: true };
+  if (view.onGround) return groundWords(view);
   if (view.rotor) return rotorWords(view, view.rotor, held_mps, format);
   const over = view.ias_mps / view.stall_mps;
   if (view.stallWarning || over < LIMITS.overStall)
@@ -55,6 +55,17 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
     rest: dead > 0 ? `${format("verticalSpeed", Math.abs(view.vsi_mps))} ${view.vsi_mps < 0 ? "down" : "up"}.` : "",
     good: true,
   };
+}
+
+/** On its wheels: an engine that is gone on the roll ends a take-off; a jet's decides at V1. */
+function groundWords({ groundSpeed_mps, engines, controls }: FlightView): Said {
+  if (groundSpeed_mps < 0.5) return { lead: "It stands.", rest: "End here, or open the throttle.", good: true };
+  const open = engines.some((_, i) => controls[THROTTLE + i] > OPEN);
+  if (!open || engines.every(({ burns }) => burns)) return { lead: "Keep it straight.", rest: "", good: true };
+  if (engines.length === 1) return { lead: "Throttle closed, brakes.", rest: "Straight ahead.", good: false };
+  return engines[0].spool === null
+    ? { lead: "Throttles closed, brakes.", rest: "On the ground it stops.", good: false }
+    : { lead: "Below V1 stop.", rest: "From V1 on keep it straight, and go.", good: false };
 }
 
 /** An engine burns: said once speed and rotor are held, for as long as it is fed. */

@@ -15,19 +15,24 @@ import type { FailureKind } from "@/core/simulation/trouble";
 import type { Flown } from "@/workers/flight.worker";
 import type { Format } from "@/ui/kit/units/units-store";
 
+/**
+ * When something fails. `set`: in the air in three seconds, after a take-off at a height. `surprise`: in the air within
+ * a minute, after a take-off around that height. `roll`: at a speed before it flies. `off`: as it has left the ground.
+ * `down`: at a height on the way down.
+ */
+export type FailsAt = "set" | "surprise" | "roll" | "off" | "down";
+
 /** What is chosen before a flight. */
 export interface FlyChoice {
   /** As the situation stands, in the air; a helicopter's hover there; or a take-off from a runway's end, by its id. */
   readonly from: "air" | "hover" | string;
   readonly failure: FailureKind | "none";
   readonly engine: "left" | "right" | "either";
-  /**
-   * In the air: at once, or as a surprise within a minute. After a take-off: at a height, or as a surprise around
-   * it.
-   */
-  readonly known: boolean;
-  /** Above the runway, m. */
+  readonly when: FailsAt;
+  /** Above the runway, or the ground, m. */
   readonly height_m: number;
+  /** On the roll, as it is read, m/s; null for the stalling speed, which is some knots before it lifts off. */
+  readonly roll_mps: number | null;
   /** Of the skids above the ground, in a hover, m. */
   readonly hover_m: number;
   readonly turbulence: number;
@@ -45,8 +50,9 @@ export const FIRST_CHOICE: FlyChoice = {
   from: "air",
   failure: "ignition",
   engine: "either",
-  known: true,
+  when: "set",
   height_m: 213.36,
+  roll_mps: null,
   hover_m: 3.048,
   turbulence: 0.5,
   exerciseId: null,
@@ -129,7 +135,13 @@ export function failuresOf(aircraft: AircraftDocument): readonly FailureKind[] {
 export function chosenOf(choice: FlyChoice, aircraft: AircraftDocument, from: LandingEnd | null): FlyChoice {
   const hovers = aircraft.category === "helicopter" && choice.from === HOVER;
   const lacks = choice.failure !== "none" && !failuresOf(aircraft).includes(choice.failure);
-  return { ...choice, from: from?.id ?? (hovers ? HOVER : AIR), failure: lacks ? "ignition" : choice.failure };
+  const lacksRoll = aircraft.category === "helicopter" && choice.when === "roll";
+  return {
+    ...choice,
+    from: from?.id ?? (hovers ? HOVER : AIR),
+    failure: lacks ? "ignition" : choice.failure,
+    when: lacksRoll || (hovers && choice.when === "down") ? "set" : choice.when,
+  };
 }
 
 /** A failure by its words: what runs away of a helicopter is its governor, what sticks its fuel. */
@@ -151,6 +163,10 @@ const MOST_STRIPS = 8;
 /** A surprise in the air comes within these, s; after a take-off within so much of the height. */
 const SURPRISE_S = [8, 60] as const;
 const AROUND = [0.6, 1.4] as const;
+/** In the air that is known comes after this, s; just off the ground is so high, m. */
+const [SOON_S, JUST_OFF_M] = [3, 4];
+/** Of an aeroplane whose handbook is silent, and of a gyroplane's roll, m/s. */
+const [USUAL_STALL_MPS, USUAL_ROLL_MPS] = [28, 12];
 /** Behind the threshold, m, where it lines up. */
 const LINED_UP_M = 12;
 
@@ -307,23 +323,44 @@ function plannedOf(aircraft: AircraftDocument, choice: FlyChoice, takesOff: bool
   const two = aircraft.engines.count === 2;
   const side = choice.engine === "either" ? (chance() < 0.5 ? 0 : 1) : choice.engine === "left" ? 0 : 1;
   const engine = OF_NONE.includes(choice.failure) ? null : two ? side : 0;
-  const share = chance();
-  const when = takesOff
-    ? {
-        what: "above" as const,
-        value: choice.known ? choice.height_m : choice.height_m * (AROUND[0] + share * (AROUND[1] - AROUND[0])),
-      }
-    : { what: "time" as const, value: choice.known ? 3 : SURPRISE_S[0] + share * (SURPRISE_S[1] - SURPRISE_S[0]) };
-  return [{ kind: choice.failure, engine, when }];
+  return [{ kind: choice.failure, engine, when: failsWhen(aircraft, choice, takesOff, chance()) }];
 }
+
+function failsWhen(aircraft: AircraftDocument, choice: FlyChoice, takesOff: boolean, share: number): Planned["when"] {
+  const between = ([least, most]: readonly [number, number]) => least + share * (most - least);
+  const { height_m } = choice;
+  switch (failsAt(choice, takesOff)) {
+    case "roll":
+      return { what: "faster", value: rollSpeed_mps(aircraft, choice) };
+    case "off":
+      return { what: "above", value: JUST_OFF_M };
+    case "down":
+      return { what: "below", value: height_m };
+    case "surprise":
+      return takesOff
+        ? { what: "above", value: height_m * between(AROUND) }
+        : { what: "time", value: between(SURPRISE_S) };
+    default:
+      return takesOff ? { what: "above", value: height_m } : { what: "time", value: SOON_S };
+  }
+}
+
+/** When it fails, of what this beginning has: nothing rolls in the air, nothing is on its way down on a runway. */
+export const failsAt = ({ when }: Pick<FlyChoice, "when">, takesOff: boolean): FailsAt =>
+  takesOff ? (when === "down" ? "set" : when) : when === "roll" || when === "off" ? "set" : when;
+
+/** Before it flies; a rotorcraft rolls to no speed of its own. */
+export const rollSpeed_mps = (aircraft: AircraftDocument, { roll_mps }: Pick<FlyChoice, "roll_mps">): number =>
+  roll_mps ?? (isAeroplane(aircraft) ? (aircraft.handbook.vs1_mps ?? USUAL_STALL_MPS) : USUAL_ROLL_MPS);
 
 /** The set-up in a sentence. */
 export function setUpWords(
   choice: FlyChoice,
   from: LandingEnd | null,
-  { name, engines, category }: Pick<AircraftDocument, "name" | "engines" | "category">,
+  aircraft: AircraftDocument,
   format: Format,
 ): string {
+  const { name, engines } = aircraft;
   const where = from
     ? `${name} takes off from ${from.name}`
     : choice.from === HOVER
@@ -336,12 +373,22 @@ export function setUpWords(
         ? ", one of the two"
         : `, ${choice.engine}`
       : "";
-  const when = from
-    ? choice.known
-      ? `at ${format("height", choice.height_m)} above the runway`
-      : `as a surprise around ${format("height", choice.height_m)}`
-    : choice.known
-      ? "in three seconds"
-      : `as a surprise within ${formatNumber(SURPRISE_S[1])} s`;
-  return `${where}; ${failureWords(choice.failure, { category })}${side}, ${when}.`;
+  const when = whenWords(aircraft, choice, from !== null, format);
+  return `${where}; ${failureWords(choice.failure, aircraft)}${side}, ${when}.`;
+}
+
+function whenWords(aircraft: AircraftDocument, choice: FlyChoice, takesOff: boolean, format: Format): string {
+  const height = format("height", choice.height_m);
+  switch (failsAt(choice, takesOff)) {
+    case "roll":
+      return `on the roll at ${format("speed", rollSpeed_mps(aircraft, choice))}`;
+    case "off":
+      return "as it has left the ground";
+    case "down":
+      return `at ${height} above the ground on the way down`;
+    case "surprise":
+      return `as a surprise ${takesOff ? `around ${height}` : `within ${formatNumber(SURPRISE_S[1])} s`}`;
+    default:
+      return takesOff ? `at ${height} above the runway` : "in three seconds";
+  }
 }

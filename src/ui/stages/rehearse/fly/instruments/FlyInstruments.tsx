@@ -50,7 +50,7 @@ export function FlyInstruments({ aircraft, view, mass_kg, bank_rad, disabled, on
         {view.rotor ? (
           <YawString beta_rad={view.tas_mps < STRING_MPS ? null : view.beta_rad} />
         ) : (
-          <BallAndString ball={view.ball} beta_rad={view.beta_rad} live={liveSideOf(view)} />
+          <BallAndString ball={view.ball} beta_rad={view.beta_rad} live={liveSideOf(view)} stands={view.onGround} />
         )}
       </div>
       <div className="grid content-between gap-1">

@@ -100,7 +100,7 @@ export function CardTable({
   return (
     <>
       {[head, ...rows].map((cells, i) => (
-        <View key={cells.join()} style={{ ...cardStyles.row, paddingVertical: 1 }}>
+        <View key={i} style={{ ...cardStyles.row, paddingVertical: 1 }}>
           {cells.map((cell, index) => (
             <Text
               key={index}

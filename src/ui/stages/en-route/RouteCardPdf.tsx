@@ -35,8 +35,8 @@ export function RouteCardPdf({ content }: { content: RouteCardContent }) {
         </G>
       </Svg>
       <Text style={cardStyles.head}>{content.gaps.length > 0 ? "Gaps" : "A place is in reach all the way"}</Text>
-      {content.gaps.map((gap) => (
-        <Text key={gap} style={{ fontSize: 9.5 }}>
+      {content.gaps.map((gap, i) => (
+        <Text key={i} style={{ fontSize: 9.5 }}>
           {forPaper(gap)}
         </Text>
       ))}

@@ -551,5 +551,9 @@ test("a flight that others look on at: the instructor lets it burn, one monitors
   await host.getByRole("button", { name: "End" }).click();
   await expect(aside(instructor)).toContainText("The flight is over.");
   await expect(aside(other)).toContainText("The flight is over.");
+  // Loaded anew they are still with the one who flies, for the next flight.
+  await host.reload();
+  await host.getByRole("tab", { name: "Fly it" }).click();
+  await expect(aside(host)).toContainText("With you: instructor, pilot monitoring.");
   for (const page of [other, instructor]) await page.context().close();
 });

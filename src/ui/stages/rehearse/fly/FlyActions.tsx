@@ -1,9 +1,10 @@
 "use client";
 import { Gauge, Moon, Pause, Play, RotateCcw, Square, Sun, Users, Volume2, VolumeX } from "lucide-react";
+import { useEffect } from "react";
 import { toast } from "sonner";
 import { end, goBack, goHalf, letGo } from "./flight-lane";
 import { type Look, useFly } from "./fly-store";
-import { askOthers, sendAway, useOthers } from "./others/others";
+import { askOthers, sendAway, showAgain, useOthers } from "./others/others";
 
 const LOOKS: readonly { readonly value: Look; readonly label: string }[] = [
   { value: "ahead", label: "Ahead" },
@@ -73,6 +74,7 @@ export function FlyActions({ aircraft, onEnded }: { aircraft: string; onEnded: (
 /** Asks others to look on, or sends them away; the flights of this page, one after the other. */
 function OthersButton({ aircraft }: { aircraft: string }) {
   const asked = useOthers((state) => state.code !== null);
+  useEffect(() => void showAgain(), []);
   const ask = async () => {
     const fault = await askOthers(aircraft);
     if (fault !== null) toast(fault);

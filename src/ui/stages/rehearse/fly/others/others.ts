@@ -2,6 +2,7 @@
 // is done here. The flight goes on without them when the line is lost.
 import { toast } from "sonner";
 import { create } from "zustand";
+import { createJSONStorage, persist } from "zustand/middleware";
 import {
   type DrillShown,
   type FlightDid,
@@ -29,8 +30,14 @@ interface Others {
   readonly id: string | null;
 }
 
-/** Who is asked to look on at the flights of this page. */
-export const useOthers = create<Others>()(() => ({ code: null, id: null }));
+/** Who is asked to look on at the flights of this tab; they are still there when it is loaded anew. */
+export const useOthers = create<Others>()(
+  persist((): Others => ({ code: null, id: null }), {
+    name: "utrimax-others",
+    storage: createJSONStorage(() => sessionStorage),
+    skipHydration: true,
+  }),
+);
 
 /** What was told last, by reference: the same is not told again. */
 interface Told {
@@ -54,13 +61,28 @@ export async function askOthers(aircraft: string): Promise<string | null> {
   if (!joined.ok) return joined.issues.map(({ message }) => message).join(" ");
   sendAway();
   useOthers.setState({ code, id });
+  showTo(id);
+  return null;
+}
+
+/** Those who were asked before the page was loaded anew see it again. */
+export async function showAgain(): Promise<void> {
+  if (end) return;
+  await useOthers.persist.rehydrate();
+  const { id } = useOthers.getState();
+  if (id !== null && !end) showTo(id);
+}
+
+function showTo(id: string): void {
   const close = useCrew.getState().open(id);
   let done = 0;
-  const deaf = useCrew.subscribe(({ log }) => {
+  const deaf = useCrew.subscribe(({ log, clock, link }) => {
+    if (link === "gone") return sendAway();
     for (const { seq, role, did } of log)
       if (seq > done) {
         done = seq;
-        if (role !== "flying") void doneByOther(role, did);
+        // Until its clock is told comes what was done before.
+        if (role !== "flying" && clock.told_ms > 0) void doneByOther(role, did);
       }
   });
   let told = NOTHING;
@@ -77,7 +99,6 @@ export async function askOthers(aircraft: string): Promise<string | null> {
     deaf();
     close();
   };
-  return null;
 }
 
 /** Nobody looks on any more. */

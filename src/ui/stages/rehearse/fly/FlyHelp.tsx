@@ -4,6 +4,7 @@ import type { AircraftDocument } from "@/core/aircraft/aircraft-document";
 import type { FailureKind } from "@/core/simulation/trouble";
 import { CheckField } from "@/ui/kit/forms/CheckField";
 import { useFormat } from "@/ui/kit/units/units-store";
+import { BankLimit } from "./BankLimit";
 import { assist, failNow } from "./flight-lane";
 import { OF_NONE, failureWords, failuresOf, helpWords, speedToHold_mps } from "./fly-set-up";
 import { useFly } from "./fly-store";
@@ -30,6 +31,7 @@ export function FlyHelp({ aircraft, mass_kg }: { aircraft: AircraftDocument; mas
         checked={assistance.speed_mps !== null}
         onChange={(on) => void assist({ speed_mps: on ? held : null })}
       />
+      <BankLimit bank_rad={assistance.bank_rad} onChange={(bank_rad) => void assist({ bank_rad })} />
       <p className="flex items-center gap-1.5">
         <label className="min-w-0 flex-1">
           <span className="sr-only">What fails</span>

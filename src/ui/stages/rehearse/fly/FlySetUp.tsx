@@ -18,6 +18,7 @@ import { useProcedures } from "@/ui/library/own/own-documents";
 import { toleranceWords } from "@/ui/library/exercise-words";
 import { exercisesOf } from "../exercises/useExercises";
 import { GamepadFields } from "./gamepad/GamepadFields";
+import { BankLimit } from "./BankLimit";
 import { beginFlight, letGo } from "./flight-lane";
 import {
   AIR,
@@ -276,6 +277,9 @@ function HelpFields({ aircraft, held_mps }: { aircraft: AircraftDocument; held_m
         checked={assistance.speed_mps !== null}
         onChange={(on) => help({ speed_mps: on ? held_mps : null })}
       />
+      <div className="w-56">
+        <BankLimit bank_rad={assistance.bank_rad} onChange={(bank_rad) => help({ bank_rad })} />
+      </div>
     </fieldset>
   );
 }

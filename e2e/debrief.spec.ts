@@ -57,7 +57,10 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   await expect(stops.getByRole("button", { name: /^Redo/ })).toBeEnabled();
 
   // Planned with one's own reaction instead, the prediction is another, and Departure's gate with it.
-  await aside.getByRole("region", { name: "Your own figures" }).getByRole("button", { name: "Plan with them" }).click();
+  const own = aside.getByRole("region", { name: "Your own figures" });
+  // They follow what is kept, which follows what was taken back.
+  await expect(own.getByRole("heading", { name: /^Your own: 3\.\d s/ })).toBeVisible();
+  await own.getByRole("button", { name: "Plan with them" }).click();
   await expect(page.getByRole("button", { name: /^Pilot, your own 3/ })).toBeVisible();
   await expect(beside.getByText(/plan 3\.\d/).first()).toBeVisible();
   await page.locator("#stage").focus();

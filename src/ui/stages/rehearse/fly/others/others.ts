@@ -110,7 +110,9 @@ export function sendAway(): void {
 
 /** Tells what has changed; what could not be told is told the next time. @returns what they have now */
 async function tell(id: string, told: Told): Promise<Told> {
-  const [parts, next] = changed(told, performance.now(), await toFail());
+  // Before anything flies no worker is started for it.
+  const planned = useFly.getState().under ? await toFail() : [];
+  const [parts, next] = changed(told, performance.now(), planned);
   if (Object.keys(parts).length === 0) return told;
   const answer = await send("POST", `/api/crews/${id}/shown`, forShow(parts));
   if (answer.ok) return next;

@@ -129,11 +129,11 @@ test("a route of one's own by keyboard, out as a file and in again; places that 
 
   // Left out by hand it does not count, until it is counted again.
   await page.getByRole("tab", { name: "Places" }).click();
-  await page.getByRole("button", { name: "Leave Dunnet Field out" }).press("Enter");
+  await page.getByRole("button", { name: "Leave out Dunnet Field" }).press("Enter");
   const left = page.getByRole("region", { name: "Places that do not count" });
   await expect(left).toContainText(/Dunnet Field, [\d\s]+\sm: left out by hand/);
-  await page.getByRole("button", { name: "Count Dunnet Field again" }).press("Enter");
-  await expect(page.getByRole("button", { name: "Leave Dunnet Field out" })).toBeVisible();
+  await page.getByRole("button", { name: "Count again Dunnet Field" }).press("Enter");
+  await expect(page.getByRole("button", { name: "Leave out Dunnet Field" })).toBeVisible();
 
   // A jet does not land on fields: they do not count, and it is said why.
   await flyAircraft(page, "Cedar J2");
@@ -141,7 +141,7 @@ test("a route of one's own by keyboard, out as a file and in again; places that 
   await expect(left).toContainText(/Dunnet Field, [\d\s]+\sm: too short for this aircraft/);
   // A helicopter needs room, not length.
   await flyAircraft(page, "Hazel H2");
-  await expect(page.getByRole("button", { name: "Leave Dunnet Field out" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Leave out Dunnet Field" })).toBeVisible();
 });
 
 test("on one engine: no way over the ridge, an altitude closes it, the alternate chosen, by keyboard", async ({

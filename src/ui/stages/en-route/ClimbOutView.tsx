@@ -207,7 +207,7 @@ function LimitFields() {
               <button
                 type="button"
                 className="btn btn-quiet px-2 py-0"
-                aria-label={`Fly over ${name} again`}
+                aria-label={`Remove ${name}, fly over it again`}
                 onClick={() => set({ avoid: limits.avoid.filter((_, j) => j !== i) })}
               >
                 Remove

@@ -54,7 +54,7 @@ export function PlacesView() {
         <button
           type="button"
           className="btn btn-quiet px-2 py-0"
-          aria-label={`Leave ${place.name} out`}
+          aria-label={`Leave out ${place.name}`}
           onClick={() => leave([...except, place.id])}
         >
           Leave out
@@ -83,7 +83,7 @@ export function PlacesView() {
                   <button
                     type="button"
                     className="btn btn-quiet ml-2 px-2 py-0"
-                    aria-label={`Count ${place.name} again`}
+                    aria-label={`Count again ${place.name}`}
                     onClick={() => leave(except.filter((id) => id !== place.id))}
                   >
                     Count again

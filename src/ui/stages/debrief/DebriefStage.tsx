@@ -85,10 +85,10 @@ export function DebriefStage() {
   useEffect(() => {
     if (useLogs.getState().logs === null) void loadLogs();
   }, []);
-  // What was kept last is looked at first.
+  // What was kept last is looked at first; not over what was just refused.
   useEffect(() => {
-    const { open: now, progress } = useDebrief.getState();
-    if (logs && logs.length > 0 && !now && progress === null) void openKept(logs[0].id);
+    const { open: now, progress, fault } = useDebrief.getState();
+    if (logs && logs.length > 0 && !now && progress === null && fault === null) void openKept(logs[0].id);
   }, [logs]);
 
   const add = async (name: string, text: string, layout: CsvLayout | null) => {

@@ -10,6 +10,8 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   browser,
   baseURL,
 }) => {
+  // The longest of all: two at a time a slow machine needs this.
+  test.setTimeout(300_000);
   await openDemo(page);
   await page.getByRole("link", { name: /Debrief/ }).click();
   const aside = page.getByRole("complementary", { name: "Decision" });

@@ -19,7 +19,7 @@ export const FLIGHT_ROLES: readonly CrewRole[] = ["flying", "monitoring", "instr
 
 /** When something is to fail: by the clock, s, above the ground, m, or at a speed that is read, m/s. */
 const FailsWhen = z.strictObject({
-  what: z.enum(["time", "above", "below", "faster"]),
+  what: z.enum(["time", "above", "below", "faster", "slower"]),
   value: z.number().min(0).max(20_000),
 });
 const PlannedSeen = WhatFails.extend({ when: FailsWhen }) satisfies z.ZodType<Planned>;

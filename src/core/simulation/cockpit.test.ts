@@ -310,6 +310,17 @@ describe("what is to fail later", () => {
     expect(cockpit.flight.seen.onWheels).toBe(true);
   });
 
+  it("fails as it gets slower than a speed that is read, and not before", () => {
+    const slows = setUp("alder-s1", { throttle: 0 });
+    const cockpit = begun(slows, {}, [{ kind: "pitot", engine: null, when: { what: "slower", value: 30 } }]);
+    for (let i = 0; i < 600 && cockpit.flight.failures.length === 0; i += 1) {
+      expect(cockpit.flight.state[S.ASI]).toBeGreaterThan(30);
+      cockpit.wanted.pitch_rad = 0.1;
+      seconds(cockpit, 0.1);
+    }
+    expect(cockpit.flight.failures).toMatchObject([{ kind: "pitot", engine: null }]);
+  });
+
   it("does not once it was taken back, nor after going back; fifty are the most", () => {
     const cockpit = begun(setUp("alder-s1"), {}, [fire]);
     seconds(cockpit, 5);

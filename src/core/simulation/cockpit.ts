@@ -18,7 +18,7 @@ import type { FailureKind, WhatFails } from "./trouble";
 
 /** What is to fail, and when: since the beginning, s; above the ground on the way up or down, m; at a speed, m/s. */
 export interface Planned extends WhatFails {
-  readonly when: { readonly what: "time" | "above" | "below" | "faster"; readonly value: number };
+  readonly when: { readonly what: "time" | "above" | "below" | "faster" | "slower"; readonly value: number };
 }
 
 /** A moment to go back to. */
@@ -121,6 +121,7 @@ function isDue({ when }: Planned, { flight }: Cockpit): boolean {
   if (when.what === "time") return flight.state[S.TIME] >= when.value;
   // As it is called out: by the instrument.
   if (when.what === "faster") return flight.state[S.ASI] >= when.value;
+  if (when.what === "slower") return flight.state[S.ASI] <= when.value;
   const height_m = heightAbove_m(flight);
   return when.what === "above" ? height_m >= when.value : height_m <= when.value;
 }

@@ -1,8 +1,5 @@
 "use client";
-import { Pause, Play } from "lucide-react";
-import Link from "next/link";
 import { useEffect } from "react";
-import { useHotkeys } from "react-hotkeys-hook";
 import type { CrewRole } from "@/core/procedure/crew-run";
 import { DecisionAside } from "@/ui/kit/page/DecisionAside";
 import { useFormat } from "@/ui/kit/units/units-store";
@@ -16,10 +13,10 @@ import { soundWarning } from "../drill/drill-sound";
 import type { HandEvent } from "../drill/drill-store";
 import { drillSummary, soFarWords } from "../drill/drill-words";
 import { CrewCode } from "./CrewCode";
+import { CrewHeader } from "./CrewHeader";
 import { CrewNotes } from "./CrewNotes";
 import { InstructorPanel } from "./InstructorPanel";
 import { useCrew } from "./crew-store";
-import { ROLE_WORDS } from "./crew-words";
 import { keepCrewRun } from "./keep-crew-run";
 import { type CrewNow, useCrewNow } from "./useCrewNow";
 
@@ -53,11 +50,8 @@ interface OpenedProps {
 
 function Opened({ role, aircraft, code, now: { crew, flying } }: OpenedProps) {
   const { act } = useCrew.getState();
-  const link = useCrew((state) => state.link);
   const { run, state, over, paused } = flying;
   const { procedure } = run;
-  const toggle = () => void act({ kind: paused ? "go" : "stop" });
-  useHotkeys("escape", toggle, { enabled: crew.begun && !over });
   const byHand = (event: HandEvent) => {
     if (role === "instructor") return;
     void act({ kind: "hand", event: event.type === "back" ? event : { ...event, actor: role } });
@@ -70,29 +64,14 @@ function Opened({ role, aircraft, code, now: { crew, flying } }: OpenedProps) {
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]">
       <main className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto_auto] bg-sheet">
-        <header className="flex items-center gap-4 border-b border-rule px-4 py-2">
-          <div className="min-w-0">
-            <h1 className="truncate text-[19px] font-bold">{procedure.name}</h1>
-            <p className="text-[14px] text-ink2">
-              {aircraft}. You are <strong className="text-ink">{ROLE_WORDS[role]}</strong>
-              {crew.roles.length > 0 && `; here: ${crew.roles.map((other) => ROLE_WORDS[other]).join(", ")}`}.
-            </p>
-          </div>
-          <span className="ml-auto flex items-center gap-3">
-            <span role="status" className={link === "lost" ? "text-ochre" : "text-ink2"}>
-              {link === "lost" ? "The line is lost: coming back …" : ""}
-            </span>
-            {!over && (
-              <button type="button" className="btn" onClick={toggle}>
-                {paused ? <Play size={15} aria-hidden="true" /> : <Pause size={15} aria-hidden="true" />}
-                {paused ? (crew.begun ? "Go on" : "Begin") : "Stop"}
-              </button>
-            )}
-            <Link href="/rehearse" className="text-[14px] underline">
-              Leave
-            </Link>
-          </span>
-        </header>
+        <CrewHeader
+          title={procedure.name}
+          what={`${aircraft}. `}
+          role={role}
+          here={crew.roles}
+          running={over ? null : !paused}
+          begin={crew.begun ? undefined : "Begin"}
+        />
         {crew.begun ? (
           over ? (
             <DrillDebrief flying={flying} onFrom={null} />

@@ -1,6 +1,4 @@
 "use client";
-import { Pause, Play } from "lucide-react";
-import Link from "next/link";
 import { useEffect, useMemo, useState } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import type { DrillShown, FlightShown, NowShown } from "@/core/exercise/flight-crew";
@@ -19,6 +17,7 @@ import { speedToHold_mps } from "../fly/fly-set-up";
 import { FlyInstruments } from "../fly/instruments/FlyInstruments";
 import { rolesHere } from "../fly/others/roles-here";
 import { CrewCode } from "./CrewCode";
+import { CrewHeader } from "./CrewHeader";
 import { CrewNotes } from "./CrewNotes";
 import { FailPanel } from "./FailPanel";
 import { NoteForm } from "./NoteForm";
@@ -76,9 +75,8 @@ interface Props {
 }
 
 function Looked({ role, here, flight, drill, now, silent_s }: Props) {
-  const { act } = useCrew.getState();
   const format = useFormat();
-  const { link, log } = useCrew();
+  const log = useCrew((state) => state.log);
   const { view, running, over } = now;
   const { aircraft, mass_kg, bank_rad } = flight;
   const plane = useMemo(() => localPlane(flight.origin), [flight.origin]);
@@ -87,37 +85,19 @@ function Looked({ role, here, flight, drill, now, silent_s }: Props) {
   const held_mps = speedToHold_mps(aircraft, mass_kg);
   const said = over
     ? { lead: "The flight is over.", rest: "The next one is shown here as soon as it begins.", good: true }
-    : nowWords(view, held_mps, running, format);
+    : running || view.ended
+      ? nowWords(view, held_mps, running, format)
+      : { lead: view.time_s < 0.1 ? "Ready." : "Stopped.", rest: "Esc or Go on lets it fly.", good: true };
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]">
       <main className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto_auto] bg-sheet">
-        <header className="flex items-center gap-4 border-b border-rule px-4 py-2">
-          <div className="min-w-0">
-            <h1 className="truncate text-[19px] font-bold">{flight.words}</h1>
-            <p className="text-[14px] text-ink2">
-              You are <strong className="text-ink">{ROLE_WORDS[role]}</strong>
-              {here.length > 0 && `; here: ${here.map((other) => ROLE_WORDS[other]).join(", ")}`}.
-            </p>
-          </div>
-          <span className="ml-auto flex items-center gap-3">
-            <span role="status" className="text-ochre">
-              {link === "lost"
-                ? "The line is lost: coming back …"
-                : silent_s > SILENT_S
-                  ? `Nothing heard of the flight for ${formatNumber(silent_s)} s.`
-                  : ""}
-            </span>
-            {flies && (
-              <button type="button" className="btn" onClick={() => void act({ kind: running ? "stop" : "go" })}>
-                {running ? <Pause size={15} aria-hidden="true" /> : <Play size={15} aria-hidden="true" />}
-                {running ? "Stop" : "Go on"}
-              </button>
-            )}
-            <Link href="/rehearse" className="text-[14px] underline">
-              Leave
-            </Link>
-          </span>
-        </header>
+        <CrewHeader
+          title={flight.words}
+          role={role}
+          here={here}
+          status={silent_s > SILENT_S ? `Nothing heard of the flight for ${formatNumber(silent_s)} s.` : ""}
+          running={flies ? running : null}
+        />
         <div className="min-h-0 border-b border-ink2">
           <FlyMap plane={plane} ends={flight.ends} at={view} path={now.path} wind={flight.wind} />
         </div>

@@ -10,7 +10,7 @@ import { ChoiceField } from "@/ui/kit/forms/ChoiceField";
 import { NumberField } from "@/ui/kit/forms/NumberField";
 import { QuantityField } from "@/ui/kit/forms/QuantityField";
 import { type Format, useFormat } from "@/ui/kit/units/units-store";
-import { OF_NONE, failureWords, failuresOf } from "../fly/fly-set-up";
+import { OF_NONE, failsOn, failureWords, failuresOf } from "../fly/fly-set-up";
 import { useCrew } from "./crew-store";
 
 interface Props {
@@ -22,7 +22,7 @@ interface Props {
 type When = "now" | "later" | "height" | "speed";
 const BACK_S = 10;
 
-/** What an instructor lets fail: now, after some seconds, or at a height. */
+/** What an instructor lets fail: now, after some seconds, at a height or a speed, from whichever side it comes. */
 export function FailPanel({ aircraft, now, disabled }: Props) {
   const { act } = useCrew.getState();
   const format = useFormat();
@@ -34,10 +34,7 @@ export function FailPanel({ aircraft, now, disabled }: Props) {
   const [speed_mps, setSpeed] = useState(25.7);
   const { view, planned } = now;
   const ofTwo = aircraft.engines.count === 2 && !OF_NONE.includes(kind);
-  const what: WhatFails = {
-    kind,
-    engine: OF_NONE.includes(kind) ? null : ofTwo && side === "right" ? 1 : 0,
-  };
+  const what: WhatFails = { kind, engine: failsOn(aircraft, kind, side === "right" ? 1 : 0) };
   const fail = () =>
     void act({
       kind: "fail",
@@ -48,7 +45,7 @@ export function FailPanel({ aircraft, now, disabled }: Props) {
           : when === "later"
             ? { what: "time", value: view.time_s + after_s }
             : when === "speed"
-              ? { what: "faster", value: speed_mps }
+              ? { what: speed_mps > view.ias_mps ? "faster" : "slower", value: speed_mps }
               : { what: height_m > view.height_m ? "above" : "below", value: height_m },
     });
   return (
@@ -160,7 +157,7 @@ function plannedWords({ when, ...what }: Planned, aircraft: AircraftDocument, ti
   const at =
     when.what === "time"
       ? `in ${formatClock(when.value - time_s)}`
-      : when.what === "faster"
+      : when.what === "faster" || when.what === "slower"
         ? `at ${format("speed", when.value)}`
         : `${when.what} ${format("height", when.value, when.what === "above" ? "up" : "down")}`;
   return `${named(what, aircraft)} ${at}`;

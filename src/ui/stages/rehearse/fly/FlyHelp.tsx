@@ -6,7 +6,7 @@ import { CheckField } from "@/ui/kit/forms/CheckField";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { BankLimit } from "./BankLimit";
 import { assist, failNow } from "./flight-lane";
-import { OF_NONE, failureWords, failuresOf, helpWords, speedToHold_mps } from "./fly-set-up";
+import { OF_NONE, failsOn, failureWords, failuresOf, helpWords, speedToHold_mps } from "./fly-set-up";
 import { useFly } from "./fly-store";
 
 /** What helps, and what somebody beside lets fail: while it flies. */
@@ -60,11 +60,7 @@ export function FlyHelp({ aircraft, mass_kg }: { aircraft: AircraftDocument; mas
             </select>
           </label>
         )}
-        <button
-          type="button"
-          className="btn py-0.5"
-          onClick={() => void failNow(kind, OF_NONE.includes(kind) ? null : two ? side : 0)}
-        >
+        <button type="button" className="btn py-0.5" onClick={() => void failNow(kind, failsOn(aircraft, kind, side))}>
           Fail
         </button>
       </p>

@@ -72,6 +72,7 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
   // Those that are flown from the air with these keys: not what needs a runway's approach or a crew.
   const aloft = exercises.filter(({ setUp }) => setUp.height_m > 500 || !isAeroplane(aircraft));
   const exercise = aloft.find(({ id }) => id === choice.exerciseId) ?? null;
+  const begins_m = exercise?.setUp.height_m ?? situation.altitude_m - set.ground_m;
   const { own, draft } = useProcedures();
   const drills = useMemo(() => flyable(procedureCategory(aircraft), own, draft), [aircraft, own, draft]);
   const procedure = drills.find(({ id }) => id === choice.drillId) ?? null;
@@ -197,6 +198,7 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
             value={choice.height_m}
             check={(value) => (value >= 15 && value <= 1500 ? null : "From 50 to 5 000 ft.")}
             onChange={(height_m) => choose({ height_m })}
+            hint={when === "down" && begins_m <= choice.height_m ? "It begins lower: it fails at once." : undefined}
           />
         )}
         {failure !== NONE && aircraft.engines.count === 2 && (

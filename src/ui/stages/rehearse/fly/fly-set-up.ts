@@ -104,6 +104,10 @@ export const OF_NONE: readonly FailureKind[] = [
   "hydraulic",
 ];
 
+/** Which engine a failure is of: the one of two that is meant, the only one, or none. */
+export const failsOn = ({ engines }: AircraftDocument, kind: FailureKind, side: 0 | 1): 0 | 1 | null =>
+  OF_NONE.includes(kind) ? null : engines.count === 2 ? side : 0;
+
 /** What an aircraft does not have cannot fail. */
 function lacksOf(aircraft: AircraftDocument): readonly FailureKind[] {
   if (aircraft.category === "helicopter")
@@ -320,9 +324,8 @@ function hovering(aircraft: AircraftDocument, skids_m: number) {
 
 function plannedOf(aircraft: AircraftDocument, choice: FlyChoice, takesOff: boolean, chance: () => number): Planned[] {
   if (choice.failure === "none") return [];
-  const two = aircraft.engines.count === 2;
   const side = choice.engine === "either" ? (chance() < 0.5 ? 0 : 1) : choice.engine === "left" ? 0 : 1;
-  const engine = OF_NONE.includes(choice.failure) ? null : two ? side : 0;
+  const engine = failsOn(aircraft, choice.failure, side);
   return [{ kind: choice.failure, engine, when: failsWhen(aircraft, choice, takesOff, chance()) }];
 }
 

@@ -17,19 +17,17 @@ import { flyable } from "../editor/flyable";
 import { useProcedures } from "@/ui/library/own/own-documents";
 import { toleranceWords } from "@/ui/library/exercise-words";
 import { exercisesOf } from "../exercises/useExercises";
+import { FailFields } from "./FailFields";
 import { GamepadFields } from "./gamepad/GamepadFields";
 import { BankLimit } from "./BankLimit";
 import { beginFlight, letGo } from "./flight-lane";
 import {
   AIR,
   HOVER,
-  type FailsAt,
   chosenOf,
-  failsAt,
   failureWords,
   failuresOf,
   helpWords,
-  rollSpeed_mps,
   setUpOf,
   setUpWords,
   speedToHold_mps,
@@ -66,7 +64,6 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
   const helicopter = aircraft.category === "helicopter";
   const chosen = chosenOf(choice, aircraft, from);
   const { failure, from: begins } = chosen;
-  const when = failsAt(chosen, from !== null);
   const words = setUpWords(chosen, from, aircraft, format);
   const { exercises } = exercisesOf(aircraft);
   // Those that are flown from the air with these keys: not what needs a runway's approach or a crew.
@@ -165,14 +162,6 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
           onChange={(value) => choose({ failure: value as FailureKind | "none" })}
           choices={[{ value: NONE, label: "nothing" }, ...failures]}
         />
-        {failure !== NONE && (
-          <ChoiceField
-            label="When"
-            value={when}
-            onChange={(value) => choose({ when: value })}
-            choices={whenChoices(aircraft, from !== null, begins === HOVER)}
-          />
-        )}
         {begins === HOVER && (
           <QuantityField
             label="Skids above the ground"
@@ -182,36 +171,8 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
             onChange={(hover_m) => choose({ hover_m })}
           />
         )}
-        {failure !== NONE && when === "roll" && (
-          <QuantityField
-            label="Speed on the roll, as it is read"
-            kind="speed"
-            value={rollSpeed_mps(aircraft, choice)}
-            check={(value) => (value >= 5 && value <= 100 ? null : "From 10 to 190 kt.")}
-            onChange={(roll_mps) => choose({ roll_mps })}
-          />
-        )}
-        {failure !== NONE && (when === "down" || (from && (when === "set" || when === "surprise"))) && (
-          <QuantityField
-            label={from ? "Height above the runway" : "Height above the ground"}
-            kind="height"
-            value={choice.height_m}
-            check={(value) => (value >= 15 && value <= 1500 ? null : "From 50 to 5 000 ft.")}
-            onChange={(height_m) => choose({ height_m })}
-            hint={when === "down" && begins_m <= choice.height_m ? "It begins lower: it fails at once." : undefined}
-          />
-        )}
-        {failure !== NONE && aircraft.engines.count === 2 && (
-          <ChoiceField
-            label="Engine"
-            value={choice.engine}
-            onChange={(engine) => choose({ engine })}
-            choices={[
-              { value: "either", label: "one of the two" },
-              { value: "left", label: "left" },
-              { value: "right", label: "right" },
-            ]}
-          />
+        {failure !== NONE && (
+          <FailFields aircraft={aircraft} chosen={chosen} takesOff={from !== null} begins_m={begins_m} />
         )}
         <ChoiceField
           label="Air"
@@ -235,28 +196,6 @@ export function FlySetUp({ aircraft, set }: { aircraft: AircraftDocument; set: F
       <UsualWords aircraft={aircraft} />
     </div>
   );
-}
-
-/** When something may fail, by how it begins. */
-function whenChoices(
-  aircraft: AircraftDocument,
-  takesOff: boolean,
-  hovers: boolean,
-): readonly { readonly value: FailsAt; readonly label: string }[] {
-  const surprise = { value: "surprise", label: "as a surprise" } as const;
-  if (!takesOff)
-    return [
-      { value: "set", label: "in three seconds" },
-      ...(hovers ? [] : [{ value: "down", label: "at a height on the way down" } as const]),
-      surprise,
-    ];
-  const rolls = aircraft.category !== "helicopter";
-  return [
-    ...(rolls ? [{ value: "roll", label: "on the roll, at a speed" } as const] : []),
-    { value: "off", label: "as it has left the ground" },
-    { value: "set", label: "at a height" },
-    surprise,
-  ];
 }
 
 /** What helps the hands. */

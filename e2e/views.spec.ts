@@ -337,6 +337,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.keyboard.press("7");
     await page.getByRole("tab", { name: "Fly it" }).click();
     await expect(page.getByRole("region", { name: "Set up" })).toBeVisible();
+    await page.getByLabel("When").selectOption({ label: "at a height on the way down" });
     await cleanAndWhole(page);
     await page.getByRole("button", { name: "Fly", exact: true }).click();
     await expect(page.getByRole("img", { name: /^(View out|Map)/ })).toBeVisible({ timeout: 30_000 });
@@ -354,6 +355,10 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await other.getByRole("button", { name: "instructor" }).click();
     await expect(other.getByRole("button", { name: "Let it fail" })).toBeVisible();
     await cleanAndWhole(other);
+    // However long its words are, the flight stays in its column.
+    const { x } = (await other.getByRole("complementary", { name: "Decision" }).boundingBox()) ?? { x: 0 };
+    const flight = (await other.getByRole("main").boundingBox()) ?? { x: 0, width: Infinity };
+    expect(flight.x + flight.width).toBeLessThanOrEqual(x + 1);
     await other.close();
     await page.getByRole("button", { name: "End", exact: true }).click();
     await expect(page.getByRole("region", { name: "Recording" })).toBeVisible({ timeout: 30_000 });

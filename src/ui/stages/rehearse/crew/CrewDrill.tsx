@@ -63,7 +63,7 @@ function Opened({ role, aircraft, code, now: { crew, flying } }: OpenedProps) {
   const step = crew.begun && !over ? procedure.steps.at(state.drill.at) : undefined;
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]">
-      <main className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto_auto] bg-sheet">
+      <main className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto_auto] bg-sheet">
         <CrewHeader
           title={procedure.name}
           what={`${aircraft}. `}

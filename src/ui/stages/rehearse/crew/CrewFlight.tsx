@@ -90,7 +90,7 @@ function Looked({ role, here, flight, drill, now, silent_s }: Props) {
       : { lead: view.time_s < 0.1 ? "Ready." : "Stopped.", rest: "Esc or Go on lets it fly.", good: true };
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_324px] max-[1150px]:grid-cols-[minmax(0,1fr)_276px]">
-      <main className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto_auto] bg-sheet">
+      <main className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto_auto] bg-sheet">
         <CrewHeader
           title={flight.words}
           role={role}

@@ -28,13 +28,13 @@ export function CrewHeader({ title, what = "", role, here, status = "", running,
   return (
     <header className="flex items-center gap-4 border-b border-rule px-4 py-2">
       <div className="min-w-0">
-        <h1 className="truncate text-[19px] font-bold">{title}</h1>
+        <h1 className="text-[19px] leading-6 font-bold">{title}</h1>
         <p className="text-[14px] text-ink2">
           {what}You are <strong className="text-ink">{ROLE_WORDS[role]}</strong>
           {here.length > 0 && `; here: ${here.map((other) => ROLE_WORDS[other]).join(", ")}`}.
         </p>
       </div>
-      <span className="ml-auto flex items-center gap-3">
+      <span className="ml-auto flex shrink-0 items-center gap-3">
         <span role="status" className="text-ochre">
           {link === "lost" ? "The line is lost: coming back …" : status}
         </span>

@@ -13,6 +13,14 @@ interface Props {
   brief: boolean;
 }
 
+/** Flatter than this is level flight. */
+const FLATTEST = 99;
+
+function ratioWords(ratio: number | null): string {
+  if (ratio === null) return "–";
+  return ratio > FLATTEST ? `over 1 : ${FLATTEST}` : `1 : ${formatNumber(ratio, 1)}`;
+}
+
 /** A flight in figures. */
 export function FlightFigures({ view, path, brief }: Props) {
   const format = useFormat();
@@ -35,7 +43,7 @@ export function FlightFigures({ view, path, brief }: Props) {
           <dt>Over the ground</dt>
           <dd className="num">{format("speed", view.groundSpeed_mps)}</dd>
           <dt>Glides over the ground</dt>
-          <dd className="num">{ratio === null ? "–" : `1 : ${formatNumber(Math.min(ratio, 99), 1)}`}</dd>
+          <dd className="num">{ratioWords(ratio)}</dd>
         </>
       )}
       {view.rotor ? (

@@ -3,6 +3,7 @@ import { performance } from "node:perf_hooks";
 import { coverGrid } from "@/core/cover/cover-grid";
 import { forwardField, inverseField } from "@/core/cover/cover-field";
 import { CoverLeg, coverMetric } from "@/core/cover/cover-metric";
+import { elevationAt_m } from "@/core/earth/terrain";
 import { solvePlain } from "@/core/cover/plain-solver";
 import { demoTerrain } from "../demo/read-demo";
 import { referenceCover } from "./reference-cover";
@@ -23,12 +24,12 @@ const uniform = coverMetric((east, north) => ((Math.sqrt(33 ** 2 - (8 * north) *
   high_m: 0,
   step_m: 0,
 });
+/** Places over the whole world, 300 m wanted over the ground of each. */
 const sites = (count: number) =>
-  Array.from({ length: count }, (_, i) => ({
-    x_m: -45_000 + ((i * 7919) % 90_000),
-    y_m: -45_000 + ((i * 31_337) % 90_000),
-    altitude_m: 500,
-  }));
+  Array.from({ length: count }, (_, i) => {
+    const [x_m, y_m] = [-45_000 + ((i * 7919) % 90_000), -45_000 + ((i * 31_337) % 90_000)];
+    return { x_m, y_m, altitude_m: (elevationAt_m(terrain, x_m, y_m) ?? 0) + 300 };
+  });
 const grids = { 5: coverGrid(terrain, 60, sites(5)), 200: coverGrid(terrain, 60, sites(200)) };
 const leg = new CoverLeg(uniform);
 const step = (dx: number, dy: number) => {

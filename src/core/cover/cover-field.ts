@@ -79,7 +79,7 @@ function solve(
   solver: Solver,
   progress?: Progress,
 ): Outcome<CoverField> {
-  const { columns, rows, cell_m, floor_m } = grid;
+  const { columns, rows, cell_m } = grid;
   const cells = columns * rows;
   if (cells > MOST_CELLS)
     return failure("grid_too_large", `The terrain has ${cells} cells; at most ${MOST_CELLS} are worked through.`);
@@ -100,25 +100,5 @@ function solve(
     progress,
   });
   if (!solved) return failure("cancelled", CANCELLED);
-  const { legAltitude_m: altitude_m, anchor } = solved;
-  const site = sitesOf(anchor, cells);
-  if (inverse)
-    for (let cell = 0; cell < cells; cell += 1) if (altitude_m[cell] < floor_m[cell]) altitude_m[cell] = floor_m[cell];
-  return success({ kind, grid, metric, sites, altitude_m, anchor, site });
-}
-
-/** The place at the end of each cell's turn points. */
-function sitesOf(anchor: Int32Array, cells: number): Int16Array {
-  const site = new Int16Array(cells).fill(-1);
-  const way: number[] = [];
-  for (let cell = 0; cell < cells; cell += 1) {
-    let at = cell;
-    while (at < cells && at >= 0 && site[at] < 0 && anchor[at] >= 0) {
-      way.push(at);
-      at = anchor[at];
-    }
-    const found = at >= cells ? at - cells : at >= 0 ? site[at] : -1;
-    while (way.length > 0) site[way.pop() ?? 0] = found;
-  }
-  return site;
+  return success({ kind, grid, metric, sites, ...solved });
 }

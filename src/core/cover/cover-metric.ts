@@ -124,7 +124,8 @@ export class CoverLeg {
     const { uniform, levels } = this.metric;
     const sum = Math.abs(dx) + Math.abs(dy);
     // Place along the diamond of the direction, a quarter after the other.
-    const place = QUARTER * (dy >= 0 ? (dx >= 0 ? dy / sum : 1 - dx / sum) : dx < 0 ? 2 - dy / sum : 3 + dx / sum);
+    const part = dy / sum;
+    const place = QUARTER * (dx < 0 ? 2 - part : dy < 0 ? 4 + part : part);
     const i = Math.min(Math.floor(place), DIRECTIONS - 1);
     const share = place - i;
     if (uniform) {

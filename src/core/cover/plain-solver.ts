@@ -1,12 +1,18 @@
 // The plain solver of fields: what the compiled one (assembly/cover-solver.ts) does too, step by step the same.
 import { BucketQueue } from "./bucket-queue";
 import { CoverLeg } from "./cover-metric";
+import { floorBlocks } from "./floor-blocks";
 import { GRAZE_M, legClears } from "./leg-clearance";
 import { type Solved, type SolverTask, TELL_EVERY } from "./solver";
 
 /** Steps to the eight neighbours: straight ones first. */
 const STEP_X = Int32Array.of(1, 0, -1, 0, 1, -1, -1, 1);
 const STEP_Y = Int32Array.of(0, 1, 0, -1, 1, 1, -1, -1);
+
+/** A cell that waits, one that sees its turn point, and one whose leg lies under its floor: it is a turn point. */
+const OPEN = 0;
+const SEES = 1;
+const TURNS = 2;
 
 /** Settles every cell in the order of its altitude. @returns null when it was cancelled */
 export function solvePlain({
@@ -24,18 +30,30 @@ export function solvePlain({
   const { columns, rows, cell_m, floor_m } = grid;
   const cells = columns * rows;
   const sign = inverse ? 1 : -1;
+  const blocks = floorBlocks(grid);
   /** Altitude of each cell's leg, not yet raised to the floor. */
   const legAltitude_m = new Float32Array(cells).fill(sign * Infinity);
   const anchor = new Int32Array(cells).fill(-1);
-  const queue = new BucketQueue(cells, buckets);
+  const site = new Int16Array(cells).fill(-1);
+  const state = new Uint8Array(cells);
+  const queue = new BucketQueue(buckets);
   const leg = new CoverLeg(metric);
 
   const altitudeOf = (cell: number) =>
     inverse && legAltitude_m[cell] < floor_m[cell] ? floor_m[cell] : legAltitude_m[cell];
-  const bucketOf = (cell: number) => Math.floor((sign * altitudeOf(cell) - first_m) / width_m);
-  const columnOf = (turn: number) => (turn < cells ? turn % columns : siteColumn[turn - cells]);
-  const rowOf = (turn: number) => (turn < cells ? Math.floor(turn / columns) : siteRow[turn - cells]);
-  const turnAltitude_m = (turn: number) => (turn < cells ? altitudeOf(turn) : sites[turn - cells].altitude_m);
+  const bucketOf = (altitude_m: number) => (sign * altitude_m - first_m) / width_m;
+
+  /** From a cell to each of its neighbours. */
+  const step = STEP_X.map((dx, i) => dx + STEP_Y[i] * columns);
+  const isOutside = (column: number, row: number) => column < 0 || row < 0 || column >= columns || row >= rows;
+
+  // The turn point that is looked at.
+  let [turnColumn, turnRow, turn_m] = [0, 0, 0];
+  const setTurn = (turn: number) => {
+    turnColumn = turn < cells ? turn % columns : siteColumn[turn - cells];
+    turnRow = turn < cells ? Math.floor(turn / columns) : siteRow[turn - cells];
+    turn_m = turn < cells ? altitudeOf(turn) : sites[turn - cells].altitude_m;
+  };
   /** Sets the leg between a turn point and a cell that lies so many cells from it. */
   const setLeg = (end_m: number, dx: number, dy: number) =>
     leg.set(end_m, -sign * dx * cell_m, -sign * dy * cell_m, inverse);
@@ -44,17 +62,15 @@ export function solvePlain({
   const offer = (cell: number, turn: number, altitude_m: number) => {
     if (!(sign * altitude_m < sign * legAltitude_m[cell])) return;
     if (floor_m[cell] === Infinity || (!inverse && altitude_m < floor_m[cell])) return;
-    queue.remove(cell);
     legAltitude_m[cell] = altitude_m;
     anchor[cell] = turn;
-    queue.put(cell, bucketOf(cell));
+    queue.put(cell, bucketOf(altitudeOf(cell)));
   };
   const middleFloor_m = (cell: number, dx: number, dy: number) =>
     (floor_m[cell] + floor_m[cell + dx] + floor_m[cell + dy * columns] + floor_m[cell + dy * columns + dx]) / 4;
 
   /** Whether a neighbour that is done with sees a turn point. */
-  const sees = (neighbour: number, turn: number) =>
-    anchor[neighbour] === turn && queue.isDone(neighbour) && !(legAltitude_m[neighbour] < floor_m[neighbour]);
+  const sees = (neighbour: number, turn: number) => anchor[neighbour] === turn && state[neighbour] === SEES;
   /** Whether the two neighbours on either side of the way to a turn point see it: then so does the cell. */
   const seenByNeighbours = (cell: number, turn: number, dx: number, dy: number) => {
     const across = dx !== 0 && dy !== 0;
@@ -66,22 +82,19 @@ export function solvePlain({
     return (across && wide === high) || sees(wide > high ? cell + east : cell + north, turn);
   };
 
-  /** Whether a cell can fly straight to its turn point. */
-  const isSeen = (cell: number, column: number, row: number) => {
-    const turn = anchor[cell];
-    const x0 = columnOf(turn);
-    const y0 = rowOf(turn);
-    const dx = column - x0;
-    const dy = row - y0;
+  /** Whether a cell can fly straight to its turn point, which is set. */
+  const isSeen = (cell: number, turn: number, column: number, row: number) => {
+    const dx = column - turnColumn;
+    const dy = row - turnRow;
     if (dx >= -1 && dx <= 1 && dy >= -1 && dy <= 1) {
       if (turn >= cells || dx === 0 || dy === 0) return true;
       // Across a corner the ground is highest half-way: the mean of its four corners.
-      setLeg(turnAltitude_m(turn), dx, dy);
+      setLeg(turn_m, dx, dy);
       return leg.altitude_m(0.5) >= middleFloor_m(cell, -dx, -dy) - GRAZE_M;
     }
     if (seenByNeighbours(cell, turn, dx, dy)) return true;
-    setLeg(turnAltitude_m(turn), dx, dy);
-    return legClears(grid, leg, x0, y0, dx, dy);
+    setLeg(turn_m, dx, dy);
+    return legClears(grid, leg, turnColumn, turnRow, dx, dy, blocks);
   };
 
   /** Leads the leg of a cell that is blocked to the best of its neighbours. */
@@ -89,9 +102,9 @@ export function solvePlain({
     let [best_m, bestTurn] = [sign * Infinity, -1];
     for (let i = 0; i < 8; i += 1) {
       const [dx, dy] = [STEP_X[i], STEP_Y[i]];
-      if (column + dx < 0 || row + dy < 0 || column + dx >= columns || row + dy >= rows) continue;
-      const neighbour = cell + dy * columns + dx;
-      if (!queue.isDone(neighbour)) continue;
+      if (isOutside(column + dx, row + dy)) continue;
+      const neighbour = cell + step[i];
+      if (state[neighbour] === OPEN) continue;
       const end_m = altitudeOf(neighbour);
       setLeg(end_m, -dx, -dy);
       let altitude_m = leg.altitude_m(1);
@@ -107,63 +120,70 @@ export function solvePlain({
   };
 
   const begin = (i: number) => {
-    for (let y = Math.ceil(siteRow[i] - 1); y <= siteRow[i] + 1; y += 1)
-      for (let x = Math.ceil(siteColumn[i] - 1); x <= siteColumn[i] + 1; x += 1) {
-        if (x < 0 || y < 0 || x >= columns || y >= rows) continue;
-        setLeg(sites[i].altitude_m, x - siteColumn[i], y - siteRow[i]);
+    setTurn(cells + i);
+    for (let y = Math.ceil(turnRow - 1); y <= turnRow + 1; y += 1)
+      for (let x = Math.ceil(turnColumn - 1); x <= turnColumn + 1; x += 1) {
+        if (isOutside(x, y)) continue;
+        setLeg(turn_m, x - turnColumn, y - turnRow);
         offer(y * columns + x, cells + i, leg.altitude_m(1));
       }
   };
 
+  const forget = (cell: number) => {
+    legAltitude_m[cell] = sign * Infinity;
+    anchor[cell] = -1;
+  };
+
   /** Whether a cell is done with now; otherwise it waits for its turn at another altitude, or has no way. */
   const settles = (cell: number, column: number, row: number) => {
-    if (isSeen(cell, column, row)) return true;
+    const turn = anchor[cell];
+    setTurn(turn);
+    if (isSeen(cell, turn, column, row)) return true;
     if (!repair(cell, column, row)) {
-      legAltitude_m[cell] = sign * Infinity;
-      anchor[cell] = -1;
+      forget(cell);
       return false;
     }
-    const bucket = bucketOf(cell);
-    if (bucket <= queue.current) return true;
+    setTurn(anchor[cell]);
+    const bucket = bucketOf(altitudeOf(cell));
+    if (bucket < queue.current + 1) return true;
     queue.put(cell, bucket);
     return false;
   };
 
-  /** Offers the neighbours of a cell its turn point, or itself where its leg lies under its floor. */
-  const handOn = (cell: number, column: number, row: number) => {
+  /** Offers the neighbours of a cell the turn point that is set. */
+  const handOn = (cell: number, handed: number, column: number, row: number) => {
     const inner = column > 0 && row > 0 && column < columns - 1 && row < rows - 1;
-    const handed = inverse && legAltitude_m[cell] < floor_m[cell] ? cell : anchor[cell];
-    const x0 = columnOf(handed);
-    const y0 = rowOf(handed);
-    const end_m = turnAltitude_m(handed);
+    const [dx, dy] = [column - turnColumn, row - turnRow];
     for (let i = 0; i < 8; i += 1) {
-      const x = column + STEP_X[i];
-      const y = row + STEP_Y[i];
-      if (!inner && (x < 0 || y < 0 || x >= columns || y >= rows)) continue;
-      const neighbour = y * columns + x;
+      if (!inner && isOutside(column + STEP_X[i], row + STEP_Y[i])) continue;
+      const neighbour = cell + step[i];
       // What is led there already has nothing new to be offered.
-      if (anchor[neighbour] === handed || queue.isDone(neighbour)) continue;
-      setLeg(end_m, x - x0, y - y0);
+      if (anchor[neighbour] === handed || state[neighbour] !== OPEN) continue;
+      setLeg(turn_m, dx + STEP_X[i], dy + STEP_Y[i]);
       offer(neighbour, handed, leg.altitude_m(1));
     }
   };
 
-  sites.forEach((_, i) => begin(i));
+  for (let i = 0; i < sites.length; i += 1) begin(i);
   let settled = 0;
   for (let cell = queue.take(); cell >= 0; cell = queue.take()) {
+    // Done with by a better offer, or waiting for its turn further on.
+    if (state[cell] !== OPEN || !(bucketOf(altitudeOf(cell)) < queue.current + 1)) continue;
     const row = Math.floor(cell / columns);
     const column = cell - row * columns;
     if (!settles(cell, column, row)) continue;
-    queue.finish(cell);
+    const turn = anchor[cell];
+    const under = inverse && legAltitude_m[cell] < floor_m[cell];
+    state[cell] = under ? TURNS : SEES;
+    site[cell] = turn < cells ? site[turn] : turn - cells;
     settled += 1;
     if (progress && settled % TELL_EVERY === 0 && !progress(settled / cells)) return null;
-    handOn(cell, column, row);
+    if (under) setTurn(cell);
+    handOn(cell, under ? cell : turn, column, row);
   }
-  // What was never settled is out of reach.
+  // What was never settled is out of reach; what was is raised to the floor.
   for (let cell = 0; cell < cells; cell += 1)
-    if (!queue.isDone(cell)) {
-      legAltitude_m[cell] = sign * Infinity;
-      anchor[cell] = -1;
-    }
-  return { legAltitude_m, anchor };
+    if (state[cell] === OPEN) forget(cell);
+    else legAltitude_m[cell] = altitudeOf(cell);
+  return { altitude_m: legAltitude_m, anchor, site };
 }

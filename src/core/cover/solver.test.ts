@@ -98,6 +98,24 @@ describe("the compiled solver beside the plain one", () => {
     expect(reached).toBeGreaterThan(2000);
   });
 
+  it("more places than the queue has room for at first, and a small field after a large one", () => {
+    const many = Array.from({ length: 3000 }, (_, i) =>
+      site(-5900 + ((i * 379) % 11_700), -4400 + ((i * 241) % 8700), 900 + (i % 7) * 40),
+    );
+    const crowded = coverGrid(ground, 60, many);
+    const few = sites.slice(0, 1);
+    for (const [floors, places] of [
+      [crowded, many],
+      [grid, few],
+    ] as const) {
+      const [a, b] = [compiled, solvePlain].map((solver) =>
+        value(inverseField(floors, places, one, undefined, solver)),
+      );
+      expect(differs(a, b).most_m).toBeLessThan(0.05);
+      expect(a.site).toEqual(b.site);
+    }
+  });
+
   it("over the demo world", () => {
     const terrain = demoTerrain();
     const places = Array.from({ length: 12 }, (_, i) =>

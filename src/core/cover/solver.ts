@@ -21,10 +21,12 @@ export interface SolverTask {
 
 /** A field that was solved. */
 export interface Solved {
-  /** Altitude of each cell's leg, not yet raised to the floor. */
-  readonly legAltitude_m: Float32Array;
+  /** By cell: altitude of its leg, raised to the floor; ±∞ where nothing is reached. */
+  readonly altitude_m: Float32Array;
   /** Its turn point: a cell, or a site as cells + its index; −1. */
   readonly anchor: Int32Array;
+  /** The site at the end of its turn points, as an index; −1. */
+  readonly site: Int16Array;
 }
 
 /** Solves a field. @returns null when it was cancelled */

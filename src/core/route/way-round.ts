@@ -123,29 +123,30 @@ export function wayRound(
     (Math.hypot((cell % columns) - b[0], Math.floor(cell / columns) - b[1]) * cell_m) / fastest_mps;
   // No step is quicker than this: what comes first is done with first, to a part of it.
   const width_s = cell_m / fastest_mps / 4;
-  const queue = new BucketQueue(columns * rows, Math.ceil(LONGEST_WAY_S / width_s));
+  const queue = new BucketQueue(Math.ceil(LONGEST_WAY_S / width_s));
+  const done = new Uint8Array(columns * rows);
   const put = (cell: number, time_s: number, over: number) => {
-    queue.remove(cell);
     cost[cell] = time_s;
     before[cell] = over;
-    queue.put(cell, Math.floor((time_s + left_s(cell)) / width_s));
+    queue.put(cell, (time_s + left_s(cell)) / width_s);
   };
   put(from, 0, -1);
   for (let cell = queue.take(); cell >= 0; cell = queue.take()) {
-    queue.finish(cell);
+    if (done[cell]) continue;
+    done[cell] = 1;
     if (cell === goal) break;
     const [column, row] = [cell % columns, Math.floor(cell / columns)];
     for (const [dx, dy] of STEPS) {
       const next = [column + dx, row + dy];
       if (!inside(next)) continue;
       const neighbour = next[1] * columns + next[0];
-      if (queue.isDone(neighbour) || (!free[neighbour] && neighbour !== goal)) continue;
+      if (done[neighbour] || (!free[neighbour] && neighbour !== goal)) continue;
       if (!clear(map, column, row, dx, dy)) continue;
       const cost_s = cost[cell] + time(dx * cell_m, dy * cell_m);
       if (cost_s < cost[neighbour]) put(neighbour, cost_s, cell);
     }
   }
-  if (!queue.isDone(goal)) return null;
+  if (!done[goal]) return null;
   const cells: number[] = [];
   for (let cell = goal; cell >= 0; cell = before[cell]) cells.unshift(cell);
   // Pulled straight: from each point to the farthest that is seen from it.

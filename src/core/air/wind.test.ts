@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { type WindColumn, powerLaw, windProfile, windVector } from "./wind";
 
 function profile(column: WindColumn, ground_m = 0) {
@@ -47,14 +48,14 @@ describe("wind", () => {
   it("has no jumps in height, whatever the layers (property)", () => {
     const layer = fc.record({
       altitude_m: fc.integer({ min: 20, max: 3000 }),
-      from_rad: fc.double({ min: 0, max: 6.28, noNaN: true }),
-      speed_mps: fc.double({ min: 0, max: 30, noNaN: true }),
+      from_rad: evenly(0, 6.28),
+      speed_mps: evenly(0, 30),
     });
     fc.assert(
       fc.property(
         fc.option(layer),
         fc.uniqueArray(layer, { maxLength: 4, selector: (entry) => entry.altitude_m }),
-        fc.double({ min: -50, max: 3500, noNaN: true }),
+        evenly(-50, 3500),
         (surface, layers, altitude_m) => {
           const at = profile({ surface, layers });
           const a = at(altitude_m);

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { demoAircraft, demoSituation } from "../../../demo/read-demo";
 import { KG_PER_LB, M3_PER_US_GALLON } from "../quantities/constants";
 import { armLimits, loadedMoments, loadingWorking, usualLoad } from "./loading";
@@ -122,17 +123,13 @@ describe("loading", () => {
       return odd;
     };
     fc.assert(
-      fc.property(
-        fc.double({ min: 1400, max: 2450, noNaN: true }),
-        fc.double({ min: 30, max: 50, noNaN: true }),
-        (lb, inch) => {
-          const [mass_kg, arm_m] = [lb * KG_PER_LB, inch * IN];
-          const limits = armLimits(BOOK.limits, mass_kg);
-          // The slack of rounding is not the polygon's.
-          fc.pre(Math.abs(lb - 1450) > 2 && Math.abs(lb - 2400) > 2);
-          expect(limits !== null && arm_m > limits.forward_m && arm_m < limits.aft_m).toBe(inside(mass_kg, arm_m));
-        },
-      ),
+      fc.property(evenly(1400, 2450), evenly(30, 50), (lb, inch) => {
+        const [mass_kg, arm_m] = [lb * KG_PER_LB, inch * IN];
+        const limits = armLimits(BOOK.limits, mass_kg);
+        // The slack of rounding is not the polygon's.
+        fc.pre(Math.abs(lb - 1450) > 2 && Math.abs(lb - 2400) > 2);
+        expect(limits !== null && arm_m > limits.forward_m && arm_m < limits.aft_m).toBe(inside(mass_kg, arm_m));
+      }),
       { numRuns: 300 },
     );
   });

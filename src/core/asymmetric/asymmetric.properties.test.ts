@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { demoTwin, demoTwinQuestion } from "../../../demo/demo-twin";
 import { demoAircraft } from "../../../demo/read-demo";
 import { radians } from "../quantities/angle";
@@ -43,25 +44,20 @@ describe("minimum control speed", () => {
 
   it("more drag of the dead engine never lowers it nor raises climb", () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0.01, max: 0.3, noNaN: true }),
-        fc.double({ min: 0.005, max: 0.1, noNaN: true }),
-        fc.integer({ min: 0, max: 6 }),
-        (drag, more, bank_deg) => {
-          // Anchored on the same aeroplane: only the question's propeller drags more.
-          const base = demoTwin();
-          const [less, greater] = [drag, drag + more].map((coefficient) => ({
-            ...base,
-            deadArea_m2: (coefficient * Math.PI * 1.93 ** 2) / 4,
-          }));
-          // A limit that is exceeded everywhere is a speed beyond all.
-          const speed = (one: typeof base) => vmca(one, radians(bank_deg)).eas_mps ?? Infinity;
-          expect(speed(greater)).toBeGreaterThanOrEqual(speed(less) - 1e-6);
-          expect(oneEngineSpeeds(greater).rate.climb_mps).toBeLessThanOrEqual(
-            oneEngineSpeeds(less).rate.climb_mps + 1e-9,
-          );
-        },
-      ),
+      fc.property(evenly(0.01, 0.3), evenly(0.005, 0.1), fc.integer({ min: 0, max: 6 }), (drag, more, bank_deg) => {
+        // Anchored on the same aeroplane: only the question's propeller drags more.
+        const base = demoTwin();
+        const [less, greater] = [drag, drag + more].map((coefficient) => ({
+          ...base,
+          deadArea_m2: (coefficient * Math.PI * 1.93 ** 2) / 4,
+        }));
+        // A limit that is exceeded everywhere is a speed beyond all.
+        const speed = (one: typeof base) => vmca(one, radians(bank_deg)).eas_mps ?? Infinity;
+        expect(speed(greater)).toBeGreaterThanOrEqual(speed(less) - 1e-6);
+        expect(oneEngineSpeeds(greater).rate.climb_mps).toBeLessThanOrEqual(
+          oneEngineSpeeds(less).rate.climb_mps + 1e-9,
+        );
+      }),
       { numRuns: 15 },
     );
   });

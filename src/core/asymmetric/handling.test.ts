@@ -2,6 +2,7 @@
 // its demonstration.
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { demoTwin, demoTwinQuestion } from "../../../demo/demo-twin";
 import { radians } from "../quantities/angle";
 import { M_PER_FT, MPS_PER_KT, PA_PER_INHG } from "../quantities/constants";
@@ -28,7 +29,7 @@ describe("forces and moments", () => {
         fc.integer({ min: 65, max: 110 }),
         fc.integer({ min: -3, max: 8 }),
         fc.constantFrom("left" as const, "right" as const),
-        fc.double({ min: 0, max: 1, noNaN: true }),
+        evenly(0, 1),
         (kt, bank_deg, failed, centreOfGravity) => {
           const one = demoTwin({ failed, centreOfGravity });
           const state = equilibriumAt(one, kt * KT, one.liveSide * radians(bank_deg));

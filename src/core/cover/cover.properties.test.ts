@@ -2,6 +2,7 @@
 // not.
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import type { TerrainGrid } from "../earth/terrain";
 import { type CoverField, inverseField } from "./cover-field";
 import { type CoverSite, coverGrid, floorAt_m } from "./cover-grid";
@@ -9,10 +10,6 @@ import { CoverLeg, type CoverMetric, coverMetric } from "./cover-metric";
 import { coverAt, wayFrom } from "./cover-way";
 import { floorBlocks } from "./floor-blocks";
 import { legClears } from "./leg-clearance";
-
-/** Evenly: random doubles are nearly all next to nothing, and hills of them flat. */
-const between = (least: number, most: number) =>
-  fc.integer({ min: 0, max: 1_000_000 }).map((share) => least + ((most - least) * share) / 1_000_000);
 
 const SIZE = 70;
 const CELL_M = 100;
@@ -24,17 +21,17 @@ interface Hills {
   readonly sites: readonly CoverSite[];
 }
 const hills = fc.record({
-  waves: fc.array(fc.tuple(between(0, 350), between(-0.25, 0.25), between(-0.25, 0.25), between(0, 6)), {
+  waves: fc.array(fc.tuple(evenly(0, 350), evenly(-0.25, 0.25), evenly(-0.25, 0.25), evenly(0, 6)), {
     minLength: 1,
     maxLength: 4,
   }),
-  wind: fc.tuple(between(-12, 12), between(-12, 12)),
-  shear: between(0, 0.004),
+  wind: fc.tuple(evenly(-12, 12), evenly(-12, 12)),
+  shear: evenly(0, 0.004),
   sites: fc.array(
     fc.record({
-      x_m: between(300, 6500),
-      y_m: between(300, 6500),
-      altitude_m: between(0, 400),
+      x_m: evenly(300, 6500),
+      y_m: evenly(300, 6500),
+      altitude_m: evenly(0, 400),
     }),
     { minLength: 1, maxLength: 4 },
   ),
@@ -138,7 +135,7 @@ describe("over any hills, in any wind", () => {
 
   it("more wind from ahead never lowers it along a line to one place", () => {
     fc.assert(
-      fc.property(hills, between(0, 5), (of, gust_mps) => {
+      fc.property(hills, evenly(0, 5), (of, gust_mps) => {
         const [site] = onGround(of);
         const flat = terrainOf({ ...of, waves: [] });
         const low = { ...site, altitude_m: 300 };
@@ -153,28 +150,22 @@ describe("over any hills, in any wind", () => {
 
   it("a leg flown down and back up costs the same", () => {
     fc.assert(
-      fc.property(
-        hills,
-        between(200, 3000),
-        between(-15_000, 15_000),
-        between(-15_000, 15_000),
-        (of, end_m, dx, dy) => {
-          const leg = new CoverLeg(metricOf(of));
-          leg.set(end_m, dx, dy, true);
-          const start_m = leg.altitude_m(1);
-          const middle_m = leg.altitude_m(0.4);
-          if (!Number.isFinite(start_m)) return;
-          leg.set(start_m, dx, dy, false);
-          expect(leg.altitude_m(1)).toBeCloseTo(end_m, 6);
-          expect(leg.altitude_m(0.6)).toBeCloseTo(middle_m, 6);
-        },
-      ),
+      fc.property(hills, evenly(200, 3000), evenly(-15_000, 15_000), evenly(-15_000, 15_000), (of, end_m, dx, dy) => {
+        const leg = new CoverLeg(metricOf(of));
+        leg.set(end_m, dx, dy, true);
+        const start_m = leg.altitude_m(1);
+        const middle_m = leg.altitude_m(0.4);
+        if (!Number.isFinite(start_m)) return;
+        leg.set(start_m, dx, dy, false);
+        expect(leg.altitude_m(1)).toBeCloseTo(end_m, 6);
+        expect(leg.altitude_m(0.6)).toBeCloseTo(middle_m, 6);
+      }),
       { numRuns: 25 },
     );
   });
 
   it("a leg is clear by the highest floors of blocks just where it is cell by cell", () => {
-    const [inside, slope] = [between(0, SIZE - 1), between(0, 900)];
+    const [inside, slope] = [evenly(0, SIZE - 1), evenly(0, 900)];
     let [clear, blocked] = [0, 0];
     fc.assert(
       fc.property(hills, fc.array(fc.tuple(inside, inside, inside, inside, slope), { minLength: 40 }), (of, legs) => {

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { airspeedsFromCas } from "../air/airspeed";
 import { airAtAltitude } from "../air/altimetry";
 import { windProfile } from "../air/wind";
@@ -52,7 +53,7 @@ describe("sums over height", () => {
 
   it("grow without a jump, beyond the table too (property)", () => {
     fc.assert(
-      fc.property(fc.double({ min: -3000, max: 6000, noNaN: true }), (altitude_m) => {
+      fc.property(evenly(-3000, 6000), (altitude_m) => {
         const here = at(altitude_m).time_m;
         const above = at(altitude_m + 0.01).time_m;
         expect(above).toBeGreaterThan(here);
@@ -65,16 +66,12 @@ describe("sums over height", () => {
   it("energy height is height plus V²/2g, and descending by it leads to the altitude that has so much less (property)", () => {
     expect(table.energyAt(2000)).toBeCloseTo(2000 + kineticHeight_m(CAS, 2000, AIR), 3);
     fc.assert(
-      fc.property(
-        fc.double({ min: -900, max: 3900, noNaN: true }),
-        fc.double({ min: -500, max: 3000, noNaN: true }),
-        (altitude_m, energy_m) => {
-          expect(table.energyAt(altitude_m) - table.energyAt(table.descend(altitude_m, energy_m))).toBeCloseTo(
-            energy_m,
-            3,
-          );
-        },
-      ),
+      fc.property(evenly(-900, 3900), evenly(-500, 3000), (altitude_m, energy_m) => {
+        expect(table.energyAt(altitude_m) - table.energyAt(table.descend(altitude_m, energy_m))).toBeCloseTo(
+          energy_m,
+          3,
+        );
+      }),
       { numRuns: 300, seed: 8 },
     );
   });

@@ -1,6 +1,7 @@
 import type { LegPerformance } from "./glide-leg";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { type AirMass, airAtAltitude } from "../air/altimetry";
 import { type WindColumn, windProfile } from "../air/wind";
 import type { Polar } from "../aircraft/polar";
@@ -229,28 +230,21 @@ describe("glide path", () => {
   const columns = fc.record({
     surface: fc.option(
       fc.record({
-        from_rad: fc.double({ min: 0, max: 6.28, noNaN: true }),
-        speed_mps: fc.double({ min: 0, max: 9, noNaN: true }),
+        from_rad: evenly(0, 6.28),
+        speed_mps: evenly(0, 9),
       }),
     ),
-    layers: fc
-      .tuple(
-        fc.double({ min: 0, max: 6.28, noNaN: true }),
-        fc.double({ min: 0, max: 12, noNaN: true }),
-        fc.double({ min: 0, max: 6.28, noNaN: true }),
-        fc.double({ min: 0, max: 14, noNaN: true }),
-      )
-      .map(([a, u, b, v]) => [
-        { altitude_m: 600, from_rad: a, speed_mps: u },
-        { altitude_m: 1500, from_rad: b, speed_mps: v },
-      ]),
+    layers: fc.tuple(evenly(0, 6.28), evenly(0, 12), evenly(0, 6.28), evenly(0, 14)).map(([a, u, b, v]) => [
+      { altitude_m: 600, from_rad: a, speed_mps: u },
+      { altitude_m: 1500, from_rad: b, speed_mps: v },
+    ]),
   });
   const starts = fc
     .record({
-      x_m: fc.double({ min: -6000, max: 6000, noNaN: true }),
-      y_m: fc.double({ min: -6000, max: 6000, noNaN: true }),
-      heading_rad: fc.double({ min: 0, max: 6.28, noNaN: true }),
-      altitude_m: fc.double({ min: 1200, max: 2500, noNaN: true }),
+      x_m: evenly(-6000, 6000),
+      y_m: evenly(-6000, 6000),
+      heading_rad: evenly(0, 6.28),
+      altitude_m: evenly(1200, 2500),
     })
     // Exactly over the aim point a full circle may be split between the two turns anywhere: there the words are not
     // unique.
@@ -313,48 +307,39 @@ describe("glide path", () => {
 
   it("more headwind never lengthens the reach along the track (property)", () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 12, noNaN: true }),
-        fc.double({ min: 0.2, max: 6, noNaN: true }),
-        (speed, more) => {
-          const margin = (headwind: number) =>
-            best(
-              problem({
-                wind: { surface: { from_rad: 0, speed_mps: headwind }, layers: [] },
-                start: { x_m: 0, y_m: -4000, heading_rad: 0, altitude_m: 1000 },
-              }),
-            ).margin_m;
-          expect(margin(speed + more)).toBeLessThanOrEqual(margin(speed) + 0.01);
-        },
-      ),
+      fc.property(evenly(0, 12), evenly(0.2, 6), (speed, more) => {
+        const margin = (headwind: number) =>
+          best(
+            problem({
+              wind: { surface: { from_rad: 0, speed_mps: headwind }, layers: [] },
+              start: { x_m: 0, y_m: -4000, heading_rad: 0, altitude_m: 1000 },
+            }),
+          ).margin_m;
+        expect(margin(speed + more)).toBeLessThanOrEqual(margin(speed) + 0.01);
+      }),
       { numRuns: 40, seed: 3 },
     );
   });
 
   it("mirrored in space it has the mirrored words and the same ledger (property)", () => {
     fc.assert(
-      fc.property(
-        starts,
-        fc.double({ min: 0, max: 6.28, noNaN: true }),
-        fc.double({ min: 0, max: 9, noNaN: true }),
-        (start, from_rad, speed_mps) => {
-          const ways = searchPaths(problem({ start, wind: { surface: { from_rad, speed_mps }, layers: [] } }));
-          const mirrored = searchPaths(
-            problem({
-              start: { ...start, x_m: -start.x_m, heading_rad: -start.heading_rad },
-              wind: { surface: { from_rad: (2 * Math.PI - from_rad) % (2 * Math.PI), speed_mps }, layers: [] },
-            }),
+      fc.property(starts, evenly(0, 6.28), evenly(0, 9), (start, from_rad, speed_mps) => {
+        const ways = searchPaths(problem({ start, wind: { surface: { from_rad, speed_mps }, layers: [] } }));
+        const mirrored = searchPaths(
+          problem({
+            start: { ...start, x_m: -start.x_m, heading_rad: -start.heading_rad },
+            wind: { surface: { from_rad: (2 * Math.PI - from_rad) % (2 * Math.PI), speed_mps }, layers: [] },
+          }),
+        );
+        if (!ways.ok || !mirrored.ok) throw new Error("expected paths");
+        expect(mirrored.value.paths).toHaveLength(ways.value.paths.length);
+        for (const path of ways.value.paths) {
+          const twin = mirrored.value.paths.find(
+            (other) => other.words[0] === path.words[0].replace(/[LR]/g, (turn) => (turn === "L" ? "R" : "L")),
           );
-          if (!ways.ok || !mirrored.ok) throw new Error("expected paths");
-          expect(mirrored.value.paths).toHaveLength(ways.value.paths.length);
-          for (const path of ways.value.paths) {
-            const twin = mirrored.value.paths.find(
-              (other) => other.words[0] === path.words[0].replace(/[LR]/g, (turn) => (turn === "L" ? "R" : "L")),
-            );
-            path.ledger.forEach((entry, i) => expect(twin?.ledger[i].height_m).toBeCloseTo(entry.height_m, 1));
-          }
-        },
-      ),
+          path.ledger.forEach((entry, i) => expect(twin?.ledger[i].height_m).toBeCloseTo(entry.height_m, 1));
+        }
+      }),
       { numRuns: 40, seed: 5 },
     );
   });
@@ -394,19 +379,14 @@ describe("glide path", () => {
 
   it("settles for every wind up to the glide speed or says why not (property)", () => {
     fc.assert(
-      fc.property(
-        starts,
-        fc.double({ min: 0, max: 6.28, noNaN: true }),
-        fc.double({ min: 0, max: 40, noNaN: true }),
-        (start, from_rad, speed_mps) => {
-          const search = searchPaths(problem({ start, wind: { surface: { from_rad, speed_mps }, layers: [] } }));
-          if (search.ok) for (const path of search.value.paths) expect(Number.isFinite(path.margin_m)).toBe(true);
-          else
-            expect(["wind_exceeds_airspeed", "not_settled", "turn_flips", "word_impossible"]).toContain(
-              search.issue.code,
-            );
-        },
-      ),
+      fc.property(starts, evenly(0, 6.28), evenly(0, 40), (start, from_rad, speed_mps) => {
+        const search = searchPaths(problem({ start, wind: { surface: { from_rad, speed_mps }, layers: [] } }));
+        if (search.ok) for (const path of search.value.paths) expect(Number.isFinite(path.margin_m)).toBe(true);
+        else
+          expect(["wind_exceeds_airspeed", "not_settled", "turn_flips", "word_impossible"]).toContain(
+            search.issue.code,
+          );
+      }),
       { numRuns: 200, seed: 11 },
     );
   });

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { demoAircraft } from "../../../demo/read-demo";
 import { cleanGlide } from "../aircraft/configuration";
 import { polarOf, stallSpeed_mps } from "../aircraft/polar";
@@ -112,10 +113,10 @@ describe("height to lose", () => {
       fc.property(
         fc.constantFrom("alder-s1", "rowan-r1", "larch-t2", "hornbeam-t2c", "cedar-j2"),
         fc.integer({ min: 60, max: 1500 }),
-        fc.double({ min: 0, max: 0.95, noNaN: true }),
+        evenly(0, 0.95),
         fc.integer({ min: -10, max: 8 }),
         fc.subarray(["turn", "s-turns", "speed", "slip", "flap", "gear", "last-flap"] as const),
-        fc.double({ min: 0, max: 0.4, noNaN: true }),
+        evenly(0, 0.4),
         (name, height_m, share, tailwind_mps, allowed, faster) => {
           const asked = question({ height_m, lose_m: share * height_m, tailwind_mps, allowed: [...allowed] }, name);
           const made = polarOf(asked.aircraft, asked.mass_kg, asked.configuration);

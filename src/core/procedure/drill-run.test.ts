@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import type { DrillEvent } from "./drill";
 import {
   type DrillRun,
@@ -51,7 +52,7 @@ function eventsOf(procedure: Procedure): fc.Arbitrary<RunEvent[]> {
         ]
       : []),
   );
-  const at = fc.double({ min: 0, max: 300, noNaN: true });
+  const at = evenly(0, 300);
   return fc
     .array(fc.record({ time_s: at, event }), { maxLength: 40 })
     .map((events) => events.toSorted((a, b) => a.time_s - b.time_s));
@@ -65,7 +66,7 @@ describe("a drill as it was run", () => {
         events: eventsOf(procedure),
         climb_mps: fc.constantFrom(-8, -3, 0, 2),
         lampGoes: fc.boolean(),
-        looks: fc.array(fc.double({ min: 0, max: 300, noNaN: true }), { maxLength: 30 }),
+        looks: fc.array(evenly(0, 300), { maxLength: 30 }),
       }),
     );
     fc.assert(

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import {
   type Drill,
   type DrillEvent,
@@ -101,9 +102,9 @@ describe("every procedure of the library", () => {
         fc.record({
           type: fc.constant("passes" as const),
           flown: fc.record({
-            time_s: fc.double({ min: 0, max: 2000, noNaN: true }),
-            height_m: fc.double({ min: 0, max: 3000, noNaN: true }),
-            speed_mps: fc.double({ min: 0, max: 100, noNaN: true }),
+            time_s: evenly(0, 2000),
+            height_m: evenly(0, 3000),
+            speed_mps: evenly(0, 100),
           }),
         }),
         fc.record({ type: fc.constant("warning" as const), name: fc.constantFrom("fire", "oil"), on: fc.boolean() }),

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { demoGyroplane, demoHelicopter } from "../../../demo/read-demo";
 import { MPS_PER_KT } from "../quantities/constants";
 import { flyAway } from "./fly-away";
@@ -25,11 +26,11 @@ const hazel = demoHelicopter();
 const osier = demoGyroplane();
 const [thirty] = hazel.engines.ratings;
 const air = fc.record({
-  qnh_Pa: fc.double({ min: 95_000, max: 105_000, noNaN: true }),
-  deviation_K: fc.double({ min: -30, max: 30, noNaN: true }),
+  qnh_Pa: evenly(95_000, 105_000),
+  deviation_K: evenly(-30, 30),
 });
-const altitude_m = fc.double({ min: 0, max: 3000, noNaN: true });
-const mass_kg = fc.double({ min: 1800, max: 3000, noNaN: true });
+const altitude_m = evenly(0, 3000);
+const mass_kg = evenly(1800, 3000);
 const ready = (question: { mass_kg: number; altitude_m: number; air: { qnh_Pa: number; deviation_K: number } }) => {
   const found = helicopterCase({ aircraft: hazel, ...question });
   if (!found.ok) throw new Error(found.issue.message);
@@ -47,60 +48,48 @@ const SEED = { seed: 15, numRuns: 60 };
 describe("a rotor", () => {
   it("draws air in every flow, and solves the equation it says it solves", () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 15, noNaN: true }),
-        fc.double({ min: -15, max: 15, noNaN: true }),
-        (mu, muz) => {
-          const ratio = inducedRatio(mu, muz);
-          expect(ratio).toBeGreaterThan(0);
-          if (1.5 * mu * mu + (2 * muz + 3) ** 2 >= 1) expect(ratio * Math.hypot(mu, muz + ratio)).toBeCloseTo(1, 6);
-        },
-      ),
+      fc.property(evenly(0, 15), evenly(-15, 15), (mu, muz) => {
+        const ratio = inducedRatio(mu, muz);
+        expect(ratio).toBeGreaterThan(0);
+        if (1.5 * mu * mu + (2 * muz + 3) ** 2 >= 1) expect(ratio * Math.hypot(mu, muz + ratio)).toBeCloseTo(1, 6);
+      }),
       { seed: 15, numRuns: 500 },
     );
   });
 
   it("more wind never raises hover power below the speed of least power; more mass never lengthens a margin", () => {
     fc.assert(
-      fc.property(
-        fc.record({ mass_kg, altitude_m, air }),
-        fc.double({ min: 0, max: 1, noNaN: true }),
-        (question, part) => {
-          const flight = ready(question);
-          const tas_mps = part * leastPowerSpeed_mps(flight);
-          const at = (tas: number) => steadyPower(flight, { ...HOVER, tas_mps: tas }).shaft_W;
-          expect(at(tas_mps)).toBeLessThanOrEqual(at(tas_mps * 0.95) + 1e-6);
-          const margins = (mass: number) => {
-            const found = hoverOnOne(ready({ ...question, mass_kg: mass }), HOVER);
-            return found.ok ? found.value.ratings.map(({ margin_W }) => margin_W) : [];
-          };
-          const [light, heavy] = [margins(question.mass_kg), margins(Math.min(question.mass_kg + 50, 3000))];
-          heavy.forEach((margin, i) => expect(margin).toBeLessThanOrEqual(light[i] + 1e-6));
-        },
-      ),
+      fc.property(fc.record({ mass_kg, altitude_m, air }), evenly(0, 1), (question, part) => {
+        const flight = ready(question);
+        const tas_mps = part * leastPowerSpeed_mps(flight);
+        const at = (tas: number) => steadyPower(flight, { ...HOVER, tas_mps: tas }).shaft_W;
+        expect(at(tas_mps)).toBeLessThanOrEqual(at(tas_mps * 0.95) + 1e-6);
+        const margins = (mass: number) => {
+          const found = hoverOnOne(ready({ ...question, mass_kg: mass }), HOVER);
+          return found.ok ? found.value.ratings.map(({ margin_W }) => margin_W) : [];
+        };
+        const [light, heavy] = [margins(question.mass_kg), margins(Math.min(question.mass_kg + 50, 3000))];
+        heavy.forEach((margin, i) => expect(margin).toBeLessThanOrEqual(light[i] + 1e-6));
+      }),
       SEED,
     );
   });
 
   it("a fly-away loses more with mass and less with wind, and makes no energy", () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 2000, max: 2900, noNaN: true }),
-        fc.double({ min: 0, max: 12, noNaN: true }),
-        (mass, wind) => {
-          const loss = (m: number, w: number) => {
-            const found = flyAway(seaLevel(m), w, thirty);
-            if (!found.ok) throw new Error(found.issue.message);
-            expect(found.value.audit).toBeLessThan(1e-3);
-            const { reaction_m, accelerating_m, levelling_m, loss_m } = found.value;
-            expect(reaction_m + accelerating_m + levelling_m).toBeCloseTo(loss_m, 6);
-            return loss_m;
-          };
-          // To what the search of the tilt is worth: a hand's breadth.
-          expect(loss(mass + 100, wind)).toBeGreaterThan(loss(mass, wind) - 0.1);
-          expect(loss(mass, wind + 3)).toBeLessThan(loss(mass, wind) + 0.1);
-        },
-      ),
+      fc.property(evenly(2000, 2900), evenly(0, 12), (mass, wind) => {
+        const loss = (m: number, w: number) => {
+          const found = flyAway(seaLevel(m), w, thirty);
+          if (!found.ok) throw new Error(found.issue.message);
+          expect(found.value.audit).toBeLessThan(1e-3);
+          const { reaction_m, accelerating_m, levelling_m, loss_m } = found.value;
+          expect(reaction_m + accelerating_m + levelling_m).toBeCloseTo(loss_m, 6);
+          return loss_m;
+        };
+        // To what the search of the tilt is worth: a hand's breadth.
+        expect(loss(mass + 100, wind)).toBeGreaterThan(loss(mass, wind) - 0.1);
+        expect(loss(mass, wind + 3)).toBeLessThan(loss(mass, wind) + 0.1);
+      }),
       { seed: 15, numRuns: 6 },
     );
   });
@@ -158,16 +147,12 @@ describe("a gyroplane", () => {
 
   it("sinks faster heavier, and its rudder does less the slower it is", () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 330, max: 470, noNaN: true }),
-        fc.double({ min: 1, max: 40, noNaN: true }),
-        (mass, tas) => {
-          const sink = (m: number) => gyroGlideAt(gyro(m), tas, "stopped")?.sink_mps ?? NaN;
-          // Fast, the drag of the body decides, and a heavier rotor carries it better.
-          if (tas < 24) expect(sink(mass + 10)).toBeGreaterThan(sink(mass));
-          expect(rudderAt(gyro(mass), tas * 0.9).stopped).toBeLessThan(rudderAt(gyro(mass), tas).stopped);
-        },
-      ),
+      fc.property(evenly(330, 470), evenly(1, 40), (mass, tas) => {
+        const sink = (m: number) => gyroGlideAt(gyro(m), tas, "stopped")?.sink_mps ?? NaN;
+        // Faster, the drag of the body decides, and a heavier rotor carries it better.
+        if (tas < 22) expect(sink(mass + 10)).toBeGreaterThan(sink(mass));
+        expect(rudderAt(gyro(mass), tas * 0.9).stopped).toBeLessThan(rudderAt(gyro(mass), tas).stopped);
+      }),
       SEED,
     );
   });
@@ -192,22 +177,17 @@ describe("a gyroplane", () => {
 
   it("every way to a spot adds up to the height and the ground that there are", () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 150, max: 1500, noNaN: true }),
-        fc.double({ min: -500, max: 2500, noNaN: true }),
-        fc.double({ min: -5, max: 20, noNaN: true }),
-        (height_m, ahead_m, headwind_mps) => {
-          const found = waysToSpot(gyro(), { height_m, ahead_m, headwind_mps });
-          if (!found.ok) throw new Error(found.issue.message);
-          for (const way of found.value) {
-            const spent = way.items.reduce((sum, item) => sum + item.height_m, 0);
-            if (way.kind === "slow" && way.margin_m < 0) continue;
-            expect(spent + way.margin_m).toBeCloseTo(height_m, 3);
-            expect(way.items.reduce((sum, item) => sum + item.ground_m, 0)).toBeCloseTo(ahead_m, 3);
-            if (way.verdict === "works" && way.slow_mps !== null) expect(way.pushAt_m).toBeGreaterThan(152);
-          }
-        },
-      ),
+      fc.property(evenly(150, 1500), evenly(-500, 2500), evenly(-5, 20), (height_m, ahead_m, headwind_mps) => {
+        const found = waysToSpot(gyro(), { height_m, ahead_m, headwind_mps });
+        if (!found.ok) throw new Error(found.issue.message);
+        for (const way of found.value) {
+          const spent = way.items.reduce((sum, item) => sum + item.height_m, 0);
+          if (way.kind === "slow" && way.margin_m < 0) continue;
+          expect(spent + way.margin_m).toBeCloseTo(height_m, 3);
+          expect(way.items.reduce((sum, item) => sum + item.ground_m, 0)).toBeCloseTo(ahead_m, 3);
+          if (way.verdict === "works" && way.slow_mps !== null) expect(way.pushAt_m).toBeGreaterThan(152);
+        }
+      }),
       SEED,
     );
   });

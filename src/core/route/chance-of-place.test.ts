@@ -1,6 +1,7 @@
 // The chance of a place against closed forms: one thing scattered, one place.
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { type Scatter, USUAL_SCATTER, draws } from "../situation/scatter";
 import { type ScatteredAccount, chanceOfPlace } from "./chance-of-place";
 
@@ -82,15 +83,15 @@ describe("the chance of a place", () => {
   it("never falls with more spare, or with another place", () => {
     const few = sample.slice(0, 300);
     const account = fc.record({
-      bearing_rad: fc.double({ min: -3, max: 3, noNaN: true }),
-      distance_m: fc.double({ min: 0, max: 40_000, noNaN: true }),
-      reaction_m: fc.double({ min: 0, max: 100, noNaN: true }),
-      turn_m: fc.double({ min: 0, max: 400, noNaN: true }),
-      straight_m: fc.double({ min: 0, max: 4000, noNaN: true }),
-      spare_m: fc.double({ min: -500, max: 500, noNaN: true }),
+      bearing_rad: evenly(-3, 3),
+      distance_m: evenly(0, 40_000),
+      reaction_m: evenly(0, 100),
+      turn_m: evenly(0, 400),
+      straight_m: evenly(0, 4000),
+      spare_m: evenly(-500, 500),
     });
     fc.assert(
-      fc.property(account, account, fc.double({ min: 0, max: 300, noNaN: true }), (a, b, more_m) => {
+      fc.property(account, account, evenly(0, 300), (a, b, more_m) => {
         const of = (...accounts: ScatteredAccount[]) => chanceOfPlace(accounts, planned, USUAL_SCATTER, few) ?? NaN;
         expect(of({ ...a, spare_m: a.spare_m + more_m })).toBeGreaterThanOrEqual(of(a));
         expect(of(a, b)).toBeGreaterThanOrEqual(of(a));

@@ -2,6 +2,7 @@
 // alternates, D·GS_back/(GS_on + GS_back) from the first.
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { type LatLon, destination, geodesicBetween } from "../earth/geodesic";
 import { equalTimePoint, timeTo_s } from "./equal-time";
 
@@ -38,9 +39,9 @@ describe("the equal-time point", () => {
   it("satisfies t1 = t2 to a second in any wind, also across 180°", () => {
     fc.assert(
       fc.property(
-        fc.double({ min: -40, max: 40, noNaN: true }),
-        fc.double({ min: -40, max: 40, noNaN: true }),
-        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        evenly(-40, 40),
+        evenly(-40, 40),
+        evenly(0, 6.28),
         fc.constantFrom(8, 179.5),
         (east_mps, north_mps, course, longitude_deg) => {
           const from = { latitude_deg: -30, longitude_deg };

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { beforeEach, describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { demoTakeOff, demoTakeOffQuestion } from "../../../demo/demo-take-off";
 import { G0, MPS_PER_KT } from "../quantities/constants";
 import { accelerate, balancedFailure_mps } from "./accelerate";
@@ -104,7 +105,7 @@ describe("accelerate and stop, accelerate and go", () => {
   it("longer recognition, more mass and a tailwind never shorten the stop", () => {
     fc.assert(
       fc.property(
-        fc.double({ min: 0, max: 6, noNaN: true }),
+        evenly(0, 6),
         fc.integer({ min: 1200, max: 1650 }),
         fc.integer({ min: -5, max: 20 }),
         (recognition_s, mass_kg, headwind_kt) => {

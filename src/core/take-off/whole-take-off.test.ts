@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { evenly } from "../../../fuzz/evenly";
 import { demoTakeOffQuestion } from "../../../demo/demo-take-off";
 import { wholeTakeOff } from "./whole-take-off";
 
@@ -20,13 +21,13 @@ describe("a whole take-off", () => {
       fc.property(
         fc.record({
           name: fc.constantFrom("larch-t2", "hornbeam-t2c", "cedar-j2"),
-          share: fc.double({ min: 0, max: 1, noNaN: true }),
+          share: evenly(0, 1),
           headwind_kt: fc.integer({ min: -60, max: 90 }),
           deviation_K: fc.integer({ min: -50, max: 50 }),
           elevation_m: fc.integer({ min: -300, max: 3500 }),
           length_m: fc.integer({ min: 200, max: 4000 }),
-          centreOfGravity: fc.double({ min: 0, max: 1, noNaN: true }),
-          recognition_s: fc.double({ min: 0, max: 10, noNaN: true }),
+          centreOfGravity: evenly(0, 1),
+          recognition_s: evenly(0, 10),
           failed: fc.constantFrom("left" as const, "right" as const),
         }),
         ({ name, share, headwind_kt, deviation_K, elevation_m, length_m, centreOfGravity, recognition_s, failed }) => {

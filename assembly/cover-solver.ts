@@ -93,6 +93,7 @@ let turnColumn: f64 = 0;
 let turnRow: f64 = 0;
 let turn_m: f64 = 0;
 
+// @inline
 function setTurn(turn: i32): void {
   if (turn < cells) {
     const row = rowOf(turn);
@@ -107,6 +108,7 @@ function setTurn(turn: i32): void {
   }
 }
 
+// @inline
 function offer(cell: i32, turn: i32, altitude_m: f64): void {
   if (!(sign * altitude_m < sign * altitudeOf(cell))) return;
   const floor_m = floorOf(cell);
@@ -120,11 +122,13 @@ function middleFloor(cell: i32, dx: i32, dy: i32): f64 {
   return (floorOf(cell) + floorOf(cell + dx) + floorOf(cell + dy * columns) + floorOf(cell + dy * columns + dx)) / 4;
 }
 
+// @inline
 function sees(neighbour: i32, turn: i32): i32 {
   return (<i32>(anchorOf(neighbour) === turn)) & (<i32>(stateOf(neighbour) === SEES));
 }
 
 /** Whether the two neighbours on either side of the way to a turn point see it; without branches, as in `handOn`. */
+// @inline
 function seenByNeighbours(cell: i32, turn: i32, dx: f64, dy: f64): bool {
   const east = 1 - 2 * <i32>(dx > 0);
   const north = columns * (1 - 2 * <i32>(dy > 0));
@@ -137,6 +141,7 @@ function seenByNeighbours(cell: i32, turn: i32, dx: f64, dy: f64): bool {
 }
 
 /** Whether a cell can fly straight to its turn point, which is set. */
+// @inline
 function isSeen(cell: i32, turn: i32, column: i32, row: i32): bool {
   const dx = <f64>column - turnColumn;
   const dy = <f64>row - turnRow;
@@ -157,7 +162,7 @@ function repairBy(cell: i32, dx: i32, dy: i32): void {
   const neighbour = cell + dy * columns + dx;
   if (stateOf(neighbour) === OPEN) return;
   const end_m = overCell(neighbour);
-  let altitude_m = legEnd(end_m, <f64>-dx, <f64>-dy);
+  let altitude_m = legEnd(end_m, <f64>-dx, <f64>-dy, end_m);
   if (dx !== 0 && dy !== 0) {
     const lack_m = middleFloor(cell, dx, dy) - (altitude_m + end_m) / 2;
     if (lack_m > GRAZE_M) altitude_m = inverse ? altitude_m + lack_m : -Infinity;
@@ -193,6 +198,7 @@ function forget(cell: i32): void {
   setAnchor(cell, -1);
 }
 
+// @inline
 function settles(cell: i32, column: i32, row: i32): bool {
   const turn = anchorOf(cell);
   setTurn(turn);
@@ -213,15 +219,18 @@ const STEPS_X: i32 = 0b10_00_00_10_01_00_01_10;
 const STEPS_Y: i32 = 0b00_00_10_10_00_01_10_01;
 
 /** One where a neighbour is led elsewhere. */
+// @inline
 function elsewhere(neighbour: i32, handed: i32): i32 {
   return <i32>(anchorOf(neighbour) !== handed);
 }
 
 /** Offers the neighbours of a cell a turn point. */
+// @inline
 function handOn(cell: i32, handed: i32, column: i32, row: i32): void {
   const x = <f64>column - turnColumn;
   const y = <f64>row - turnRow;
   const end_m = turn_m;
+  const near_m = altitudeOf(cell);
   // Which of them it is changes from cell to cell: eight branches would be guessed wrong too often.
   let which =
     elsewhere(cell + 1, handed) |
@@ -241,7 +250,7 @@ function handOn(cell: i32, handed: i32, column: i32, row: i32): void {
     const dx = ((STEPS_X >> i) & 3) - 1;
     const dy = ((STEPS_Y >> i) & 3) - 1;
     const neighbour = cell + dy * columns + dx;
-    if (stateOf(neighbour) === OPEN) offer(neighbour, handed, legEnd(end_m, x + <f64>dx, y + <f64>dy));
+    if (stateOf(neighbour) === OPEN) offer(neighbour, handed, legEnd(end_m, x + <f64>dx, y + <f64>dy, near_m));
   }
 }
 
@@ -253,7 +262,7 @@ export function beginSites(): void {
     for (let y = ceil<f64>(turnRow - 1); y <= turnRow + 1; y += 1)
       for (let x = ceil<f64>(turnColumn - 1); x <= turnColumn + 1; x += 1) {
         if (x < 0 || y < 0 || x >= <f64>columns || y >= <f64>rows) continue;
-        offer(<i32>y * columns + <i32>x, cells + i, legEnd(turn_m, x - turnColumn, y - turnRow));
+        offer(<i32>y * columns + <i32>x, cells + i, legEnd(turn_m, x - turnColumn, y - turnRow, turn_m));
       }
   }
 }

@@ -56,37 +56,48 @@ export function cellPointer(): usize {
   return cellsAt;
 }
 
+// @inline
 function at(cell: i32): usize {
   return cellsAt + ((<usize>cell) << CELL);
 }
 /** Row of a cell: a product, which is five times as quick as dividing whole numbers, and exact up to 2³¹ cells. */
+// @inline
 export function rowOf(cell: i32): i32 {
   return <i32>((<f64>cell + 0.5) * perColumn);
 }
+// @inline
 export function floorOf(cell: i32): f64 {
   return <f64>load<f32>(at(cell));
 }
+// @inline
 export function altitudeOf(cell: i32): f64 {
   return <f64>load<f32>(at(cell), ALTITUDE);
 }
+// @inline
 export function setAltitude(cell: i32, altitude_m: f32): void {
   store<f32>(at(cell), altitude_m, ALTITUDE);
 }
+// @inline
 export function anchorOf(cell: i32): i32 {
   return load<i32>(at(cell), ANCHOR);
 }
+// @inline
 export function setAnchor(cell: i32, turn: i32): void {
   store<i32>(at(cell), turn, ANCHOR);
 }
+// @inline
 export function siteOf(cell: i32): i32 {
   return <i32>load<i16>(at(cell), SITE);
 }
+// @inline
 export function setSite(cell: i32, site: i32): void {
   store<i16>(at(cell), <i16>site, SITE);
 }
+// @inline
 export function stateOf(cell: i32): i32 {
   return <i32>load<u8>(at(cell), STATE);
 }
+// @inline
 export function setState(cell: i32, state: i32): void {
   store<u8>(at(cell), <u8>state, STATE);
 }

@@ -47,6 +47,7 @@ function levelOf(level: f64): i32 {
 }
 
 /** Place along the diamond of a direction, a quarter after the other. */
+// @inline
 function placeOf(dx: f64, dy: f64, sum: f64): f64 {
   const west = <i32>(dx < 0);
   const south = <i32>(dy < 0);
@@ -55,6 +56,7 @@ function placeOf(dx: f64, dy: f64, sum: f64): f64 {
 }
 
 /** What a leg costs in one wind. */
+// @inline
 function uniformCost(dx: f64, dy: f64, sum: f64): f64 {
   const place = placeOf(dx, dy, sum);
   const i = <i32>place;
@@ -88,8 +90,8 @@ export function setLeg(from_m: f64, columnsAway: f64, rowsAway: f64): void {
   reach = low + (level - <f64>j) * (reachOf(j + 1) - low);
 }
 
-/** Altitude at the other end of such a leg. */
-export function legEnd(from_m: f64, columnsAway: f64, rowsAway: f64): f64 {
+/** Altitude at the other end of such a leg, which is near another. */
+export function legEnd(from_m: f64, columnsAway: f64, rowsAway: f64, near_m: f64): f64 {
   if (uniform) {
     const dx = -sign * columnsAway * cell_m;
     const dy = -sign * rowsAway * cell_m;
@@ -97,7 +99,7 @@ export function legEnd(from_m: f64, columnsAway: f64, rowsAway: f64): f64 {
     return sum === 0 ? from_m : from_m + sign * uniformCost(dx, dy, sum);
   }
   setLeg(from_m, columnsAway, rowsAway);
-  return legAltitude(1);
+  return length_m === 0 ? end_m : altitudeFrom(reach + sign * length_m, levelOf((near_m - low_m) / step_m));
 }
 
 /** Altitude at a share of the leg from its turn point; ±Infinity where there is no headway. */
@@ -106,13 +108,18 @@ export function legAltitude(part: f64): f64 {
   if (length_m === 0) return end_m;
   const wanted = reach + sign * part * length_m;
   let j = levelOf((end_m - low_m) / step_m);
+  for (let i = 0; i < 2; i += 1) {
+    const low = reachOf(j);
+    j = levelOf(<f64>j + (wanted - low) / (reachOf(j + 1) - low));
+  }
+  return altitudeFrom(wanted, j);
+}
+
+/** Altitude with so much reach under it, looked for from a level. */
+function altitudeFrom(wanted: f64, level: i32): f64 {
+  let j = level;
   let low = reachOf(j);
   let high = reachOf(j + 1);
-  for (let i = 0; i < 2; i += 1) {
-    j = levelOf(<f64>j + (wanted - low) / (high - low));
-    low = reachOf(j);
-    high = reachOf(j + 1);
-  }
   while (wanted < low && j > 0) {
     j -= 1;
     high = low;

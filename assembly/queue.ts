@@ -43,6 +43,7 @@ function newEntry(): i32 {
 }
 
 /** Puts a cell in; one beyond the last bucket is left out. */
+// @inline
 export function putCell(cell: i32, wanted: f64): void {
   if (!(wanted < <f64>buckets)) return;
   const bucket = max<i32>(<i32>wanted, current);
@@ -61,6 +62,7 @@ export function putCell(cell: i32, wanted: f64): void {
 }
 
 /** Takes the next cell out; −1 when there is none. */
+// @inline
 export function takeCell(): i32 {
   while (current < buckets) {
     const headAt = headsAt + ((<usize>current) << 2);

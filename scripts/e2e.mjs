@@ -48,8 +48,8 @@ try {
   if (screenshots) await playwright("--grep", "@picture", ...args);
   else if (args.length > 0) await playwright("--grep-invert", "@picture", ...args);
   else {
-    // Two at a time; then, by themselves, those that stop the database or hold the clock to something.
-    await playwright("--grep-invert", "@picture|@alone", "--workers=2", "--fully-parallel");
+    // Three at a time keep two cores busy; then, by themselves, those that stop the database or hold the clock to something.
+    await playwright("--grep-invert", "@picture|@alone", "--workers=3", "--fully-parallel");
     await playwright("--grep", "@alone", "--grep-invert", "@picture");
   }
   finished = true;

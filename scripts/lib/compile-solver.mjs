@@ -1,4 +1,6 @@
-// The compiled solver as a module of text, from its AssemblyScript.
+// The compiled solver as a module of text, from its AssemblyScript. What has `// @inline` before it is put in where it
+// is used: calls are a sixth of the solver's time.
+import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import asc from "assemblyscript/asc";
 import { ROOT } from "./setup.mjs";
@@ -13,7 +15,14 @@ export async function compiledSolver() {
   let binary = null;
   const { error, stderr } = await asc.main(
     [source, "--baseDir", ROOT, "-O3", "--noAssert", "--runtime", "stub", "--outFile", "solver.wasm"],
-    { writeFile: (_name, contents) => void (binary = /** @type {Uint8Array} */ (contents)) },
+    {
+      readFile: (name, folder) => {
+        const file = path.resolve(folder, name);
+        // As a decorator it would not be TypeScript for formatter and lint.
+        return existsSync(file) ? readFileSync(file, "utf8").replaceAll("// @inline\n", "@inline\n") : null;
+      },
+      writeFile: (_name, contents) => void (binary = /** @type {Uint8Array} */ (contents)),
+    },
   );
   if (error || !binary) throw new Error(`The solver does not compile:\n${stderr.toString()}`);
   const hex = Buffer.from(binary).toString("hex");

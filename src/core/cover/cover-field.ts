@@ -11,6 +11,7 @@ import { type Outcome, failure, success } from "../outcome";
 import type { Progress } from "../calculation";
 import type { CoverGrid, CoverSite } from "./cover-grid";
 import { solveCompiled } from "./compiled-solver";
+import { type FloorBlocks, floorBlocks } from "./floor-blocks";
 import { type CoverMetric, MOST_HEIGHT_M } from "./cover-metric";
 import { solvePlain } from "./plain-solver";
 import type { Solver, SolverTask } from "./solver";
@@ -20,6 +21,8 @@ export interface CoverField {
   /** Towards the places, or from one. */
   readonly kind: "inverse" | "forward";
   readonly grid: CoverGrid;
+  /** Its highest floors: for the many legs that are looked at over it. */
+  readonly blocks: FloorBlocks;
   readonly metric: CoverMetric;
   readonly sites: readonly CoverSite[];
   /** By cell: lowest altitude to be in reach from (inverse; ∞: none), altitude left (forward; −∞: not reached). */
@@ -86,10 +89,12 @@ function solve(
   const inverse = kind === "inverse";
   const sign = inverse ? 1 : -1;
   // Narrower than the cheapest step to a neighbour, so that what lies on the way to a turn point is done with first.
+  const blocks = floorBlocks(grid);
   const width_m = cell_m / metric.bestRatio / BUCKETS_A_STEP;
   const solved = solver({
     inverse,
     grid,
+    blocks,
     sites,
     siteColumn: Float64Array.from(sites, ({ x_m }) => (x_m - grid.west_m) / cell_m),
     siteRow: Float64Array.from(sites, ({ y_m }) => (y_m - grid.south_m) / cell_m),
@@ -100,5 +105,5 @@ function solve(
     progress,
   });
   if (!solved) return failure("cancelled", CANCELLED);
-  return success({ kind, grid, metric, sites, ...solved });
+  return success({ kind, grid, blocks, metric, sites, ...solved });
 }

@@ -67,30 +67,30 @@ export function coverMetric(
     return { low_m, step_m, levels: 0, reach_m: new Float64Array(0), wall_m: null, uniform, bestRatio };
   }
   const levels = Math.max(2, Math.ceil((high_m - low_m) / step_m) + 1);
+  const ratios = new Float64Array(all.length * levels);
+  // A height after the other: what is asked of a height is worked out once there.
+  for (let level = 0; level < levels; level += 1)
+    for (let i = 0; i < all.length; i += 1)
+      ratios[i * levels + level] = ratio(all[i].east, all[i].north, low_m + level * step_m);
   const reach_m = new Float64Array(all.length * levels);
   const wall_m = new Float64Array(all.length * levels).fill(Infinity);
   let bestRatio = 0;
   let walled = false;
-  all.forEach(({ east, north }, i) => {
-    let before = ratio(east, north, low_m);
-    for (let level = 1; level < levels; level += 1) {
-      const here = ratio(east, north, low_m + level * step_m);
+  for (let first = 0; first < ratios.length; first += levels) {
+    for (let level = first + 1; level < first + levels; level += 1)
       // Trapezoids; what makes no headway adds none.
-      reach_m[i * levels + level] =
-        reach_m[i * levels + level - 1] + (step_m / 2) * (Math.max(before, 1e-9) + Math.max(here, 1e-9));
-      bestRatio = Math.max(bestRatio, before, here);
-      before = here;
-    }
+      reach_m[level] =
+        reach_m[level - 1] + (step_m / 2) * (Math.max(ratios[level - 1], 1e-9) + Math.max(ratios[level], 1e-9));
     let wall = Infinity;
-    for (let level = levels - 1; level >= 0; level -= 1) {
-      const altitude_m = low_m + level * step_m;
-      if (!(ratio(east, north, altitude_m) > 0)) {
-        wall = altitude_m;
+    for (let level = first + levels - 1; level >= first; level -= 1) {
+      bestRatio = Math.max(bestRatio, ratios[level]);
+      if (!(ratios[level] > 0)) {
+        wall = low_m + (level - first) * step_m;
         walled = true;
       }
-      wall_m[i * levels + level] = wall;
+      wall_m[level] = wall;
     }
-  });
+  }
   return { low_m, step_m, levels, reach_m, wall_m: walled ? wall_m : null, uniform: null, bestRatio };
 }
 
@@ -144,19 +144,32 @@ export class CoverLeg {
 
   /** Altitude at a share of the leg from where its altitude is given; ±Infinity where there is no headway. */
   altitude_m(share: number): number {
-    const { uniform, low_m, step_m, levels } = this.metric;
+    const { uniform, low_m, step_m } = this.metric;
     if (uniform) return share === 0 ? this.end_m : this.end_m + this.sign * share * this.cost_m;
     if (this.length_m === 0) return this.end_m;
     const wanted = this.reach + this.sign * share * this.length_m;
-    // Newton's step from where it begins, then from level to level: S is nearly straight.
+    // Newton's step from where it begins: S is nearly straight.
     let j = this.levelOf((this.end_m - low_m) / step_m);
+    for (let i = 0; i < 2; i += 1) {
+      const low = this.reachOf(j);
+      j = this.levelOf(j + (wanted - low) / (this.reachOf(j + 1) - low));
+    }
+    return this.altitudeFrom(wanted, j);
+  }
+
+  /** Altitude at its other end, which is near another. */
+  endNear_m(near_m: number): number {
+    const { uniform, low_m, step_m } = this.metric;
+    if (uniform || this.length_m === 0) return this.altitude_m(1);
+    return this.altitudeFrom(this.reach + this.sign * this.length_m, this.levelOf((near_m - low_m) / step_m));
+  }
+
+  /** Altitude with so much of S under it, looked for from a level to the next. */
+  private altitudeFrom(wanted: number, level: number): number {
+    const { low_m, step_m, levels } = this.metric;
+    let j = level;
     let low = this.reachOf(j);
     let high = this.reachOf(j + 1);
-    for (let i = 0; i < 2; i += 1) {
-      j = this.levelOf(j + (wanted - low) / (high - low));
-      low = this.reachOf(j);
-      high = this.reachOf(j + 1);
-    }
     while (wanted < low && j > 0) {
       j -= 1;
       high = low;

@@ -91,7 +91,7 @@ export function coverAt(
     leg.set(end_m, -dx * cell_m, -dy * cell_m, true);
     const start_m = leg.altitude_m(1);
     const priced_m = start_m + (price_m ? price_m(turnPoint(field, turn)) : 0);
-    if (priced_m < bestPriced_m && (!look || legClears(grid, leg, x0, y0, dx, dy)))
+    if (priced_m < bestPriced_m && (!look || legClears(field, leg, x0, y0, dx, dy)))
       [best_m, bestTurn, bestPriced_m] = [start_m, turn, priced_m];
   };
   const about = price_m
@@ -143,7 +143,7 @@ export function wayFrom(field: CoverField, x_m: number, y_m: number, altitude_m:
     for (let i = Math.min(turns.length - 1, next + LOOK_AHEAD); i > next; i -= 1) {
       const turn = turns[i];
       if (!(legTo(turn) >= turn.altitude_m - 1e-6)) continue;
-      if (!legClears(grid, leg, column, row, turn.column - column, turn.row - row)) continue;
+      if (!legClears(field, leg, column, row, turn.column - column, turn.row - row)) continue;
       chosen = i;
       break;
     }

@@ -33,18 +33,15 @@ export function descentMetric(
   descentsAt: (altitude_m: number) => readonly SteadyDescent[],
   { wind, low_m, high_m, ratioShare, against_mps }: Counted,
 ): CoverMetric {
-  const levels = new Map<number, WindVector & { readonly descents: readonly SteadyDescent[] }>();
+  // Asked a height after the other: the last one is kept.
+  let level: (WindVector & { readonly altitude_m: number; readonly descents: readonly SteadyDescent[] }) | null = null;
   const levelAt = (altitude_m: number) => {
-    let level = levels.get(altitude_m);
-    if (!level) {
-      const descents = descentsAt(altitude_m).map(({ tas_mps, sink_mps }) => ({
-        tas_mps,
-        sink_mps: sink_mps / ratioShare,
-      }));
-      level = { ...wind(altitude_m), descents };
-      levels.set(altitude_m, level);
-    }
-    return level;
+    if (level?.altitude_m === altitude_m) return level;
+    const descents = descentsAt(altitude_m).map(({ tas_mps, sink_mps }) => ({
+      tas_mps,
+      sink_mps: sink_mps / ratioShare,
+    }));
+    return (level = { ...wind(altitude_m), altitude_m, descents });
   };
   return coverMetric(
     (east, north, altitude_m) => {

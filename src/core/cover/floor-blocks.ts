@@ -16,13 +16,15 @@ export interface FloorBlocks {
 export function floorBlocks({ columns, rows, floor_m }: CoverGrid): FloorBlocks {
   const blockColumns = Math.ceil(columns / BLOCK);
   const blockRows = Math.ceil(rows / BLOCK);
-  const highest_m = new Float32Array(blockColumns * blockRows).fill(-Infinity);
+  const highest_m = new Float32Array(blockColumns * blockRows);
   for (let j = 0; j < blockRows; j += 1)
     for (let i = 0; i < blockColumns; i += 1) {
-      const block = j * blockColumns + i;
+      const last = Math.min((i + 1) * BLOCK, columns - 1);
+      let highest = -Infinity;
       for (let row = j * BLOCK; row <= Math.min((j + 1) * BLOCK, rows - 1); row += 1)
-        for (let column = i * BLOCK; column <= Math.min((i + 1) * BLOCK, columns - 1); column += 1)
-          highest_m[block] = Math.max(highest_m[block], floor_m[row * columns + column]);
+        for (let cell = row * columns + i * BLOCK; cell <= row * columns + last; cell += 1)
+          if (floor_m[cell] > highest) highest = floor_m[cell];
+      highest_m[j * blockColumns + i] = highest;
     }
   return { columns: blockColumns, rows: blockRows, highest_m };
 }

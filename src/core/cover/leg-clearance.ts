@@ -7,22 +7,20 @@ export const GRAZE_M = 0.02;
 
 /**
  * Whether a leg that is set stays over the floor at every row and column that it crosses. Its own ends do not count.
- * Between two crossings a bilinear floor rises over their chord by at most a quarter of a cell's twist.
+ * Where it lies over the highest floor of the blocks about it nothing is looked at. Between two crossings a bilinear
+ * floor rises over their chord by at most a quarter of a cell's twist.
  *
  * @param x0 - column of the end where the leg's altitude is given; `y0` its row
  * @param dx - columns to its other end; `dy` rows
- * @param blocks - of that grid, where many legs are looked at: those far over the ground cost little then
  */
 export function legClears(
-  grid: CoverGrid,
+  { grid, blocks }: { readonly grid: CoverGrid; readonly blocks: FloorBlocks },
   leg: CoverLeg,
   x0: number,
   y0: number,
   dx: number,
   dy: number,
-  blocks: FloorBlocks | null = null,
 ): boolean {
-  if (!blocks) return pieceClears(grid, leg, x0, y0, dx, dy, 0, 1);
   const pieces = Math.ceil(Math.max(Math.abs(dx), Math.abs(dy)) / BLOCK);
   let [a, before_m] = [0, leg.altitude_m(0)];
   for (let piece = 1; piece <= pieces; piece += 1) {

@@ -1,7 +1,6 @@
 // The plain solver of fields: what the compiled one (assembly/cover-solver.ts) does too, step by step the same.
 import { BucketQueue } from "./bucket-queue";
 import { CoverLeg } from "./cover-metric";
-import { floorBlocks } from "./floor-blocks";
 import { GRAZE_M, legClears } from "./leg-clearance";
 import { type Solved, type SolverTask, TELL_EVERY } from "./solver";
 
@@ -18,6 +17,7 @@ const TURNS = 2;
 export function solvePlain({
   inverse,
   grid,
+  blocks,
   sites,
   siteColumn,
   siteRow,
@@ -29,8 +29,8 @@ export function solvePlain({
 }: SolverTask): Solved | null {
   const { columns, rows, cell_m, floor_m } = grid;
   const cells = columns * rows;
+  const ground = { grid, blocks };
   const sign = inverse ? 1 : -1;
-  const blocks = floorBlocks(grid);
   /** Altitude of each cell's leg, not yet raised to the floor. */
   const legAltitude_m = new Float32Array(cells).fill(sign * Infinity);
   const anchor = new Int32Array(cells).fill(-1);
@@ -94,7 +94,7 @@ export function solvePlain({
     }
     if (seenByNeighbours(cell, turn, dx, dy)) return true;
     setLeg(turn_m, dx, dy);
-    return legClears(grid, leg, turnColumn, turnRow, dx, dy, blocks);
+    return legClears(ground, leg, turnColumn, turnRow, dx, dy);
   };
 
   /** Leads the leg of a cell that is blocked to the best of its neighbours. */
@@ -107,7 +107,7 @@ export function solvePlain({
       if (state[neighbour] === OPEN) continue;
       const end_m = altitudeOf(neighbour);
       setLeg(end_m, -dx, -dy);
-      let altitude_m = leg.altitude_m(1);
+      let altitude_m = leg.endNear_m(end_m);
       if (i >= 4) {
         const lack_m = middleFloor_m(cell, dx, dy) - (altitude_m + end_m) / 2;
         if (lack_m > GRAZE_M) altitude_m = inverse ? altitude_m + lack_m : -Infinity;
@@ -160,7 +160,7 @@ export function solvePlain({
       // What is led there already has nothing new to be offered.
       if (anchor[neighbour] === handed || state[neighbour] !== OPEN) continue;
       setLeg(turn_m, dx + STEP_X[i], dy + STEP_Y[i]);
-      offer(neighbour, handed, leg.altitude_m(1));
+      offer(neighbour, handed, leg.endNear_m(legAltitude_m[cell]));
     }
   };
 

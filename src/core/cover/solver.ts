@@ -2,11 +2,13 @@
 import type { Progress } from "../calculation";
 import type { CoverGrid, CoverSite } from "./cover-grid";
 import type { CoverMetric } from "./cover-metric";
+import type { FloorBlocks } from "./floor-blocks";
 
 /** A field to be solved. */
 export interface SolverTask {
   readonly inverse: boolean;
   readonly grid: CoverGrid;
+  readonly blocks: FloorBlocks;
   readonly sites: readonly CoverSite[];
   /** Places of the sites in cells, with fractions. */
   readonly siteColumn: Float64Array;

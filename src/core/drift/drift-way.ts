@@ -95,7 +95,7 @@ export function turnsTo(
   const { west_m, south_m, cell_m } = grid;
   const clear =
     leg.altitude_m(1) >= sites[0].altitude_m &&
-    legClears(grid, leg, (from.x_m - west_m) / cell_m, (from.y_m - south_m) / cell_m, dx / cell_m, dy / cell_m);
+    legClears(field, leg, (from.x_m - west_m) / cell_m, (from.y_m - south_m) / cell_m, dx / cell_m, dy / cell_m);
   return clear ? [from, spot] : wayFrom(field, from.x_m, from.y_m, from_m);
 }
 

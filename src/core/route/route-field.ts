@@ -138,6 +138,7 @@ export function quarterTurn_m(
 
 function heightsOf({ floor_m }: CoverGrid, ground_m: number): [number, number] {
   let highest_m = ground_m;
-  for (const floor of floor_m) if (floor > highest_m && floor !== Infinity) highest_m = floor;
+  for (let i = 0; i < floor_m.length; i += 1)
+    if (floor_m[i] > highest_m && floor_m[i] !== Infinity) highest_m = floor_m[i];
   return [ground_m - 100, Math.min(highest_m + ABOVE_M, HIGHEST_M)];
 }

@@ -86,7 +86,7 @@ export function routeHere(
     const turn_m = (angle_rad * performance.turnHeightPerRadianSeaLevel_m) / sigma;
     leg.set(site.altitude_m, dx, dy, true);
     const clear = legClears(
-      field.grid,
+      field,
       leg,
       (site.x_m - west_m) / cell_m,
       (site.y_m - south_m) / cell_m,

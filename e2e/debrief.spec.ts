@@ -10,7 +10,7 @@ test("a log is dropped, its stop found, laid beside the plan; a table is confirm
   browser,
   baseURL,
 }) => {
-  // The longest of all: two at a time a slow machine needs this.
+  // The longest of all: beside others a slow machine needs this.
   test.setTimeout(300_000);
   await openDemo(page);
   await page.getByRole("link", { name: /Debrief/ }).click();

@@ -1,5 +1,5 @@
 // Every view by day and by night, wide and narrow: axe finds nothing, nothing is cut off. Each is opened once. `@view`
-// runs two at a time, `@picture` refreshes the pictures of the docs.
+// runs beside others, `@picture` refreshes the pictures of the docs.
 import { type Page, expect } from "@playwright/test";
 import axe from "axe-core";
 import { answered, flyAircraft, openDemo, test } from "./demo";

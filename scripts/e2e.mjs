@@ -48,7 +48,8 @@ try {
   if (screenshots) await playwright("--grep", "@picture", ...args);
   else if (args.length > 0) await playwright("--grep-invert", "@picture", ...args);
   else {
-    // Three at a time keep two cores busy; then, by themselves, those that stop the database or hold the clock to something.
+    // Three at a time, which keeps two cores busy; then, by themselves, those that stop the database or hold the clock
+    // to something.
     await playwright("--grep-invert", "@picture|@alone", "--workers=3", "--fully-parallel");
     await playwright("--grep", "@alone", "--grep-invert", "@picture");
   }

@@ -69,26 +69,29 @@ describe("work on every core", () => {
     ).rejects.toThrow("no climb");
   });
 
-  it("on two cores works on one of them while something is pointed at, and on both when it is still", async () => {
+  it.each([
+    ["rests while something is pointed at", "pointed", 0],
+    ["leaves one of them to a cover", "cover", 1],
+  ] as const)("on two cores %s, and works on both when it is still", async (_what, lane, meanwhile) => {
     vi.stubGlobal("navigator", { hardwareConcurrency: 2 });
-    let pointing = true;
-    const most = { pointing: 0, still: 0 };
+    let asked = true;
+    const most = { asked: 0, still: 0 };
     let running = 0;
     const pieces = Array.from({ length: 40 }, () => async () => {
       running += 1;
-      const now = pointing ? "pointing" : "still";
+      const now = asked ? "asked" : "still";
       most[now] = Math.max(most[now], running);
       await wait(10);
       running -= 1;
     });
     let release = () => {};
-    void askCore("pointed", () => new Promise<void>((done) => (release = done)));
+    void askCore(lane, () => new Promise<void>((done) => (release = done)));
     const work = askAll(pieces, new AbortController().signal);
     await wait(80);
-    pointing = false;
+    asked = false;
     release();
     await work;
-    expect(most).toEqual({ pointing: 1, still: 2 });
+    expect(most).toEqual({ asked: meanwhile, still: 2 });
   });
 
   it("has nothing to do for no tasks", async () => {

@@ -33,9 +33,10 @@ function longLane(): CoreLink[] {
   return pool;
 }
 
-/** Waits until nothing is pointed at; a question of that lane ends within its limit. */
-async function untilStill(signal: AbortSignal): Promise<void> {
-  const left_ms = () => (pointed?.waiting() ? STILL_MS : lastPointed_ms + STILL_MS - performance.now());
+/** Waits until nothing is pointed at; all workers but one for a cover too. Questions of both end within their limits. */
+async function untilStill(signal: AbortSignal, worker: number): Promise<void> {
+  const left_ms = () =>
+    pointed?.waiting() || (worker > 0 && cover?.waiting()) ? STILL_MS : lastPointed_ms + STILL_MS - performance.now();
   while (!signal.aborted && left_ms() > 0) await new Promise((done) => setTimeout(done, left_ms()));
 }
 
@@ -52,8 +53,9 @@ export function askCore<T>(lane: Lane, work: Work<T>): Promise<T> {
 }
 
 /**
- * Runs pieces of work in the long lane, on every worker of it. Where the lane fills all cores, all but the first rest
- * between two pieces while something is pointed at.
+ * Runs pieces of work in the long lane, on every worker of it. Where the lane fills all cores it rests between two
+ * pieces while something is pointed at: the page, what draws it and that answer keep two cores busy by themselves. To a
+ * cover it leaves one core.
  *
  * @param done - told how many are finished, after each
  * @returns results in the order of the pieces; rejects with the signal's reason once it is aborted: what runs is let
@@ -71,7 +73,7 @@ export async function askAll<T>(
   await Promise.all(
     lane.map(async (link, worker) => {
       while (next < pieces.length) {
-        if (full && worker > 0) await untilStill(signal);
+        if (full) await untilStill(signal, worker);
         signal.throwIfAborted();
         if (next >= pieces.length) return;
         const i = next;

@@ -1,6 +1,6 @@
 "use client";
 import type VectorLayer from "ol/layer/Vector";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { runwayFrame } from "@/core/departure/runway-frame";
 import { localPlane } from "@/core/earth/local-plane";
 import { useDeparture } from "@/ui/answers/departure-store";
@@ -32,7 +32,7 @@ export function DepartureMap() {
   const origin = usePlaneOrigin();
   const plane = useMemo(() => localPlane(origin), [origin]);
   const scan = useDeparture((state) => state.scan);
-  const lookedAt = useDeparture((state) => state.at);
+  const lookedAt = useDeferredValue(useDeparture((state) => state.at));
   const choice = useDeparture((state) => state.choice);
   const pointedEntry = useDeparture((state) => state.pointedEntry);
   const height_m = useDeparture((state) => state.height_m);

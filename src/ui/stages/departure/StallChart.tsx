@@ -1,5 +1,5 @@
 "use client";
-import { useCallback } from "react";
+import { useCallback, useDeferredValue } from "react";
 import { formatNumber, fromSi } from "@/core/quantities/units";
 import { Chart } from "@/ui/kit/charts/Chart";
 import { type ChartInk, endLabel } from "@/ui/kit/charts/chart-ink";
@@ -12,7 +12,8 @@ const ROW_EVERY = 10;
 
 /** Margin over the stall and load factor along the path. */
 export function StallChart({ className = "" }: { className?: string }) {
-  const account = useDeparture((state) => state.at?.account ?? null);
+  // Ledger and sentence first: the chart takes as long as both.
+  const account = useDeferredValue(useDeparture((state) => state.at?.account ?? null));
   const least = useDeparture((state) => state.scan?.question.plan.stallMargin ?? 1.1);
   const unit = useUnits((state) => state.units.height);
   const format = useFormat();

@@ -33,7 +33,7 @@ function longLane(): CoreLink[] {
   return pool;
 }
 
-/** Waits until nothing is pointed at; all workers but one for a cover too. Questions of both end within their limits. */
+/** Waits until nothing is pointed at; all but the first also for a cover. Questions of both end within their limits. */
 async function untilStill(signal: AbortSignal, worker: number): Promise<void> {
   const left_ms = () =>
     pointed?.waiting() || (worker > 0 && cover?.waiting()) ? STILL_MS : lastPointed_ms + STILL_MS - performance.now();

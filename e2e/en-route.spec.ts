@@ -47,8 +47,19 @@ test("over the ridge: the gap is found by key, closed by altitude, then by the w
   await page.keyboard.press("Control+z");
   await expect(page.getByRole("textbox", { name: "Name of point 6" })).toHaveValue("Cape Orrin");
 
-  // The wind turned round: the gap begins elsewhere.
+  // What the map shows is chosen; every choice says what its hatch means.
   await page.getByRole("tab", { name: "Cover" }).click();
+  const shows = page.getByRole("combobox", { name: "The map shows" });
+  for (const [label, said] of [
+    ["Height that a place asks for", "over the ground; closer from 500, 1"],
+    ["Glide from the cursor", "left over the ground; closer from"],
+    ["Reach from the planned altitude", "in reach from"],
+  ]) {
+    await shows.selectOption({ label });
+    await expect(page.getByText(said)).toBeVisible();
+  }
+
+  // The wind turned round: the gap begins elsewhere.
   const ribbon = page.getByText(/no place from .* to /);
   const before = await ribbon.textContent();
   await page.getByRole("button", { name: /^Wind / }).click();

@@ -225,6 +225,8 @@ test("from One engine to the hover, flown by hand: an engine fails, down on the 
     await collective.fill(String(Number(await collective.inputValue()) - 1));
     await page.waitForTimeout(800);
   }
+  // It has stood for a moment: with the collective all the way down it stays so.
+  await collective.fill("0");
   await expect(aside).toContainText("It stands.");
   await page.getByRole("button", { name: "End" }).click();
   await expect(aside).toContainText(/Down\.\s*Touched after/);

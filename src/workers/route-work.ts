@@ -14,13 +14,20 @@ import { type RouteAnswer, coverOn, routeAnswer } from "@/core/route/route-answe
 import { type Outlook, type RouteField, routeField } from "@/core/route/route-field";
 import { type MinutesByGround, minutesByGround } from "@/core/restart/minutes-by-ground";
 import { type RouteHere, pointAt, routeHere, routeWorking } from "@/core/route/route-here";
+import { type RouteHeights, heightsAsked, heightsLeft } from "@/core/route/route-heights";
 import type { RouteQuestion } from "@/core/route/route-question";
 import type { WorkingStep } from "@/core/working";
 import { coverImage } from "./cover-image";
 import { coverPixels } from "./cover-pixels";
 import { oneEngineCover } from "./one-engine-cover";
+import { heightPixels } from "./height-pixels";
 import { kept } from "./kept";
 import type { ReliefView } from "./relief";
+
+/** Heights that a glide from so far along the flight leaves; null for those that a place asks for. */
+interface HeightsAsked {
+  readonly from_m: number | null;
+}
 
 interface OneEngine {
   readonly cover: RouteField;
@@ -54,6 +61,15 @@ export function routeWork(terrain: () => TerrainGrid | null) {
     const answer = answerOf(question, origin);
     return answer.ok ? success(work(cover.value, answer.value)) : answer;
   };
+
+  const heights = kept<Outcome<RouteHeights>>();
+  const heightsOf = (question: RouteQuestion, origin: LatLon, asked: HeightsAsked) =>
+    heights(JSON.stringify([question, origin, asked]), terrain(), () => {
+      const [cover, answer] = [fieldOf(question, origin, "nominal"), answerOf(question, origin)];
+      if (!cover.ok) return cover;
+      if (asked.from_m === null) return success(heightsAsked(question, cover.value));
+      return answer.ok ? heightsLeft(question, cover.value, pointAt(answer.value.points, asked.from_m)) : answer;
+    });
 
   const flownOnOne = kept<Outcome<OneEngine>>();
   const onOneEngine = (question: DriftQuestion, origin: LatLon) => {
@@ -161,6 +177,22 @@ export function routeWork(terrain: () => TerrainGrid | null) {
       const { aircraft } = question;
       if (!isAeroplane(aircraft)) return failure("no_minutes", "Minutes left are those of an aeroplane’s engine.");
       return minutesByGround({ ...question, aircraft }, cover.value, pointAt(answer.value.points, distance_m), left_s);
+    },
+
+    /** The heights of `heightsOf`, as an image; null where there are none. */
+    heightImage: async (
+      question: RouteQuestion,
+      origin: LatLon,
+      asked: HeightsAsked,
+      levels_m: readonly number[],
+      view: ReliefView,
+      inks: { readonly pine: readonly [number, number, number]; readonly brick: readonly [number, number, number] },
+    ): Promise<ImageBitmap | null> => {
+      const heights = heightsOf(question, origin, asked);
+      if (!heights.ok) return null;
+      const none = asked.from_m === null ? inks.brick : null;
+      const pixels = heightPixels(heights.value, view, levels_m, inks.pine, none);
+      return createImageBitmap(new ImageData(pixels, view.width, view.height));
     },
 
     /** What is in reach from an altitude, as an image; null without a cover. */

@@ -30,6 +30,8 @@ export type Outlook = "nominal" | "pessimistic";
 export interface RouteField {
   readonly field: CoverField;
   readonly plane: LocalPlane;
+  /** What lies under it, cell by cell. */
+  readonly ground: TerrainGrid;
   /** By the field's index of a place. */
   readonly places: readonly RoutePlace[];
   readonly glide: RouteDescent["glide"];
@@ -99,6 +101,7 @@ export function routeField(
   return success({
     field: field.value,
     plane,
+    ground,
     places: on.map(({ place }) => place),
     glide,
     performance,

@@ -27,6 +27,9 @@ export interface AnsweredDrift {
   readonly stale: boolean;
 }
 
+/** What of a cover a map shows. */
+export type MapShows = "reach" | "asked" | "left";
+
 interface RouteState {
   readonly route: AnsweredRoute | null;
   /** Null for an aircraft without two engines. */
@@ -36,6 +39,8 @@ interface RouteState {
   readonly detours: readonly Detour[];
   /** Cursor, from the beginning of the flight. */
   readonly cursor_m: number;
+  /** What the map shows: reach from the planned altitude, height asked for, height left of a glide from the cursor. */
+  readonly shown: MapShows;
   /** The stage is open: its answer does not wait. */
   readonly open: boolean;
   set(patch: Partial<Omit<RouteState, "set">>): void;
@@ -48,6 +53,7 @@ export const useRoute = create<RouteState>()((set) => ({
   pessimistic_m: null,
   detours: [],
   cursor_m: 0,
+  shown: "reach",
   open: false,
   set: (patch) => set(patch),
 }));

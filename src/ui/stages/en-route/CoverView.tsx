@@ -4,15 +4,16 @@ import { useMemo } from "react";
 import { localPlane } from "@/core/earth/local-plane";
 import type { RouteAnswer } from "@/core/route/route-answer";
 import type { RouteHere } from "@/core/route/route-here";
-import { moveCursor, useRoute } from "@/ui/answers/route-store";
+import { type MapShows, moveCursor, useRoute } from "@/ui/answers/route-store";
 import type { RouteDrawing } from "@/ui/kit/map/route-layer";
-import { useFormat } from "@/ui/kit/units/units-store";
+import { formatNumber, fromSi } from "@/core/quantities/units";
+import { useFormat, useUnits } from "@/ui/kit/units/units-store";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { Legend } from "@/ui/kit/map/Legend";
 import { ProfileChart } from "@/ui/kit/charts/ProfileChart";
 import { cursorDrawing, gapDrawings, windAt } from "./route-drawing";
 import { minutes } from "@/ui/kit/units/minutes";
-import { useCoverImage } from "./useCoverImage";
+import { useCoverImage, useHeightLevels } from "./useCoverImage";
 import { useRouteHere } from "./useRouteHere";
 import { useRouteNames } from "./useRouteNames";
 
@@ -20,6 +21,12 @@ const RouteMap = dynamic(() => import("./RouteMap").then((module) => module.Rout
   ssr: false,
   loading: () => <p className="p-4 text-ink2">Drawing the map …</p>,
 });
+
+const MAP_SHOWS: readonly (readonly [MapShows, string])[] = [
+  ["reach", "Reach from the planned altitude"],
+  ["asked", "Height that a place asks for"],
+  ["left", "Glide from the cursor"],
+];
 
 /** Map and profile, one cursor through both. */
 export function CoverView() {
@@ -29,7 +36,13 @@ export function CoverView() {
   const origin = usePlaneOrigin();
   const format = useFormat();
   const answered = route?.origin === origin && route.answer ? route : null;
-  const reach = useCoverImage(answered);
+  const shown = useRoute((state) => state.shown);
+  const set = useRoute((state) => state.set);
+  const reach = useCoverImage(answered, shown);
+  const unit = useUnits((state) => state.units.height);
+  const levels = `${useHeightLevels()
+    .map((level_m) => formatNumber(fromSi("height", unit, level_m), 0))
+    .join(", ")} ${unit}`;
   return (
     <div className="grid min-h-0 grid-rows-[minmax(0,1fr)_minmax(190px,36%)]">
       <RouteMap
@@ -38,10 +51,27 @@ export function CoverView() {
         wind={here && windAt(here.point)}
         legend={
           answered && (
-            <Legend tone="pine">
-              in reach from {format("height", answered.question.route.altitude_m)}, place by place
-              {answered.stale && <span role="status">, computing …</span>}
-            </Legend>
+            <>
+              <select
+                className="field pointer-events-auto w-fit py-0"
+                aria-label="The map shows"
+                value={shown}
+                onChange={(event) => set({ shown: event.currentTarget.value as MapShows })}
+              >
+                {MAP_SHOWS.map(([value, name]) => (
+                  <option key={value} value={value}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+              <Legend tone="pine">
+                {shown === "reach" &&
+                  `in reach from ${format("height", answered.question.route.altitude_m)}, place by place`}
+                {shown === "asked" && `over the ground; closer from ${levels}`}
+                {shown === "left" && `left over the ground; closer from ${levels}`}
+                {answered.stale && <span role="status">, computing …</span>}
+              </Legend>
+            </>
           )
         }
       />

@@ -59,7 +59,7 @@ export function MinutesView() {
   );
   const answer = outcomeOf(useAnswer(asked, ask, "cover"));
   const choices = useMemo(() => (answer?.ok ? answer.value : []), [answer]);
-  const reach = useCoverImage(route?.origin === origin && route.answer ? route : null);
+  const reach = useCoverImage(route?.origin === origin && route.answer ? route : null, "reach");
   const drawing = useMemo(
     (): Omit<RouteDrawing, "points"> => ({
       gaps: [],

@@ -1,19 +1,50 @@
 "use client";
-import { useMemo } from "react";
-import type { AnsweredRoute } from "@/ui/answers/route-store";
+import { useEffect, useMemo, useState } from "react";
+import { M_PER_FT } from "@/core/quantities/constants";
+import { type AnsweredRoute, type MapShows, useRoute } from "@/ui/answers/route-store";
 import { askCore } from "@/ui/kit/lanes/lanes";
 import type { ReachImage } from "@/ui/kit/map/reach-source";
+import { useUnits } from "@/ui/kit/units/units-store";
+
+/** Heights between the bands that are drawn, m: round ones in the user's unit. */
+export function useHeightLevels(): readonly number[] {
+  const unit = useUnits((state) => state.units.height);
+  return useMemo(
+    () => (unit === "ft" ? [500, 1000, 2000, 4000].map((height_ft) => height_ft * M_PER_FT) : [150, 300, 600, 1200]),
+    [unit],
+  );
+}
+
+/** A cursor that has stood still for so long is glided from, ms: while it moves the ledger wants the core. */
+const STILL_MS = 150;
+
+/** A value once it has stood still. */
+function useStill<T>(value: T): T {
+  const [still, setStill] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setStill(value), STILL_MS);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return still;
+}
 
 /**
- * The image of what is in reach from the route's altitude; what was there stays until the newest has come, but not over
- * a refusal.
+ * The image of what is in reach from the route's altitude, or of heights over the ground; what was there stays until
+ * the newest has come, but not over a refusal.
  */
-export function useCoverImage(answered: AnsweredRoute | null): ReachImage | null | undefined {
+export function useCoverImage(answered: AnsweredRoute | null, shown: MapShows): ReachImage | null | undefined {
+  const levels_m = useHeightLevels();
+  const cursor_m = useStill(useRoute((state) => (shown === "left" ? state.cursor_m : null)));
   return useMemo(() => {
     if (!answered) return null;
     if (answered.stale) return undefined;
     const { question, origin } = answered;
-    return (view, { pine }) =>
-      askCore("cover", (core) => core.coverImage(question, origin, question.route.altitude_m, view, pine));
-  }, [answered]);
+    if (shown === "reach")
+      return (view, { pine }) =>
+        askCore("cover", (core) => core.coverImage(question, origin, question.route.altitude_m, view, pine));
+    // What was shown before has not left yet.
+    if ((shown === "left") !== (cursor_m !== null)) return undefined;
+    return (view, inks) =>
+      askCore("cover", (core) => core.heightImage(question, origin, { from_m: cursor_m }, levels_m, view, inks));
+  }, [answered, shown, cursor_m, levels_m]);
 }

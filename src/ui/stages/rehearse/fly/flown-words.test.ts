@@ -70,6 +70,7 @@ describe("a flight in words", () => {
       vsi_mps: -4,
       groundSpeed_mps: 30,
       engines: [{ burns: false }],
+      rotor: null,
     } as unknown as FlightView;
     const lead = (of: Partial<FlightView>, running = true) =>
       nowWords({ ...view, ...of } as FlightView, 34, running, format).lead;
@@ -102,6 +103,26 @@ describe("a flight in words", () => {
     expect(roll(0, { burns: false })).toBe("Keep it straight.");
     expect(roll(127, { burns: true }, { burns: false })).toBe("Throttles closed, brakes.");
     expect(roll(127, { burns: true, spool: 1 }, { burns: false, spool: 0.3 })).toBe("Below V1 stop.");
+    // A helicopter slides on its skids: nothing of throttles, brakes and V1 is said of it.
+    const slides = (groundSpeed_mps: number) =>
+      nowWords(
+        {
+          ...view,
+          onGround: true,
+          groundSpeed_mps,
+          controls: [0, 0, 0, 0, 127, 127],
+          rotor: { nr: 1, clock: {} },
+          engines: [
+            { burns: true, spool: 1 },
+            { burns: false, spool: 0.3 },
+          ],
+        } as unknown as FlightView,
+        34,
+        true,
+        format,
+      );
+    expect(slides(3)).toMatchObject({ lead: "Collective down, gently.", good: true });
+    expect(slides(0)).toEqual({ lead: "It stands.", rest: "End here, or collective up.", good: true });
     // A fire is told once it is flown: a stall, or another speed without an engine, comes before it.
     const burns = (...of: [boolean, boolean][]) =>
       ({ engines: of.map(([runs, fire]) => ({ burns: runs, fire })) }) as unknown as Partial<FlightView>;

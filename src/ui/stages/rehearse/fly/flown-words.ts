@@ -57,9 +57,15 @@ export function nowWords(view: FlightView, held_mps: number, running: boolean, f
   };
 }
 
-/** On its wheels: an engine that is gone on the roll ends a take-off; a jet's decides at V1. */
-function groundWords({ groundSpeed_mps, engines, controls }: FlightView): Said {
-  if (groundSpeed_mps < 0.5) return { lead: "It stands.", rest: "End here, or open the throttle.", good: true };
+/**
+ * On its wheels: an engine that is gone on the roll ends a take-off; a jet's decides at V1. On its skids a helicopter
+ * is down once its collective is.
+ */
+function groundWords({ groundSpeed_mps, engines, controls, rotor }: FlightView): Said {
+  const skids = rotor !== null && rotor.clock !== null;
+  if (groundSpeed_mps < 0.5)
+    return { lead: "It stands.", rest: `End here, or ${skids ? "collective up" : "open the throttle"}.`, good: true };
+  if (skids) return { lead: "Collective down, gently.", rest: "Level and straight, until it stands.", good: true };
   const open = engines.some((_, i) => controls[THROTTLE + i] > OPEN);
   if (!open || engines.every(({ burns }) => burns)) return { lead: "Keep it straight.", rest: "", good: true };
   if (engines.length === 1) return { lead: "Throttle closed, brakes.", rest: "Straight ahead.", good: false };

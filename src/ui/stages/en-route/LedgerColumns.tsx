@@ -1,12 +1,19 @@
 "use client";
 import type { ReactNode } from "react";
+import { clamp } from "@/core/numeric/clamp";
 import { fromSi, toSi } from "@/core/quantities/units";
 import { ReserveHatch, ShortHatch } from "@/ui/kit/ledger/Hatch";
 import { markLabel, marksBetween } from "@/ui/kit/ledger/ledger-layout";
+import { useSize } from "@/ui/kit/page/useSize";
 import { useUnits } from "@/ui/kit/units/units-store";
 
-const WIDE = 58;
+/** Of a column where there is room, between two, left of the first for the marks, right of the last for the names. */
+const WIDEST = 58;
+const NARROWEST = 30;
 const GAP = 7;
+const NAMES = 60;
+/** Lower than this it is not drawn. */
+const LOWEST = 230;
 const LEFT = 44;
 const TOP = 8;
 /** Of a block that is hatched as what is wanted and not spent. */
@@ -38,14 +45,15 @@ export interface Column {
 export function LedgerColumns({
   columns,
   altitude_m,
-  height,
   label,
 }: {
   columns: readonly Column[];
   altitude_m: number;
-  height: number;
   label: string;
 }) {
+  const [box, room] = useSize({ width: 288, height: 392 });
+  const height = Math.max(LOWEST, room.height);
+  const wide = clamp(Math.floor((room.width - LEFT - NAMES) / columns.length) - GAP, NARROWEST, WIDEST);
   const unit = useUnits((state) => state.units.height);
   const bottom = height - 78;
   const low_m = Math.min(0, ...columns.map(({ ground_m, margin_m }) => ground_m + Math.min(margin_m, 0)));
@@ -53,56 +61,59 @@ export function LedgerColumns({
   const y = (at_m: number) => TOP + ((top_m - at_m) / (top_m - low_m)) * (bottom - TOP);
   const marks = marksBetween(fromSi("height", unit, low_m), fromSi("height", unit, top_m));
   return (
-    <figure className="relative" style={{ height }} aria-label={label}>
-      <svg width="100%" height={bottom + 6} aria-hidden="true">
-        <defs>
-          <ReserveHatch id="hatch-wanted-route" />
-          <ShortHatch id="hatch-short-route" />
-        </defs>
-        {marks.map((mark) => {
-          const at = y(toSi("height", unit, mark));
-          return (
-            <g key={mark}>
-              <line x1={LEFT - 8} x2={LEFT} y1={at} y2={at} stroke="var(--ink2)" />
-              <text x={LEFT - 11} y={at + 4} textAnchor="end" fontSize="12" className="num" fill="var(--ink2)">
-                {markLabel(mark)}
-              </text>
-            </g>
-          );
-        })}
-        {columns.map((column, i) => (
-          <Account
-            key={column.id}
-            column={column}
-            altitude_m={altitude_m}
-            left={LEFT + i * (WIDE + GAP)}
-            y={y}
-            ground={y(low_m)}
-          />
-        ))}
-      </svg>
-      <ul className="absolute bottom-0 flex text-[13px]" style={{ left: LEFT, gap: GAP }}>
-        {columns.map(({ id, name, title, notes, figure }) => (
-          <li key={id} className="text-center leading-tight" style={{ width: WIDE }}>
-            <span className="block truncate font-semibold" title={title}>
-              {name}
-            </span>
-            {notes.map((note) => (
-              <span key={note} className="num block text-[12px] whitespace-nowrap text-ink2">
-                {note}
+    <div ref={box} className="min-h-[230px] flex-1">
+      <figure className="relative" style={{ height }} aria-label={label}>
+        <svg width="100%" height={bottom + 6} aria-hidden="true">
+          <defs>
+            <ReserveHatch id="hatch-wanted-route" />
+            <ShortHatch id="hatch-short-route" />
+          </defs>
+          {marks.map((mark) => {
+            const at = y(toSi("height", unit, mark));
+            return (
+              <g key={mark}>
+                <line x1={LEFT - 8} x2={LEFT} y1={at} y2={at} stroke="var(--ink2)" />
+                <text x={LEFT - 11} y={at + 4} textAnchor="end" fontSize="12" className="num" fill="var(--ink2)">
+                  {markLabel(mark)}
+                </text>
+              </g>
+            );
+          })}
+          {columns.map((column, i) => (
+            <Account
+              key={column.id}
+              column={column}
+              altitude_m={altitude_m}
+              left={LEFT + i * (wide + GAP)}
+              wide={wide}
+              y={y}
+              ground={y(low_m)}
+            />
+          ))}
+        </svg>
+        <ul className="absolute bottom-0 flex text-[13px]" style={{ left: LEFT, gap: GAP }}>
+          {columns.map(({ id, name, title, notes, figure }) => (
+            <li key={id} className="text-center leading-tight" style={{ width: wide }}>
+              <span className="block truncate font-semibold" title={title}>
+                {name}
               </span>
-            ))}
-            {figure}
-          </li>
-        ))}
-      </ul>
-      <Names
-        left={LEFT + columns.length * (WIDE + GAP)}
-        column={columns[columns.length - 1]}
-        altitude_m={altitude_m}
-        y={y}
-      />
-    </figure>
+              {notes.map((note) => (
+                <span key={note} className="num block text-[12px] whitespace-nowrap text-ink2">
+                  {note}
+                </span>
+              ))}
+              {figure}
+            </li>
+          ))}
+        </ul>
+        <Names
+          left={LEFT + columns.length * (wide + GAP)}
+          column={columns[columns.length - 1]}
+          altitude_m={altitude_m}
+          y={y}
+        />
+      </figure>
+    </div>
   );
 }
 
@@ -132,12 +143,14 @@ function Account({
   column: { blocks, margin_m, ground_m },
   altitude_m,
   left,
+  wide,
   y,
   ground,
 }: {
   column: Column;
   altitude_m: number;
   left: number;
+  wide: number;
   y: (altitude_m: number) => number;
   ground: number;
 }) {
@@ -147,7 +160,7 @@ function Account({
         <rect
           key={name}
           x={left}
-          width={WIDE}
+          width={wide}
           y={y(top_m)}
           height={Math.max(1, y(bottom_m) - y(top_m))}
           fill={fill}
@@ -157,7 +170,7 @@ function Account({
       {margin_m >= 0 ? (
         <rect
           x={left}
-          width={WIDE}
+          width={wide}
           y={y(ground_m + margin_m)}
           height={Math.max(2, y(ground_m) - y(ground_m + margin_m))}
           fill="var(--sheet)"
@@ -167,7 +180,7 @@ function Account({
       ) : (
         <rect
           x={left}
-          width={WIDE}
+          width={wide}
           y={y(ground_m)}
           height={Math.max(2, y(ground_m + margin_m) - y(ground_m))}
           fill="url(#hatch-short-route)"
@@ -177,13 +190,13 @@ function Account({
       )}
       <rect
         x={left}
-        width={WIDE}
+        width={wide}
         y={y(ground_m)}
         height={Math.max(0, ground - y(ground_m))}
         fill="var(--wheat)"
         fillOpacity={margin_m >= 0 ? 0.45 : 0}
       />
-      <line x1={left - 4} x2={left + WIDE + 4} y1={y(ground_m)} y2={y(ground_m)} stroke="var(--ink)" strokeWidth="2" />
+      <line x1={left - 4} x2={left + wide + 4} y1={y(ground_m)} y2={y(ground_m)} stroke="var(--ink)" strokeWidth="2" />
     </g>
   );
 }

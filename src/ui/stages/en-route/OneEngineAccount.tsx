@@ -4,7 +4,6 @@ import type { DriftHere } from "@/core/drift/drift-here";
 import { flownAs } from "@/core/route/gap";
 import { formatClock } from "@/core/quantities/clock";
 import { type AnsweredDrift, useRoute } from "@/ui/answers/route-store";
-import { useHeight } from "@/ui/kit/ledger/useHeight";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { WayLedgers } from "./WayLedgers";
@@ -17,11 +16,10 @@ export function OneEngineAccount() {
   const drift = useRoute((state) => state.drift);
   const here = useDriftHere();
   const format = useFormat();
-  const [box, height] = useHeight();
   const answer = drift?.answer ?? null;
   return (
     <>
-      <div ref={box} className="min-h-[280px] flex-1 px-4 pt-3">
+      <div className="flex min-h-[316px] flex-1 flex-col px-4 pt-3">
         <h2 className="mb-0.5 font-bold">Height ledger on one engine</h2>
         {answer && here ? (
           <p className="num text-[12.5px] text-ink2">
@@ -33,7 +31,7 @@ export function OneEngineAccount() {
             {drift?.issue?.message ?? "Working the ways on one engine out …"}
           </p>
         )}
-        {here && here.ways.length > 0 && <WayLedgers here={here} height={Math.max(230, height - 48)} />}
+        {here && here.ways.length > 0 && <WayLedgers here={here} />}
       </div>
       {drift && answer && here && <Decision question={drift.question} answer={answer} here={here} />}
     </>

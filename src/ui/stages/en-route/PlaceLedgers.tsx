@@ -9,13 +9,12 @@ import { Figure } from "@/ui/kit/working/Figure";
 import { LedgerColumns, WANTED } from "./LedgerColumns";
 
 /** The account of each of the best places: from the altitude down to the place's ground. */
-export function PlaceLedgers({ here: { places, point }, height }: { here: RouteHere; height: number }) {
+export function PlaceLedgers({ here: { places, point } }: { here: RouteHere }) {
   const format = useFormat();
   return (
     <LedgerColumns
       label="Height ledgers of the best places"
       altitude_m={point.altitude_m}
-      height={height}
       columns={places.map(
         ({ place, bearingTrue_rad, distance_m, margin_m, reaction_m, turn_m, straight_m, overhead_m, reserve_m }) => ({
           id: place.id,

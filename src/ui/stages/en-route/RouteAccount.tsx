@@ -4,7 +4,6 @@ import type { RouteHere } from "@/core/route/route-here";
 import { flownAs } from "@/core/route/gap";
 import { formatClock } from "@/core/quantities/clock";
 import { type AnsweredRoute, useRoute } from "@/ui/answers/route-store";
-import { useHeight } from "@/ui/kit/ledger/useHeight";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useVariation } from "@/ui/situation/useVariation";
@@ -22,11 +21,10 @@ export function RouteAccount() {
   const here = useRouteHere();
   const format = useFormat();
   const planned = useSituation((state) => state.current.route.points.length > 1);
-  const [box, height] = useHeight();
   const answer = route?.answer ?? null;
   return (
     <>
-      <div ref={box} className="min-h-[280px] flex-1 px-4 pt-3">
+      <div className="flex min-h-[316px] flex-1 flex-col px-4 pt-3">
         <h2 className="mb-0.5 font-bold">Height ledger</h2>
         {answer && here ? (
           <p className="num text-[12.5px] text-ink2">
@@ -38,7 +36,7 @@ export function RouteAccount() {
             {route?.issue?.message ?? (planned ? "Working the cover out …" : "A route of two points is needed.")}
           </p>
         )}
-        {here && here.places.length > 0 && <PlaceLedgers here={here} height={Math.max(230, height - 48)} />}
+        {here && here.places.length > 0 && <PlaceLedgers here={here} />}
       </div>
       {route && answer && here && <Decision question={route.question} answer={answer} here={here} />}
     </>

@@ -137,7 +137,9 @@ export function RouteMap({ reach, drawing, wind, focus, legend }: Props) {
       label="Map of the route. Plus and minus change its scale. The profile, the ledger and the table of points say the same in words; points are moved in the table."
       onKeyDown={(event) => zoomByKey(event, drawn?.map)}
     >
-      <div className="pointer-events-none absolute top-7 left-3 flex flex-col gap-1 text-[13px]">{legend}</div>
+      <div className="pointer-events-none absolute top-7 left-3 flex max-w-[calc(100%-17rem)] flex-col gap-1 text-[13px]">
+        {legend}
+      </div>
       {wind && (
         <WindSign ground_m={wind.ground_m} at={{ altitude_m: wind.altitude_m, heading_rad: wind.heading_rad }} />
       )}

@@ -11,13 +11,12 @@ import { minutes } from "@/ui/kit/units/minutes";
 const BY = { straight: "direct", round: "round", route: "by route" };
 
 /** The account of each way on one engine: from the altitude down to the ground where it is nearest to it. */
-export function WayLedgers({ here: { ways, point }, height }: { here: DriftHere; height: number }) {
+export function WayLedgers({ here: { ways, point } }: { here: DriftHere }) {
   const format = useFormat();
   return (
     <LedgerColumns
       label="Height ledgers of the ways on one engine"
       altitude_m={point.altitude_m}
-      height={height}
       columns={ways.map(({ place, by, time_s, margin_m, feathering_m, drift_m, net_m, clearance_m, ground_m }, i) => {
         return {
           id: `${place.id}-${by}`,

@@ -52,7 +52,7 @@ test("over the ridge: the gap is found by key, closed by altitude, then by the w
   const shows = page.getByRole("combobox", { name: "The map shows" });
   for (const [label, said] of [
     ["Height that a place asks for", "over the ground; closer from 500, 1"],
-    ["Glide from the cursor", "left over the ground; closer from"],
+    ["Reach from the cursor", "left over the ground where it comes; closer from"],
     ["Reach from the planned altitude", "in reach from"],
   ]) {
     await shows.selectOption({ label });

@@ -1,6 +1,7 @@
 // What is in reach from an altitude, as pixels over the relief: each place's part hatched its own way, its border
 // drawn. Drawing only; flights are checked with the field itself.
 import type { CoverField } from "@/core/cover/cover-field";
+import { betweenCells, eachPixel, hatch } from "./grid-pixels";
 import type { ReliefView } from "./relief";
 
 /** What of a cover is drawn. */
@@ -20,26 +21,12 @@ const EDGE_PX = 2;
 
 /** Index of the place that holds each pixel, by rows from the north; NONE where none does, BEYOND outside the grid. */
 function labels({ grid, altitude_m, site }: DrawnCover, view: ReliefView, from_m: number): Int16Array {
-  const { width, height, resolution_m, west_m, south_m } = view;
-  const { columns, rows, cell_m } = grid;
-  const out = new Int16Array(width * height).fill(BEYOND);
-  for (let row = 0; row < height; row += 1) {
-    const y = (south_m + (height - row - 0.5) * resolution_m - grid.south_m) / cell_m;
-    const j = Math.floor(y);
-    if (j < 0 || j >= rows - 1) continue;
-    const v = y - j;
-    for (let column = 0; column < width; column += 1) {
-      const x = (west_m + (column + 0.5) * resolution_m - grid.west_m) / cell_m;
-      const i = Math.floor(x);
-      if (i < 0 || i >= columns - 1) continue;
-      const u = x - i;
-      const cell = j * columns + i;
-      const needed_m =
-        (1 - v) * ((1 - u) * altitude_m[cell] + u * altitude_m[cell + 1]) +
-        v * ((1 - u) * altitude_m[cell + columns] + u * altitude_m[cell + columns + 1]);
-      out[row * width + column] = needed_m <= from_m ? site[cell + (u > 0.5 ? 1 : 0) + (v > 0.5 ? columns : 0)] : NONE;
-    }
-  }
+  const out = new Int16Array(view.width * view.height).fill(BEYOND);
+  eachPixel(grid, view, (pixel, cell, east, north) => {
+    const needed_m = betweenCells(altitude_m, grid.columns, cell, east, north);
+    const nearest = cell + (east > 0.5 ? 1 : 0) + (north > 0.5 ? grid.columns : 0);
+    out[pixel] = needed_m <= from_m ? site[nearest] : NONE;
+  });
   return out;
 }
 
@@ -58,17 +45,12 @@ export function coverPixels(
   ink: readonly [number, number, number],
   none: readonly [number, number, number] | null = null,
 ): Uint8ClampedArray<ArrayBuffer> {
-  const { width, height, resolution_m, west_m, south_m } = view;
+  const { width, height } = view;
   const held = labels(field, view, from_m);
   const pixels = new Uint8ClampedArray(width * height * 4);
   const at = (column: number, row: number) =>
     column >= 0 && row >= 0 && column < width && row < height ? held[row * width + column] : null;
-  /** The hatch stands on the ground, not on the screen: it does not swim when the map is moved. */
-  const hatched = (column: number, row: number, angle: number) => {
-    const along =
-      (west_m / resolution_m + column) * Math.cos(angle) + (south_m / resolution_m + height - row) * Math.sin(angle);
-    return ((along % HATCH_PX) + HATCH_PX) % HATCH_PX < 1;
-  };
+  const hatched = hatch(view);
   /** How strong a pixel is. */
   const strength = (column: number, row: number, place: number): number => {
     for (let d = 1; d <= EDGE_PX; d += 1)
@@ -76,14 +58,15 @@ export function coverPixels(
         if (other !== null && other < 0) return EDGE;
     for (const other of [at(column + 1, row), at(column, row + 1)])
       if (other !== null && other !== place) return BORDER;
-    return hatched(column, row, ANGLES[place % ANGLES.length]) ? HATCH : 0;
+    return hatched(column, row, ANGLES[place % ANGLES.length], HATCH_PX) ? HATCH : 0;
   };
   for (let row = 0; row < height; row += 1)
     for (let column = 0; column < width; column += 1) {
       const place = held[row * width + column];
       const pixel = (row * width + column) * 4;
       if (place < 0) {
-        if (none && place === NONE && hatched(column, row, NONE_ANGLE)) pixels.set([...none, NO_REACH], pixel);
+        if (none && place === NONE && hatched(column, row, NONE_ANGLE, HATCH_PX))
+          pixels.set([...none, NO_REACH], pixel);
         continue;
       }
       const alpha = strength(column, row, place);

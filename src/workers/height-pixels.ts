@@ -1,6 +1,7 @@
 // Heights over the ground as pixels: bands, each hatched closer than the one under it, with a line between two of them.
 // Drawing only.
 import type { RouteHeights } from "@/core/route/route-heights";
+import { betweenCells, eachPixel, hatch } from "./grid-pixels";
 import type { ReliefView } from "./relief";
 
 /** Distance of two lines of a band's hatch, px; the lowest band has none. */
@@ -15,29 +16,12 @@ const [HATCH, LINE, EDGE, NO_HEIGHT] = [80, 120, 255, 150];
 
 /** Band of each pixel, by rows from the north. */
 function bands({ grid, height_m }: RouteHeights, view: ReliefView, levels_m: readonly number[]): Int8Array {
-  const { width, height, resolution_m, west_m, south_m } = view;
-  const { columns, rows, cell_m } = grid;
-  const out = new Int8Array(width * height).fill(UNKNOWN);
-  for (let row = 0; row < height; row += 1) {
-    const y = (south_m + (height - row - 0.5) * resolution_m - grid.south_m) / cell_m;
-    const j = Math.floor(y);
-    if (j < 0 || j >= rows - 1) continue;
-    const v = y - j;
-    for (let column = 0; column < width; column += 1) {
-      const x = (west_m + (column + 0.5) * resolution_m - grid.west_m) / cell_m;
-      const i = Math.floor(x);
-      if (i < 0 || i >= columns - 1) continue;
-      const u = x - i;
-      const cell = j * columns + i;
-      const here_m =
-        (1 - v) * ((1 - u) * height_m[cell] + u * height_m[cell + 1]) +
-        v * ((1 - u) * height_m[cell + columns] + u * height_m[cell + columns + 1]);
-      if (Number.isNaN(here_m)) continue;
-      let band = Number.isFinite(here_m) ? 0 : NONE;
-      while (band >= 0 && band < levels_m.length && here_m >= levels_m[band]) band += 1;
-      out[row * width + column] = band;
-    }
-  }
+  const out = new Int8Array(view.width * view.height).fill(UNKNOWN);
+  eachPixel(grid, view, (pixel, cell, east, north) => {
+    const here_m = betweenCells(height_m, grid.columns, cell, east, north);
+    if (Number.isNaN(here_m)) return;
+    out[pixel] = Number.isFinite(here_m) ? levels_m.filter((level_m) => here_m >= level_m).length : NONE;
+  });
   return out;
 }
 
@@ -56,15 +40,10 @@ export function heightPixels(
   ink: readonly [number, number, number],
   none: readonly [number, number, number] | null,
 ): Uint8ClampedArray<ArrayBuffer> {
-  const { width, height, resolution_m, west_m, south_m } = view;
+  const { width, height } = view;
   const held = bands(heights, view, levels_m);
   const pixels = new Uint8ClampedArray(width * height * 4);
-  /** The hatch stands on the ground, not on the screen: it does not swim when the map is moved. */
-  const hatched = (column: number, row: number, angle: number, apart_px: number) => {
-    const along =
-      (west_m / resolution_m + column) * Math.cos(angle) + (south_m / resolution_m + height - row) * Math.sin(angle);
-    return ((along % apart_px) + apart_px) % apart_px < 1;
-  };
+  const hatched = hatch(view);
   const strength = (column: number, row: number, band: number): number => {
     const [right, below] = [
       column + 1 < width ? held[row * width + column + 1] : band,

@@ -1,5 +1,5 @@
 // The ground with what is wanted over it: the lowest altitude at which each cell may be crossed.
-import type { TerrainGrid } from "../earth/terrain";
+import { NO_GROUND_M, type TerrainGrid } from "../earth/terrain";
 
 /** A square grid of the lowest altitudes, row by row from the south-west; holes are Infinity: nobody knows. */
 export interface CoverGrid {
@@ -17,9 +17,6 @@ export interface CoverSite {
   readonly y_m: number;
   readonly altitude_m: number;
 }
-
-/** Anything lower in a terrain is a hole. */
-const NO_GROUND_M = -1000;
 
 /**
  * Clearance wanted at a distance from a landing place, as a share: nothing within the first distance, all of it beyond

@@ -1,7 +1,7 @@
 // The ground that counts on the way: the highest within a distance to either side, on a coarser grid, with what is
 // wanted over it.
 import type { CoverGrid } from "../cover/cover-grid";
-import type { TerrainGrid } from "../earth/terrain";
+import { NO_GROUND_M, type TerrainGrid } from "../earth/terrain";
 import type { PlanePoint } from "../earth/local-plane";
 import { clamp } from "../numeric/clamp";
 
@@ -9,8 +9,6 @@ import { clamp } from "../numeric/clamp";
 const CELL_M = 500;
 /** A grid has at most so many. */
 const MOST_CELLS = 60_000;
-/** Anything lower in a terrain is a hole. */
-const NO_GROUND_M = -1000;
 /**
  * Near an aerodrome its own departure and approach rules hold: nothing is asked for up to the first distance, all of it
  * from the second on. Common practice.

@@ -20,7 +20,7 @@ export interface TerrainGrid {
 /** Stands in a grid where nothing is known of the ground: the least number of 16 bits. */
 export const HOLE_M = -32_768;
 /** Anything lower is a hole, or has one in it. */
-const NO_GROUND_M = -1000;
+export const NO_GROUND_M = -1000;
 
 /**
  * Elevation at a point of the grid's plane.

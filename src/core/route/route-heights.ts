@@ -2,7 +2,7 @@
 // from a point of it leaves. Reaction and a quarter of a turn are counted, since the heading is not known.
 import { forwardField } from "../cover/cover-field";
 import { type CoverGrid, coverGrid, floorAt_m } from "../cover/cover-grid";
-import type { TerrainGrid } from "../earth/terrain";
+import { NO_GROUND_M, type TerrainGrid } from "../earth/terrain";
 import { type Outcome, success } from "../outcome";
 import type { FlightPoint } from "./route-answer";
 import { type RouteField, quarterTurn_m } from "./route-field";
@@ -14,9 +14,6 @@ export interface RouteHeights {
   /** Over the ground, m; NaN where nothing is known of the ground. */
   readonly height_m: Float32Array;
 }
-
-/** Anything lower in a terrain is a hole. */
-const NO_GROUND_M = -1000;
 
 /** Height over the ground at which a place comes into reach; ∞ where none ever does. */
 export function heightsAsked(

@@ -1,11 +1,11 @@
 "use client";
-import { fromSi, toSi } from "@/core/quantities/units";
 import type { LedgerEntry } from "@/core/glide/glide-path";
-import { useFormat, useUnits } from "@/ui/kit/units/units-store";
+import { useFormat } from "@/ui/kit/units/units-store";
 import { Figure } from "@/ui/kit/working/Figure";
 import type { WorkingSource } from "@/ui/kit/working/working-store";
 import { ACCOUNT_FILL } from "./accounts";
-import { blocksOf, markLabel, marksBetween, spread } from "./ledger-layout";
+import { blocksOf, spread } from "./ledger-layout";
+import { LedgerMarks } from "./LedgerMarks";
 import { ReserveHatch, ShortHatch } from "./Hatch";
 
 /** Where the column stands, px. */
@@ -39,7 +39,6 @@ export function HeightLedger({
   onPoint: point,
   height,
 }: Props) {
-  const unit = useUnits((state) => state.units.height);
   const format = useFormat();
   const blocks = blocksOf(ledger, have_m);
   const low_m = Math.min(0, margin_m);
@@ -53,35 +52,17 @@ export function HeightLedger({
   const marginRow = margin_m >= 0 ? (y(margin_m) + y(0)) / 2 : y(low_m) - 4;
   // A margin stands above the ground line, whatever little it is; a shortfall hangs below it.
   const placed = spread([...rows, marginRow], margin_m >= 0 ? y(0) - 17 : bottom + 2);
-  const marks = marksBetween(fromSi("height", unit, low_m), fromSi("height", unit, have_m));
   const right = COLUMN.left + COLUMN.width;
   const figure = format("height", Math.abs(margin_m), margin_m >= 0 ? "down" : "up");
 
   return (
     <figure className="relative" style={{ height }} aria-label={`Height ledger to ${name}`}>
-      <svg width="100%" height={height} aria-hidden="true">
+      <svg width="100%" height={height} overflow="visible" aria-hidden="true">
         <defs>
           <ReserveHatch id="hatch-reserve" />
           <ShortHatch id="hatch-short" />
         </defs>
-        {marks.map((mark) => {
-          const level = y(toSi("height", unit, mark));
-          return (
-            <g key={mark}>
-              <line x1={COLUMN.left - 8} x2={COLUMN.left} y1={level} y2={level} stroke="var(--ink2)" />
-              <text
-                x={COLUMN.left - 11}
-                y={level + 4}
-                textAnchor="end"
-                fontSize="12"
-                className="num"
-                fill="var(--ink2)"
-              >
-                {markLabel(mark)}
-              </text>
-            </g>
-          );
-        })}
+        <LedgerMarks left={COLUMN.left} low_m={low_m} high_m={have_m} y={y} />
         {shown
           .filter((block) => block.entry.height_m > 0.05)
           .map((block) => (

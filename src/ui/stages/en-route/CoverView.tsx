@@ -25,7 +25,7 @@ const RouteMap = dynamic(() => import("./RouteMap").then((module) => module.Rout
 const MAP_SHOWS: readonly (readonly [MapShows, string])[] = [
   ["reach", "Reach from the planned altitude"],
   ["asked", "Height that a place asks for"],
-  ["left", "Glide from the cursor"],
+  ["left", "Reach from the cursor"],
 ];
 
 /** Map and profile, one cursor through both. */
@@ -68,9 +68,10 @@ export function CoverView() {
                 {shown === "reach" &&
                   `in reach from ${format("height", answered.question.route.altitude_m)}, place by place`}
                 {shown === "asked" && `over the ground; closer from ${levels}`}
-                {shown === "left" && `left over the ground; closer from ${levels}`}
+                {shown === "left" && `left over the ground where it comes; closer from ${levels}`}
                 {answered.stale && <span role="status">, computing …</span>}
               </Legend>
+              {shown === "asked" && <Legend tone="brick">no height is enough against this wind</Legend>}
             </>
           )
         }

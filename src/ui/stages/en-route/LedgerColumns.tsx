@@ -1,11 +1,9 @@
 "use client";
 import type { ReactNode } from "react";
 import { clamp } from "@/core/numeric/clamp";
-import { fromSi, toSi } from "@/core/quantities/units";
 import { ReserveHatch, ShortHatch } from "@/ui/kit/ledger/Hatch";
-import { markLabel, marksBetween } from "@/ui/kit/ledger/ledger-layout";
+import { LedgerMarks } from "@/ui/kit/ledger/LedgerMarks";
 import { useSize } from "@/ui/kit/page/useSize";
-import { useUnits } from "@/ui/kit/units/units-store";
 
 /** Of a column where there is room, between two, left of the first for the marks, right of the last for the names. */
 const WIDEST = 58;
@@ -54,31 +52,19 @@ export function LedgerColumns({
   const [box, room] = useSize({ width: 288, height: 392 });
   const height = Math.max(LOWEST, room.height);
   const wide = clamp(Math.floor((room.width - LEFT - NAMES) / columns.length) - GAP, NARROWEST, WIDEST);
-  const unit = useUnits((state) => state.units.height);
   const bottom = height - 78;
   const low_m = Math.min(0, ...columns.map(({ ground_m, margin_m }) => ground_m + Math.min(margin_m, 0)));
   const top_m = Math.max(altitude_m, 100);
   const y = (at_m: number) => TOP + ((top_m - at_m) / (top_m - low_m)) * (bottom - TOP);
-  const marks = marksBetween(fromSi("height", unit, low_m), fromSi("height", unit, top_m));
   return (
     <div ref={box} className="min-h-[230px] flex-1">
       <figure className="relative" style={{ height }} aria-label={label}>
-        <svg width="100%" height={bottom + 6} aria-hidden="true">
+        <svg width="100%" height={bottom + 6} overflow="visible" aria-hidden="true">
           <defs>
             <ReserveHatch id="hatch-wanted-route" />
             <ShortHatch id="hatch-short-route" />
           </defs>
-          {marks.map((mark) => {
-            const at = y(toSi("height", unit, mark));
-            return (
-              <g key={mark}>
-                <line x1={LEFT - 8} x2={LEFT} y1={at} y2={at} stroke="var(--ink2)" />
-                <text x={LEFT - 11} y={at + 4} textAnchor="end" fontSize="12" className="num" fill="var(--ink2)">
-                  {markLabel(mark)}
-                </text>
-              </g>
-            );
-          })}
+          <LedgerMarks left={LEFT} low_m={low_m} high_m={top_m} y={y} />
           {columns.map((column, i) => (
             <Account
               key={column.id}

@@ -34,7 +34,8 @@ function useStill<T>(value: T): T {
  */
 export function useCoverImage(answered: AnsweredRoute | null, shown: MapShows): ReachImage | null | undefined {
   const levels_m = useHeightLevels();
-  const cursor_m = useStill(useRoute((state) => (shown === "left" ? state.cursor_m : null)));
+  const cursor_m = useStill(useRoute((state) => state.cursor_m));
+  const from_m = shown === "left" ? cursor_m : null;
   return useMemo(() => {
     if (!answered) return null;
     if (answered.stale) return undefined;
@@ -42,9 +43,7 @@ export function useCoverImage(answered: AnsweredRoute | null, shown: MapShows): 
     if (shown === "reach")
       return (view, { pine }) =>
         askCore("cover", (core) => core.coverImage(question, origin, question.route.altitude_m, view, pine));
-    // What was shown before has not left yet.
-    if ((shown === "left") !== (cursor_m !== null)) return undefined;
     return (view, inks) =>
-      askCore("cover", (core) => core.heightImage(question, origin, { from_m: cursor_m }, levels_m, view, inks));
-  }, [answered, shown, cursor_m, levels_m]);
+      askCore("cover", (core) => core.heightImage(question, origin, { from_m }, levels_m, view, inks));
+  }, [answered, shown, from_m, levels_m]);
 }

@@ -1,0 +1,45 @@
+// What images of a grid have in common: which cells a pixel lies between, and hatches.
+import type { CoverGrid } from "@/core/cover/cover-grid";
+import type { ReliefView } from "./relief";
+
+/**
+ * Goes through the pixels that lie on a grid.
+ *
+ * @param fill - told the pixel, the cell to its south-west, and the shares of the way to the next, east and north
+ */
+export function eachPixel(
+  { west_m, south_m, cell_m, columns, rows }: Omit<CoverGrid, "floor_m">,
+  view: ReliefView,
+  fill: (pixel: number, cell: number, east: number, north: number) => void,
+): void {
+  const { width, height, resolution_m } = view;
+  for (let row = 0; row < height; row += 1) {
+    const y = (view.south_m + (height - row - 0.5) * resolution_m - south_m) / cell_m;
+    const j = Math.floor(y);
+    if (j < 0 || j >= rows - 1) continue;
+    for (let column = 0; column < width; column += 1) {
+      const x = (view.west_m + (column + 0.5) * resolution_m - west_m) / cell_m;
+      const i = Math.floor(x);
+      if (i >= 0 && i < columns - 1) fill(row * width + column, j * columns + i, x - i, y - j);
+    }
+  }
+}
+
+/** A value between four cells, bilinear; one without weight does not count, be it infinite. */
+export function betweenCells(values: Float32Array, columns: number, cell: number, east: number, north: number): number {
+  const mixed = (a: number, b: number, share: number) => (share === 0 ? a : (1 - share) * a + share * b);
+  return mixed(
+    mixed(values[cell], values[cell + 1], east),
+    mixed(values[cell + columns], values[cell + columns + 1], east),
+    north,
+  );
+}
+
+/** Whether a pixel is one of a hatch that stands on the ground, not on the screen: it does not swim with the map. */
+export function hatch({ west_m, south_m, resolution_m, height }: ReliefView) {
+  const [left, bottom] = [west_m / resolution_m, south_m / resolution_m + height];
+  return (column: number, row: number, angle_rad: number, apart_px: number): boolean => {
+    const along = (left + column) * Math.cos(angle_rad) + (bottom - row) * Math.sin(angle_rad);
+    return ((along % apart_px) + apart_px) % apart_px < 1;
+  };
+}

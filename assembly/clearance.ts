@@ -18,18 +18,9 @@ export function layBlocks(): void {
   blocksAt = take((<usize>(blockColumns * blockRows)) << 2);
 }
 
-/** The highest floor of each block, with the first row and column beyond it: what lies between them counts too. */
-export function fillBlocks(): void {
-  for (let by = 0; by < blockRows; by += 1)
-    for (let bx = 0; bx < blockColumns; bx += 1) {
-      const lastRow = min<i32>((by + 1) << BLOCK, rows - 1);
-      const lastColumn = min<i32>((bx + 1) << BLOCK, columns - 1);
-      let highest: f64 = -Infinity;
-      for (let row = by << BLOCK; row <= lastRow; row += 1)
-        for (let column = bx << BLOCK; column <= lastColumn; column += 1)
-          highest = max<f64>(highest, floorOf(row * columns + column));
-      store<f32>(blocksAt + ((<usize>(by * blockColumns + bx)) << 2), <f32>highest);
-    }
+/** Where the highest floors of blocks begin (core/cover/floor-blocks.ts): they are put in from outside. */
+export function blockPointer(): usize {
+  return blocksAt;
 }
 
 function blockOf(cells: f64, blocks: i32): i32 {

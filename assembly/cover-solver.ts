@@ -1,6 +1,6 @@
 // The cover's solver, compiled to WebAssembly: the same steps as the plain one (core/cover/plain-solver.ts), which says
 // what they are for; here only over raw memory. What changes there changes here: a test holds both to the same results.
-import { GRAZE_M, fillBlocks, layBlocks, legClears } from "./clearance";
+import { GRAZE_M, layBlocks, legClears } from "./clearance";
 import {
   OPEN,
   SEES,
@@ -27,6 +27,7 @@ import {
 import { layLeg, legAltitude, legEnd, setLeg } from "./leg";
 import { clearQueue, current, layQueue, lost, putCell, takeCell } from "./queue";
 
+export { blockPointer } from "./clearance";
 export { cellPointer } from "./field";
 export { tablePointer, wallPointer } from "./leg";
 
@@ -254,9 +255,8 @@ function handOn(cell: i32, handed: i32, column: i32, row: i32): void {
   }
 }
 
-/** Offers the cells about each site: after floor, table and sites were filled in. */
+/** Offers the cells about each site: after floors, blocks, table and sites were filled in. */
 export function beginSites(): void {
-  fillBlocks();
   for (let i = 0; i < siteCount; i += 1) {
     setTurn(cells + i);
     for (let y = ceil<f64>(turnRow - 1); y <= turnRow + 1; y += 1)

@@ -24,6 +24,7 @@ interface Compiled {
     walled: boolean,
   ): number;
   cellPointer(): number;
+  blockPointer(): number;
   tablePointer(): number;
   wallPointer(): number;
   siteColumnPointer(): number;
@@ -62,7 +63,7 @@ function tableOf({ uniform, reach_m, wall_m }: CoverMetric): { table: Float64Arr
 export function solveCompiled(task: SolverTask): Solved | null | undefined {
   const solver = compiledSolver();
   if (!solver) return undefined;
-  const { inverse, grid, sites, siteColumn, siteRow, metric, first_m, width_m, buckets, progress } = task;
+  const { inverse, grid, blocks, sites, siteColumn, siteRow, metric, first_m, width_m, buckets, progress } = task;
   const { columns, rows, cell_m } = grid;
   const cells = columns * rows;
   const { table, wall } = tableOf(metric);
@@ -85,6 +86,7 @@ export function solveCompiled(task: SolverTask): Solved | null | undefined {
   if (!begun) return undefined;
   const { memory } = solver;
   fill(memory.buffer, solver.cellPointer(), task);
+  new Float32Array(memory.buffer, solver.blockPointer(), blocks.highest_m.length).set(blocks.highest_m);
   new Float64Array(memory.buffer, solver.tablePointer(), table.length).set(table);
   if (wall) new Float64Array(memory.buffer, solver.wallPointer(), wall.length).set(wall);
   new Float64Array(memory.buffer, solver.siteColumnPointer(), sites.length).set(siteColumn);

@@ -33,7 +33,7 @@ export default defineConfig({
     launchOptions: chromium,
     // What is kept in the browser would answer instead of the server; the journey without a network allows it.
     serviceWorkers: "block",
-    trace: "retain-on-failure",
+    trace: "on-first-retry",
     // A download or a clipboard prompt must not hang a test.
     actionTimeout: 45_000,
   },

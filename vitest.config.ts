@@ -12,6 +12,8 @@ export default defineConfig({
   test: {
     setupFiles: ["scripts/lib/seeded-properties.ts"],
     testTimeout: 20_000,
+    // Every core: where the checks run beside the tests they are done first.
+    maxWorkers: "100%",
     projects: [
       // The core keeps nothing between two questions: its files share what they import, which is a third of the time.
       { extends: true, test: { name: "core", include: [CORE], isolate: false } },

@@ -1,7 +1,7 @@
 // What is in reach from an altitude, as pixels over the relief: each place's part hatched its own way, its border
 // drawn. Drawing only; flights are checked with the field itself.
 import type { CoverField } from "@/core/cover/cover-field";
-import { betweenCells, eachPixel, hatch } from "./grid-pixels";
+import { betweenCells, eachPixel, hatch, painted } from "./grid-pixels";
 import type { ReliefView } from "./relief";
 
 /** What of a cover is drawn. */
@@ -47,30 +47,30 @@ export function coverPixels(
 ): Uint8ClampedArray<ArrayBuffer> {
   const { width, height } = view;
   const held = labels(field, view, from_m);
-  const pixels = new Uint8ClampedArray(width * height * 4);
-  const at = (column: number, row: number) =>
-    column >= 0 && row >= 0 && column < width && row < height ? held[row * width + column] : null;
-  const hatched = hatch(view);
-  /** How strong a pixel is. */
-  const strength = (column: number, row: number, place: number): number => {
+  const pixels = new Uint32Array(width * height);
+  /** Whether a pixel lies where no place is in reach; beyond the image nothing is said. */
+  const bare = (column: number, row: number) =>
+    column >= 0 && row >= 0 && column < width && row < height && held[row * width + column] < 0;
+  const atEdge = (column: number, row: number): boolean => {
     for (let d = 1; d <= EDGE_PX; d += 1)
-      for (const other of [at(column + d, row), at(column - d, row), at(column, row + d), at(column, row - d)])
-        if (other !== null && other < 0) return EDGE;
-    for (const other of [at(column + 1, row), at(column, row + 1)])
-      if (other !== null && other !== place) return BORDER;
-    return hatched(column, row, ANGLES[place % ANGLES.length], HATCH_PX) ? HATCH : 0;
+      if (bare(column + d, row) || bare(column - d, row) || bare(column, row + d) || bare(column, row - d)) return true;
+    return false;
   };
+  const atBorder = (column: number, row: number, pixel: number): boolean =>
+    (column + 1 < width && held[pixel + 1] !== held[pixel]) ||
+    (row + 1 < height && held[pixel + width] !== held[pixel]);
+  const hatches = ANGLES.map((angle_rad) => hatch(view, angle_rad, HATCH_PX));
+  const [edge, border, line] = [painted(ink, EDGE), painted(ink, BORDER), painted(ink, HATCH)];
+  const beyond = none && { hatched: hatch(view, NONE_ANGLE, HATCH_PX), line: painted(none, NO_REACH) };
   for (let row = 0; row < height; row += 1)
     for (let column = 0; column < width; column += 1) {
-      const place = held[row * width + column];
-      const pixel = (row * width + column) * 4;
+      const pixel = row * width + column;
+      const place = held[pixel];
       if (place < 0) {
-        if (none && place === NONE && hatched(column, row, NONE_ANGLE, HATCH_PX))
-          pixels.set([...none, NO_REACH], pixel);
-        continue;
-      }
-      const alpha = strength(column, row, place);
-      if (alpha > 0) pixels.set([...ink, alpha], pixel);
+        if (beyond && place === NONE && beyond.hatched(column, row)) pixels[pixel] = beyond.line;
+      } else if (atEdge(column, row)) pixels[pixel] = edge;
+      else if (atBorder(column, row, pixel)) pixels[pixel] = border;
+      else if (hatches[place % ANGLES.length](column, row)) pixels[pixel] = line;
     }
-  return pixels;
+  return new Uint8ClampedArray(pixels.buffer);
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { betweenCells, eachPixel, hatch } from "./grid-pixels";
+import { betweenCells, eachPixel, hatch, painted } from "./grid-pixels";
 
 const grid = { west_m: 1000, south_m: 2000, cell_m: 100, columns: 4, rows: 3 };
 /** East by north of the grid's own corner, m: bilinear values of it are exact. */
@@ -29,13 +29,18 @@ describe("pixels over a grid", () => {
 
   it("a hatch stands on the ground: moved with the view it is the same, and its share is one line in so many", () => {
     const view = { west_m: -300, south_m: 250, resolution_m: 50, width: 90, height: 60 };
-    const [here, moved] = [hatch(view), hatch({ ...view, west_m: view.west_m + 7 * 50 })];
+    const [here, moved] = [hatch(view, 1.1, 8), hatch({ ...view, west_m: view.west_m + 7 * 50 }, 1.1, 8)];
     let drawn = 0;
     for (let row = 0; row < 60; row += 1)
       for (let column = 0; column < 80; column += 1) {
-        expect(moved(column, row, 1.1, 8)).toBe(here(column + 7, row, 1.1, 8));
-        drawn += Number(here(column, row, 1.1, 8));
+        expect(moved(column, row)).toBe(here(column + 7, row));
+        drawn += Number(here(column, row));
       }
     expect(drawn / (60 * 80)).toBeCloseTo(1 / 8, 2);
+  });
+
+  it("a colour stands in its pixel as red, green, blue and how strong", () => {
+    const pixels = Uint32Array.of(0, painted([1, 200, 3], 255));
+    expect([...new Uint8Array(pixels.buffer)]).toEqual([0, 0, 0, 0, 1, 200, 3, 255]);
   });
 });

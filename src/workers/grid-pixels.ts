@@ -25,9 +25,11 @@ export function eachPixel(
   }
 }
 
-/** A value between four cells, bilinear; one without weight does not count, be it infinite. */
+/** A value between two; one without weight does not count, be it infinite. */
+const mixed = (a: number, b: number, share: number) => (share === 0 ? a : (1 - share) * a + share * b);
+
+/** A value between four cells, bilinear. @see mixed */
 export function betweenCells(values: Float32Array, columns: number, cell: number, east: number, north: number): number {
-  const mixed = (a: number, b: number, share: number) => (share === 0 ? a : (1 - share) * a + share * b);
   return mixed(
     mixed(values[cell], values[cell + 1], east),
     mixed(values[cell + columns], values[cell + columns + 1], east),
@@ -35,11 +37,26 @@ export function betweenCells(values: Float32Array, columns: number, cell: number
   );
 }
 
-/** Whether a pixel is one of a hatch that stands on the ground, not on the screen: it does not swim with the map. */
-export function hatch({ west_m, south_m, resolution_m, height }: ReliefView) {
+/**
+ * A hatch of lines at an angle, so many pixels apart. It stands on the ground, not on the screen: it does not swim with
+ * the map.
+ *
+ * @returns whether a pixel is one of its lines
+ */
+export function hatch(
+  { west_m, south_m, resolution_m, height }: ReliefView,
+  angle_rad: number,
+  apart_px: number,
+): (column: number, row: number) => boolean {
   const [left, bottom] = [west_m / resolution_m, south_m / resolution_m + height];
-  return (column: number, row: number, angle_rad: number, apart_px: number): boolean => {
-    const along = (left + column) * Math.cos(angle_rad) + (bottom - row) * Math.sin(angle_rad);
-    return ((along % apart_px) + apart_px) % apart_px < 1;
+  const [cos, sin] = [Math.cos(angle_rad), Math.sin(angle_rad)];
+  return (column, row) => {
+    const along = (left + column) * cos + (bottom - row) * sin;
+    return along - apart_px * Math.floor(along / apart_px) < 1;
   };
+}
+
+/** A colour as one number of a row of pixels: an image has a million of them. */
+export function painted([red, green, blue]: readonly [number, number, number], alpha: number): number {
+  return new Uint32Array(Uint8Array.of(red, green, blue, alpha).buffer)[0];
 }

@@ -1,7 +1,7 @@
 // Heights over the ground as pixels: bands, each hatched closer than the one under it, with a line between two of them.
 // Drawing only.
 import type { RouteHeights } from "@/core/route/route-heights";
-import { betweenCells, eachPixel, hatch } from "./grid-pixels";
+import { betweenCells, eachPixel, hatch, painted } from "./grid-pixels";
 import type { ReliefView } from "./relief";
 
 /** Distance of two lines of a band's hatch, px; the lowest band has none. */
@@ -42,25 +42,23 @@ export function heightPixels(
 ): Uint8ClampedArray<ArrayBuffer> {
   const { width, height } = view;
   const held = bands(heights, view, levels_m);
-  const pixels = new Uint8ClampedArray(width * height * 4);
-  const hatched = hatch(view);
-  const strength = (column: number, row: number, band: number): number => {
-    const [right, below] = [
-      column + 1 < width ? held[row * width + column + 1] : band,
-      row + 1 < height ? held[(row + 1) * width + column] : band,
-    ];
-    if (right === NONE || below === NONE) return EDGE;
-    if ((right !== band && right >= 0) || (below !== band && below >= 0)) return LINE;
-    return band > 0 && hatched(column, row, ANGLE, HATCH_PX[band]) ? HATCH : 0;
-  };
+  const pixels = new Uint32Array(width * height);
+  const hatches = HATCH_PX.map((apart_px) => (apart_px > 0 ? hatch(view, ANGLE, apart_px) : () => false));
+  const [edge, line, hatching] = [painted(ink, EDGE), painted(ink, LINE), painted(ink, HATCH)];
+  const beyond = none && { hatched: hatch(view, NONE_ANGLE, NONE_PX), line: painted(none, NO_HEIGHT) };
   for (let row = 0; row < height; row += 1)
     for (let column = 0; column < width; column += 1) {
-      const band = held[row * width + column];
-      const pixel = (row * width + column) * 4;
-      if (band === NONE && none && hatched(column, row, NONE_ANGLE, NONE_PX)) pixels.set([...none, NO_HEIGHT], pixel);
-      if (band < 0) continue;
-      const alpha = strength(column, row, band);
-      if (alpha > 0) pixels.set([...ink, alpha], pixel);
+      const pixel = row * width + column;
+      const band = held[pixel];
+      if (band < 0) {
+        if (beyond && band === NONE && beyond.hatched(column, row)) pixels[pixel] = beyond.line;
+        continue;
+      }
+      const right = column + 1 < width ? held[pixel + 1] : band;
+      const below = row + 1 < height ? held[pixel + width] : band;
+      if (right === NONE || below === NONE) pixels[pixel] = edge;
+      else if ((right !== band && right >= 0) || (below !== band && below >= 0)) pixels[pixel] = line;
+      else if (hatches[band](column, row)) pixels[pixel] = hatching;
     }
-  return pixels;
+  return new Uint8ClampedArray(pixels.buffer);
 }

@@ -5,6 +5,7 @@ import { type DriftField, driftField } from "@/core/drift/drift-field";
 import { type DriftHere, driftHere, driftWorking } from "@/core/drift/drift-here";
 import type { DriftQuestion } from "@/core/drift/drift-question";
 import type { LatLon } from "@/core/earth/geodesic";
+import { type CoverGrid, coverGrid } from "@/core/cover/cover-grid";
 import type { TerrainGrid } from "@/core/earth/terrain";
 import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { type Outcome, failure, success } from "@/core/outcome";
@@ -38,13 +39,20 @@ interface OneEngine {
 /** The part of the worker that routes ask. */
 export function routeWork(terrain: () => TerrainGrid | null) {
   const fields = { nominal: kept<Outcome<RouteField>>(), pessimistic: kept<Outcome<RouteField>>() };
+  const floors = kept<CoverGrid>();
   const answers = kept<Outcome<RouteAnswer>>();
+
+  /** The ground with what is wanted over it: that of a changed wind, and of less counted on, is the same. */
+  const floorsOf: typeof coverGrid = (ground, clearance_m, sites) =>
+    floors(JSON.stringify([clearance_m, sites]), ground, () => coverGrid(ground, clearance_m, sites));
 
   const fieldOf = (question: RouteQuestion, origin: LatLon, outlook: Outlook) => {
     const { route, ...rest } = question;
     const about = { ...rest, route: { overhead_m: route.overhead_m, places: route.places } };
     const grid = terrain();
-    return fields[outlook](JSON.stringify([about, origin]), grid, () => routeField(about, grid, origin, outlook));
+    return fields[outlook](JSON.stringify([about, origin]), grid, () =>
+      routeField(about, grid, origin, outlook, undefined, floorsOf),
+    );
   };
   const answerOf = (question: RouteQuestion, origin: LatLon) =>
     answers(JSON.stringify([question, origin]), terrain(), () => {

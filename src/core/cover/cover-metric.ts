@@ -67,31 +67,44 @@ export function coverMetric(
     return { low_m, step_m, levels: 0, reach_m: new Float64Array(0), wall_m: null, uniform, bestRatio };
   }
   const levels = Math.max(2, Math.ceil((high_m - low_m) / step_m) + 1);
-  const ratios = new Float64Array(all.length * levels);
-  // A height after the other: what is asked of a height is worked out once there.
-  for (let level = 0; level < levels; level += 1)
-    for (let i = 0; i < all.length; i += 1)
-      ratios[i * levels + level] = ratio(all[i].east, all[i].north, low_m + level * step_m);
   const reach_m = new Float64Array(all.length * levels);
-  const wall_m = new Float64Array(all.length * levels).fill(Infinity);
   let bestRatio = 0;
   let walled = false;
+  // A height after the other: what is asked of a height is worked out once there.
+  for (let level = 0; level < levels; level += 1)
+    for (let i = 0; i < all.length; i += 1) {
+      const here = ratio(all[i].east, all[i].north, low_m + level * step_m);
+      bestRatio = Math.max(bestRatio, here);
+      walled ||= !(here > 0);
+      reach_m[i * levels + level] = here;
+    }
+  const wall_m = walled ? wallsOf(reach_m, levels, low_m, step_m) : null;
+  // Trapezoids, in the place of what they are made of: the table has half a million entries. What makes no headway
+  // adds none.
+  for (let first = 0; first < reach_m.length; first += levels) {
+    let below = Math.max(reach_m[first], 1e-9);
+    let sum_m = 0;
+    for (let level = first; level < first + levels; level += 1) {
+      const here = Math.max(reach_m[level], 1e-9);
+      if (level > first) sum_m += (step_m / 2) * (below + here);
+      reach_m[level] = sum_m;
+      below = here;
+    }
+  }
+  return { low_m, step_m, levels, reach_m, wall_m, uniform: null, bestRatio };
+}
+
+/** Lowest altitude at or above each level where a table of ratios shows no headway. */
+function wallsOf(ratios: Float64Array, levels: number, low_m: number, step_m: number): Float64Array {
+  const wall_m = new Float64Array(ratios.length);
   for (let first = 0; first < ratios.length; first += levels) {
-    for (let level = first + 1; level < first + levels; level += 1)
-      // Trapezoids; what makes no headway adds none.
-      reach_m[level] =
-        reach_m[level - 1] + (step_m / 2) * (Math.max(ratios[level - 1], 1e-9) + Math.max(ratios[level], 1e-9));
     let wall = Infinity;
     for (let level = first + levels - 1; level >= first; level -= 1) {
-      bestRatio = Math.max(bestRatio, ratios[level]);
-      if (!(ratios[level] > 0)) {
-        wall = low_m + (level - first) * step_m;
-        walled = true;
-      }
+      if (!(ratios[level] > 0)) wall = low_m + (level - first) * step_m;
       wall_m[level] = wall;
     }
   }
-  return { low_m, step_m, levels, reach_m, wall_m: walled ? wall_m : null, uniform: null, bestRatio };
+  return wall_m;
 }
 
 /**

@@ -53,6 +53,7 @@ const HIGHEST_M = 15_000;
  * Works the cover out.
  *
  * @param terrain - on the plane about `origin`; null where none is known
+ * @param floors - the ground with what is wanted over it: who asks again in another wind keeps it
  * @returns failures of polar, wind and turn; `no_places`, `no_place_on_ground`, `cancelled`
  */
 export function routeField(
@@ -61,6 +62,7 @@ export function routeField(
   origin: LatLon,
   outlook: Outlook,
   progress?: Progress,
+  floors: typeof coverGrid = coverGrid,
 ): Outcome<RouteField> {
   const judged = countedPlaces(question);
   if (!judged.ok) return judged;
@@ -86,7 +88,7 @@ export function routeField(
     y_m,
     altitude_m: place.elevation_m + question.route.overhead_m + question.plan.reserve_m,
   }));
-  const grid = coverGrid(ground, terrain ? question.plan.clearance_m : 0, sites);
+  const grid = floors(ground, terrain ? question.plan.clearance_m : 0, sites);
   const [low_m, high_m] = heightsOf(grid, ground_m);
   const { ratioShare, against_mps } = outlook === "nominal" ? { ratioShare: 1, against_mps: 0 } : PESSIMISTIC;
   const metric = descent.value.metric({

@@ -7,7 +7,7 @@ import type { DepartureQuestion } from "@/core/departure/departure-day";
 import { COMPARED_BANKS_RAD, SCAN_HEIGHTS_M, type TurnbackAtHeight } from "@/core/departure/scan";
 import { asking } from "@/ui/kit/lanes/asking";
 import type { Work } from "@/ui/kit/lanes/core-link";
-import { askAll, askCore } from "@/ui/kit/lanes/lanes";
+import { askAll, askCore, untilCovered } from "@/ui/kit/lanes/lanes";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
@@ -147,6 +147,8 @@ async function scanAll(question: DepartureQuestion, everyBank: boolean, signal: 
     ? COMPARED_BANKS_RAD.filter((bank) => !allowed.some((own) => Math.abs(own - bank) < 0.009))
     : [];
   try {
+    await untilCovered(signal);
+    signal.throwIfAborted();
     const [facts, ahead, first] = await Promise.all([
       askCore("long", async (core) => core.departureFacts(question)),
       askCore("long", async (core) => core.departureAhead(question, SCAN_HEIGHTS_M)),

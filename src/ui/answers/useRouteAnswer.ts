@@ -35,7 +35,7 @@ const flight = asking(
   aboutAircraft,
 );
 const oneEngine = asking(
-  "cover",
+  "besides",
   (core, { question, origin }: AskedOfOneEngine) => core.oneEngine(question, origin),
   ({ question }) => JSON.stringify(question.aircraft),
 );

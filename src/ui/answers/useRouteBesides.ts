@@ -11,8 +11,8 @@ interface Asked {
   readonly origin: LatLon;
 }
 
-const pessimistic = asking("cover", (core, { question, origin }: Asked) => core.routePessimistic(question, origin));
-const round = asking("cover", (core, { question, origin }: Asked) => core.routeDetours(question, origin));
+const pessimistic = asking("besides", (core, { question, origin }: Asked) => core.routePessimistic(question, origin));
+const round = asking("besides", (core, { question, origin }: Asked) => core.routeDetours(question, origin));
 
 pessimistic.subscribe(() => {
   const { value, stale } = pessimistic.get();
@@ -29,6 +29,7 @@ export function useRouteBesides(): void {
   const question = route?.stale ? null : (route?.question ?? null);
   const origin = route?.origin ?? null;
   const asked = useMemo(() => (question && origin ? { question, origin } : null), [question, origin]);
-  useKept(pessimistic, asked);
+  // What the sentence says first.
   useKept(round, asked);
+  useKept(pessimistic, asked);
 }

@@ -70,9 +70,9 @@ describe("work on every core", () => {
   });
 
   it.each([
-    ["rests while something is pointed at", "pointed", 0],
-    ["leaves one of them to a cover", "cover", 1],
-  ] as const)("on two cores %s, and works on both when it is still", async (_what, lane, meanwhile) => {
+    ["something is pointed at", "pointed"],
+    ["a cover is asked for", "cover"],
+  ] as const)("on two cores rests while %s, and works on both when it is still", async (_what, lane) => {
     vi.stubGlobal("navigator", { hardwareConcurrency: 2 });
     let asked = true;
     const most = { asked: 0, still: 0 };
@@ -91,10 +91,32 @@ describe("work on every core", () => {
     asked = false;
     release();
     await work;
-    expect(most).toEqual({ asked: meanwhile, still: 2 });
+    expect(most).toEqual({ asked: 0, still: 2 });
+  });
+
+  it("begins at once while a cover is asked for where a core is left", async () => {
+    void askCore("cover", () => new Promise(() => {}));
+    expect(await askAll([async () => 1], new AbortController().signal)).toEqual([1]);
   });
 
   it("has nothing to do for no tasks", async () => {
     expect(await askAll([], new AbortController().signal)).toEqual([]);
+  });
+});
+
+describe("what is asked about a cover besides", () => {
+  it("comes after the cover and its drawing, in the order in which it was asked", async () => {
+    const order: string[] = [];
+    const ask = (lane: "cover" | "besides", name: string) =>
+      askCore(lane, async () => {
+        await wait(5);
+        order.push(name);
+      });
+    const cover = ask("cover", "cover");
+    const besides = [ask("besides", "ways round"), ask("besides", "less counted on")];
+    await cover;
+    await wait(20);
+    await Promise.all([...besides, ask("cover", "drawing")]);
+    expect(order).toEqual(["cover", "drawing", "ways round", "less counted on"]);
   });
 });

@@ -6,6 +6,7 @@ import { formatClock } from "@/core/quantities/clock";
 import { type AnsweredRoute, useRoute } from "@/ui/answers/route-store";
 import { useFormat } from "@/ui/kit/units/units-store";
 import { useSituation } from "@/ui/situation/situation-store";
+import { useAircraft } from "@/ui/situation/useAircraft";
 import { useVariation } from "@/ui/situation/useVariation";
 import { workingOfRoute } from "@/ui/answers/workings";
 import { Figure } from "@/ui/kit/working/Figure";
@@ -55,6 +56,8 @@ function Decision({
 }) {
   const detours = useRoute((state) => state.detours);
   const change = useSituation((state) => state.change);
+  // The answer may still be that of the aircraft before.
+  const flown = useAircraft().document;
   const variation = useVariation();
   const format = useFormat();
   const { altitude_m } = question.route;
@@ -103,7 +106,7 @@ function Decision({
         </p>
       )}
       {under && <p className="font-bold text-brick">{under}</p>}
-      {isAeroplane(question.aircraft) && question.aircraft.relight && <RelightsHere point={here.point} />}
+      {isAeroplane(flown) && flown.relight && <RelightsHere point={here.point} />}
       {answer.flat && (
         <p className="text-sm text-ochre">No terrain is known here: ground in the way is not looked at.</p>
       )}

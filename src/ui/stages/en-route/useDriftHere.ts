@@ -4,8 +4,8 @@ import type { DriftHere } from "@/core/drift/drift-here";
 import type { DriftQuestion } from "@/core/drift/drift-question";
 import type { LatLon } from "@/core/earth/geodesic";
 import { useRoute } from "@/ui/answers/route-store";
-import type { Ask } from "@/ui/kit/lanes/asking";
-import { useAnswer } from "@/ui/kit/lanes/useAnswer";
+import { asking } from "@/ui/kit/lanes/asking";
+import { useKept } from "@/ui/kit/lanes/useAnswer";
 
 interface Asked {
   readonly question: DriftQuestion;
@@ -13,8 +13,12 @@ interface Asked {
   readonly cursor_m: number;
 }
 
-const ask: Ask<Asked, DriftHere> = (core, { question, origin, cursor_m }) =>
-  core.oneEngineHere(question, origin, cursor_m);
+/** Account and view read the same answer: it is asked for once. */
+const here = asking(
+  "cover",
+  (core, { question, origin, cursor_m }: Asked) => core.oneEngineHere(question, origin, cursor_m),
+  ({ question }) => JSON.stringify(question.aircraft),
+);
 
 /** The ways on one engine at the cursor. */
 export function useDriftHere(): DriftHere | null {
@@ -24,5 +28,5 @@ export function useDriftHere(): DriftHere | null {
     () => (drift?.answer ? { question: drift.question, origin: drift.origin, cursor_m } : null),
     [drift, cursor_m],
   );
-  return useAnswer(asked, ask, "cover").value;
+  return useKept(here, asked).value;
 }

@@ -4,8 +4,8 @@ import type { LatLon } from "@/core/earth/geodesic";
 import type { RouteHere } from "@/core/route/route-here";
 import type { RouteQuestion } from "@/core/route/route-question";
 import { useRoute } from "@/ui/answers/route-store";
-import { useAnswer } from "@/ui/kit/lanes/useAnswer";
-import type { Ask } from "@/ui/kit/lanes/asking";
+import { useKept } from "@/ui/kit/lanes/useAnswer";
+import { asking } from "@/ui/kit/lanes/asking";
 
 interface Asked {
   readonly question: RouteQuestion;
@@ -13,7 +13,12 @@ interface Asked {
   readonly cursor_m: number;
 }
 
-const ask: Ask<Asked, RouteHere> = (core, { question, origin, cursor_m }) => core.routeHere(question, origin, cursor_m);
+/** Account and ledgers read the same answer: it is asked for once. */
+const here = asking(
+  "cover",
+  (core, { question, origin, cursor_m }: Asked) => core.routeHere(question, origin, cursor_m),
+  ({ question }) => JSON.stringify(question.aircraft),
+);
 
 /** What each place would cost at the cursor. */
 export function useRouteHere(): RouteHere | null {
@@ -23,5 +28,5 @@ export function useRouteHere(): RouteHere | null {
     () => (route?.answer ? { question: route.question, origin: route.origin, cursor_m } : null),
     [route, cursor_m],
   );
-  return useAnswer(asked, ask, "cover").value;
+  return useKept(here, asked).value;
 }

@@ -48,29 +48,29 @@ export function coverPixels(
   const { width, height } = view;
   const held = labels(field, view, from_m);
   const pixels = new Uint32Array(width * height);
-  /** Whether a pixel lies where no place is in reach; beyond the image nothing is said. */
-  const bare = (column: number, row: number) =>
-    column >= 0 && row >= 0 && column < width && row < height && held[row * width + column] < 0;
-  const atEdge = (column: number, row: number): boolean => {
-    for (let d = 1; d <= EDGE_PX; d += 1)
-      if (bare(column + d, row) || bare(column - d, row) || bare(column, row + d) || bare(column, row - d)) return true;
-    return false;
-  };
-  const atBorder = (column: number, row: number, pixel: number): boolean =>
-    (column + 1 < width && held[pixel + 1] !== held[pixel]) ||
-    (row + 1 < height && held[pixel + width] !== held[pixel]);
   const hatches = ANGLES.map((angle_rad) => hatch(view, angle_rad, HATCH_PX));
   const [edge, border, line] = [painted(ink, EDGE), painted(ink, BORDER), painted(ink, HATCH)];
   const beyond = none && { hatched: hatch(view, NONE_ANGLE, HATCH_PX), line: painted(none, NO_REACH) };
+  /** Paints the edge from a pixel in reach away from its neighbour that is not, no farther than there is room. */
+  const paintEdge = (from: number, away: number, room: number) => {
+    for (let d = 0; d < Math.min(EDGE_PX, room) && held[from + d * away] >= 0; d += 1) pixels[from + d * away] = edge;
+  };
   for (let row = 0; row < height; row += 1)
     for (let column = 0; column < width; column += 1) {
       const pixel = row * width + column;
       const place = held[pixel];
+      const right = column + 1 < width ? held[pixel + 1] : place;
+      const below = row + 1 < height ? held[pixel + width] : place;
       if (place < 0) {
         if (beyond && place === NONE && beyond.hatched(column, row)) pixels[pixel] = beyond.line;
-      } else if (atEdge(column, row)) pixels[pixel] = edge;
-      else if (atBorder(column, row, pixel)) pixels[pixel] = border;
-      else if (hatches[place % ANGLES.length](column, row)) pixels[pixel] = line;
+      } else if (pixels[pixel] !== edge) {
+        if (right !== place || below !== place) pixels[pixel] = border;
+        else if (hatches[place % ANGLES.length](column, row)) pixels[pixel] = line;
+      }
+      if (place < 0 && right >= 0) paintEdge(pixel + 1, 1, width - column - 1);
+      if (place >= 0 && right < 0) paintEdge(pixel, -1, column + 1);
+      if (place < 0 && below >= 0) paintEdge(pixel + width, width, height - row - 1);
+      if (place >= 0 && below < 0) paintEdge(pixel, -width, row + 1);
     }
   return new Uint8ClampedArray(pixels.buffer);
 }

@@ -1,7 +1,7 @@
 // A straight leg that is set, and what altitude it has (CoverLeg of core/cover/cover-metric.ts).
 import { cell_m, sign, take } from "./field";
 
-const QUARTER: f64 = 256;
+const QUARTER: f64 = 128;
 const DIRECTIONS: f64 = 4 * QUARTER;
 
 let low_m: f64 = 0;

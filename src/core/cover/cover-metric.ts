@@ -6,8 +6,8 @@
 // cost the closed form of a triangle of velocities. Not here: turns, changes of speed, rising and sinking air.
 import { clamp } from "../numeric/clamp";
 
-/** Directions of a quarter of the diamond |x| + |y| = 1, between which costs are joined linearly: 5e-6 of them. */
-const QUARTER = 256;
+/** Directions of a quarter of the diamond |x| + |y| = 1, between which costs are joined linearly: 2e-5 of them. */
+const QUARTER = 128;
 const DIRECTIONS = 4 * QUARTER;
 /** A leg that needs more height than this is not flown by any aircraft, m. */
 export const MOST_HEIGHT_M = 30_000;

@@ -190,7 +190,7 @@ test("a helicopter and a gyroplane typed in from their books, fitted, the tab be
   await expect(page.getByText("“Sorrel” is saved and current.")).toBeVisible();
 });
 
-test("from One engine to the hover, flown by hand: an engine fails, down on the other by keys, the replay; a gyroplane too", async ({
+test("from One engine to the hover, flown by hand: an engine fails, down on the other, the replay; a gyroplane too", async ({
   page,
 }) => {
   test.setTimeout(240_000);
@@ -216,15 +216,16 @@ test("from One engine to the hover, flown by hand: an engine fails, down on the 
   expect(await drawn("triangles")).toBeGreaterThan(1000);
   expect(await drawn("triangles")).toBeLessThan(80_000);
   expect(await drawn("calls")).toBeLessThan(80);
-  // By its key, then eased down a little at a time until it stands.
+  // Eased down a little at a time until it stands.
   const collective = page.getByRole("slider", { name: "Collective" });
-  const before = Number(await collective.inputValue());
-  await page.keyboard.press("s", { delay: 120 });
-  await expect.poll(async () => Number(await collective.inputValue())).toBeLessThan(before);
   for (let i = 0; i < 60 && !(await aside.innerText()).includes("It stands."); i += 1) {
     await collective.fill(String(Number(await collective.inputValue()) - 1));
     await page.waitForTimeout(800);
   }
+  // Its key moves it too: on the ground, where it does not matter for how long a busy machine holds a key.
+  await collective.fill("3");
+  await page.keyboard.press("s", { delay: 200 });
+  await expect.poll(async () => Number(await collective.inputValue())).toBeLessThan(3);
   // It has stood for a moment: with the collective all the way down it stays so.
   await collective.fill("0");
   await expect(aside).toContainText("It stands.");

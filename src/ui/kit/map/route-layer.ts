@@ -9,6 +9,7 @@ import { Circle, Fill, Icon, RegularShape, Stroke, Style, Text } from "ol/style"
 import type { PlanePoint } from "@/core/earth/local-plane";
 import { silhouette } from "./aircraft-layer";
 import type { MapPalette } from "./map-palette";
+import { FIELD_NAMES_TO } from "./strips-layer";
 
 /** A planned flight as a map shows it. */
 export interface RouteDrawing {
@@ -23,6 +24,8 @@ export interface RouteDrawing {
   readonly way: readonly PlanePoint[];
   /** Ways that one could fly from the cursor, with what is said of each. */
   readonly options: readonly { readonly points: readonly PlanePoint[]; readonly label: string }[];
+  /** Fields and beaches that hold a part of the ground, named where there is room. */
+  readonly holders: readonly (PlanePoint & { readonly name: string })[];
   /** Points of the flight that are named. */
   readonly named: readonly (PlanePoint & { readonly track_rad: number; readonly label: string })[];
 }
@@ -62,7 +65,7 @@ export function routeLayers(palette: MapPalette): RouteLayers {
     source: marks,
     zIndex: 6,
     declutter: true,
-    style: (feature) => {
+    style: (feature, resolution) => {
       const label: string = feature.get("label") ?? "";
       switch (feature.get("kind")) {
         // Across the way, in brick: short strokes side by side make a hatch that can be told without its colour.
@@ -96,6 +99,10 @@ export function routeLayers(palette: MapPalette): RouteLayers {
             text: text(label, pine, 600, -16, 2),
             zIndex: 7,
           });
+        // Nearer they are named with their strips.
+        case "holder":
+          if (resolution <= FIELD_NAMES_TO) return undefined;
+          return new Style({ text: text(label, ink, 500, 0, 13), zIndex: 1 });
         case "way":
           return line(pine, 2.4);
         case "cursor":
@@ -133,7 +140,7 @@ export function routeLayers(palette: MapPalette): RouteLayers {
   let moving = false;
   return {
     layers: [upper, lower],
-    show: ({ points, gaps, detours, cursor, way, options, named }) => {
+    show: ({ points, gaps, detours, cursor, way, options, holders, named }) => {
       // While a point is dragged the map is ahead of what it told.
       if (!moving) {
         route.clear(true);
@@ -158,6 +165,7 @@ export function routeLayers(palette: MapPalette): RouteLayers {
         ...named.map((point) =>
           feature("named", new Point(at(point)), { label: point.label, track_rad: point.track_rad }),
         ),
+        ...holders.map((place) => feature("holder", new Point(at(place)), { label: place.name })),
         ...(way.length > 1 ? [feature("way", new LineString(way.map(at)))] : []),
         ...points.map((point) => feature("point", new Point(at(point)), { label: point.name })),
         ...(cursor

@@ -10,7 +10,7 @@ import { type LandingSite, type Place, type Strip, type WaterSite, isAerodrome, 
 import type { MapPalette } from "./map-palette";
 
 /** Farther out than this the names of surveyed fields are left out, m per pixel. */
-const FIELD_NAMES_TO = 55;
+export const FIELD_NAMES_TO = 55;
 
 /** Runways, fields and beaches to scale, with the names of the places. */
 export function stripsLayer(places: readonly Place[], plane: LocalPlane, palette: MapPalette): VectorLayer {

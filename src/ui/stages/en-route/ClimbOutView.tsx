@@ -59,6 +59,7 @@ export function ClimbOutView() {
       cursor: null,
       way: tracks[0]?.points ?? [],
       options: tracks.map((track) => ({ points: track.points, label: withoutInWords(track) })),
+      holders: [],
       named: [],
     };
   }, [climbs]);

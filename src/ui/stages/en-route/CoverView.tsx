@@ -108,6 +108,10 @@ function useDrawing(here: RouteHere | null): Omit<RouteDrawing, "points"> {
       cursor: here && cursorDrawing(here.point, format),
       way: here?.way ?? [],
       options: [],
+      // The map itself names aerodromes.
+      holders: (answer?.places ?? [])
+        .filter(({ kind }) => kind !== "runway")
+        .map(({ name, position }) => ({ name, ...plane.toPlane(position) })),
       named: [],
     };
   }, [answered, detours, origin, here, format]);

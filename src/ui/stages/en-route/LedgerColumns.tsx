@@ -80,7 +80,7 @@ export function LedgerColumns({
         <ul className="absolute bottom-0 flex text-[13px]" style={{ left: LEFT, gap: GAP }}>
           {columns.map(({ id, name, title, notes, figure }) => (
             <li key={id} className="text-center leading-tight" style={{ width: wide }}>
-              <span className="block truncate font-semibold" title={title}>
+              <span className="-mx-[3px] block truncate text-[12px] font-semibold" title={title}>
                 {name}
               </span>
               {notes.map((note) => (

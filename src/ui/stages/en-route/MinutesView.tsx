@@ -72,6 +72,7 @@ export function MinutesView() {
           points: flown,
           label: `${CHOICES[choice].toLowerCase()}, ${formatMargin(margin_m, format)}`,
         })),
+      holders: [],
       named: [],
     }),
     [here, choices, format],

@@ -42,6 +42,7 @@ export function OneEngineView() {
       options: (here?.ways ?? [])
         .filter(({ by }) => by !== "route")
         .map((way) => ({ points: way.flown, label: wayLabel(way, format) })),
+      holders: [],
       named: equal && at ? [{ ...at, label: `equal time, ${minutes(equal.time_s)}` }] : [],
     };
   }, [answered, here, format]);

@@ -197,6 +197,8 @@ test("from One engine to the hover, flown by hand: an engine fails, down on the 
   await openDemo(page);
   await flyAircraft(page, "Hazel H2");
   await page.keyboard.press("4");
+  // Landing has such a link too.
+  await page.waitForURL("**/engine-out");
   await page.getByRole("link", { name: "Fly this" }).click();
   const set = page.getByRole("region", { name: "Set up" });
   await expect(set).toContainText(

@@ -15,6 +15,9 @@ export const CHANNEL_WORDS: Record<Channel, string> = {
   verticalSpeed: "vertical speed",
 };
 
+/** Channels that are level at nothing. */
+const LEVEL: readonly Channel[] = ["bank", "verticalSpeed"];
+
 /** A value of a channel in the user's units, unsigned. */
 export function amount(channel: Channel, value: number, format: Format): string {
   if (channel === "heading" || channel === "bank") return `${formatNumber(Math.abs(value) * (180 / Math.PI))}°`;
@@ -28,7 +31,7 @@ export function toleranceWords({ channel, target, below, above }: Tolerance, for
       ? "as at entry"
       : target === "book"
         ? "the book’s"
-        : target === 0
+        : target === 0 && LEVEL.includes(channel)
           ? "level"
           : amount(channel, target, format);
   const limits =

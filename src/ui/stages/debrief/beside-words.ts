@@ -86,7 +86,7 @@ export function lesson(
   const parts: string[] = [];
   if (touchedBeyond_m !== null && touchedBeyond_m > 0)
     parts.push(
-      `Height was there, runway was not: it touched ${format("length", touchedBeyond_m)} beyond the far end. With so much in hand, fly on before turning, or lose it on final.`,
+      `Height was there, runway was not: it touched ${format("length", touchedBeyond_m, "up")} beyond the far end. With so much in hand, fly on before turning, or lose it on final.`,
     );
   if (flown.left_m < 0) parts.push(`It came down short of the runway, ${height(flown.left_m)} too low for its end.`);
   if (explained && explained.wind < -SPOKEN_M)

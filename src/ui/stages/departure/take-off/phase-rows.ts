@@ -28,7 +28,7 @@ export function phaseOf(
   return advised ? "go" : "ahead";
 }
 
-/** The phases in their order. */
+/** The phases in their order; what is left rounds down, what lacks and from where it goes round up. */
 export function phaseRows(answer: TakeOffAnswer, format: Format): PhaseRow[] {
   const { phases, jet } = answer;
   const land_m = phases.landUntil_m ?? 0;
@@ -36,7 +36,7 @@ export function phaseRows(answer: TakeOffAnswer, format: Format): PhaseRow[] {
     stopRow(answer, format),
     {
       key: "land",
-      phase: `Airborne, gear down, until ${format("height", land_m)}`,
+      phase: `Airborne, gear down, until ${format("height", land_m, "down")}`,
       act: "Close both, land on the runway left.",
       figure: "land",
       bad: false,
@@ -52,7 +52,7 @@ function stopRow({ accelerate, jet }: TakeOffAnswer, format: Format): PhaseRow {
   return {
     key: "stop",
     phase: jet ? `Until V_1 (${format("speed", accelerate.action_mps)})` : "Before rotation",
-    act: `Close both, brakes: stops ${stops ? `with ${format("length", accelerate.stopSpare_m)} left` : `${format("length", -accelerate.stopSpare_m)} beyond the end`}.`,
+    act: `Close both, brakes: stops ${stops ? `with ${format("length", accelerate.stopSpare_m, "down")} left` : `${format("length", -accelerate.stopSpare_m, "up")} beyond the end`}.`,
     figure: "stop",
     bad: !stops,
     shown: true,
@@ -65,8 +65,8 @@ function aheadRow(answer: TakeOffAnswer, land_m: number, format: Format): PhaseR
     key: "ahead",
     phase:
       advisedFrom_m === null
-        ? `From ${format("height", land_m)} up`
-        : `${format("height", land_m)} to ${format("height", advisedFrom_m)}`,
+        ? `From ${format("height", land_m, "down")} up`
+        : `${format("height", land_m, "down")} to ${format("height", advisedFrom_m, "up")}`,
     act:
       advisedFrom_m !== null && goFrom_m !== null && goFrom_m < advisedFrom_m
         ? `Gear down is a commitment: close both, land ahead. (Without error it goes from ${format("height", goFrom_m, "up")}.)`
@@ -82,7 +82,7 @@ function goRow(answer: TakeOffAnswer, land_m: number, format: Format): PhaseRow 
   const { advisedFrom_m } = answer.phases;
   const phase =
     advisedFrom_m !== null && advisedFrom_m > land_m
-      ? `From ${format("height", advisedFrom_m)}`
+      ? `From ${format("height", advisedFrom_m, "up")}`
       : "No runway left, gear up";
   return {
     key: "go",

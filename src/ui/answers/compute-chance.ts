@@ -74,7 +74,10 @@ export async function computeChance(
   const scatter = pilotScatter(question.pilot);
   const heights = chanceHeights_m(scan.bands[0]?.from_m ?? null).filter((height_m) => height_m <= TOP_M);
   const flown = await plansFor(question, scan, heights, signal);
-  const total = (flown.length * (SAMPLES + FIRST)) / SLICE + ((SCATTER_KINDS.length / 3) * SAMPLES) / SLICE;
+  // Few everywhere, the rest on both sides of the gate, all with hindsight, and each kind made exact, a third as long.
+  const draws =
+    flown.length * FIRST + 2 * (SAMPLES - FIRST) + flown.length * SAMPLES + (SCATTER_KINDS.length / 3) * SAMPLES;
+  const total = draws / SLICE;
   let done = 0;
   const fly = async (work: readonly Work<ChanceCount>[], weight = 1) => {
     const before = done;

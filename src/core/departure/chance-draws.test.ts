@@ -1,4 +1,4 @@
-// One thing differs from its plan at a time: the flight is the one of a day, or of a technique, that differs by as much.
+// One thing differs from its plan at a time: the flight is that of a day, or of a technique, that differs by as much.
 import { describe, expect, it } from "vitest";
 import { demoDeparture } from "../../../demo/demo-departure";
 import { bisect } from "../numeric/bisect";

@@ -64,6 +64,9 @@ export function gateDecision(
   return { lead: `Gate ${format("height", gates.gate_m, "up")}.`, rest: `${why}: ${other}; ${asPlanned}.` };
 }
 
+/** The spine's words while nothing is computed. */
+export const NOTHING_YET = { text: "no gate yet" };
+
 /** The spine's few words: the gate, or that there is none. */
 export function gateHeadline(told: GateTold, format: Format): { text: string; tone?: string } {
   const { plan, bands, gates, computing } = told;
@@ -74,7 +77,7 @@ export function gateHeadline(told: GateTold, format: Format): { text: string; to
       : { text: `gate ${format("height", gates.gate_m, "up")}` };
   if (computing) return { text: "gate …" };
   // The height that a turn without error works from is no gate, and stands nowhere as if it were.
-  return bands.length === 0 ? { text: "no turning back", tone: "text-ochre" } : { text: "no gate yet" };
+  return bands.length === 0 ? { text: "no turning back", tone: "text-ochre" } : NOTHING_YET;
 }
 
 function capital(text: string): string {

@@ -10,8 +10,8 @@ import type { Work } from "@/ui/kit/lanes/core-link";
 import { askAll, askCore, untilCovered } from "@/ui/kit/lanes/lanes";
 import { useTerrain } from "@/ui/kit/lanes/terrain";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
+import { useRested } from "@/ui/kit/lanes/useRested";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
-import { computeChance } from "./compute-chance";
 import { flownNear, scanOf, sideOf, turnsBack, useDeparture, type DepartureScan } from "./departure-store";
 import { useDepartureQuestion } from "./useDepartureQuestion";
 
@@ -49,7 +49,9 @@ export function useDepartureAnswer(): void {
   const open = everyBank || stage === "today";
   // The ground ahead is another when another terrain has come.
   const terrain = useTerrain((state) => state.grid);
-  const question = asked.ok ? asked.value : null;
+  const wanted = asked.ok ? asked.value : null;
+  const rested = useRested(wanted, open);
+  const question = rested === wanted ? rested : null;
 
   useEffect(() => {
     if (!asked.ok) useDeparture.getState().set({ scan: null, chance: null, progress: null, issue: asked.issue });
@@ -60,7 +62,9 @@ export function useDepartureAnswer(): void {
     // A refusal of another asked and figures of another aircraft are no answer to this one.
     if (question && (issue || (scan && scan.question.aircraft !== question.aircraft)))
       set({ scan: null, chance: null, progress: null, issue: null });
-  }, [question]);
+    // What was the answer to an older question is none until this one is looked at.
+    if (wanted && !question) set({ scan: null, chance: null, progress: null, issue: null });
+  }, [question, wanted]);
 
   useEffect(() => {
     if (!question) return;
@@ -101,7 +105,9 @@ export function useDepartureAnswer(): void {
     const stop = new AbortController();
     set({ progress: 0 });
     const report = (progress: number) => set({ progress });
-    computeChance(question, scan, stop.signal, report, (gate) => set({ chance: gate }))
+    // It comes when it is wanted: the first view does without.
+    import("./compute-chance")
+      .then(({ computeChance }) => computeChance(question, scan, stop.signal, report, (gate) => set({ chance: gate })))
       .then((chance) => set({ chance, progress: null }))
       // Stopped because the asked changed or the user asked; what went wrong otherwise the scan has said already.
       .catch(() => !stop.signal.aborted && set({ progress: null }));

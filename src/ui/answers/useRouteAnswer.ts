@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo } from "react";
 import { isAeroplane } from "@/core/aircraft/aircraft-kind";
 import { driftQuestion } from "@/core/drift/asked-drift";
 import type { DriftQuestion } from "@/core/drift/drift-question";
@@ -9,6 +9,7 @@ import { routeQuestion } from "@/core/route/asked-route";
 import type { RouteQuestion } from "@/core/route/route-question";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
+import { useRested } from "@/ui/kit/lanes/useRested";
 import { useAircraft } from "@/ui/situation/useAircraft";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
@@ -59,12 +60,6 @@ oneEngine.subscribe(() => {
   useRoute.getState().set({ drift: asked ? { ...asked, answer: value, issue, stale } : null });
 });
 
-/**
- * While another stage is open the flight is worked out when nothing has changed for so long, ms: it takes a core for
- * seconds, which the stage that is open may want.
- */
-const REST_MS = 15_000;
-
 /** What the situation asks about its flight; null without a route of two points. */
 function useRouteQuestion(): RouteQuestion | null {
   const situation = useSituation((state) => state.current);
@@ -90,16 +85,6 @@ function useOneEngineQuestion(): AskedOfOneEngine | null {
   const key = JSON.stringify([question, origin]);
   // eslint-disable-next-line react-hooks/exhaustive-deps
   return useMemo(() => question && { question, origin }, [key]);
-}
-
-/** The same a while later, unless it is wanted at once. */
-function useRested<T>(now: T, atOnce: boolean): T | null {
-  const [rested, setRested] = useState<T | null>(null);
-  useEffect(() => {
-    const timer = setTimeout(() => setRested(now), atOnce ? 0 : REST_MS);
-    return () => clearTimeout(timer);
-  }, [now, atOnce]);
-  return atOnce ? now : rested;
 }
 
 /** Keeps the answer about the planned flight up to date; what only its own stage shows is asked there. */

@@ -4,7 +4,7 @@ import { useTakeOff } from "@/ui/answers/take-off-store";
 import { useHasTwoEngines } from "@/ui/answers/useTakeOffAnswer";
 import { useFormat } from "@/ui/kit/units/units-store";
 import type { Headline } from "../stage-face";
-import { gateHeadline } from "@/ui/answers/departure-words";
+import { NOTHING_YET, gateHeadline } from "@/ui/answers/departure-words";
 import { takeOffHeadline } from "@/ui/answers/take-off-words";
 
 /** For singles the gate, for twins and jets whether and from where it climbs away. */
@@ -36,7 +36,7 @@ function useSingleHeadline(): Headline | undefined {
       text: "no answer",
       tone: "text-brick",
     };
-  if (!scan) return undefined;
+  if (!scan) return NOTHING_YET;
   return gateHeadline(
     {
       plan: scan.question.plan,

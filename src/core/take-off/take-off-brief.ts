@@ -2,7 +2,7 @@
 // nothing is computed here.
 import { type AirspeedCalibration, airspeedInWords } from "../aircraft/airspeed-calibration";
 import { assertNever } from "../outcome";
-import { type UnitChoice, formatNumber, formatSi } from "../quantities/units";
+import { type Rounding, type UnitChoice, formatNumber, formatSi } from "../quantities/units";
 import type { OneEnginePlan } from "../situation/one-engine-plan";
 import type { Accelerate } from "./accelerate";
 import type { Phases } from "./phases";
@@ -32,11 +32,11 @@ export interface TakeOffFacts {
 export const TAKE_OFF_CAUTION =
   "For briefing. Figures are estimates for a dry, level runway and prompt handling: the flight manual’s distances and speeds come first. Below minimum control speed: power back, nose down.";
 
-/** How figures are said. */
+/** How figures are said: what is left rounds down, what lacks and from where something goes round up. */
 interface Said {
-  readonly height: (si: number) => string;
+  readonly height: (si: number, rounding: Rounding) => string;
   readonly speed: (si: number) => string;
-  readonly length: (si: number) => string;
+  readonly length: (si: number, rounding: Rounding) => string;
 }
 
 /**
@@ -46,9 +46,9 @@ interface Said {
  */
 export function takeOffBrief(facts: TakeOffFacts, units: UnitChoice): string[] {
   const say: Said = {
-    height: (si) => formatSi("height", units.height, si),
+    height: (si, rounding) => formatSi("height", units.height, si, rounding),
     speed: (si) => airspeedInWords(facts.calibration, units.speed, si),
-    length: (si) => formatSi("length", units.length, si),
+    length: (si, rounding) => formatSi("length", units.length, si, rounding),
   };
   const before = climbsAway(facts)
     ? []
@@ -65,8 +65,8 @@ function stopping(facts: TakeOffFacts, until: string, levers: string, { length }
   const { stopSpare_m } = facts.accelerate;
   const stops =
     stopSpare_m >= 0
-      ? `with ${length(stopSpare_m)} left`
-      : `${length(-stopSpare_m)} beyond the end: this take-off is not safe to abandon so late`;
+      ? `with ${length(stopSpare_m, "down")} left`
+      : `${length(-stopSpare_m, "up")} beyond the end: this take-off is not safe to abandon so late`;
   return `${climbsAway(facts) ? `${facts.runwayName}. ` : ""}Until ${until}: anything wrong, both ${levers} closed, brakes; it stops ${stops}.`;
 }
 
@@ -78,7 +78,7 @@ function jetBrief(facts: TakeOffFacts, say: Said): string[] {
   const screen =
     goSpare_m === null
       ? ""
-      : ` at 35 feet, ${goSpare_m >= 0 ? `${length(goSpare_m)} before the end` : `${length(-goSpare_m)} beyond the end`}`;
+      : ` at 35 feet, ${goSpare_m >= 0 ? `${length(goSpare_m, "down")} before the end` : `${length(-goSpare_m, "up")} beyond the end`}`;
   return [
     ...(neither
       ? [
@@ -89,7 +89,7 @@ function jetBrief(facts: TakeOffFacts, say: Said): string[] {
     `From V_1: go. Rotate ${speed(speeds.rotation_mps)}, V_2 ${speed(speeds.screen_mps)}${screen}. Positive climb: gear up.`,
     ...(climbsAway(facts)
       ? [
-          `V_2 to ${height(facts.acceleration_m)}, level, flap up at ${speed(speeds.flapUp_mps)}, ${speed(speeds.oneEngine_mps)}, maximum continuous thrust.`,
+          `V_2 to ${height(facts.acceleration_m, "nearest")}, level, flap up at ${speed(speeds.flapUp_mps)}, ${speed(speeds.oneEngine_mps)}, maximum continuous thrust.`,
         ]
       : []),
   ];
@@ -104,13 +104,14 @@ function propellerBrief(facts: TakeOffFacts, say: Said): string[] {
     stopping(facts, `rotation, ${speed(speeds.rotation_mps)}`, "throttles", say),
     landUntil_m === null
       ? "Once airborne the runway left is not enough to land on."
-      : `Airborne, gear down, until ${height(landUntil_m)}: close both, land on the runway that is left.`,
+      : `Airborne, gear down, until ${height(landUntil_m, "down")}: close both, land on the runway that is left.`,
   ];
   if (!climbsAway(facts) || goFrom_m === null) return said;
   const between = goFrom_m > land_m;
-  if (between) said.push(`From ${height(land_m)} until ${height(goFrom_m)}: gear down, close both, land ahead.`);
+  if (between)
+    said.push(`From ${height(land_m, "down")} until ${height(goFrom_m, "up")}: gear down, close both, land ahead.`);
   said.push(
-    `${between ? `From ${height(goFrom_m)}` : "Beyond, no runway left"}: hold the heading, full power, gear up, flap up; identify, verify, feather; ${speed(speeds.oneEngine_mps)}, ${formatNumber(facts.climb_mps * 196.85, 0, 10)} feet a minute when all is done.`,
+    `${between ? `From ${height(goFrom_m, "up")}` : "Beyond, no runway left"}: hold the heading, full power, gear up, flap up; identify, verify, feather; ${speed(speeds.oneEngine_mps)}, ${formatNumber(Math.floor((facts.climb_mps * 196.85) / 10) * 10)} feet a minute when all is done.`,
   );
   if (slow)
     said.push(
@@ -123,7 +124,7 @@ function propellerBrief(facts: TakeOffFacts, say: Said): string[] {
 function turningBack({ back, turns, failed }: TakeOffFacts, { height, length }: Said): string {
   if (back.at === null) return "It does not come high enough to turn back on one engine: straight on to better ground.";
   const live = failed === "left" ? "right" : "left";
-  return `Turn back from ${height(back.height_m)}, 15° of bank, ${turns === "live" ? `to the ${live} only, toward the live engine` : "to either side"}: a circle of ${length(2 * back.radius_m)} across.`;
+  return `Turn back from ${height(back.height_m, "up")}, 15° of bank, ${turns === "live" ? `to the ${live} only, toward the live engine` : "to either side"}: a circle of ${length(2 * back.radius_m, "up")} across.`;
 }
 
 /** Why there is no going on, in a sentence. */

@@ -20,7 +20,9 @@ function bands({ grid, height_m }: RouteHeights, view: ReliefView, levels_m: rea
   eachPixel(grid, view, (pixel, cell, east, north) => {
     const here_m = betweenCells(height_m, grid.columns, cell, east, north);
     if (Number.isNaN(here_m)) return;
-    out[pixel] = Number.isFinite(here_m) ? levels_m.filter((level_m) => here_m >= level_m).length : NONE;
+    let band = 0;
+    while (band < levels_m.length && here_m >= levels_m[band]) band += 1;
+    out[pixel] = Number.isFinite(here_m) ? band : NONE;
   });
   return out;
 }

@@ -50,8 +50,7 @@ export function useDepartureAnswer(): void {
   // The ground ahead is another when another terrain has come.
   const terrain = useTerrain((state) => state.grid);
   const wanted = asked.ok ? asked.value : null;
-  const rested = useRested(wanted, open);
-  const question = rested === wanted ? rested : null;
+  const question = useRested(wanted, open);
 
   useEffect(() => {
     if (!asked.ok) useDeparture.getState().set({ scan: null, chance: null, progress: null, issue: asked.issue });

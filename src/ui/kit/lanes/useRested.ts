@@ -7,12 +7,17 @@ import { useEffect, useState } from "react";
  */
 const REST_MS = 15_000;
 
-/** The same a while later, unless it is wanted at once. */
+/**
+ * The same a while later, unless it is wanted at once. Until then null: what was answered to an older question is no
+ * answer to this one.
+ *
+ * @param now - the same object while it asks the same
+ */
 export function useRested<T>(now: T, atOnce: boolean): T | null {
   const [rested, setRested] = useState<T | null>(null);
   useEffect(() => {
     const timer = setTimeout(() => setRested(now), atOnce ? 0 : REST_MS);
     return () => clearTimeout(timer);
   }, [now, atOnce]);
-  return atOnce ? now : rested;
+  return atOnce || rested === now ? now : null;
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { LogbookEntry } from "@/core/logbook/logbook-entry";
+import { newEntry } from "@/core/logbook/drafted-entry";
+import type { LogbookEntry } from "@/core/logbook/logbook-entry";
 import { radians } from "@/core/quantities/angle";
 import { MPS_PER_KT, M_PER_FT } from "@/core/quantities/constants";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
@@ -7,26 +8,7 @@ import { formatIn } from "@/ui/kit/units/units-store";
 import { entryParts, entrySub } from "./entry-lines";
 
 const format = formatIn(DEFAULT_UNITS);
-const blank: LogbookEntry = LogbookEntry.parse({
-  schema: "utrimax/logbook-entry",
-  version: 1,
-  id: "one",
-  name: "Rough engine",
-  at: "2026-03-07T14:05:00Z",
-  kind: "flight",
-  aircraft: "Alder S1",
-  causes: [],
-  actions: [],
-  cost: { height_m: null, time_s: null },
-  learnt: "",
-  change: "",
-  tags: [],
-  people: [],
-  sources: [],
-  practised: [],
-  tab: null,
-  shutdown: null,
-});
+const blank = newEntry("one", "2026-03-07T14:05:00Z", "Alder S1");
 const read = (change: Partial<LogbookEntry>) =>
   Object.fromEntries(
     entryParts({ ...blank, ...change }, format).map(({ head, lines }) => [

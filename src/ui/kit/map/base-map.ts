@@ -56,7 +56,8 @@ export function baseMap({
     center: kept ? [kept[0], kept[1]] : [centre.x_m, centre.y_m],
     resolution: kept?.[2] ?? resolution_m,
     minResolution: 1.5,
-    maxResolution: 160,
+    // A jet’s flight of two hundred miles in one look.
+    maxResolution: 600,
     enableRotation: false,
   });
   const map = new OlMap({

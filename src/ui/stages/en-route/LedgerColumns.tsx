@@ -8,6 +8,8 @@ import { useSize } from "@/ui/kit/page/useSize";
 /** Of a column where there is room, between two, left of the first for the marks, right of the last for the names. */
 const WIDEST = 58;
 const NARROWEST = 30;
+/** Narrower than this the notes under it are set smaller. */
+const NOTES = 52;
 const GAP = 7;
 const NAMES = 60;
 /** Lower than this it is not drawn. */
@@ -80,11 +82,14 @@ export function LedgerColumns({
         <ul className="absolute bottom-0 flex text-[13px]" style={{ left: LEFT, gap: GAP }}>
           {columns.map(({ id, name, title, notes, figure }) => (
             <li key={id} className="text-center leading-tight" style={{ width: wide }}>
-              <span className="-mx-[3px] block truncate text-[12px] font-semibold" title={title}>
+              <span className="-mx-[2px] block truncate text-[12px] font-semibold" title={title}>
                 {name}
               </span>
               {notes.map((note) => (
-                <span key={note} className="num block text-[12px] whitespace-nowrap text-ink2">
+                <span
+                  key={note}
+                  className={`num block ${wide < NOTES ? "text-[10.5px]" : "text-[12px]"} whitespace-nowrap text-ink2`}
+                >
                   {note}
                 </span>
               ))}

@@ -25,7 +25,7 @@ interface Drawn extends BaseMap {
 }
 
 /** Left free about the route when it is fitted, px. */
-const FIT_PADDING = [104, 60, 70, 60];
+const FIT_PADDING = [84, 60, 24, 60];
 
 function fit(map: BaseMap["map"], points: readonly PlanePoint[]): void {
   const [xs, ys] = [points.map(({ x_m }) => x_m), points.map(({ y_m }) => y_m)];

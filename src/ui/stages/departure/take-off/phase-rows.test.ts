@@ -47,6 +47,10 @@ describe("a take-off phase by phase", () => {
     if (landUntil_m === null || advisedFrom_m === null) throw new Error("expected both heights");
     expect(number(land.phase.split("until")[1]) * 0.3048).toBeLessThanOrEqual(landUntil_m);
     expect(number(go.phase) * 0.3048).toBeGreaterThanOrEqual(advisedFrom_m - 1e-9);
+    // A climb is told no better than it is.
+    const climb_fpm = number(go.act.split(": ").at(-1) ?? "");
+    expect(climb_fpm).toBeLessThanOrEqual(light.climb_mps / 0.00508);
+    expect(climb_fpm).toBeGreaterThan(light.climb_mps / 0.00508 - 15);
     // One phase begins where the other ends.
     expect(number(ahead.phase)).toBe(number(land.phase.split("until")[1]));
     expect(number(ahead.phase.split("to")[1])).toBe(number(go.phase));

@@ -89,7 +89,7 @@ function goRow(answer: TakeOffAnswer, land_m: number, format: Format): PhaseRow 
     phase: jet ? "From V_1" : phase,
     act: jet
       ? `Go: rotate ${format("speed", speeds.rotation_mps)}, V_2 ${format("speed", speeds.screen_mps)}, gear up.`
-      : `Heading, power, gear, feather; ${format("speed", speeds.oneEngine_mps)}: ${format("verticalSpeed", climb_mps)} when all is done.`,
+      : `Heading, power, gear, feather; ${format("speed", speeds.oneEngine_mps)}: ${format("verticalSpeed", climb_mps, "down")} when all is done.`,
     figure: jet ? "go" : "climb",
     bad: false,
     shown: climbsAway(answer),

@@ -23,6 +23,7 @@ import type { TakeOffQuestion } from "@/core/take-off/take-off-day";
 import { type Outcome, failure, success } from "@/core/outcome";
 import { type CalculationResult, calculate } from "@/core/registry";
 import type { WorkingStep } from "@/core/working";
+import { bitmap } from "./bitmap";
 import { departureWork } from "./departure-work";
 import { exposureWork } from "./exposure-work";
 import { landingWork } from "./landing-work";
@@ -101,8 +102,7 @@ const api = {
   /** Relief as an image; null without terrain. */
   async relief(view: ReliefView, palette: ReliefPalette): Promise<ImageBitmap | null> {
     if (!terrain) return null;
-    const image = await createImageBitmap(new ImageData(reliefPixels(terrain, view, palette), view.width, view.height));
-    return Comlink.transfer(image, [image]);
+    return bitmap(reliefPixels(terrain, view, palette), view);
   },
 };
 

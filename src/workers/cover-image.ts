@@ -1,5 +1,6 @@
 import { type RouteField, quarterTurn_m } from "@/core/route/route-field";
 import type { RouteQuestion } from "@/core/route/route-question";
+import { bitmap } from "./bitmap";
 import { coverPixels } from "./cover-pixels";
 import type { ReliefView } from "./relief";
 
@@ -13,5 +14,5 @@ export function coverImage(
 ): Promise<ImageBitmap> {
   const from_m = altitude_m - quarterTurn_m(question, cover, altitude_m);
   const pixels = coverPixels(cover.field, view, from_m, ink);
-  return createImageBitmap(new ImageData(pixels, view.width, view.height));
+  return bitmap(pixels, view);
 }

@@ -18,6 +18,7 @@ import { type RouteHere, pointAt, routeHere, routeWorking } from "@/core/route/r
 import { type RouteHeights, heightsAsked, heightsLeft } from "@/core/route/route-heights";
 import type { RouteQuestion } from "@/core/route/route-question";
 import type { WorkingStep } from "@/core/working";
+import { bitmap } from "./bitmap";
 import { coverImage } from "./cover-image";
 import { coverPixels } from "./cover-pixels";
 import { oneEngineCover } from "./one-engine-cover";
@@ -127,7 +128,7 @@ export function routeWork(terrain: () => TerrainGrid | null) {
       const all = onOneEngine(question, origin);
       if (!all.ok) return null;
       const pixels = coverPixels(oneEngineCover(all.value.drift, altitude_m), view, altitude_m, inks.reach, inks.none);
-      return createImageBitmap(new ImageData(pixels, view.width, view.height));
+      return bitmap(pixels, view);
     },
 
     route: (question: RouteQuestion, origin: LatLon): { outcome: Outcome<RouteAnswer>; took_ms: number } => {
@@ -200,7 +201,7 @@ export function routeWork(terrain: () => TerrainGrid | null) {
       if (!heights.ok) return null;
       const none = asked.from_m === null ? inks.brick : null;
       const pixels = heightPixels(heights.value, view, levels_m, inks.pine, none);
-      return createImageBitmap(new ImageData(pixels, view.width, view.height));
+      return bitmap(pixels, view);
     },
 
     /** What is in reach from an altitude, as an image; null without a cover. */

@@ -7,10 +7,14 @@ import type { Detour } from "@/core/route/detour";
 import type { RouteAnswer } from "@/core/route/route-answer";
 import type { RouteQuestion } from "@/core/route/route-question";
 
-/** The planned flight as it was answered last. */
-export interface AnsweredRoute {
+/** A flight, and the plane that its answer's points are in. */
+export interface AskedRoute {
   readonly question: RouteQuestion;
   readonly origin: LatLon;
+}
+
+/** The planned flight as it was answered last. */
+export interface AnsweredRoute extends AskedRoute {
   readonly answer: RouteAnswer | null;
   readonly issue: Issue | null;
   /** It belongs to an older question than the one that is asked now. */
@@ -31,6 +35,8 @@ export interface AnsweredDrift {
 export type MapShows = "reach" | "asked" | "left";
 
 interface RouteState {
+  /** What is asked now; null without a flight. */
+  readonly asked: AskedRoute | null;
   readonly route: AnsweredRoute | null;
   /** Null for an aircraft without two engines. */
   readonly drift: AnsweredDrift | null;
@@ -48,6 +54,7 @@ interface RouteState {
 
 /** The answer to "where along this flight is a landing place in reach?" and what of it is looked at. */
 export const useRoute = create<RouteState>()((set) => ({
+  asked: null,
   route: null,
   drift: null,
   pessimistic_m: null,

@@ -9,6 +9,7 @@ import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useSituation } from "@/ui/situation/situation-store";
 import { useReach } from "./reach-store";
 import { useReachQuestion } from "./useReachQuestion";
+import { useRoute } from "./route-store";
 
 /** A landing question, and the plane that its answer's points are in. */
 interface Asked {
@@ -17,7 +18,7 @@ interface Asked {
 }
 
 const landing = asking(
-  "pointed",
+  () => (useRoute.getState().open ? "aside" : "pointed"),
   async (core, { question, origin }: Asked) => success(await core.landing(question, origin)),
   ({ question }) => JSON.stringify(question.aircraft),
 );

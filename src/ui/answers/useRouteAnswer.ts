@@ -14,13 +14,7 @@ import { useAircraft } from "@/ui/situation/useAircraft";
 import { useNearPlaces } from "@/ui/situation/useNearPlaces";
 import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { useSituation } from "@/ui/situation/situation-store";
-import { useRoute } from "./route-store";
-
-/** A flight, and the plane that its answer's points are in. */
-interface Asked {
-  readonly question: RouteQuestion;
-  readonly origin: LatLon;
-}
+import { type AskedRoute, useRoute } from "./route-store";
 
 /** The same on one engine. */
 interface AskedOfOneEngine {
@@ -28,11 +22,11 @@ interface AskedOfOneEngine {
   readonly origin: LatLon;
 }
 
-const aboutAircraft = ({ question }: Asked) => JSON.stringify(question.aircraft);
+const aboutAircraft = ({ question }: AskedRoute) => JSON.stringify(question.aircraft);
 
 const flight = asking(
   "cover",
-  async (core, { question, origin }: Asked) => success(await core.route(question, origin)),
+  async (core, { question, origin }: AskedRoute) => success(await core.route(question, origin)),
   aboutAircraft,
 );
 const oneEngine = asking(
@@ -98,6 +92,7 @@ export function useRouteAnswer(): void {
   const asked = useMemo(() => question && { question, origin }, [key]);
   const rested = useRested(asked, open);
   useKept(flight, rested);
+  useEffect(() => useRoute.setState({ asked: rested }), [rested]);
   useKept(oneEngine, useRested(useOneEngineQuestion(), open));
   const situationId = useSituation((state) => state.id);
   useEffect(() => useRoute.setState({ cursor_m: 0 }), [situationId]);

@@ -3,7 +3,13 @@ import { failure, success } from "@/core/outcome";
 import { asking } from "./asking";
 import { useTerrain, wantTerrain } from "./terrain";
 
-vi.mock("./lanes", () => ({ askCore: (_: string, work: (core: unknown) => Promise<unknown>) => work({}) }));
+const lanes: string[] = [];
+vi.mock("./lanes", () => ({
+  askCore: (lane: string, work: (core: unknown) => Promise<unknown>) => {
+    lanes.push(lane);
+    return work({});
+  },
+}));
 
 const settle = () => new Promise((done) => setTimeout(done, 0));
 
@@ -81,6 +87,21 @@ describe("asking", () => {
     give[2](30);
     await settle();
     expect(one.get()).toMatchObject({ state: "ok", value: 30 });
+  });
+
+  it("asks in the lane that is right when it asks", async () => {
+    let open = false;
+    const one = asking<{ n: number }, number>(
+      () => (open ? "pointed" : "aside"),
+      async (_, { n }) => success(n),
+    );
+    lanes.length = 0;
+    one.put({ n: 1 });
+    await settle();
+    open = true;
+    one.put({ n: 2 });
+    await settle();
+    expect(lanes).toEqual(["aside", "pointed"]);
   });
 
   it("asks nothing and forgets for no question", async () => {

@@ -33,10 +33,15 @@ const NOTHING: Answer<never, never> = { state: "pending", value: null, issue: nu
 /**
  * Asks in a lane, the newest question only; what has come stays, marked as stale, until the newest has its answer.
  *
+ * @param lane - or which lane, when it is asked
  * @param about - what an answer must not outlive (the aircraft, say): when it changes the old answer is forgotten at
  *   once
  */
-export function asking<Q, T>(lane: Lane, ask: Ask<Q, T>, about: (question: Q) => unknown = () => null): Asking<Q, T> {
+export function asking<Q, T>(
+  lane: Lane | (() => Lane),
+  ask: Ask<Q, T>,
+  about: (question: Q) => unknown = () => null,
+): Asking<Q, T> {
   const listeners = new Set<() => void>();
   const run = latestOnly();
   let answer: Answer<Q, T> = NOTHING;
@@ -49,7 +54,9 @@ export function asking<Q, T>(lane: Lane, ask: Ask<Q, T>, about: (question: Q) =>
   const begin = (question: Q, mine: string) =>
     run(async () => {
       if (mine !== key) return;
-      const outcome: Outcome<T> = await askCore(lane, (core) => ask(core, question)).catch((error: unknown) =>
+      const outcome: Outcome<T> = await askCore(typeof lane === "string" ? lane : lane(), (core) =>
+        ask(core, question),
+      ).catch((error: unknown) =>
         failure("core_failed", `The computation failed: ${error instanceof Error ? error.message : String(error)}`),
       );
       // Meanwhile it may have become a question about something else.

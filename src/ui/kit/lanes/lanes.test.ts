@@ -104,6 +104,38 @@ describe("work on every core", () => {
   });
 });
 
+describe("what a stage that is not open shows", () => {
+  const order = async () => {
+    const order: string[] = [];
+    // Asked before the cover, in the same moment: stages ask in no order.
+    const aside = askCore("aside", async () => void order.push("aside"));
+    const cover = askCore("cover", async () => {
+      await wait(30);
+      order.push("cover");
+    });
+    await cover;
+    order.push("drawn");
+    await aside;
+    return order;
+  };
+
+  it("waits on two cores until a cover has come and is drawn", async () => {
+    vi.stubGlobal("navigator", { hardwareConcurrency: 2 });
+    expect(await order()).toEqual(["cover", "drawn", "aside"]);
+  });
+
+  it("waits for nothing where a core is left", async () => {
+    expect(await order()).toEqual(["aside", "cover", "drawn"]);
+  });
+
+  it("is asked where what is pointed at is asked, one after the other", async () => {
+    const workers = new Set<unknown>();
+    const say = async (core: unknown) => void workers.add(core);
+    await Promise.all([askCore("aside", say), askCore("pointed", say)]);
+    expect(workers.size).toBe(1);
+  });
+});
+
 describe("what is asked about a cover besides", () => {
   it("comes after the cover and its drawing, in the order in which it was asked", async () => {
     const order: string[] = [];

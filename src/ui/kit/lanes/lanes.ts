@@ -2,10 +2,11 @@ import { clamp } from "@/core/numeric/clamp";
 import { type CoreLink, type Work, coreLink } from "./core-link";
 
 /**
- * Where a question is asked: what moves with the pointer, what may take its time, what is about the cover of a route,
- * which one worker keeps, or what is asked about the cover besides: once it is drawn.
+ * Where a question is asked: what moves with the pointer; the same of a stage that is not open, which leaves two cores
+ * to a cover that is asked for; what may take its time; what is about the cover of a route, which one worker keeps; or
+ * what is asked about the cover besides: once it is drawn.
  */
-export type Lane = "pointed" | "long" | "cover" | "besides";
+export type Lane = "pointed" | "aside" | "long" | "cover" | "besides";
 
 /** More workers than this bring nothing more for work of seconds. */
 const MOST = 8;
@@ -50,7 +51,7 @@ const untilCovered_ms = () => (cover?.waiting() ? DRAWN_MS : lastCover_ms + DRAW
 const full = () => longLane().length >= (navigator.hardwareConcurrency || 2);
 
 /** Waits, where the long lane has all cores, until no cover is asked for: its limit is that of a cover's question. */
-export async function untilCovered(signal: AbortSignal): Promise<void> {
+export async function untilCovered(signal?: AbortSignal): Promise<void> {
   if (full()) await rest(untilCovered_ms, signal);
 }
 
@@ -59,6 +60,11 @@ export async function askCore<T>(lane: Lane, work: Work<T>): Promise<T> {
   if (lane === "pointed") {
     lastPointed_ms = performance.now();
     return (pointed ??= coreLink(LIMIT_MS.pointed)).ask(work);
+  }
+  if (lane === "aside") {
+    // What is asked together with it may be a cover.
+    await null;
+    return untilCovered().then(() => askCore("pointed", work));
   }
   if (lane === "cover")
     return (cover ??= coreLink(LIMIT_MS.cover)).ask(work).finally(() => (lastCover_ms = performance.now()));

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useMemo, useState } from "react";
 import { M_PER_FT } from "@/core/quantities/constants";
-import { type AnsweredRoute, type MapShows, useRoute } from "@/ui/answers/route-store";
+import { type AnsweredRoute, type AskedRoute, type MapShows, useRoute } from "@/ui/answers/route-store";
 import { askCore } from "@/ui/kit/lanes/lanes";
 import type { ReachImage } from "@/ui/kit/map/reach-source";
 import { useUnits } from "@/ui/kit/units/units-store";
@@ -28,22 +28,34 @@ function useStill<T>(value: T): T {
   return still;
 }
 
+/** What is in reach from the altitude of a flight: asked together with its answer, not after it. */
+export const reachOf =
+  (asked: AskedRoute): ReachImage =>
+  (view, { pine }) =>
+    askCore("cover", async (core) => {
+      const { question, origin } = asked;
+      // Of an older question it is looked at no more, when its turn comes.
+      if (useRoute.getState().asked !== asked) return null;
+      return core.coverImage(question, origin, question.route.altitude_m, view, pine);
+    });
+
 /**
  * The image of what is in reach from the route's altitude, or of heights over the ground; what was there stays until
  * the newest has come, but not over a refusal.
  */
 export function useCoverImage(answered: AnsweredRoute | null, shown: MapShows): ReachImage | null | undefined {
+  const asked = useRoute((state) => state.asked);
   const levels_m = useHeightLevels();
   const cursor_m = useStill(useRoute((state) => state.cursor_m));
   const from_m = shown === "left" ? cursor_m : null;
-  return useMemo(() => {
+  const refused = answered === null;
+  const reach = useMemo(() => (refused || !asked ? null : reachOf(asked)), [refused, asked]);
+  const heights = useMemo((): ReachImage | null | undefined => {
     if (!answered) return null;
     if (answered.stale) return undefined;
     const { question, origin } = answered;
-    if (shown === "reach")
-      return (view, { pine }) =>
-        askCore("cover", (core) => core.coverImage(question, origin, question.route.altitude_m, view, pine));
     return (view, inks) =>
       askCore("cover", (core) => core.heightImage(question, origin, { from_m }, levels_m, view, inks));
-  }, [answered, shown, from_m, levels_m]);
+  }, [answered, from_m, levels_m]);
+  return shown === "reach" ? reach : heights;
 }

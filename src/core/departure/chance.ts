@@ -3,15 +3,13 @@
 import { clamp } from "../numeric/clamp";
 import { M_PER_FT } from "../quantities/constants";
 import { plannedReaction_s } from "../situation/pilot-practice";
-import { type Draw, type Scatter, delay_s } from "../situation/scatter";
+import { type Draw, type Scatter, delay_s, drawnBank_rad } from "../situation/scatter";
 import type { AirColumn } from "../flight/air-column";
 import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import { failureStart, motionFrom } from "./failure-start";
 import { worth_m } from "./option";
 import { type Technique, type TurnbackResult, flyTurnback } from "./turnback-flight";
 
-const BANK_LEAST_RAD = Math.PI / 36;
-const BANK_MOST_RAD = (75 * Math.PI) / 180;
 const INTERCEPT_LEAST_RAD = Math.PI / 90;
 /** No pilot flies a glide turn slower than this over the stall for long: the shaker, the buffet or the nose tells. */
 const SPEED_LEAST = 1.02;
@@ -102,11 +100,7 @@ function scattered(
   return {
     technique: {
       ...technique,
-      bank_rad: clamp(
-        technique.bank_rad + scatter.bank_rad * draw.bank,
-        scatter.bank_rad > 0 ? BANK_LEAST_RAD : -Infinity,
-        BANK_MOST_RAD,
-      ),
+      bank_rad: drawnBank_rad(technique.bank_rad, scatter.bank_rad, draw.bank),
       stallMargin: Math.max(technique.stallMargin * speed, SPEED_LEAST),
       intercept_rad: clamp(
         technique.intercept_rad + scatter.intercept_rad * draw.intercept,

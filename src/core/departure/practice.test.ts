@@ -106,6 +106,26 @@ describe("practice at height, by hand", () => {
     expect(flown({ scatter, sample: [{ ...none, bank: 1 }] }).tolerance_m).toBe(0);
   });
 
+  it("a bank that a draw takes below 5° is flown at 5°: a turn that never comes round is no turn", () => {
+    const shallow = { ...EXACT, bank_rad: radians(4) };
+    const spread = (bank: number) =>
+      flown({ bank_deg: 12, scatter: shallow, sample: [bank, 0].map((value) => ({ ...none, bank: value })) });
+    const least = flown({ bank_deg: 5 });
+    const planned = flown({ bank_deg: 12 });
+    expect(least.time_s).toBeGreaterThan(100);
+    expect(spread(-3).tolerance_m).toBeCloseTo((least.loss_m - planned.loss_m) / Math.SQRT2, 6);
+    expect(spread(-2).tolerance_m).toBeCloseTo(spread(-3).tolerance_m, 6);
+    // 12° − 4° is not quite 8°: a step of 0.1 s more or less.
+    expect(spread(-1).tolerance_m).toBeCloseTo((flown({ bank_deg: 8 }).loss_m - planned.loss_m) / Math.SQRT2, 0);
+  });
+
+  it("a turn that takes longer than ten minutes is not told of", () => {
+    const turn = (bank_deg: number) =>
+      practiceTarget(day, grounded, "level", { bank_rad: radians(bank_deg), stallMargin: 1.2 }, 2 * Math.PI, EXACT, []);
+    expect(turn(2.5)?.time_s).toBeGreaterThan(400);
+    expect(turn(1)).toBeNull();
+  });
+
   it("a better glide is a share less drag; a delay is the planned reaction's own", () => {
     const glide = { ...EXACT, glide: 0.06 };
     const body = (share: number) => ({

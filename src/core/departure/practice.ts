@@ -5,7 +5,7 @@ import type { AirMass } from "../air/altimetry";
 import { RHO0 } from "../quantities/constants";
 import { type AirColumn, airColumn, airSample, readAir } from "../flight/air-column";
 import { plannedReaction_s } from "../situation/pilot-practice";
-import { type Draw, type Scatter, delay_s } from "../situation/scatter";
+import { type Draw, type Scatter, delay_s, drawnBank_rad } from "../situation/scatter";
 import type { DepartureDay, DepartureQuestion } from "./departure-day";
 import {
   type Body,
@@ -38,8 +38,8 @@ const LEAST_MARGIN = 1.05;
 const LEAD_SHARE = 0.5;
 /** Height over the hard deck at which it begins, m; the loss hardly depends on it. */
 const START_M = 300;
-/** A turn that takes longer than this is not flown. */
-const LONGEST_S = 240;
+/** A turn that takes longer than this is not flown: that of the least bank that is drawn takes four minutes. */
+const LONGEST_S = 600;
 /** Fast level flight over best glide: cruise of a light single. Common practice. */
 const FAST = 1.4;
 const LOADS: Loads = { cl: 0, n: 0, drag: 0, limited: false };
@@ -56,7 +56,7 @@ export interface PracticeTechnique {
  * and the speed up to the turn's first, and the steeper the turn the more speed it asks for; from fast level flight the
  * speed is there and pays for part of the turn.
  *
- * @returns null when the reaction ends in a stall
+ * @returns null when the reaction ends in a stall, or the turn is never done
  */
 export function practiceTarget(
   day: DepartureDay,
@@ -81,7 +81,7 @@ export function practiceTarget(
       air,
       entry,
       {
-        bank_rad: technique.bank_rad + scatter.bank_rad * draw.bank,
+        bank_rad: drawnBank_rad(technique.bank_rad, scatter.bank_rad, draw.bank),
         stallMargin: Math.max(technique.stallMargin * speed, LEAST_MARGIN),
       },
       turn_rad,
@@ -128,7 +128,7 @@ function flown(
   while (time_s < LONGEST_S) {
     const lead = LEAD_SHARE * rate_radps * (bank_rad / ROLL_RADPS);
     const turning = motion.psi_rad + lead < turn_rad;
-    if (!turning && bank_rad <= 0) break;
+    if (!turning && bank_rad <= 0) return { loss_m: START_M - motion.height_m, time_s };
     readAir(air, motion.height_m, here);
     const stall = Math.sqrt((2 * body.wingLoading) / (here.density * body.clMax));
     const cosLeast = ((LEAST_MARGIN * stall) / motion.tas_mps) ** 2;
@@ -149,5 +149,5 @@ function flown(
     rate_radps = (motion.psi_rad - before) / STEP_S;
     time_s += STEP_S;
   }
-  return { loss_m: START_M - motion.height_m, time_s };
+  return null;
 }

@@ -2,7 +2,7 @@
 // planned. Seeded draws over the accounts of the places about. Not here: rising and sinking air, a turn to another
 // place half-way.
 import { clamp } from "../numeric/clamp";
-import { type Draw, type Scatter, delay_s } from "../situation/scatter";
+import { type Draw, type Scatter, delay_s, drawnBank_rad } from "../situation/scatter";
 
 /** The account of a place, as far as it scatters. */
 export interface ScatteredAccount {
@@ -23,8 +23,6 @@ export interface PlannedGlide {
   readonly sink_mps: number;
 }
 
-const BANK_LEAST_RAD = Math.PI / 36;
-const BANK_MOST_RAD = (75 * Math.PI) / 180;
 /** Into more wind than this share of its speed over the ground a leg is not flown on. */
 const LEAST_SPEED_SHARE = 0.1;
 /** A glide is no better or worse than this many times the planned. */
@@ -48,7 +46,7 @@ export function chanceOfPlace(
   if (accounts.length === 0 || sample.length === 0) return null;
   const reached = sample.filter((draw) => {
     const delay = reaction_s > 0 ? delay_s(reaction_s, scatter.delay_s, draw.delay) / reaction_s : 1;
-    const bank = clamp(bank_rad + scatter.bank_rad * draw.bank, BANK_LEAST_RAD, BANK_MOST_RAD);
+    const bank = drawnBank_rad(bank_rad, scatter.bank_rad, draw.bank);
     const turn = Math.sin(2 * bank_rad) / Math.sin(2 * bank);
     const speed = Math.max(1 + scatter.speed * draw.speed, 0.5);
     const glide = (clamp(1 + scatter.glide * draw.glide, ...GLIDE_RANGE) * 2) / (speed * speed + 1 / (speed * speed));

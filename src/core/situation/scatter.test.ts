@@ -1,5 +1,22 @@
 import { describe, expect, it } from "vitest";
-import { USUAL_SCATTER, pilotScatter, pooledSpread } from "./scatter";
+import { degrees, radians } from "../quantities/angle";
+import { USUAL_SCATTER, drawnBank_rad, pilotScatter, pooledSpread } from "./scatter";
+
+describe("the bank that is flown", () => {
+  const flown_deg = (planned_deg: number, deviation_deg: number, draw: number) =>
+    degrees(drawnBank_rad(radians(planned_deg), radians(deviation_deg), draw));
+
+  it("is the planned one and so many deviations", () => {
+    expect(flown_deg(30, 5, 1.2)).toBeCloseTo(36, 9);
+    expect(flown_deg(30, 5, -1.2)).toBeCloseTo(24, 9);
+  });
+
+  it("lies within 5° and 75°, unless it does not scatter", () => {
+    expect(flown_deg(12, 5, -3)).toBeCloseTo(5, 9);
+    expect(flown_deg(60, 5, 4)).toBeCloseTo(75, 9);
+    expect(flown_deg(3, 0, 1)).toBeCloseTo(3, 9);
+  });
+});
 
 describe("a pilot’s own scatter", () => {
   // By hand: (3 · 1.5² + 6 · 0.5²)/9 = 0.91667, its root 0.95743.

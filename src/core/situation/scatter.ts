@@ -95,6 +95,16 @@ export function delay_s(mean_s: number, deviation_s: number, draw: number): numb
   return clamp(Math.exp(Math.log(mean) - variance / 2 + Math.sqrt(variance) * draw), DELAY_LEAST_S, DELAY_MOST_S);
 }
 
+/** A bank that was planned lies between these: less is no turn any more, and nobody holds more in a glide. */
+const BANK_LEAST_RAD = Math.PI / 36;
+const BANK_MOST_RAD = (75 * Math.PI) / 180;
+
+/** The bank that is flown for a planned one, within 5° and 75°. */
+export function drawnBank_rad(planned_rad: number, deviation_rad: number, draw: number): number {
+  if (deviation_rad === 0) return planned_rad;
+  return clamp(planned_rad + deviation_rad * draw, BANK_LEAST_RAD, BANK_MOST_RAD);
+}
+
 /** The scatter with one of its kinds exact. */
 export function without(scatter: Scatter, kind: ScatterKind): Scatter {
   const field: Record<ScatterKind, keyof Scatter> = {

@@ -92,6 +92,49 @@ describe.each(CASES)("the working of a turn back: $name", ({ mass_kg, height_ft,
     expect(steps.filter(({ symbol }) => symbol === "Δh")).toHaveLength(account.ledger.length);
   });
 
+  it("a part that is flown says its seconds and its integral, a reserve that it has to be left", () => {
+    const rows = steps.filter(({ symbol }) => symbol === "Δh");
+    expect(rows.map(({ figure }) => figure)).toEqual(account.ledger.map(({ name }) => name));
+    account.ledger.forEach((entry, i) => {
+      const { meaning, formula, source, value } = rows[i];
+      expect(value).toBe(entry.height_m);
+      if (i === account.ledger.length - 1) {
+        expect(meaning).toBe(`${entry.name.toLowerCase()}: height that has to be left`);
+        expect([formula, source]).toEqual(["", "common practice"]);
+      } else {
+        expect(meaning).toBe(`${entry.name.toLowerCase()}: height used in ${entry.time_s.toFixed(0)} s`);
+        expect([formula, source]).toEqual(["Σ V·sinγ·Δt", "point mass in wind, midpoint steps of 0.2 s"]);
+      }
+    });
+  });
+
+  it.each([
+    ["attitude", "reaction, pitch attitude held: CL = CLα(θ0 − γ)"],
+    ["hands-off", "reaction, hands off: CL as in the climb"],
+  ] as const)("says what the hands do in the reaction: %s", (reaction, meaning) => {
+    const asked = { ...question, plan: { ...question.plan, reaction } };
+    const [step] = turnbackWorking(day, asked, account).filter(
+      ({ figure, symbol }) => figure === "Reaction" && symbol === "t",
+    );
+    expect(step.meaning).toBe(meaning);
+  });
+
+  it.each([
+    ["chosen", { climb_mps: 38 }, {}],
+    ["V_Y over V_S1 of the aircraft document", { climb_mps: null }, {}],
+    ["handbook", { climb_mps: null }, { climb: null }],
+  ] as const)("says where the climb speed comes from: %s", (source, plan, aircraft) => {
+    const asked = {
+      ...question,
+      aircraft: { ...question.aircraft, ...aircraft },
+      plan: { ...question.plan, ...plan },
+    };
+    const [step] = turnbackWorking(day, asked, account).filter(
+      ({ figure, symbol }) => figure === "climb" && symbol === "V",
+    );
+    expect(step.source).toBe(source);
+  });
+
   it("the margin is the lesser of what is left when aligned, less 10 m, and over the end, less 3 m", () => {
     const aligned = result.alignedHeight_m - 10;
     const over = result.endHeight_m === null ? Infinity : result.endHeight_m - 3;

@@ -23,6 +23,51 @@ describe("a take-off as the stage asks for it", () => {
     expect(seen.accelerate.stopX_m).toBe(blind.accelerate.stopX_m);
   });
 
+  it.each([1300, 1400, 1600])("the least over the ground is the least of all of it, at %i kg", (mass_kg) => {
+    const { lowest, ground, accelerate, question } = answer(terrain, demoTakeOffQuestion({ mass_kg }));
+    const path = accelerate.path?.points ?? [];
+    /** Height of the way at a distance, by straight lines between its points. */
+    const wayAt_m = (x_m: number) => {
+      const after = path.findIndex((point) => point.x_m >= x_m);
+      if (after < 1) return null;
+      const [a, b] = [path[after - 1], path[after]];
+      return a.height_m + ((x_m - a.x_m) / (b.x_m - a.x_m)) * (b.height_m - a.height_m);
+    };
+    const over = ground.flatMap(({ distance_m, height_m }) => {
+      const way_m = wayAt_m(distance_m);
+      return way_m !== null && height_m !== null && height_m > 6 && distance_m > question.runway.length_m
+        ? [{ distance_m, over_m: way_m - height_m }]
+        : [];
+    });
+    expect(over.length).toBeGreaterThan(3);
+    const [least] = over.sort((a, b) => a.over_m - b.over_m);
+    expect(lowest?.over_m).toBeCloseTo(least.over_m, 6);
+    expect(lowest?.obstacle.distance_m).toBe(least.distance_m);
+  });
+
+  it("the climb with everything mended is the one-engine climb of the clean aeroplane", () => {
+    const [light, heavy] = [1400, 1700].map((mass_kg) => answer(null, demoTakeOffQuestion({ mass_kg })).climb_mps);
+    expect(light).toBeGreaterThan(heavy);
+    const hot = demoTakeOffQuestion({ mass_kg: 1700, air: { qnh_Pa: 101_325, deviation_K: 30 } });
+    expect(answer(null, hot).climb_mps).toBeLessThan(heavy);
+    // Seen from outside: the climb of the way itself, gear up and feathered, far from the ground.
+    const { accelerate, climb_mps } = answer(null, demoTakeOffQuestion({ mass_kg: 1500 }));
+    const points = accelerate.path?.points ?? [];
+    const [a, b] = [points[points.length - 12], points[points.length - 2]];
+    expect((b.height_m - a.height_m) / (b.time_s - a.time_s) / climb_mps).toBeGreaterThan(0.85);
+    expect((b.height_m - a.height_m) / (b.time_s - a.time_s) / climb_mps).toBeLessThan(1.1);
+  });
+
+  it("says what the plan says of speeds, screen and kind of aeroplane", () => {
+    const [twin, jet] = [answer(null), answer(null, demoTakeOffQuestion({ name: "cedar-j2" }))];
+    expect([twin.jet, jet.jet]).toEqual([false, true]);
+    // 50 ft, and 35 ft for a transport.
+    expect([twin.screen_m, jet.screen_m]).toEqual([expect.closeTo(15.24, 9), expect.closeTo(10.668, 9)]);
+    expect(twin.marks.map(({ eas_mps }) => eas_mps)).toEqual(
+      [...twin.marks.map(({ eas_mps }) => eas_mps)].sort((a, b) => a - b),
+    );
+  });
+
   it("counts obstacles gross for the twin and net for the jet", () => {
     const mast = { name: "mast", distance_m: 5000, height_m: 30 };
     const twin = answer(null, demoTakeOffQuestion({ mass_kg: 1400, plan: { obstacles: [mast] } }));

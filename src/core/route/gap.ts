@@ -138,7 +138,10 @@ export function flownAs(route: RoutePlan, { altitude_m, descent_mps }: Closing):
   };
 }
 
-/** Which place holds which part; parts too short to be told are those of the one before. */
+/**
+ * Which place holds which part. Parts too short to be told are those of the one before, but not a part that no place
+ * holds.
+ */
 export function stretchesOf(points: readonly Omit<GapPoint, "phase">[]): Stretch[] {
   const stretches: { place: number; from_m: number; to_m: number }[] = [];
   points.forEach((point, i) => {
@@ -151,7 +154,8 @@ export function stretchesOf(points: readonly Omit<GapPoint, "phase">[]): Stretch
   const merged: typeof stretches = [];
   for (const stretch of stretches) {
     const last = merged[merged.length - 1];
-    if (last && (last.place === stretch.place || stretch.to_m - stretch.from_m < LEAST_M)) last.to_m = stretch.to_m;
+    const told = stretch.place < 0 || stretch.to_m - stretch.from_m >= LEAST_M;
+    if (last && (last.place === stretch.place || !told)) last.to_m = stretch.to_m;
     else merged.push({ ...stretch });
   }
   return merged;

@@ -43,7 +43,7 @@ export const routeCalculation = calculation({
         worstAt_m: z.number(),
         groundDecides: z.boolean(),
         closing: z.object({ altitude_m: z.number(), descent_mps: z.number().nullable() }).nullable(),
-        detour: z.object({ extra_s: z.number(), points: z.array(LatLon) }).nullable(),
+        detour: z.object({ extra_s: z.number(), points: z.array(LatLon), without: z.array(z.string()) }).nullable(),
       }),
     ),
     points: z.array(
@@ -77,10 +77,14 @@ export const routeCalculation = calculation({
       withoutPlace_s,
       flat,
       gaps: gaps.map(({ fromTime_s: _from, ...gap }, i) => {
-        const way = round.find((detour) => detour.gap === i);
+        const way = round.find((detour) => detour.gap === i) ?? null;
         return {
           ...gap,
-          detour: way ? { extra_s: way.extra_s, points: way.points.map(({ position }) => position) } : null,
+          detour: way && {
+            extra_s: way.extra_s,
+            points: way.points.map(({ position }) => position),
+            without: [...way.without],
+          },
         };
       }),
       points: points

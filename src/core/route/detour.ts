@@ -18,6 +18,8 @@ export interface Detour {
   readonly route: RoutePlan;
   /** Its own points. */
   readonly points: readonly RoutePoint[];
+  /** Names of the points that were planned and are flown over no more. */
+  readonly without: readonly string[];
 }
 
 /** A detour has at most so many bends, and takes at most so much longer, s. */
@@ -83,7 +85,11 @@ function detour(
     flown.value.length_m - (points[points.length - 1].distance_m - end.distance_m),
   ];
   const open = flown.value.gaps.some(({ from_m, to_m }) => to_m > left_m + 1 && from_m < back_m - 1);
-  return open || extra_s > LONGEST_S
-    ? null
-    : { extra_s, route: round, points: inserted.slice(start.leg + 1, start.leg + 3 + bends.length) };
+  if (open || extra_s > LONGEST_S) return null;
+  return {
+    extra_s,
+    route: round,
+    points: inserted.slice(start.leg + 1, start.leg + 3 + bends.length),
+    without: route.points.slice(start.leg + 1, end.leg + 1).map(({ name }) => name),
+  };
 }

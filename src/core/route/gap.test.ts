@@ -148,7 +148,7 @@ describe("what closes a gap", () => {
   });
 
   it("is a little more where more is needed the faster it is flown", () => {
-    // Each metre higher asks for a tenth more, from 1,130 m at 1,000 m: h = 1130 + (h − 1000)/10, 1,144.4 m or 3,755 ft.
+    // Each metre higher asks for a tenth more, from 1,130 m at 1,000 m: h = 1130 + (h − 1000)/10, 1,144.4 m, 3,755 ft.
     const rising = closing(one, { cover: ({ cover_m }, altitude_m) => (cover_m ?? 0) + (altitude_m - 1000) / 10 });
     expect(rising).toEqual({ altitude_m: 38 * ALTITUDE_STEP_M, descent_mps: null });
     // A third more: 1130 + (h − 1000)/3, 1,195 m or 3,921 ft.

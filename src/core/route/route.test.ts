@@ -202,6 +202,14 @@ describe("the gaps of a flight", () => {
     for (const { cover_m, altitude_m } of own) expect(altitude_m - (cover_m ?? Infinity)).toBeGreaterThanOrEqual(0);
   });
 
+  it("the way round says which planned points it leaves out, and only those", () => {
+    const [round] = detours(demo, cover, flight, terrain);
+    expect(round.without).toEqual(["Long Saddle"]);
+    const own = new Set(round.points.map(({ name }) => name));
+    const kept = round.route.points.map(({ name }) => name).filter((name) => !own.has(name));
+    expect(kept).toEqual(demo.route.points.map(({ name }) => name).filter((name) => name !== "Long Saddle"));
+  });
+
   it("the way round keeps the altitude of the leg that it leaves", () => {
     const points = demo.route.points.map((at) => ({ ...at, altitude_m: 2000 }));
     const own = withRoute(demo, { points: points.map((at, i) => (i === 5 ? { ...at, altitude_m: null } : at)) });

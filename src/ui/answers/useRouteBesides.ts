@@ -1,18 +1,13 @@
 "use client";
 import { useMemo } from "react";
-import type { LatLon } from "@/core/earth/geodesic";
-import type { RouteQuestion } from "@/core/route/route-question";
 import { asking } from "@/ui/kit/lanes/asking";
 import { useKept } from "@/ui/kit/lanes/useAnswer";
-import { useRoute } from "./route-store";
+import { type AskedRoute, useRoute } from "./route-store";
 
-interface Asked {
-  readonly question: RouteQuestion;
-  readonly origin: LatLon;
-}
-
-const pessimistic = asking("besides", (core, { question, origin }: Asked) => core.routePessimistic(question, origin));
-const round = asking("besides", (core, { question, origin }: Asked) => core.routeDetours(question, origin));
+const pessimistic = asking("besides", (core, { question, origin }: AskedRoute) =>
+  core.routePessimistic(question, origin),
+);
+const round = asking("besides", (core, { question, origin }: AskedRoute) => core.routeDetours(question, origin));
 
 pessimistic.subscribe(() => {
   const { value, stale } = pessimistic.get();

@@ -292,6 +292,19 @@ describe("route card", () => {
     expect(text).not.toContain("see the screen");
   });
 
+  it("asks on a stretch that a place holds for no more than is planned, and in a gap for more", () => {
+    const least_ft = content(answered.value).stretches.map(([place, , , least]) => ({
+      held: place !== "no place",
+      least: Number(least.replace(/[^\d]/g, "")),
+    }));
+    // 6,500 ft are planned; the first gap is in the climb.
+    const [, ...later] = least_ft;
+    expect(later.filter(({ held }) => held).length).toBeGreaterThan(3);
+    for (const { held, least } of later)
+      if (held) expect(least).toBeLessThanOrEqual(6500);
+      else expect(least).toBeGreaterThan(6500);
+  });
+
   it("of a twin has its ceilings, the time without a way and the point of equal time", async () => {
     const larch = demoAircraft("larch-t2");
     const situation = { ...demoSituation(), mass_kg: larch.mass.maximum_kg, configuration: cleanGlide(larch) };
@@ -319,7 +332,8 @@ describe("route card", () => {
       stretches: Array.from({ length: 40 }, (_, i) => stretches[i % stretches.length]),
     };
     // The longest that is said of a gap: altitude, descent, way round, ground.
-    const round = long.gaps.map((_, gap) => ({ gap, extra_s: 620, route: question.route, points: [] }));
+    const without = Array<string>(7).fill("A place of a long name");
+    const round = long.gaps.map((_, gap) => ({ gap, extra_s: 620, route: question.route, points: [], without }));
     const { text, pages } = await read(createElement(RouteCardPdf, { content: content(long, round) }));
     expect(pages).toBe(1);
     expect(text).toContain("16 more gaps: see the screen");

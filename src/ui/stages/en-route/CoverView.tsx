@@ -12,7 +12,7 @@ import { usePlaneOrigin } from "@/ui/situation/usePlaneOrigin";
 import { Legend } from "@/ui/kit/map/Legend";
 import { ProfileChart } from "@/ui/kit/charts/ProfileChart";
 import { cursorDrawing, gapDrawings, windAt } from "./route-drawing";
-import { minutes } from "@/ui/kit/units/minutes";
+import { costOfRound } from "./route-words";
 import { useCoverImage, useHeightLevels } from "./useCoverImage";
 import { useRouteHere } from "./useRouteHere";
 import { useRouteNames } from "./useRouteNames";
@@ -101,9 +101,9 @@ function useDrawing(here: RouteHere | null): Omit<RouteDrawing, "points"> {
     const plane = localPlane(origin);
     return {
       gaps: gapDrawings(answer, format),
-      detours: detours.map(({ points, extra_s }) => ({
-        points: points.map(({ position }) => plane.toPlane(position)),
-        label: `+${minutes(extra_s)}, no gap`,
+      detours: detours.map((detour) => ({
+        points: detour.points.map(({ position }) => plane.toPlane(position)),
+        label: `${costOfRound(detour)}, no gap`,
       })),
       cursor: here && cursorDrawing(here.point, format),
       way: here?.way ?? [],

@@ -12,8 +12,7 @@ import { workingOfRoute } from "@/ui/answers/workings";
 import { Figure } from "@/ui/kit/working/Figure";
 import { RelightsHere } from "./RelightsHere";
 import { PlaceLedgers } from "./PlaceLedgers";
-import { minutes } from "@/ui/kit/units/minutes";
-import { chanceInWords, closing, gapInWords, hereInWords, underInWords } from "./route-words";
+import { chanceInWords, closing, costOfRound, gapInWords, hereInWords, underInWords } from "./route-words";
 import { useRouteHere } from "./useRouteHere";
 
 /** The ledgers at the cursor, and the answer in two sentences with what closes the next gap. */
@@ -100,7 +99,7 @@ function Decision({
           )}
           {detour && (
             <button type="button" className="btn" onClick={() => change({ route: detour.route })}>
-              Take the way round, +{minutes(detour.extra_s)}
+              Take the way round, {costOfRound(detour)}
             </button>
           )}
         </p>

@@ -67,14 +67,19 @@ export function routeCardContent(
   format: Format,
 ): RouteCardContent {
   const [first, last] = [route.points[0], route.points[route.points.length - 1]];
+  // What a way round leaves out is told on the screen, where it is taken; here is no room for it.
+  const round = detours.map((detour) => ({ ...detour, without: [] }));
   const gapLine = (gap: Gap, i: number) => {
     const at = { distance_m: gap.from_m, time_s: gap.fromTime_s };
-    const said = gapInWords(answer, detours, at, route.altitude_m, format);
+    const said = gapInWords(answer, round, at, route.altitude_m, format);
     const span = `${format("distance", gap.from_m)} to ${format("distance", gap.to_m)}`;
     return `${i + 1}. ${span}: ${said?.headline.replace(/^[^:]*: /, "") ?? ""} ${said?.text ?? ""}`;
   };
   const stretchRow = ({ place, from_m, to_m }: Stretch) => {
-    const within = answer.points.filter(({ distance_m }) => distance_m >= from_m && distance_m <= to_m);
+    // Its last point is the next one's first, but at the end of the flight.
+    const within = answer.points.filter(
+      ({ distance_m }) => distance_m >= from_m && (distance_m < to_m || to_m === answer.length_m),
+    );
     const most_m = Math.max(...within.map(({ cover_m }) => cover_m ?? Infinity));
     return [
       place < 0 ? "no place" : answer.places[place].name,

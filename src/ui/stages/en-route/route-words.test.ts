@@ -11,7 +11,16 @@ import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../.
 import { minutes } from "@/ui/kit/units/minutes";
 import { routeHeadline, withoutPlace } from "./route-headline";
 import { gapLabel } from "@/ui/kit/charts/gap-words";
-import { chanceInWords, closingInWords, gapInWords, hereInWords, howKnown, nextGap, underInWords } from "./route-words";
+import {
+  chanceInWords,
+  closingInWords,
+  costOfRound,
+  gapInWords,
+  hereInWords,
+  howKnown,
+  nextGap,
+  underInWords,
+} from "./route-words";
 
 const format = formatIn(DEFAULT_UNITS);
 const terrain = demoTerrain();
@@ -94,7 +103,9 @@ describe("what is said of the next gap", () => {
     const told = at(40_000);
     expect(told?.index).toBe(1);
     expect(plain(told?.headline ?? "")).toMatch(/^Next gap in \d+ min: \d+ min, [\d ]+ ft short at worst\.$/);
-    expect(plain(told?.text ?? "")).toMatch(/^[\d ]+ ft closes it; or \d+ min more by the way round\./);
+    expect(plain(told?.text ?? "")).toMatch(
+      /^[\d ]+ ft closes it; or \d+ min more by the way round, without Long Saddle\./,
+    );
   });
 
   it("inside it says so, and after the last there is none", () => {
@@ -124,8 +135,35 @@ describe("what is said of the next gap", () => {
     const where = { altitude_m: 1981.2, inClimb: false };
     expect(closingInWords(none, undefined, where, format)).toBe("Neither an altitude nor a way round closes it.");
     expect(closingInWords(none, { ...round[0], extra_s: 130 }, where, format)).toBe(
-      "No altitude closes it; 3 min more by the way round does.",
+      "No altitude closes it; 3 min more by the way round does, without Long Saddle.",
     );
+  });
+
+  it("names the planned points that a way round leaves out, two of them at most", () => {
+    const said = (without: string[]) =>
+      closingInWords(
+        { ...answer.gaps[1], closing: null },
+        { ...round[0], extra_s: 130, without },
+        { altitude_m: 1981.2, inClimb: false },
+        format,
+      ).replace("No altitude closes it; 3 min more by the way round does", "");
+    expect(said([])).toBe(".");
+    expect(said(["A", "B"])).toBe(", without A and B.");
+    expect(said(["A", "B", "C", "D"])).toBe(", without A and B and 2 more.");
+  });
+
+  it("a way round that cuts a bend off is not said to cost time that it saves", () => {
+    const where = { altitude_m: 1981.2, inClimb: false };
+    const quicker = { ...round[0], extra_s: -95, without: [] };
+    const none = { ...answer.gaps[1], closing: null };
+    const closed = { ...none, closing: { altitude_m: 2133.6, descent_mps: null } };
+    expect(plain(closingInWords(closed, quicker, where, format))).toBe(
+      "7 000 ft closes it; or the way round in no more time.",
+    );
+    expect(closingInWords(none, quicker, where, format)).toBe(
+      "No altitude closes it; the way round in no more time does.",
+    );
+    expect([quicker, { extra_s: 0 }, { extra_s: 130 }].map(costOfRound)).toEqual(["no longer", "no longer", "+3 min"]);
   });
 });
 

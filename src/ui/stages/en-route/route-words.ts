@@ -66,6 +66,21 @@ export function sentence(text: string): string {
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 }
 
+/** What a way round costs. A bend that it cuts off may make it the quicker one. */
+export function costOfRound({ extra_s }: Pick<Detour, "extra_s">): string {
+  return extra_s > 0 ? `+${minutes(extra_s)}` : "no longer";
+}
+
+/** So many points that a way round leaves out are named. */
+const MOST_NAMED = 2;
+
+/** The planned points that a way round leaves out: ", without Long Saddle"; nothing where it leaves out none. */
+function withoutInWords({ without }: Pick<Detour, "without">): string {
+  if (without.length === 0) return "";
+  const more = without.length - MOST_NAMED;
+  return `, without ${[...without.slice(0, MOST_NAMED), ...(more > 0 ? [`${more} more`] : [])].join(" and ")}`;
+}
+
 /** What closes a gap. */
 export function closingInWords(
   gap: Gap,
@@ -74,10 +89,13 @@ export function closingInWords(
   format: Format,
 ): string {
   const closed = gap.closing ? `${sentence(closing(gap.closing, altitude_m, format))} closes it` : null;
-  const round = detour ? `${minutes(detour.extra_s)} more by the way round` : null;
-  if (closed && round) return `${closed}; or ${round}.`;
+  if (detour) {
+    const round =
+      detour.extra_s > 0 ? `${minutes(detour.extra_s)} more by the way round` : "the way round in no more time";
+    const without = withoutInWords(detour);
+    return closed ? `${closed}; or ${round}${without}.` : `No altitude closes it; ${round} does${without}.`;
+  }
   if (closed) return `${closed}. No way round was found.`;
-  if (round) return `No altitude closes it; ${round} does.`;
   return inClimb
     ? "It is part of the climb-out: no cruise altitude closes it. Climb over land or overhead first; low down, see Departure."
     : "Neither an altitude nor a way round closes it.";

@@ -29,6 +29,8 @@ export interface DriftField {
 
 /** So many alternates are looked at. */
 const MOST_ALTERNATES = 4;
+/** Where no terrain is known, ground so far about route and alternates is taken as flat, m. */
+const FLAT_ABOUT_M = 40_000;
 /** Altitudes above the route that are looked at, m. */
 const ABOVE_M = 4000;
 
@@ -58,7 +60,10 @@ export function driftField(
     );
   const spots = places.map((place) => ({ ...cover.plane.toPlane(place.position), elevation_m: place.elevation_m }));
   const { elevation_m } = places[0];
-  const ground = corridor(terrain ?? flatGround(spots, elevation_m, cover.plane.origin), route.oneEngine.beside_m);
+  // Level on one engine it may come from anywhere on the route.
+  const line = route.points.map(({ position }) => cover.plane.toPlane(position));
+  const flat = () => flatGround([...spots, ...line], elevation_m, cover.plane.origin, FLAT_ABOUT_M);
+  const ground = corridor(terrain ?? flat(), route.oneEngine.beside_m);
   const grid = corridorFloor(ground, terrain ? route.oneEngine.clearance_m : 0, spots);
   const metric = driftMetric(path.value, route.oneEngine.decrement, cover.wind);
   const alternates: Alternate[] = [];

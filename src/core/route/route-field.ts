@@ -1,5 +1,6 @@
 // The cover that a planned flight is held against: the lowest altitude from which one of its places is in reach, over
 // the ground about it. It does not depend on the route's points, so that moving one asks for nothing anew.
+import { isAeroplane } from "../aircraft/aircraft-kind";
 import type { Progress } from "../calculation";
 import type { LatLon } from "../earth/geodesic";
 import { type LocalPlane, localPlane } from "../earth/local-plane";
@@ -45,9 +46,11 @@ export interface RouteField {
 
 /** Pessimistic: so much of the glide's ratio, and so much wind against. Common practice. */
 const PESSIMISTIC = { ratioShare: 0.94, against_mps: 5 * MPS_PER_KT };
-/** Altitudes that the glide's table holds above the highest ground. */
+/** Altitudes that the glide's table holds above the highest ground, and up to where its kind of aircraft is flown. */
 const ABOVE_M = 3500;
-const HIGHEST_M = 15_000;
+const HIGHEST_M = { jet: 15_000, propeller: 9000, rotor: 5000 };
+/** Ground that is taken as flat reaches as far as a glide from there, and so many times as far for the wind. */
+const WIND_SHARE = 1.25;
 
 /**
  * Works the cover out.
@@ -76,7 +79,8 @@ export function routeField(
   const wind = windProfile(turnedWind(question.wind, plane.convergence_rad(counted[0].position)), ground_m);
   if (!wind.ok) return wind;
   const all = counted.map((place) => ({ place, ...plane.toPlane(place.position) }));
-  const ground = terrain ?? flatGround(all, ground_m, origin);
+  const top_m = Math.max(HIGHEST_M[kindOf(question.aircraft)], ground_m + ABOVE_M);
+  const ground = terrain ?? flatGround(all, ground_m, origin, WIND_SHARE * glide.ratio * (top_m - ground_m));
   const { west_m, south_m, cell_m, columns, rows } = ground;
   const on = all.filter(
     ({ x_m, y_m }) =>
@@ -89,7 +93,7 @@ export function routeField(
     altitude_m: place.elevation_m + question.route.overhead_m + question.plan.reserve_m,
   }));
   const grid = floors(ground, terrain ? question.plan.clearance_m : 0, sites);
-  const [low_m, high_m] = heightsOf(grid, ground_m);
+  const [low_m, high_m] = heightsOf(grid, ground_m, top_m);
   const { ratioShare, against_mps } = outlook === "nominal" ? { ratioShare: 1, against_mps: 0 } : PESSIMISTIC;
   const metric = descent.value.metric({
     wind: wind.value,
@@ -141,9 +145,14 @@ export function quarterTurn_m(
   );
 }
 
-function heightsOf({ floor_m }: CoverGrid, ground_m: number): [number, number] {
+function heightsOf({ floor_m }: CoverGrid, ground_m: number, top_m: number): [number, number] {
   let highest_m = ground_m;
   for (let i = 0; i < floor_m.length; i += 1)
     if (floor_m[i] > highest_m && floor_m[i] !== Infinity) highest_m = floor_m[i];
-  return [ground_m - 100, Math.min(highest_m + ABOVE_M, HIGHEST_M)];
+  return [ground_m - 100, Math.max(highest_m + ABOVE_M, top_m)];
+}
+
+function kindOf(aircraft: FieldQuestion["aircraft"]): keyof typeof HIGHEST_M {
+  if (!isAeroplane(aircraft)) return "rotor";
+  return aircraft.engines.kind === "jet" ? "jet" : "propeller";
 }

@@ -23,11 +23,11 @@ const call = (patch: Partial<typeof spot>) => {
 
 describe("what is called along the route", () => {
   it.each([
-    [{}, "before 0", "Next gap in 7 min."],
-    [{ distance_m: 12_000, time_s: 240 }, "ahead 0", "Gap in 3 min: 4 min with no place, 990 ft short at worst."],
+    [{}, "before 0", "Next gap in 6 min."],
+    [{ distance_m: 12_000, time_s: 240 }, "ahead 0", "Gap in 2 min: 4 min with no place, 990 ft short at worst."],
     [{ distance_m: 25_000, time_s: 500 }, "in 0", "In a gap, no place: 100 s more, 990 ft short at worst."],
     [{ distance_m: 31_000, time_s: 620 }, "clear", "No more gaps on this route."],
-    [{ altitude_m: 1900 }, "before 0 low", "Next gap in 7 min. 330 ft below the plan."],
+    [{ altitude_m: 1900 }, "before 0 low", "Next gap in 6 min. 330 ft below the plan."],
     [{ off_m: 5000 }, "off", "Off the route by 2.7 NM: what is told holds along it."],
   ])("%j", (patch, about, text) => {
     expect(call(patch)).toEqual([about, text]);

@@ -1,7 +1,7 @@
 // What is called out while an aircraft is followed along its planned flight: only what has changed.
 import type { Gap } from "@/core/route/gap";
 import type { Format } from "@/ui/kit/units/units-store";
-import { minutes } from "@/ui/kit/units/minutes";
+import { minutes, minutesUntil } from "@/ui/kit/units/minutes";
 import { comingGap, worstInWords } from "./route-words";
 
 /** Where the followed aircraft is beside its flight. */
@@ -72,7 +72,7 @@ export function routeCall(
   if (wait_s <= AHEAD_S)
     return {
       about: `ahead ${index}${low && " low"}`,
-      text: `Gap in ${minutes(wait_s)}: ${minutes(gap.time_s)} with ${none}, ${short}.${low}`,
+      text: `Gap in ${minutesUntil(wait_s)}: ${minutes(gap.time_s)} with ${none}, ${short}.${low}`,
     };
-  return { about: `before ${index}${low && " low"}`, text: `Next gap in ${minutes(wait_s)}.${low}` };
+  return { about: `before ${index}${low && " low"}`, text: `Next gap in ${minutesUntil(wait_s)}.${low}` };
 }

@@ -8,7 +8,7 @@ import { routeQuestion } from "@/core/route/asked-route";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { formatIn } from "@/ui/kit/units/units-store";
 import { demoAircraft, demoPlaces, demoSituation, demoTerrain } from "../../../../demo/read-demo";
-import { minutes } from "@/ui/kit/units/minutes";
+import { minutes, minutesUntil } from "@/ui/kit/units/minutes";
 import { routeHeadline, withoutPlace } from "./route-headline";
 import { gapLabel } from "@/ui/kit/charts/gap-words";
 import {
@@ -168,6 +168,20 @@ describe("what is said of the next gap", () => {
 });
 
 describe("times and places", () => {
+  it("what is coming is never told to come later than it does", () => {
+    expect([30, 45, 99, 115, 118, 119.9, 120, 179, 400].map(minutesUntil)).toEqual([
+      "30 s",
+      "40 s",
+      "90 s",
+      "110 s",
+      "2 min",
+      "2 min",
+      "2 min",
+      "3 min",
+      "6 min",
+    ]);
+  });
+
   it("times are rounded up, and the gaps add up to what the spine says", () => {
     expect([minutes(4), minutes(100), minutes(101), minutes(121), minutes(300)]).toEqual([
       "10 s",

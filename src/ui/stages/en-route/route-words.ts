@@ -9,7 +9,7 @@ import type { PlaceHere, RouteHere } from "@/core/route/route-here";
 import type { RoutePlace } from "@/core/route/route-question";
 import { shortInWords } from "@/ui/kit/charts/gap-words";
 import type { Format } from "@/ui/kit/units/units-store";
-import { minutes } from "@/ui/kit/units/minutes";
+import { minutes, minutesUntil } from "@/ui/kit/units/minutes";
 
 /** An altitude of a route: in hundreds of feet, or tens of metres, up. */
 export function plannedAltitude(altitude_m: number, format: Format): string {
@@ -138,7 +138,7 @@ export function gapInWords(
   const coming = comingGap(answer, cursor);
   if (!coming) return null;
   const { index, gap, wait_s, inside } = coming;
-  const when = inside ? "In a gap" : wait_s < 30 ? "Next gap now" : `Next gap in ${minutes(wait_s)}`;
+  const when = inside ? "In a gap" : wait_s < 30 ? "Next gap now" : `Next gap in ${minutesUntil(wait_s)}`;
   const why = gap.groundDecides && gap.short_m !== null ? " Ground is in the way." : "";
   return {
     index,

@@ -111,7 +111,7 @@ export function driftAnswer(
   question: DriftQuestion,
   cover: RouteField,
   drift: DriftField,
-  flight: Pick<RouteAnswer, "points" | "length_m" | "flat">,
+  flight: Pick<RouteAnswer, "points" | "profile" | "length_m" | "flat">,
 ): DriftAnswer {
   const { alternates, path } = drift;
   const ground = wayGround(cover, drift);
@@ -138,9 +138,10 @@ export function driftAnswer(
     const flown = routeProfile(other, flight.points, endsOf(other, cover, flight.points), cover.wind);
     return flown.ok ? kept.map(({ i }) => flown.value.points[i]) : null;
   };
+  const planned = { ...question.route, descent_mps: flight.profile.descent_mps };
   const gaps = gapsOf(points).map((gap) => ({
     ...gap,
-    closing: closingOf(question.route, points, gap, fly, (point, { altitude_m }) => needOf(drift, point, altitude_m)),
+    closing: closingOf(planned, points, gap, fly, (point, { altitude_m }) => needOf(drift, point, altitude_m)),
   }));
   const { decrement } = question.route.oneEngine;
   return {

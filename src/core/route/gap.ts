@@ -89,6 +89,7 @@ export function gapsOf(points: readonly Omit<GapPoint, "phase">[]): Omit<Gap, "c
 /**
  * The lowest altitude of the route, in hundreds of feet, at which a gap is none, with the flattest descent for it.
  *
+ * @param route - with the rate that its descent is flown at where none is given
  * @param fly - the points of the flight by another plan; null where that cannot be flown
  * @param need - what is needed at a point of it
  */

@@ -79,9 +79,10 @@ export function routeAnswer(
     const flown = routeProfile(other, points, endsOf(other, cover, points), cover.wind);
     return flown.ok ? flown.value.points : null;
   };
+  const planned = { ...question.route, descent_mps: flown.descent_mps };
   const gaps = gapsOf(points).map((gap) => ({
     ...gap,
-    closing: closingOf(question.route, points, gap, fly, (point, flown) => coverOn(question, cover, point, flown)),
+    closing: closingOf(planned, points, gap, fly, (point, flown) => coverOn(question, cover, point, flown)),
   }));
   const last = points[points.length - 1];
   return success({

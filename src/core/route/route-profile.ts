@@ -1,4 +1,5 @@
 // The planned flight along its line: altitude, speed, time and fuel.
+import { isAeroplane } from "../aircraft/aircraft-kind";
 import type { WindVector } from "../air/wind";
 import { groundSpeed_mps } from "../air/wind-triangle";
 import { type Outcome, failure, success } from "../outcome";
@@ -28,8 +29,9 @@ export interface RouteProfile {
   readonly ceiling_m: number | null;
 }
 
-/** Rate of descent where none is given. Common practice. */
+/** Rate of descent where none is given; a jet's is about three degrees. Common practice. */
 const DESCENT_MPS = (500 * M_PER_FT) / 60;
+const JET_DESCENT_MPS = (1800 * M_PER_FT) / 60;
 /**
  * Flies the plan: from the first altitude at the aircraft's own climb, level where that is reached, down at a steady
  * rate so that the last altitude is met at the end.
@@ -59,7 +61,8 @@ export function routeProfile(
       `${aircraft.name} does not hold its height at the cruise altitude with the usual power: give a speed, or fly lower.`,
       "route.altitude_m",
     );
-  const descent_mps = route.descent_mps ?? DESCENT_MPS;
+  const jet = isAeroplane(aircraft) && aircraft.engines.kind === "jet";
+  const descent_mps = route.descent_mps ?? (jet ? JET_DESCENT_MPS : DESCENT_MPS);
   const groundSpeed = (tas_mps: number, altitude_m: number, track_rad: number) =>
     groundSpeed_mps(tas_mps, wind(altitude_m), Math.sin(track_rad), Math.cos(track_rad));
   // Down to the end, seen from there: what may be left of the altitude at each point.

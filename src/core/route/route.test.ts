@@ -100,6 +100,22 @@ describe("the line and the time of a flight", () => {
     expect(last.altitude_m - (last.cover_m ?? Infinity)).toBeGreaterThan(0);
   });
 
+  it("comes down at 500 ft/min where no rate is given, a jet at 1,800, and what closes a gap is steeper than that", () => {
+    const free = withRoute(demo, { descent_mps: null });
+    const cedar = demoAircraft("cedar-j2");
+    const jet = { ...free, aircraft: cedar, mass_kg: 36_000, configuration: cleanGlide(cedar) };
+    for (const [question, rate] of [
+      [free, 500],
+      [jet, 1800],
+    ] as const) {
+      const flown = value(routeAnswer(question, fieldOf(question), terrain));
+      const rate_mps = (rate * M_PER_FT) / 60;
+      expect(flown.profile.descent_mps).toBeCloseTo(rate_mps, 9);
+      for (const { closing } of flown.gaps)
+        if (closing?.descent_mps) expect(closing.descent_mps).toBeGreaterThan(rate_mps);
+    }
+  });
+
   it("from a place it takes off, whatever altitude is typed for its first leg; each leg has its own", () => {
     const points = demo.route.points.map((at, i) => ({ ...at, altitude_m: i === 0 ? 900 : i === 3 ? 2400 : null }));
     const own = value(routeAnswer(withRoute(demo, { points }), cover, terrain));

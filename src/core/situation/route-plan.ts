@@ -20,7 +20,7 @@ export const RoutePlan = z.strictObject({
   altitude_m,
   /** True airspeed of the cruise; null: the aircraft's own at the usual power. */
   tas_mps: range(10, 340, "A cruising speed is 20 to 660 kt.").nullable(),
-  /** Rates; null: the aircraft's own climb, and 500 ft/min down. */
+  /** Rates; null: the aircraft's own climb, and what is usual for its kind down. */
   climb_mps: range(0.2, 60, "A climb is 40 to 11 800 ft/min.").nullable(),
   descent_mps: range(0.2, 60, "A descent is 40 to 11 800 ft/min.").nullable(),
   /** Fuel burnt by the hour, m³; null where it is not counted. */

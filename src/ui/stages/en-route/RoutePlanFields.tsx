@@ -70,7 +70,7 @@ export function RoutePlanFields() {
           check={descentCheck}
           onChange={(descent_mps) => set({ descent_mps })}
           onClear={() => set({ descent_mps: null })}
-          hint={route.descent_mps === null ? "500 ft/min" : undefined}
+          hint={route.descent_mps === null && profile ? format("verticalSpeed", profile.descent_mps) : undefined}
         />
         <QuantityField
           label="Fuel an hour"

@@ -32,6 +32,10 @@ export interface RouteProfile {
 /** Rate of descent where none is given; a jet's is about three degrees. Common practice. */
 const DESCENT_MPS = (500 * M_PER_FT) / 60;
 const JET_DESCENT_MPS = (1800 * M_PER_FT) / 60;
+function usualDescent_mps(aircraft: RouteQuestion["aircraft"]): number {
+  return isAeroplane(aircraft) && aircraft.engines.kind === "jet" ? JET_DESCENT_MPS : DESCENT_MPS;
+}
+
 /**
  * Flies the plan: from the first altitude at the aircraft's own climb, level where that is reached, down at a steady
  * rate so that the last altitude is met at the end.
@@ -61,8 +65,7 @@ export function routeProfile(
       `${aircraft.name} does not hold its height at the cruise altitude with the usual power: give a speed, or fly lower.`,
       "route.altitude_m",
     );
-  const jet = isAeroplane(aircraft) && aircraft.engines.kind === "jet";
-  const descent_mps = route.descent_mps ?? (jet ? JET_DESCENT_MPS : DESCENT_MPS);
+  const descent_mps = route.descent_mps ?? usualDescent_mps(aircraft);
   const groundSpeed = (tas_mps: number, altitude_m: number, track_rad: number) =>
     groundSpeed_mps(tas_mps, wind(altitude_m), Math.sin(track_rad), Math.cos(track_rad));
   // Down to the end, seen from there: what may be left of the altitude at each point.

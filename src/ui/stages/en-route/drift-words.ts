@@ -3,7 +3,7 @@ import type { DriftAnswer } from "@/core/drift/drift-answer";
 import type { DriftHere, WayHere } from "@/core/drift/drift-here";
 import type { Format } from "@/ui/kit/units/units-store";
 import { minutes, minutesUntil } from "@/ui/kit/units/minutes";
-import { closing, comingGap, sentence, worstInWords } from "./route-words";
+import { NOW_S, closing, comingGap, sentence, worstInWords } from "./route-words";
 
 /** Less than this in hand is told as little, m: 200 ft. */
 const LITTLE_M = 60.96;
@@ -69,7 +69,7 @@ export function noWayInWords(
   const coming = comingGap(answer, cursor);
   if (!coming) return null;
   const { index, gap, wait_s, inside } = coming;
-  const when = inside ? "In a stretch" : wait_s < 30 ? "From here" : `From ${minutesUntil(wait_s)} on`;
+  const when = inside ? "In a stretch" : wait_s < NOW_S ? "From here" : `From ${minutesUntil(wait_s)} on`;
   const closed = gap.closing;
   return {
     index,

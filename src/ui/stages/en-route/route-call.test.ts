@@ -25,6 +25,8 @@ describe("what is called along the route", () => {
   it.each([
     [{}, "before 0", "Next gap in 6 min."],
     [{ distance_m: 12_000, time_s: 240 }, "ahead 0", "Gap in 2 min: 4 min with no place, 990 ft short at worst."],
+    [{ distance_m: 19_700, time_s: 395 }, "ahead 0", "Gap now: 4 min with no place, 990 ft short at worst."],
+    [{ distance_m: 18_000, time_s: 365 }, "ahead 0", "Gap in 30 s: 4 min with no place, 990 ft short at worst."],
     [{ distance_m: 25_000, time_s: 500 }, "in 0", "In a gap, no place: 100 s more, 990 ft short at worst."],
     [{ distance_m: 31_000, time_s: 620 }, "clear", "No more gaps on this route."],
     [{ altitude_m: 1900 }, "before 0 low", "Next gap in 6 min. 330 ft below the plan."],

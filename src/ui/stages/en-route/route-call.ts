@@ -2,7 +2,7 @@
 import type { Gap } from "@/core/route/gap";
 import type { Format } from "@/ui/kit/units/units-store";
 import { minutes, minutesUntil } from "@/ui/kit/units/minutes";
-import { comingGap, worstInWords } from "./route-words";
+import { NOW_S, comingGap, worstInWords } from "./route-words";
 
 /** Where the followed aircraft is beside its flight. */
 export interface BesideRoute {
@@ -72,7 +72,7 @@ export function routeCall(
   if (wait_s <= AHEAD_S)
     return {
       about: `ahead ${index}${low && " low"}`,
-      text: `Gap in ${minutesUntil(wait_s)}: ${minutes(gap.time_s)} with ${none}, ${short}.${low}`,
+      text: `Gap ${wait_s < NOW_S ? "now" : `in ${minutesUntil(wait_s)}`}: ${minutes(gap.time_s)} with ${none}, ${short}.${low}`,
     };
   return { about: `before ${index}${low && " low"}`, text: `Next gap in ${minutesUntil(wait_s)}.${low}` };
 }

@@ -106,6 +106,9 @@ export function nextGap({ gaps }: { readonly gaps: readonly Gap[] }, cursor_m: n
   return gaps.findIndex(({ to_m }) => to_m > cursor_m);
 }
 
+/** What comes within this time comes now, s. */
+export const NOW_S = 30;
+
 /** The gap that the cursor is in or that comes next, and when; null where none does. */
 export function comingGap(
   answer: { readonly gaps: readonly Gap[] },
@@ -138,7 +141,7 @@ export function gapInWords(
   const coming = comingGap(answer, cursor);
   if (!coming) return null;
   const { index, gap, wait_s, inside } = coming;
-  const when = inside ? "In a gap" : wait_s < 30 ? "Next gap now" : `Next gap in ${minutesUntil(wait_s)}`;
+  const when = inside ? "In a gap" : wait_s < NOW_S ? "Next gap now" : `Next gap in ${minutesUntil(wait_s)}`;
   const why = gap.groundDecides && gap.short_m !== null ? " Ground is in the way." : "";
   return {
     index,

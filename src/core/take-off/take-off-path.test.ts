@@ -1,7 +1,8 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { demoTakeOff } from "../../../demo/demo-take-off";
 import { oneEngineSpeeds } from "../asymmetric/one-engine-climb";
-import { G0 } from "../quantities/constants";
+import { airSample, readAir } from "../flight/air-column";
+import { G0, RHO0 } from "../quantities/constants";
 import { rollOn, standing } from "./ground-roll";
 import type { TakeOffDay } from "./take-off-day";
 import { type Failure, PATH_TOP_M, type TakeOffPath, toRotation, takeOffPath } from "./take-off-path";
@@ -98,5 +99,117 @@ describe("an aeroplane that cannot", () => {
     const path = flown(fixed, { kind: "height", height_m: 80 });
     expect(kinds(path)).not.toContain("gear-up");
     expect(path.points.every((point) => point.gear === "down")).toBe(true);
+  });
+});
+
+describe("the way, step by step", () => {
+  /** True airspeed at a point: what its equivalent one is in the air there. */
+  const tasOf = (day: TakeOffDay, { eas_mps, height_m }: TakeOffPath["points"][number]) =>
+    eas_mps * Math.sqrt(RHO0 / readAir(day.air, height_m, airSample()).density);
+  const steps = (path: TakeOffPath) =>
+    path.points.slice(1).map((to, i) => ({ from: path.points[i], to, step_s: to.time_s - path.points[i].time_s }));
+
+  it.each([0, 20, -10])("goes over the ground as the air does, with %i kt ahead", (headwind_kt) => {
+    const day = demoTakeOff({ mass_kg: 1500, headwind_kt });
+    for (const path of [flown(day, { kind: "never" }), flown(day, { kind: "height", height_m: 60 })])
+      for (const { from, to, step_s } of steps(path)) {
+        const rise_mps = (to.height_m - from.height_m) / step_s;
+        const air_mps = readAir(day.air, from.height_m, airSample()).along_mps;
+        const over_mps = Math.sqrt(tasOf(day, to) ** 2 - rise_mps ** 2) + air_mps;
+        expect((to.x_m - from.x_m) / step_s / over_mps).toBeCloseTo(1, 2);
+        expect(Math.sign(air_mps) + Math.sign(headwind_kt)).toBe(0);
+      }
+  });
+
+  it("a jet climbs faster on both engines than on one, which holds its screen speed, up to its acceleration height", () => {
+    const day = demoTakeOff({ name: "cedar-j2" });
+    const { acceleration_m } = day.question.plan;
+    const both = flown(day, { kind: "never" }).points.filter(
+      ({ height_m }) => height_m > 0.8 * acceleration_m && height_m < acceleration_m,
+    );
+    const one = flown(day, { kind: "height", height_m: 15 }).points.filter(
+      ({ height_m }) => height_m > 0.8 * acceleration_m && height_m < acceleration_m,
+    );
+    expect(both.length).toBeGreaterThan(1);
+    expect(one.length).toBeGreaterThan(1);
+    // So soon after lift-off it is not steady there.
+    for (const { eas_mps } of both) {
+      expect(eas_mps).toBeGreaterThan(day.speeds.screen_mps + 0.5);
+      expect(eas_mps).toBeLessThan(day.speeds.screen_mps + 15);
+    }
+    for (const { eas_mps } of one) expect(Math.abs(eas_mps - day.speeds.screen_mps)).toBeLessThan(1);
+  });
+
+  it("what is too fast once the failure is recognised is given up at a tenth of g at most", () => {
+    const day = demoTakeOff({ name: "cedar-j2" });
+    const path = flown(day, { kind: "height", height_m: 60 });
+    const failed_s = event(path, "failure")?.time_s ?? NaN;
+    const slowing = steps(path).filter(
+      ({ from }) =>
+        from.time_s > failed_s + day.question.plan.recognition_s + 1 && from.eas_mps > day.speeds.screen_mps + 1,
+    );
+    expect(slowing.length).toBeGreaterThan(3);
+    for (const { from, to, step_s } of slowing)
+      expect((tasOf(day, to) - tasOf(day, from)) / step_s).toBeGreaterThan(-0.1 * G0 - 0.15);
+  });
+
+  it("too slow to fly it lowers the nose, and gains speed at a tenth of g at most", () => {
+    // Nobody acts for so long that the speed falls under that of rotation.
+    const recognition_s = 10;
+    const day = demoTakeOff({ mass_kg: 1650, plan: { recognition_s } });
+    const path = flown(day, { kind: "height", height_m: 120 });
+    const failed_s = event(path, "failure")?.time_s ?? NaN;
+    const { rotation_mps } = day.speeds;
+    const recovering = steps(path).filter(
+      ({ from }) => from.time_s > failed_s + recognition_s && from.eas_mps < rotation_mps - 0.6,
+    );
+    expect(recovering.length).toBeGreaterThan(4);
+    // The path curves down for some steps first.
+    const gains = recovering.map(({ from, to, step_s }) => (tasOf(day, to) - tasOf(day, from)) / step_s);
+    expect(Math.max(...gains)).toBeLessThan(0.1 * G0 + 0.15);
+    expect(Math.max(...gains)).toBeGreaterThan(0.05 * G0);
+    expect(recovering[recovering.length - 1].to.height_m).toBeLessThan(recovering[0].from.height_m);
+  });
+
+  it("a failure on the runway does not keep it there: it rotates, recognised or not", () => {
+    const day = demoTakeOff({ mass_kg: 1300, plan: { recognition_s: 8 } });
+    const roll = rollOn(day, standing(day), 2, toRotation(day));
+    if (!roll.ok) throw new Error(roll.issue.message);
+    const path = takeOffPath(day, roll.value, { kind: "on-runway", time_s: roll.value.time_s }, 20);
+    const sixSeconds = path.points.find(({ time_s }) => time_s > roll.value.time_s + 6);
+    expect(sixSeconds?.height_m ?? 0).toBeGreaterThan(2);
+  });
+
+  it("takes long steps only once the drill is done and the speed is there", () => {
+    const day = demoTakeOff({ mass_kg: 1400 });
+    const { feather_s, gearUp_s } = day.question.plan;
+    const both = flown(day, { kind: "never" });
+    const failed = flown(day, { kind: "height", height_m: 60 }, 1000);
+    const failed_s = event(failed, "failure")?.time_s ?? NaN;
+    for (const path of [both, failed])
+      for (const { step_s } of steps(path))
+        expect(Math.min(Math.abs(step_s - 0.25), Math.abs(step_s - 2))).toBeLessThan(1e-9);
+    const long = (path: TakeOffPath) => steps(path).filter(({ step_s }) => step_s > 1);
+    expect(long(both).length).toBeGreaterThan(3);
+    for (const { from, to } of long(both)) {
+      expect(to.gear).toBe("up");
+      expect(Math.abs(from.eas_mps - day.speeds.bothEngines_mps)).toBeLessThan(0.3);
+    }
+    expect(long(failed).length).toBeGreaterThan(3);
+    for (const { from } of long(failed)) {
+      expect(from.time_s - failed_s).toBeGreaterThan(Math.max(feather_s, gearUp_s));
+      expect(Math.abs(from.eas_mps - day.speeds.oneEngine_mps)).toBeLessThan(0.3);
+    }
+  });
+
+  it("a jet takes none before it is clean and at continuous thrust", () => {
+    const day = demoTakeOff({ name: "cedar-j2" });
+    const path = flown(day, { kind: "height", height_m: 15 });
+    const continuous_s = event(path, "continuous")?.time_s ?? NaN;
+    const long = steps(path).filter(({ step_s }) => step_s > 1);
+    for (const { from } of long) {
+      expect(from.time_s).toBeGreaterThanOrEqual(continuous_s);
+      expect([from.flap, from.setting < 1]).toEqual([0, true]);
+    }
   });
 });

@@ -27,6 +27,7 @@ describe("ground where no terrain is known", () => {
     expect(elevations_m).toHaveLength(columns * rows);
     expect(new Set(elevations_m)).toEqual(new Set([123]));
     expect(columns * rows).toBeLessThan(1_010_000);
+    expect(columns * rows).toBeGreaterThan(300_000);
     expect(cell_m).toBeGreaterThanOrEqual(100);
     for (const { x_m, y_m } of points) {
       expect(x_m - west_m).toBeGreaterThanOrEqual(40_000);
@@ -36,8 +37,8 @@ describe("ground where no terrain is known", () => {
     }
   });
 
-  it("has cells of 100 m where those are few enough, and 500 by 500 of them otherwise", () => {
+  it("has cells of 100 m where those are few enough, and 1,000 by 1,000 of them otherwise", () => {
     const cellOf_m = (about_m: number) => flatGround([{ x_m: 0, y_m: 0 }], 0, ORIGIN, about_m).cell_m;
-    expect([10_000, 25_000, 40_000, 200_000].map(cellOf_m)).toEqual([100, 100, 160, 800]);
+    expect([10_000, 40_000, 60_000, 200_000].map(cellOf_m)).toEqual([100, 100, 120, 400]);
   });
 });

@@ -2,8 +2,8 @@
 import type { LatLon } from "../earth/geodesic";
 import type { TerrainGrid } from "../earth/terrain";
 
-/** It has cells of a size that gives at most so many. */
-const FLAT_CELLS = 250_000;
+/** It has cells of a size that gives about so many: as many as terrain has, or borders on it would look jagged. */
+const FLAT_CELLS = 1_000_000;
 
 /** Flat ground as far about some points as is asked. */
 export function flatGround(

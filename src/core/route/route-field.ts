@@ -46,11 +46,12 @@ export interface RouteField {
 
 /** Pessimistic: so much of the glide's ratio, and so much wind against. Common practice. */
 const PESSIMISTIC = { ratioShare: 0.94, against_mps: 5 * MPS_PER_KT };
-/** Altitudes that the glide's table holds above the highest ground, and up to where its kind of aircraft is flown. */
+/**
+ * Altitudes that the glide's table holds above the highest ground, and up to where its kind of aircraft is flown. Ground
+ * that is taken as flat reaches as far as a glide from there in still air.
+ */
 const ABOVE_M = 3500;
 const HIGHEST_M = { jet: 15_000, propeller: 9000, rotor: 5000 };
-/** Ground that is taken as flat reaches as far as a glide from there, and so many times as far for the wind. */
-const WIND_SHARE = 1.25;
 
 /**
  * Works the cover out.
@@ -80,7 +81,7 @@ export function routeField(
   if (!wind.ok) return wind;
   const all = counted.map((place) => ({ place, ...plane.toPlane(place.position) }));
   const top_m = Math.max(HIGHEST_M[kindOf(question.aircraft)], ground_m + ABOVE_M);
-  const ground = terrain ?? flatGround(all, ground_m, origin, WIND_SHARE * glide.ratio * (top_m - ground_m));
+  const ground = terrain ?? flatGround(all, ground_m, origin, glide.ratio * (top_m - ground_m));
   const { west_m, south_m, cell_m, columns, rows } = ground;
   const on = all.filter(
     ({ x_m, y_m }) =>

@@ -16,6 +16,8 @@ const NAMES = 60;
 const LOWEST = 230;
 const LEFT = 44;
 const TOP = 8;
+/** Room under the accounts, and for a second line of names. */
+const [BELOW, LINE] = [78, 14];
 /** Of a block that is hatched as what is wanted and not spent. */
 export const WANTED = "url(#hatch-wanted-route)";
 
@@ -30,7 +32,6 @@ export interface Block {
 export interface Column {
   readonly id: string;
   readonly name: string;
-  readonly title: string;
   /** Lines under the name. */
   readonly notes: readonly string[];
   readonly blocks: readonly Block[];
@@ -54,7 +55,9 @@ export function LedgerColumns({
   const [box, room] = useSize({ width: 288, height: 392 });
   const height = Math.max(LOWEST, room.height);
   const wide = clamp(Math.floor((room.width - LEFT - NAMES) / columns.length) - GAP, NARROWEST, WIDEST);
-  const bottom = height - 78;
+  const names = columns.map(({ name }) => linesOf(name));
+  const two = names.some(([, rest]) => rest !== "");
+  const bottom = height - BELOW - (two ? LINE : 0);
   const low_m = Math.min(0, ...columns.map(({ ground_m, margin_m }) => ground_m + Math.min(margin_m, 0)));
   const top_m = Math.max(altitude_m, 100);
   const y = (at_m: number) => TOP + ((top_m - at_m) / (top_m - low_m)) * (bottom - TOP);
@@ -80,10 +83,11 @@ export function LedgerColumns({
           ))}
         </svg>
         <ul className="absolute bottom-0 flex text-[13px]" style={{ left: LEFT, gap: GAP }}>
-          {columns.map(({ id, name, title, notes, figure }) => (
+          {columns.map(({ id, name, notes, figure }, i) => (
             <li key={id} className="text-center leading-tight" style={{ width: wide }}>
-              <span className="-mx-[2px] block truncate text-[12px] font-semibold" title={title}>
-                {name}
+              <span className="-mx-[2px] block text-[12px] leading-[14px] font-semibold" title={name}>
+                <span className="block truncate">{names[i][0]}</span>{" "}
+                {two && <span className="block h-[14px] truncate">{names[i][1]}</span>}
               </span>
               {notes.map((note) => (
                 <span
@@ -106,6 +110,12 @@ export function LedgerColumns({
       </figure>
     </div>
   );
+}
+
+/** A name on two lines: its first word, and the rest. Of two that begin alike the first says nothing. */
+function linesOf(name: string): readonly [string, string] {
+  const [first, ...rest] = name.split(" ");
+  return [first, rest.join(" ")];
 }
 
 /** Lower than this a block is none, m. */

@@ -18,8 +18,7 @@ export function PlaceLedgers({ here: { places, point } }: { here: RouteHere }) {
       columns={places.map(
         ({ place, bearingTrue_rad, distance_m, margin_m, reaction_m, turn_m, straight_m, overhead_m, reserve_m }) => ({
           id: place.id,
-          name: place.name.split(" ")[0],
-          title: place.name,
+          name: place.name,
           notes: [`${oClock(bearingTrue_rad, point.track_rad)} h`, format("distance", distance_m)],
           blocks: [
             { name: "Reaction", height_m: reaction_m, fill: ACCOUNT_FILL.reaction },

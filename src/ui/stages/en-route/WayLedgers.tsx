@@ -20,8 +20,7 @@ export function WayLedgers({ here: { ways, point } }: { here: DriftHere }) {
       columns={ways.map(({ place, by, time_s, margin_m, feathering_m, drift_m, net_m, clearance_m, ground_m }, i) => {
         return {
           id: `${place.id}-${by}`,
-          name: place.name.split(" ")[0],
-          title: place.name,
+          name: place.name,
           notes: [BY[by], minutes(time_s)],
           blocks: [
             { name: "Feathering", height_m: feathering_m, fill: ACCOUNT_FILL.reaction },

@@ -47,8 +47,8 @@ export interface RouteField {
 /** Pessimistic: so much of the glide's ratio, and so much wind against. Common practice. */
 const PESSIMISTIC = { ratioShare: 0.94, against_mps: 5 * MPS_PER_KT };
 /**
- * Altitudes that the glide's table holds above the highest ground, and up to where its kind of aircraft is flown. Ground
- * that is taken as flat reaches as far as a glide from there in still air.
+ * Altitudes that the glide's table holds above the highest ground, and up to where its kind of aircraft is flown.
+ * Ground that is taken as flat reaches as far as a glide from there in still air.
  */
 const ABOVE_M = 3500;
 const HIGHEST_M = { jet: 15_000, propeller: 9000, rotor: 5000 };

@@ -1,6 +1,6 @@
 // npm run -s decisions [-- AIRCRAFT …]: headline, decision and call of every stage for forty situations of each
 // aircraft with wings, to be read as an instructor would. Nothing is judged here; a sentence that a pilot would object
-// to is a bug. Departures do not depend on the height and are said with the first of the five.
+// to is a bug. Departures and flights do not depend on the height and are said with the first of the five.
 import { isAerodrome } from "@/core/places/place";
 import { cleanGlide } from "@/core/aircraft/configuration";
 import { departureCalculation } from "@/core/calculations/departure";
@@ -20,9 +20,15 @@ import { degrees, threeFigures } from "@/core/quantities/angle";
 import { MPS_PER_KT } from "@/core/quantities/constants";
 import { DEFAULT_UNITS } from "@/core/quantities/units";
 import { restartBudget } from "@/core/restart/restart-budget";
+import { routeQuestion } from "@/core/route/asked-route";
+import { detours } from "@/core/route/detour";
+import { routeAnswer } from "@/core/route/route-answer";
+import { routeField } from "@/core/route/route-field";
+import { routeHere } from "@/core/route/route-here";
 import { commitHeight, restartQuestion } from "@/core/restart/restart-question";
 import type { SituationDocument } from "@/core/situation/situation-document";
 import { gateDecision, gateHeadline } from "@/ui/answers/departure-words";
+import { flightInWords, gapInWords, hereInWords, underInWords } from "@/ui/stages/en-route/route-words";
 import { engineOutDecision, engineOutHeadline } from "@/ui/stages/engine-out/engine-out-words";
 import { landingDecision, landingHeadline, landingIntention, whereInWords } from "@/ui/stages/landing/landing-words";
 import { budgetHeadline, budgetSentence } from "@/ui/stages/restart/restart-words";
@@ -70,6 +76,9 @@ const HEIGHTS = [
   ["far too high", 10_000],
 ] as const;
 
+/** At how much of a flight its sentences are said. */
+const SHARES = [0.02, 0.45, 0.75];
+
 for (const name of chosen.length > 0 ? chosen : FLEET) {
   const aircraft = demoAircraft(name);
   for (const [mass, share] of MASSES)
@@ -92,6 +101,7 @@ for (const name of chosen.length > 0 ? chosen : FLEET) {
             if (aircraft.asymmetric) takeOff(situation);
             else departure(situation);
           }
+          if (i === 0) enRoute(situation);
           if (aircraft.asymmetric) engineOut(situation);
           const site = landing(situation);
           restart(situation, site);
@@ -148,6 +158,23 @@ function takeOff(situation: SituationDocument): void {
     `${said.lead} ${said.rest}`,
     `return: ${returnInWords(answer.value.back, oneEngine.turns, format)}`,
   );
+}
+
+function enRoute(situation: SituationDocument): void {
+  const question = routeQuestion(situation, demoAircraft(situation.aircraftId), places);
+  const cover = routeField(question, terrain, terrain.origin, "nominal");
+  if (!cover.ok) return say("en route", cover.issue.message);
+  const flight = routeAnswer(question, cover.value, terrain);
+  if (!flight.ok) return say("en route", flight.issue.message);
+  const round = detours(question, cover.value, flight.value, terrain);
+  const under = underInWords(flight.value, format);
+  say("en route", flightInWords(flight.value, format), ...(under ? [under] : []));
+  for (const share of SHARES) {
+    const now = routeHere(question, cover.value, flight.value, share * flight.value.length_m);
+    const said = hereInWords(now, now.point.track_rad, variation_rad, format);
+    const gap = gapInWords(flight.value, round, now.point, question.route.altitude_m, format);
+    say("en route", `${said.headline} ${said.text} ${gap ? `${gap.headline} ${gap.text}` : "No more gaps."}`);
+  }
 }
 
 function engineOut({ aircraftId, mass_kg, centreOfGravity, altitude_m, air }: SituationDocument): void {

@@ -5,7 +5,12 @@ import type { TerrainGrid } from "../earth/terrain";
 /** It has cells of a size that gives about so many: as many as terrain has, or borders on it would look jagged. */
 const FLAT_CELLS = 1_000_000;
 
-/** Flat ground as far about some points as is asked. */
+/**
+ * Flat ground about some points of a plane.
+ *
+ * @param points - at least one
+ * @param about_m - so far beyond the outermost of them, more than 0
+ */
 export function flatGround(
   points: readonly { readonly x_m: number; readonly y_m: number }[],
   elevation_m: number,

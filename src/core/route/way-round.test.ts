@@ -105,7 +105,7 @@ describe("the quickest way over free cells", () => {
   });
 
   it("is none against a wind in which it makes no headway", () => {
-    // 50 m/s over the ground into 60 m/s are 110 through the air; abeam there is none with 45 through the air.
+    // 50 m/s over the ground into 60 m/s are 110 through the air.
     expect(wayRound(open, wind(-60, 0), from(2, 4), cell(14, 4))).toEqual([]);
     const slow = { ...from(2, 4), groundSpeed_mps: 105 };
     // 105 over the ground with 60 behind are 45 through the air: back against it there is no way.

@@ -121,23 +121,15 @@ describe("the way, step by step", () => {
       }
   });
 
-  it("a jet climbs faster on both engines than on one, which holds its screen speed, up to its acceleration height", () => {
-    const day = demoTakeOff({ name: "cedar-j2" });
-    const { acceleration_m } = day.question.plan;
-    const both = flown(day, { kind: "never" }).points.filter(
-      ({ height_m }) => height_m > 0.8 * acceleration_m && height_m < acceleration_m,
-    );
-    const one = flown(day, { kind: "height", height_m: 15 }).points.filter(
-      ({ height_m }) => height_m > 0.8 * acceleration_m && height_m < acceleration_m,
-    );
-    expect(both.length).toBeGreaterThan(1);
-    expect(one.length).toBeGreaterThan(1);
-    // So soon after lift-off it is not steady there.
-    for (const { eas_mps } of both) {
-      expect(eas_mps).toBeGreaterThan(day.speeds.screen_mps + 0.5);
-      expect(eas_mps).toBeLessThan(day.speeds.screen_mps + 15);
-    }
-    for (const { eas_mps } of one) expect(Math.abs(eas_mps - day.speeds.screen_mps)).toBeLessThan(1);
+  it("a jet climbs ten knots faster on both engines than on one, below its acceleration height", () => {
+    // Heavy, and cleaned up late: so that it is steady before the path is over.
+    const day = demoTakeOff({ name: "cedar-j2", mass_kg: 46_000, plan: { acceleration_m: 900 } });
+    const late = (failure: Failure) => flown(day, failure).points.filter(({ height_m }) => height_m > 400);
+    const over_mps = (failure: Failure) => late(failure).map(({ eas_mps }) => eas_mps - day.speeds.screen_mps);
+    const [both, one] = [over_mps({ kind: "never" }), over_mps({ kind: "height", height_m: 15 })];
+    for (const list of [both, one]) expect(list.length).toBeGreaterThan(1);
+    for (const over of both) expect(over).toBeCloseTo(5.144, 0);
+    for (const over of one) expect(over).toBeCloseTo(0, 0);
   });
 
   it("what is too fast once the failure is recognised is given up at a tenth of g at most", () => {
@@ -207,6 +199,7 @@ describe("the way, step by step", () => {
     const path = flown(day, { kind: "height", height_m: 15 });
     const continuous_s = event(path, "continuous")?.time_s ?? NaN;
     const long = steps(path).filter(({ step_s }) => step_s > 1);
+    expect(long.length).toBeGreaterThan(3);
     for (const { from } of long) {
       expect(from.time_s).toBeGreaterThanOrEqual(continuous_s);
       expect([from.flap, from.setting < 1]).toEqual([0, true]);

@@ -70,7 +70,11 @@ export function RoutePlanFields() {
           check={descentCheck}
           onChange={(descent_mps) => set({ descent_mps })}
           onClear={() => set({ descent_mps: null })}
-          hint={route.descent_mps === null && profile ? format("verticalSpeed", profile.descent_mps) : undefined}
+          hint={
+            route.descent_mps === null
+              ? `usual: ${profile ? format("verticalSpeed", profile.descent_mps) : "by its kind"}`
+              : undefined
+          }
         />
         <QuantityField
           label="Fuel an hour"

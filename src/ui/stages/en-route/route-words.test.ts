@@ -91,6 +91,14 @@ describe("what is said at the cursor", () => {
     expect(plain(text)).toMatch(/^Only 60 ft in hand/);
     expect(tone).toBe("text-ochre");
   });
+
+  it("less in hand than is told at all is told as none", () => {
+    const at = here(40_000);
+    const none = { ...at, places: [{ ...at.places[0], margin_m: 1 }] };
+    const { text, tone } = hereInWords(none, at.point.track_rad, null, format);
+    expect(plain(text)).toMatch(/^Nothing in hand but the 200 ft reserve, at 6 500 ft\./);
+    expect(tone).toBe("text-ochre");
+  });
 });
 
 describe("what is said of the next gap", () => {

@@ -41,9 +41,13 @@ export function hereInWords(
   const magnetic = variation_rad === null ? "" : `, ${threeFigures(best.bearingTrue_rad - variation_rad)}° magnetic`;
   const round = best.round ? " The way leads round the ground." : "";
   const little = best.margin_m < LITTLE_M;
+  const [inHand, reserve] = [format("height", best.margin_m, "down"), format("height", best.reserve_m)];
+  const spare = `${little ? "Only " : ""}${inHand} in hand after ${reserve} reserve`;
+  // Rounded down it may be none.
+  const left = inHand === format("height", 0) ? `Nothing in hand but the ${reserve} reserve` : spare;
   return {
     headline: `Here: ${best.place.name}, ${lies(best, track_rad, format)}${magnetic}.`,
-    text: `${little ? "Only " : ""}${format("height", best.margin_m, "down")} in hand after ${format("height", best.reserve_m)} reserve, at ${format("height", point.altitude_m)}.${round}`,
+    text: `${left}, at ${format("height", point.altitude_m)}.${round}`,
     tone: little ? "text-ochre" : "text-pine",
   };
 }
